@@ -1,0 +1,49 @@
+package dev.tavik.cli;
+
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Option;
+
+/** Options that say how counts are taken from a file. Their values are read as words of a spec. */
+final class DataOptions {
+  @Option(
+      names = "--data",
+      paramLabel = "FILE",
+      description = "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
+  @Nullable String data;
+
+  @Option(
+      names = "--outcome",
+      paramLabel = "COLUMN",
+      description = "The column that says what became of each unit.")
+  @Nullable String outcome;
+
+  @Option(
+      names = "--success",
+      paramLabel = "LEVEL[,LEVEL]",
+      description = "The level or levels of the outcome that count as success.")
+  String @Nullable [] success;
+
+  @Option(
+      names = "--group",
+      paramLabel = "COLUMN",
+      description = "One answer for each level of this column, with Holm-adjusted p-values.")
+  @Nullable String group;
+
+  @Option(
+      names = "--count",
+      paramLabel = "COLUMN",
+      description = "A frequency column: how many units each row stands for.")
+  @Nullable String count;
+
+  @Option(
+      names = "--where",
+      paramLabel = "COLUMN=VALUE",
+      description = "Only rows with this value; may be given several times.")
+  String @Nullable [] where;
+
+  @Option(
+      names = "--missing",
+      paramLabel = "drop|level|fail",
+      description = "What becomes of rows without a value: left out and reported (drop, the default), a level of their own, or an error.")
+  @Nullable String missing;
+}

@@ -1,0 +1,114 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.DemoFiles;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** The tour on the demo data. */
+@Command(
+    name = "demo",
+    description = "A tour on the demo data of Harrowmere Tileworks, a made-up maker of tiles.",
+    sortOptions = false,
+    optionListHeading = "%n")
+final class DemoCommand implements Callable<Integer> {
+  private record Stop(String story, List<String> command) {}
+
+  private static final List<Stop> TOUR =
+      List.of(
+          new Stop(
+              "The firing log has one row for every tile inspected. What is in it?",
+              List.of("look", "--data", "demo/firing-log.csv")),
+          new Stop(
+              "Tiles that crack or warp are scrapped. Harrowmere budgets for 8% scrap. Is it more?",
+              List.of(
+                  "rate", "--data", "demo/firing-log.csv", "--outcome", "grade", "--success",
+                  "cracked,warped", "--against", "8%", "--alternative", "greater")),
+          new Stop(
+              "Which kiln is it?",
+              List.of(
+                  "rate", "--data", "demo/firing-log.csv", "--outcome", "grade", "--success",
+                  "cracked,warped", "--against", "8%", "--group", "kiln")),
+          new Stop(
+              "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
+              List.of("rate", "0/60", "--against", "5%", "--alternative", "less", "--label",
+                  "New ash glaze cracks")));
+
+  private final Terminal terminal;
+
+  @Option(
+      names = "--save",
+      paramLabel = "FOLDER",
+      description = "Write the demo files into a folder, and do nothing else.")
+  @Nullable Path save;
+
+  @Option(names = {"-h", "--help"}, usageHelp = true, description = "Show this help.")
+  boolean help;
+
+  DemoCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  @Override
+  public Integer call() throws IOException {
+    Path folder = save;
+    return folder == null ? tour() : save(folder);
+  }
+
+  private int tour() {
+    PrintWriter out = terminal.out();
+    out.println("Harrowmere Tileworks is a made-up maker of glazed tiles with three kilns. Every");
+    out.println("command below can be repeated as it stands, where the folder demo is.");
+    Terminal onDemo =
+        new Terminal(out, terminal.err(), DemoCommand::open, terminal.emphasis());
+    for (Stop stop : TOUR) {
+      out.println();
+      out.println("-".repeat(80));
+      out.println(stop.story());
+      out.println();
+      out.println("$ tavik " + String.join(" ", quoted(stop.command())));
+      out.println();
+      int status = new Tavik(onDemo).run(stop.command().toArray(String[]::new));
+      if (status != ExitStatus.ANSWERED) {
+        return status;
+      }
+    }
+    out.println();
+    out.println("-".repeat(80));
+    out.println("Next: tavik look --data FILE, with a file of your own.");
+    return ExitStatus.ANSWERED;
+  }
+
+  private static List<String> quoted(List<String> command) {
+    return command.stream().map(word -> word.contains(" ") ? '"' + word + '"' : word).toList();
+  }
+
+  private static InputStream open(String name) throws IOException {
+    return DemoFiles.open(name.substring(name.lastIndexOf('/') + 1));
+  }
+
+  private int save(Path folder) throws IOException {
+    for (String name : DemoFiles.NAMES) {
+      Path file = folder.resolve(name);
+      if (Files.exists(file)) {
+        throw new IllegalArgumentException(
+            "--save would overwrite " + file + "; name another folder");
+      }
+    }
+    Files.createDirectories(folder);
+    for (String name : DemoFiles.NAMES) {
+      try (InputStream in = DemoFiles.open(name)) {
+        Files.copy(in, folder.resolve(name));
+      }
+      terminal.err().println("Wrote " + folder.resolve(name));
+    }
+    return ExitStatus.ANSWERED;
+  }
+}

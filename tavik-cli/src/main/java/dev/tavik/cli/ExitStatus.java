@@ -1,0 +1,18 @@
+package dev.tavik.cli;
+
+/** What a command says to the shell. */
+public final class ExitStatus {
+  /** Every question was answered. */
+  public static final int ANSWERED = 0;
+
+  /** The command line is wrong. */
+  public static final int USAGE = 2;
+
+  /** The data can't be read or used. */
+  public static final int DATA = 3;
+
+  /** Tavik is at fault. */
+  public static final int FAULT = 4;
+
+  private ExitStatus() {}
+}

@@ -1,0 +1,49 @@
+package dev.tavik.cli;
+
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Option;
+
+/** Options that say what is asked, and how strictly. Their values are read as words of a spec. */
+final class HypothesisOptions {
+  @Option(
+      names = "--against",
+      paramLabel = "VALUE",
+      description = "The value that the rate is held against: 0.05, 5%% or 1/20.")
+  @Nullable String against;
+
+  @Option(
+      names = "--alternative",
+      paramLabel = "two-sided|less|greater",
+      description = "In which direction the null is doubted; two-sided unless given.")
+  @Nullable String alternative;
+
+  @Option(
+      names = "--alpha",
+      paramLabel = "A",
+      description = "The significance level; 0.05 unless given.")
+  @Nullable String alpha;
+
+  @Option(
+      names = "--level",
+      paramLabel = "L",
+      description = "The confidence level; 1 - alpha unless given.")
+  @Nullable String level;
+
+  @Option(
+      names = "--tests",
+      paramLabel = "LIST|all",
+      description = "Which tests: score, exact; all unless given.")
+  String @Nullable [] tests;
+
+  @Option(
+      names = "--intervals",
+      paramLabel = "LIST|all",
+      description = "Which intervals: wilson, clopper-pearson; all unless given.")
+  String @Nullable [] intervals;
+
+  @Option(
+      names = "--label",
+      paramLabel = "TEXT",
+      description = "A name for the rate, used in the answer.")
+  @Nullable String label;
+}

@@ -1,0 +1,123 @@
+package dev.tavik.cli;
+
+import dev.tavik.report.Emphasis;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Option;
+
+/** Options that say where an answer goes. */
+final class OutputOptions {
+  private static final List<String> FORMS = List.of(".txt", ".json");
+
+  @Option(names = "--json", description = "Print the answer as JSON.")
+  boolean json;
+
+  @Option(
+      names = "--out",
+      paramLabel = "FILE",
+      description = "Write the answer to a file; its ending, .txt or .json, says the form.")
+  @Nullable Path out;
+
+  @Option(names = {"-h", "--help"}, usageHelp = true, description = "Show this help.")
+  boolean help;
+
+  private final Map<Path, byte[]> pictures = new LinkedHashMap<>();
+
+  /**
+   * Refuses what can't be written, before anything is computed.
+   *
+   * @param sources the files that are read, which must not be written to
+   */
+  void check(List<String> sources) {
+    Path file = out;
+    if (file == null) {
+      return;
+    }
+    requireEnding("--out", file, FORMS);
+    if (json && !ending(file).equals(".json")) {
+      throw new IllegalArgumentException(
+          "--json and --out " + file + " contradict one another; name a .json file or drop --json");
+    }
+    requireWritable("--out", file, sources);
+  }
+
+  static void requireEnding(String option, Path file, List<String> endings) {
+    if (!endings.contains(ending(file))) {
+      throw new IllegalArgumentException(
+          option + " must end in " + String.join(" or ", endings) + ", got " + file);
+    }
+  }
+
+  static void requireWritable(String option, Path file, List<String> sources) {
+    Path folder = file.toAbsolutePath().getParent();
+    if (folder == null || !Files.isDirectory(folder)) {
+      throw new IllegalArgumentException(option + ": there is no folder " + folder);
+    }
+    if (Files.isDirectory(file)) {
+      throw new IllegalArgumentException(option + " must name a file, got the folder " + file);
+    }
+    for (String source : sources) {
+      if (same(file, Path.of(source))) {
+        throw new IllegalArgumentException(
+            option + " would overwrite " + source + ", which is being read");
+      }
+    }
+  }
+
+  private static boolean same(Path first, Path second) {
+    try {
+      return Files.exists(first) && Files.exists(second) && Files.isSameFile(first, second);
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
+  static String ending(Path file) {
+    String name = file.getFileName() == null ? "" : file.getFileName().toString();
+    int dot = name.lastIndexOf('.');
+    return dot < 0 ? "" : name.substring(dot).toLowerCase(Locale.ROOT);
+  }
+
+  /** Emphasis belongs to a terminal, not into a file. */
+  Emphasis emphasis(Terminal terminal) {
+    return out == null ? terminal.emphasis() : Emphasis.NONE;
+  }
+
+  boolean wantsJson() {
+    Path file = out;
+    return json || (file != null && ending(file).equals(".json"));
+  }
+
+  /** Adds a picture to what is written together with the answer. */
+  void picture(Path file, byte[] bytes) {
+    pictures.put(file, bytes);
+  }
+
+  /** Writes the answer and the pictures; a note on the error stream says which files. */
+  void write(String answer, Terminal terminal) {
+    Map<Path, byte[]> files = new LinkedHashMap<>(pictures);
+    Path file = out;
+    if (file == null) {
+      terminal.out().print(answer);
+      terminal.out().flush();
+    } else {
+      files.put(file, answer.getBytes(StandardCharsets.UTF_8));
+    }
+    try {
+      for (Map.Entry<Path, byte[]> each : files.entrySet()) {
+        Files.write(each.getKey(), each.getValue());
+        terminal.err().println("Wrote " + each.getKey());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException("can't write: " + e.getMessage(), e);
+    }
+  }
+}

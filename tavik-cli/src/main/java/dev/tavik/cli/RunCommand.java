@@ -1,0 +1,51 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.StudyFile;
+import dev.tavik.report.Detail;
+import dev.tavik.report.JsonReport;
+import dev.tavik.report.TextReport;
+import dev.tavik.study.StudyAnswer;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Asks every question of a study file. */
+@Command(
+    name = "run",
+    description = "Ask every question of a study file, YAML or JSON.",
+    sortOptions = false,
+    optionListHeading = "%n",
+    footer = {"", "Example:", "  tavik run kiln-acceptance.yaml --json"})
+final class RunCommand implements Callable<Integer> {
+  private final Terminal terminal;
+
+  @Parameters(paramLabel = "STUDY", description = "The study file: .yaml, .yml or .json.")
+  String study;
+
+  @Option(
+      names = "--working",
+      description = "Show the score tests by hand, every formula with its numbers.")
+  boolean working;
+
+  @Mixin OutputOptions output;
+
+  RunCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  @Override
+  public Integer call() {
+    output.check(List.of(study));
+    StudyAnswer answer = StudyFile.read(study, terminal.files()).ask();
+    Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
+    output.write(
+        output.wantsJson()
+            ? new JsonReport(detail).of(answer)
+            : new TextReport(output.emphasis(terminal), detail).of(answer),
+        terminal);
+    return answer.complete() ? ExitStatus.ANSWERED : ExitStatus.DATA;
+  }
+}

@@ -1,0 +1,92 @@
+package dev.tavik.cli;
+
+import dev.tavik.count.DataOverview;
+import dev.tavik.count.DataOverview.Column;
+import dev.tavik.count.DataOverview.Kind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Commands that would make sense for a file, ready to paste. */
+final class Suggestions {
+  private static final Set<String> AFFIRMATIVE = Set.of("yes", "true", "1", "y");
+  private static final int MOST_GROUPS = 12;
+
+  private Suggestions() {}
+
+  static List<String> of(DataOverview overview, String data) {
+    Optional<Column> frequency = frequency(overview);
+    List<Column> classes =
+        overview.columns().stream()
+            .filter(column -> column.kind().classifies() && !column.name().isEmpty())
+            .filter(column -> frequency.isEmpty() || !column.equals(frequency.get()))
+            .toList();
+    if (classes.isEmpty()) {
+      return List.of();
+    }
+    Column outcome =
+        classes.stream()
+            .filter(column -> affirmative(column).isPresent())
+            .findFirst()
+            .orElse(classes.get(classes.size() - 1));
+    String success = affirmative(outcome).orElseGet(() -> rarest(outcome));
+    String command =
+        "tavik rate --data "
+            + quoted(data)
+            + " --outcome "
+            + quoted(outcome.name())
+            + " --success "
+            + quoted(success)
+            + frequency.map(column -> " --count " + quoted(column.name())).orElse("")
+            + " --against "
+            + against(outcome, success);
+    List<String> suggestions = new ArrayList<>();
+    suggestions.add(command);
+    classes.stream()
+        .filter(column -> !column.equals(outcome) && column.distinct() <= MOST_GROUPS)
+        .findFirst()
+        .ifPresent(group -> suggestions.add(command + " --group " + quoted(group.name())));
+    suggestions.add(command + " --alternative greater --working");
+    return suggestions;
+  }
+
+  /** A column of whole numbers that may say how often each row counts. */
+  private static Optional<Column> frequency(DataOverview overview) {
+    Set<String> usual = Set.of("n", "count", "freq", "frequency", "number", "total");
+    return overview.columns().stream()
+        .filter(column -> usual.contains(column.name().toLowerCase(Locale.ROOT)))
+        .filter(column -> column.kind() == Kind.WHOLE_NUMBERS && column.missing() == 0)
+        .filter(column -> !column.range().isEmpty() && !column.range().get(0).startsWith("-"))
+        .findFirst();
+  }
+
+  private static Optional<String> affirmative(Column column) {
+    return column.kind() == Kind.TWO_LEVELS
+        ? column.levels().keySet().stream()
+            .filter(level -> AFFIRMATIVE.contains(level.toLowerCase(Locale.ROOT)))
+            .findFirst()
+        : Optional.empty();
+  }
+
+  private static String rarest(Column column) {
+    return column.levels().entrySet().stream()
+        .min(Comparator.comparingLong(Map.Entry::getValue))
+        .map(Map.Entry::getKey)
+        .orElseThrow();
+  }
+
+  /** A round value to be replaced; not one near the data, which would be no test. */
+  private static String against(Column outcome, String success) {
+    long all = outcome.levels().values().stream().mapToLong(Long::longValue).sum();
+    boolean common = 10 * outcome.levels().getOrDefault(success, 0L) > 3 * all;
+    return common ? "50%" : "10%";
+  }
+
+  private static String quoted(String word) {
+    return word.matches("[\\w./@:+,-]+") ? word : "'" + word.replace("'", "'\\''") + "'";
+  }
+}

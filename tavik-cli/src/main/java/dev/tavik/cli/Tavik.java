@@ -1,0 +1,145 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.DataException;
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.stream.Collectors;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.MissingParameterException;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.UnmatchedArgumentException;
+
+/** The command line as a whole, inside any surroundings. */
+public final class Tavik {
+  private final Terminal terminal;
+
+  /**
+   * A command line.
+   *
+   * @param terminal its surroundings
+   */
+  public Tavik(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  /**
+   * Runs one command. Every trouble becomes a message on the error stream and a status.
+   *
+   * @param arguments the command line
+   * @return the exit status
+   */
+  public int run(String... arguments) {
+    CommandLine commands =
+        new CommandLine(new Root())
+            .addSubcommand(new RateCommand(terminal))
+            .addSubcommand(new LookCommand(terminal))
+            .addSubcommand(new RunCommand(terminal))
+            .addSubcommand(new DemoCommand(terminal))
+            .setOut(terminal.out())
+            .setErr(terminal.err())
+            .setUsageHelpWidth(80)
+            .setAbbreviatedOptionsAllowed(false)
+            .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
+            .setParameterExceptionHandler((e, rest) -> wrongUsage(e))
+            .setExecutionExceptionHandler((e, command, result) -> trouble(e, command));
+    commands
+        .getSubcommands()
+        .values()
+        .forEach(command -> command.getCommandSpec().usageMessage().abbreviateSynopsis(true));
+    int status =
+        arguments.length == 0 ? help(commands) : commands.execute(arguments);
+    terminal.out().flush();
+    terminal.err().flush();
+    return status;
+  }
+
+  private static int help(CommandLine commands) {
+    commands.usage(commands.getOut());
+    return ExitStatus.ANSWERED;
+  }
+
+  private int wrongUsage(ParameterException e) {
+    CommandLine command = e.getCommandLine();
+    return complain(command, usage(e), ExitStatus.USAGE);
+  }
+
+  private static String usage(ParameterException e) {
+    if (e instanceof UnmatchedArgumentException unmatched) {
+      String what = unmatched.getUnmatched().get(0);
+      List<String> near = unmatched.getSuggestions();
+      String kind = what.startsWith("-") ? "there is no option " : "nothing is expected for ";
+      if (e.getCommandLine().getCommandSpec().userObject() instanceof Root) {
+        kind = "there is no command ";
+      }
+      return kind
+          + what
+          + (near.isEmpty()
+              ? ""
+              : "; did you mean " + near.stream().limit(3).collect(Collectors.joining(" or ")) + "?");
+    }
+    if (e instanceof MissingParameterException missing && !missing.getMissing().isEmpty()) {
+      return "a value is missing for " + missing.getMissing().get(0).paramLabel()
+          + ": " + e.getMessage();
+    }
+    return String.valueOf(e.getMessage());
+  }
+
+  private int trouble(Exception e, CommandLine command) {
+    if (e instanceof DataException) {
+      return complain(command, String.valueOf(e.getMessage()), ExitStatus.DATA);
+    }
+    if (e instanceof IllegalArgumentException) {
+      return complain(command, String.valueOf(e.getMessage()), ExitStatus.USAGE);
+    }
+    PrintWriter err = terminal.err();
+    err.println("tavik: a fault in Tavik, not in your data: " + e);
+    err.println("Please report it with the command line that led here.");
+    if (System.getenv("TAVIK_TRACE") != null) {
+      e.printStackTrace(err);
+    }
+    return ExitStatus.FAULT;
+  }
+
+  private int complain(CommandLine command, String message, int status) {
+    String name = command.getCommandSpec().qualifiedName();
+    terminal.err().println(name + ": " + message + (message.matches(".*[.?!]") ? "" : "."));
+    if (status == ExitStatus.USAGE) {
+      terminal.err().println("See " + name + " --help.");
+    }
+    return status;
+  }
+
+  @Command(
+      name = "tavik",
+      description =
+          "Answers questions about proportions and counts: is a rate different from a value, and"
+              + " by how much?",
+      mixinStandardHelpOptions = true,
+      versionProvider = Version.class,
+      synopsisSubcommandLabel = "COMMAND",
+      commandListHeading = "%nCommands, each with --help:%n",
+      optionListHeading = "%n",
+      footer = {
+        "",
+        "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
+        "",
+        "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read",
+        "or used; 4 a fault in Tavik."
+      })
+  private static final class Root implements Runnable {
+    @Override
+    public void run() {
+      throw new IllegalArgumentException("a command is needed, such as rate, look, run or demo");
+    }
+  }
+
+  /** The version that the jar was built as. */
+  static final class Version implements CommandLine.IVersionProvider {
+    @Override
+    public String[] getVersion() {
+      String version = Tavik.class.getPackage().getImplementationVersion();
+      return new String[] {"tavik " + (version == null ? "(unpackaged)" : version)};
+    }
+  }
+}

@@ -1,0 +1,30 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.Spec;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import picocli.CommandLine.Model.ArgSpec;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+
+/** Turns the options of a command line into the words of a spec. */
+final class Words {
+  private Words() {}
+
+  /** The options that were used and belong to the words, and positional arguments as tallies. */
+  static Spec of(CommandSpec command, Set<String> words) {
+    Map<String, List<String>> values = new LinkedHashMap<>();
+    for (ArgSpec argument : command.commandLine().getParseResult().matchedArgs()) {
+      String word =
+          argument instanceof OptionSpec option ? option.longestName().substring(2) : "tally";
+      if (words.contains(word)) {
+        values.computeIfAbsent(word, key -> new ArrayList<>())
+            .addAll(argument.originalStringValues());
+      }
+    }
+    return new Spec(values, Spec.Wording.OPTION);
+  }
+}

@@ -1,0 +1,11 @@
+/** The tavik command: parse, ask, print. */
+module dev.tavik.cli {
+  requires dev.tavik.core;
+  requires dev.tavik.data;
+  requires dev.tavik.report;
+  requires info.picocli;
+  requires static org.jspecify;
+
+  opens dev.tavik.cli to
+      info.picocli;
+}

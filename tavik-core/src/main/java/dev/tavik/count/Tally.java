@@ -1,0 +1,116 @@
+package dev.tavik.count;
+
+import dev.tavik.result.Figures;
+import java.math.BigInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Successes out of trials: 14 cracked tiles out of 400.
+ *
+ * @param successes how many trials were successes, 0 to {@code trials}
+ * @param trials how many trials there were, 1 to 10¹²; Tavik's accuracy is promised to 10⁹
+ */
+public record Tally(long successes, long trials) {
+
+  /** The largest number of trials, 10¹². */
+  public static final long MAX_TRIALS = 1_000_000_000_000L;
+
+  private static final Pattern FORM = Pattern.compile("([^/]*)/([^/]*)");
+  private static final Pattern WHOLE = Pattern.compile("[+]?\\d+");
+
+  /**
+   * Checks the counts.
+   *
+   * @throws IllegalArgumentException if not 1 ≤ trials ≤ 10¹² or not 0 ≤ successes ≤ trials
+   */
+  public Tally {
+    if (!(trials >= 1 && trials <= MAX_TRIALS)) {
+      throw new IllegalArgumentException(
+          "trials must be between 1 and " + Figures.count(MAX_TRIALS) + ", got " + trials);
+    }
+    if (!(successes >= 0 && successes <= trials)) {
+      throw new IllegalArgumentException(
+          "successes must be between 0 and trials (" + trials + "), got " + successes);
+    }
+  }
+
+  /**
+   * A tally of exactly these counts.
+   *
+   * @param successes how many trials were successes, 0 to {@code trials}
+   * @param trials how many trials there were, 1 to 10¹²
+   * @return the tally
+   * @throws IllegalArgumentException if not 1 ≤ trials ≤ 10¹² or not 0 ≤ successes ≤ trials
+   */
+  public static Tally of(long successes, long trials) {
+    return new Tally(successes, trials);
+  }
+
+  /**
+   * Reads a tally written as successes/trials, the inverse of {@link #toString}.
+   *
+   * @param text such as {@code 14/400}; blanks around the numbers are allowed
+   * @return the tally
+   * @throws IllegalArgumentException if it isn't two whole numbers with a slash between, or they
+   *     make no tally
+   */
+  public static Tally parse(String text) {
+    Matcher parts = FORM.matcher(text.strip());
+    if (!parts.matches()) {
+      throw new IllegalArgumentException(
+          "a tally must be successes/trials such as 14/400, got '" + text + "'");
+    }
+    long successes = whole("successes", parts.group(1).strip());
+    long trials = whole("trials", parts.group(2).strip());
+    if (trials >= 1 && successes > trials && successes <= MAX_TRIALS) {
+      throw new IllegalArgumentException(
+          String.format(
+              "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
+                  + " did you mean %1$d/%2$d?",
+              trials, successes));
+    }
+    return new Tally(successes, trials);
+  }
+
+  private static long whole(String name, String text) {
+    if (!WHOLE.matcher(text).matches()) {
+      throw new IllegalArgumentException(
+          name + " must be a whole number of at least 0, got '" + text + "'");
+    }
+    BigInteger number = new BigInteger(text);
+    if (number.bitLength() > 62) {
+      throw new IllegalArgumentException(
+          name + " must be at most " + Figures.count(MAX_TRIALS) + ", got " + text);
+    }
+    return number.longValue();
+  }
+
+  /**
+   * How many trials were not successes.
+   *
+   * @return trials - successes
+   */
+  public long failures() {
+    return trials - successes;
+  }
+
+  /**
+   * The observed proportion.
+   *
+   * @return successes / trials, 0 to 1
+   */
+  public double proportion() {
+    return (double) successes / trials;
+  }
+
+  /**
+   * The text form.
+   *
+   * @return such as {@code 14/400}
+   */
+  @Override
+  public String toString() {
+    return successes + "/" + trials;
+  }
+}

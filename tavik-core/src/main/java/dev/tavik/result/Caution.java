@@ -1,0 +1,51 @@
+package dev.tavik.result;
+
+/**
+ * Something the analyst should know before using an answer, and what to do about it.
+ *
+ * @param code a stable name for programs
+ * @param message a plain sentence or two for people
+ */
+public record Caution(Code code, String message) {
+
+  /** The stable names. */
+  public enum Code {
+    /** Too few successes or failures expected for the normal approximation. */
+    FEW_SUCCESSES("few-successes"),
+    /** Every trial, or none, was a success: the estimated standard error is 0. */
+    ALL_OR_NONE("all-or-none"),
+    /** The confidence level isn't one minus alpha. */
+    LEVEL_ALPHA("level-alpha"),
+    /** The data point the other way than the alternative. */
+    OTHER_DIRECTION("other-direction"),
+    /** The p-value is very near alpha. */
+    NEAR_ALPHA("near-alpha"),
+    /** The tests shown come to different decisions. */
+    TESTS_DISAGREE("tests-disagree"),
+    /** A test rejects a value that an interval includes, or the other way round. */
+    TEST_AND_INTERVAL("test-and-interval"),
+    /** A group is significant alone, but not after adjustment for the number of groups. */
+    ADJUSTED_AWAY("adjusted-away"),
+    /** Rows were left out because a value is missing. */
+    MISSING_VALUES("missing-values"),
+    /** Levels that differ only in case or blanks. */
+    SIMILAR_LEVELS("similar-levels"),
+    /** Groups without any observation were left out. */
+    EMPTY_GROUP("empty-group");
+
+    private final String id;
+
+    Code(String id) {
+      this.id = id;
+    }
+
+    /**
+     * The public name in JSON.
+     *
+     * @return the name
+     */
+    public String id() {
+      return id;
+    }
+  }
+}

@@ -1,0 +1,21 @@
+package dev.tavik.result;
+
+/**
+ * Something a method takes for granted.
+ *
+ * @param name a short name
+ * @param state whether the data meet it
+ * @param detail what was found, and what it means
+ */
+public record Condition(String name, State state, String detail) {
+
+  /** What is known of a condition. */
+  public enum State {
+    /** The data meet it. */
+    MET,
+    /** The data don't meet it. */
+    NOT_MET,
+    /** The data can't show it; whoever collected them has to know. */
+    NOT_IN_THE_DATA
+  }
+}

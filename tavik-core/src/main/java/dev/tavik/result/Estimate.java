@@ -1,0 +1,12 @@
+package dev.tavik.result;
+
+/**
+ * An estimate from the data.
+ *
+ * @param quantity what is estimated
+ * @param label whose it is, in the analyst's words
+ * @param value the estimate
+ * @param standardError its estimated standard error, from the estimate itself and not from any null
+ *     value
+ */
+public record Estimate(Quantity quantity, String label, double value, double standardError) {}

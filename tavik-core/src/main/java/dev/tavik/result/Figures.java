@@ -1,0 +1,201 @@
+package dev.tavik.result;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.Locale;
+
+/**
+ * How numbers are written for a reader: rounded, never to a bare zero, never with more digits than
+ * help. Programs get full doubles instead.
+ */
+public final class Figures {
+  private static final int MOST_DECIMALS = 8;
+  private static final MathContext EXACT = new MathContext(12);
+
+  private Figures() {}
+
+  /**
+   * A whole number with thousands separated: {@code 1,200}.
+   *
+   * @param count the number
+   * @return its text
+   */
+  public static String count(long count) {
+    return String.format(Locale.ROOT, "%,d", count);
+  }
+
+  /**
+   * A number in plain notation with all its digits: {@code 0.05}.
+   *
+   * @param value a finite number
+   * @return its text
+   */
+  public static String plain(double value) {
+    BigDecimal decimal = BigDecimal.valueOf(value).stripTrailingZeros();
+    return decimal.scale() < -9 ? decimal.toString() : decimal.toPlainString();
+  }
+
+  /**
+   * A number to some significant digits, in plain notation from 10⁻⁵ to 10⁹, else as {@code
+   * 3.1e-12}. Trailing zeros stay: they say how far the number was rounded.
+   *
+   * @param value a finite number
+   * @param digits the number of digits, at least 1
+   * @return its text
+   */
+  public static String significant(double value, int digits) {
+    if (value == 0) {
+      return "0";
+    }
+    BigDecimal rounded = new BigDecimal(value).round(new MathContext(digits));
+    int exponent = rounded.precision() - rounded.scale() - 1;
+    if (exponent < -5 || exponent > 9) {
+      return scientific(rounded.movePointLeft(exponent), exponent, digits);
+    }
+    return rounded.setScale(Math.max(0, digits - 1 - exponent), RoundingMode.HALF_EVEN)
+        .toPlainString();
+  }
+
+  /**
+   * A p-value to three significant digits; below 10⁻⁴ as {@code 3.12e-12}, also where a double has
+   * long underflowed. Never {@code 0.000}, and 1 only if it is 1.
+   *
+   * @param log10PValue the decimal logarithm of the p-value, at most 0
+   * @return its text
+   */
+  public static String pValue(double log10PValue) {
+    if (log10PValue == 0) {
+      return "1";
+    }
+    if (log10PValue > -4) {
+      double p = Math.pow(10, log10PValue);
+      return p > 0.9995 ? "above 0.9995" : significant(p, 3);
+    }
+    if (log10PValue == Double.NEGATIVE_INFINITY) {
+      return "0";
+    }
+    int exponent = (int) Math.floor(log10PValue);
+    BigDecimal mantissa = new BigDecimal(Math.pow(10, log10PValue - exponent));
+    BigDecimal rounded = mantissa.round(new MathContext(3));
+    return rounded.compareTo(BigDecimal.TEN) >= 0
+        ? scientific(BigDecimal.ONE, exponent + 1, 3)
+        : scientific(rounded, exponent, 3);
+  }
+
+  /**
+   * A p-value with its sign of equality, for a sentence: {@code p = 0.0844}.
+   *
+   * @param log10PValue the decimal logarithm of the p-value, at most 0
+   * @return its text
+   */
+  public static String pEquals(double log10PValue) {
+    String text = pValue(log10PValue);
+    return text.startsWith("above ") ? "p > " + text.substring(6) : "p = " + text;
+  }
+
+  /**
+   * A proportion as the analyst gave it, in percent with all its digits (at most twelve): {@code
+   * 5%}, {@code 0.25%}.
+   *
+   * @param proportion the proportion
+   * @return its text
+   */
+  public static String exactPercent(double proportion) {
+    return BigDecimal.valueOf(proportion)
+            .movePointRight(2)
+            .round(EXACT)
+            .stripTrailingZeros()
+            .toPlainString()
+        + "%";
+  }
+
+  /**
+   * A proportion in percent, with at least one decimal and two significant digits of it or its
+   * complement: {@code 3.5%}, {@code 0.082%}, {@code 99.97%}, {@code 0%}.
+   *
+   * @param proportion the proportion, 0 to 1
+   * @return its text
+   */
+  public static String percent(double proportion) {
+    return percent(proportion, decimals(proportion));
+  }
+
+  /**
+   * A proportion in percent to four significant digits, for a table: {@code 2.096%}.
+   *
+   * @param proportion the proportion, 0 to 1
+   * @return its text
+   */
+  public static String finePercent(double proportion) {
+    if (proportion == 0 || proportion == 1) {
+      return proportion == 0 ? "0%" : "100%";
+    }
+    double complement = 1 - proportion;
+    return complement < 0.01
+        ? percentDigits(proportion, decimalsOf(complement) + 2) + "%"
+        : significant(100 * proportion, 4) + "%";
+  }
+
+  /**
+   * A proportion in percent, with enough decimals to be told from another one that it isn't equal
+   * to: 4.98 % beside 5 %, where one decimal would say 5.0 %.
+   *
+   * @param proportion the proportion, 0 to 1
+   * @param other the one it stands beside
+   * @return its text
+   */
+  public static String percentBeside(double proportion, double other) {
+    int decimals = decimals(proportion);
+    while (decimals < MOST_DECIMALS
+        && proportion != other
+        && new BigDecimal(percentDigits(proportion, decimals))
+                .compareTo(new BigDecimal(percentDigits(other, MOST_DECIMALS)))
+            == 0) {
+      decimals++;
+    }
+    return percent(proportion, decimals);
+  }
+
+  /**
+   * A difference of proportions in percentage points, without the word and without its sign.
+   *
+   * @param difference the difference, -1 to 1
+   * @return its text: {@code 0.82}
+   */
+  public static String points(double difference) {
+    double size = Math.abs(difference);
+    return percentDigits(size, size == 0 ? 1 : decimalsOf(size));
+  }
+
+  private static String percent(double proportion, int decimals) {
+    if (proportion == 0 || proportion == 1) {
+      return proportion == 0 ? "0%" : "100%";
+    }
+    BigDecimal digits = new BigDecimal(percentDigits(proportion, decimals));
+    return digits.signum() == 0
+        ? significant(100 * proportion, 2) + "%"
+        : digits.toPlainString() + "%";
+  }
+
+  private static String percentDigits(double proportion, int decimals) {
+    return BigDecimal.valueOf(proportion)
+        .movePointRight(2)
+        .setScale(decimals, RoundingMode.HALF_EVEN)
+        .toPlainString();
+  }
+
+  private static int decimals(double proportion) {
+    double smaller = Math.min(proportion, 1 - proportion);
+    return smaller <= 0 ? 1 : decimalsOf(smaller);
+  }
+
+  private static int decimalsOf(double size) {
+    int exponent = (int) Math.floor(Math.log10(100 * size));
+    return Math.max(1, Math.min(MOST_DECIMALS, 1 - exponent));
+  }
+
+  private static String scientific(BigDecimal mantissa, int exponent, int digits) {
+    return mantissa.setScale(digits - 1, RoundingMode.HALF_EVEN).toPlainString() + "e" + exponent;
+  }
+}

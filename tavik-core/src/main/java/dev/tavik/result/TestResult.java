@@ -1,0 +1,89 @@
+package dev.tavik.result;
+
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What one test says.
+ *
+ * @param method the public id of the method, such as {@code score}
+ * @param statistic what the test looked at
+ * @param df degrees of freedom; null where the test has none
+ * @param pValue the p-value, 0 to 1; it underflows to 0 below about 10⁻³²³
+ * @param log10PValue its decimal logarithm, at most 0, right where {@code pValue} has underflowed
+ * @param adjusted the p-value adjusted for several tests; null where this test stands alone
+ */
+public record TestResult(
+    String method,
+    Statistic statistic,
+    @Nullable Double df,
+    double pValue,
+    double log10PValue,
+    @Nullable AdjustedP adjusted) {
+
+  private static final double LN_10 = Math.log(10);
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if not 0 ≤ pValue ≤ 1
+   */
+  public TestResult {
+    Objects.requireNonNull(method, "method");
+    Objects.requireNonNull(statistic, "statistic");
+    if (!(pValue >= 0 && pValue <= 1)) {
+      throw new IllegalArgumentException("pValue must be between 0 and 1, got " + pValue);
+    }
+  }
+
+  /** The value that a test is based on. */
+  public record Statistic(String name, double value) {}
+
+  /** A p-value adjusted for several tests, and its decimal logarithm. */
+  public record AdjustedP(double pValue, double log10PValue) {}
+
+  /**
+   * A test without degrees of freedom, from the natural logarithm of its p-value. A sum of tails
+   * may pass 1 by rounding; it is taken as 1.
+   *
+   * @param method the public id of the method
+   * @param statistic what the test looked at
+   * @param lnPValue the natural logarithm of the p-value
+   * @return the result
+   */
+  public static TestResult of(String method, Statistic statistic, double lnPValue) {
+    double ln = Math.min(0, lnPValue);
+    return new TestResult(method, statistic, null, Math.exp(ln), ln / LN_10, null);
+  }
+
+  /**
+   * Whether the null hypothesis is rejected: the p-value is at most alpha.
+   *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return whether the test rejects
+   */
+  public boolean rejects(double alpha) {
+    return pValue <= alpha;
+  }
+
+  /**
+   * Whether the null hypothesis is rejected with regard to all tests made together: by the adjusted
+   * p-value where there is one.
+   *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return whether the test rejects after adjustment
+   */
+  public boolean rejectsAdjusted(double alpha) {
+    return (adjusted == null ? pValue : adjusted.pValue()) <= alpha;
+  }
+
+  /**
+   * This result with an adjusted p-value beside the raw one.
+   *
+   * @param value the adjusted p-value
+   * @return the result
+   */
+  public TestResult withAdjusted(AdjustedP value) {
+    return new TestResult(method, statistic, df, pValue, log10PValue, value);
+  }
+}

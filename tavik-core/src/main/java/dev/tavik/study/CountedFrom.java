@@ -1,0 +1,73 @@
+package dev.tavik.study;
+
+import dev.tavik.count.Tabulation;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Where the counts of a question came from, when they came from a file.
+ *
+ * @param data the source's name
+ * @param outcome the outcome column
+ * @param success the levels that count as success
+ * @param group the column of groups; null without groups
+ * @param count the frequency column; null where each row counts once
+ * @param where the filter, in the analyst's words; empty without one
+ * @param rows how many rows were read
+ * @param filtered how many rows the filter left out
+ * @param missing how many units each column left out for lack of a value
+ * @param similarLevels levels of one column that differ only in case or blanks
+ */
+public record CountedFrom(
+    String data,
+    String outcome,
+    List<String> success,
+    @Nullable String group,
+    @Nullable String count,
+    List<String> where,
+    long rows,
+    long filtered,
+    Map<String, Long> missing,
+    List<List<String>> similarLevels) {
+
+  /**
+   * Describes how a tabulation was made.
+   *
+   * @param counts the tabulation, its first column the outcome and its second, if any, the groups
+   * @param success the levels that count as success
+   * @param count the frequency column; null where each row counts once
+   * @param where the filters, in the analyst's words
+   * @return the description
+   */
+  public static CountedFrom of(
+      Tabulation counts, List<String> success, @Nullable String count, List<String> where) {
+    return new CountedFrom(
+        counts.source(),
+        counts.columns().get(0),
+        List.copyOf(success),
+        counts.columns().size() > 1 ? counts.columns().get(1) : null,
+        count,
+        List.copyOf(where),
+        counts.rows(),
+        counts.filtered(),
+        counts.missing(),
+        similar(counts));
+  }
+
+  private static List<List<String>> similar(Tabulation counts) {
+    List<List<String>> similar = new ArrayList<>();
+    for (int column = 0; column < counts.columns().size(); column++) {
+      Map<String, List<String>> alike = new LinkedHashMap<>();
+      for (String level : counts.levels(column)) {
+        String folded = level.replaceAll("\\s+", " ").strip().toLowerCase(Locale.ROOT);
+        alike.computeIfAbsent(folded, key -> new ArrayList<>()).add(level);
+      }
+      alike.values().stream().filter(levels -> levels.size() > 1).forEach(similar::add);
+    }
+    return similar;
+  }
+}

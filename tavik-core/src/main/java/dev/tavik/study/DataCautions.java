@@ -1,0 +1,54 @@
+package dev.tavik.study;
+
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** What to be careful of because of the file that the counts came from. */
+final class DataCautions {
+  private DataCautions() {}
+
+  /**
+   * Cautions about the data behind an answer.
+   *
+   * @param from the source
+   * @param used how many units were counted
+   * @return the cautions
+   */
+  static List<Caution> of(CountedFrom from, long used) {
+    List<Caution> cautions = new ArrayList<>();
+    long missing = from.missing().values().stream().mapToLong(Long::longValue).sum();
+    if (missing > 0) {
+      cautions.add(new Caution(Code.MISSING_VALUES, missing(from, missing, used)));
+    }
+    for (List<String> levels : from.similarLevels()) {
+      cautions.add(
+          new Caution(
+              Code.SIMILAR_LEVELS,
+              levels.stream().map(level -> "'" + level + "'").collect(Collectors.joining(" and "))
+                  + " differ only in case or blanks and are counted apart. If they are one level,"
+                  + " mend the file."));
+    }
+    return cautions;
+  }
+
+  private static String missing(CountedFrom from, long missing, long used) {
+    String columns =
+        from.missing().entrySet().stream()
+            .map(
+                column ->
+                    String.format(
+                        "%s lacks %s", column.getKey(), Figures.count(column.getValue())))
+            .collect(Collectors.joining(", "));
+    return String.format(
+        "%s of %s were left out for a missing value (%s), %s. If the missing ones tend to be"
+            + " successes or failures, the rate is off.",
+        Figures.count(missing),
+        Figures.count(missing + used),
+        columns,
+        Figures.percent((double) missing / (missing + used)));
+  }
+}

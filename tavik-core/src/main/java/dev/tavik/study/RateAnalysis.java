@@ -1,0 +1,138 @@
+package dev.tavik.study;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.WorkingStep;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Puts the answer to one rate question together. */
+final class RateAnalysis {
+  private static final Condition INDEPENDENCE =
+      new Condition(
+          "independent trials",
+          Condition.State.NOT_IN_THE_DATA,
+          "each trial is drawn on its own, with the same chance. Units from one batch, shift or"
+              + " person are often alike; then p-values come out too small and intervals too narrow."
+              + " Counts can't show this: you have to know how they were collected");
+
+  private final RateQuestion question;
+  private final boolean approximationHolds;
+
+  RateAnalysis(RateQuestion question, boolean approximationHolds) {
+    this.question = question;
+    this.approximationHolds = approximationHolds;
+  }
+
+  RateAnswer answer() {
+    RateSettings settings = question.settings();
+    Tally tally = question.tally();
+    List<TestResult> tests =
+        settings.tests().stream().map(test -> test.of(tally, settings.hypothesis())).toList();
+    RateAnswer draft =
+        new RateAnswer(
+            question.label(),
+            tally,
+            settings,
+            question.from(),
+            List.of(estimate()),
+            tests,
+            intervals(),
+            preference(),
+            conditions(),
+            List.of(),
+            working(tests),
+            "");
+    return new RateAnswer(
+        draft.label(),
+        draft.tally(),
+        draft.settings(),
+        draft.from(),
+        draft.estimates(),
+        draft.tests(),
+        draft.intervals(),
+        draft.preference(),
+        draft.conditions(),
+        RateCautions.of(draft),
+        draft.working(),
+        RateVerdict.of(draft));
+  }
+
+  private Estimate estimate() {
+    Tally tally = question.tally();
+    double value = tally.proportion();
+    double standardError =
+        Math.sqrt(value * ((double) tally.failures() / tally.trials()) / tally.trials());
+    return new Estimate(Quantity.PROPORTION, question.label(), value, standardError);
+  }
+
+  private List<Interval> intervals() {
+    RateSettings settings = question.settings();
+    Side matching = settings.hypothesis().alternative().matchingSide();
+    List<Interval> intervals = new ArrayList<>();
+    for (ProportionInterval method : settings.intervals()) {
+      intervals.add(method.of(question.tally(), settings.level()));
+      if (matching != Side.TWO_SIDED) {
+        intervals.add(method.of(question.tally(), settings.level(), matching));
+      }
+    }
+    return intervals;
+  }
+
+  private List<Condition> conditions() {
+    List<Condition> conditions =
+        new ArrayList<>(
+            NormalApproximation.of(question.tally(), question.settings().hypothesis())
+                .conditions());
+    conditions.add(INDEPENDENCE);
+    return conditions;
+  }
+
+  private List<WorkingStep> working(List<TestResult> tests) {
+    return tests.stream()
+        .filter(test -> test.method().equals(ProportionTest.SCORE.id()))
+        .findFirst()
+        .map(score -> ScoreWorking.of(question.tally(), question.settings(), score))
+        .orElse(List.of());
+  }
+
+  private Preference preference() {
+    RateSettings settings = question.settings();
+    ProportionTest wanted = approximationHolds ? ProportionTest.SCORE : ProportionTest.EXACT;
+    ProportionTest test = settings.tests().contains(wanted) ? wanted : settings.tests().get(0);
+    ProportionInterval partner =
+        test == ProportionTest.SCORE
+            ? ProportionInterval.WILSON
+            : ProportionInterval.CLOPPER_PEARSON;
+    ProportionInterval interval =
+        settings.intervals().contains(partner) ? partner : settings.intervals().get(0);
+    return new Preference(test.id(), interval.id(), reason(test));
+  }
+
+  private String reason(ProportionTest test) {
+    if (question.settings().tests().size() == 1) {
+      return test.id() + " is the only test asked for";
+    }
+    NormalApproximation expected =
+        NormalApproximation.of(question.tally(), question.settings().hypothesis());
+    if (test == ProportionTest.SCORE) {
+      return "the null expects "
+          + expected.both()
+          + ", enough for the normal approximation; exact is the cautious one: it rejects less"
+          + " often than alpha allows";
+    }
+    return expected.holds()
+        ? "another group has too few expected successes or failures for the normal approximation,"
+            + " and all groups are judged alike"
+        : "the null expects only "
+            + expected.scarce()
+            + ", too few for the normal approximation; exact holds at any size";
+  }
+}

@@ -1,0 +1,98 @@
+package dev.tavik.study;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Interval;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.WorkingStep;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The answer to a {@link RateQuestion}.
+ *
+ * @param label the analyst's name for the rate, empty for none
+ * @param tally successes and trials
+ * @param settings against which value, how strictly, by which methods
+ * @param from where the counts came from; null when they were given as counts
+ * @param estimates the observed proportion with its standard error
+ * @param tests one result for each test asked for, in that order
+ * @param intervals for each method asked for the two-sided interval and, with a directional
+ *     alternative, the one-sided bound that matches it
+ * @param preference which test and interval the verdict rests on, and why
+ * @param conditions what the methods take for granted
+ * @param cautions what to be careful of
+ * @param working the score test step by step; empty where it wasn't asked for
+ * @param conclusion the verdict in words
+ */
+public record RateAnswer(
+    String label,
+    Tally tally,
+    RateSettings settings,
+    @Nullable CountedFrom from,
+    List<Estimate> estimates,
+    List<TestResult> tests,
+    List<Interval> intervals,
+    Preference preference,
+    List<Condition> conditions,
+    List<Caution> cautions,
+    List<WorkingStep> working,
+    String conclusion)
+    implements Answer {
+
+  /** Copies the lists. */
+  public RateAnswer {
+    estimates = List.copyOf(estimates);
+    tests = List.copyOf(tests);
+    intervals = List.copyOf(intervals);
+    conditions = List.copyOf(conditions);
+    cautions = List.copyOf(cautions);
+    working = List.copyOf(working);
+  }
+
+  @Override
+  public String question() {
+    return "rate";
+  }
+
+  /**
+   * The test that the verdict rests on.
+   *
+   * @return the preferred test
+   */
+  public TestResult preferredTest() {
+    return tests.stream()
+        .filter(test -> test.method().equals(preference.test()))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /**
+   * The interval that the verdict rests on: two-sided, or the bound that matches the direction.
+   *
+   * @return the preferred interval
+   */
+  public Interval preferredInterval() {
+    return intervals.stream()
+        .filter(
+            interval ->
+                interval.method().equals(preference.interval())
+                    && interval.side() == settings.hypothesis().alternative().matchingSide())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  RateAnswer withTests(List<TestResult> changed) {
+    return new RateAnswer(
+        label, tally, settings, from, estimates, changed, intervals, preference, conditions,
+        cautions, working, conclusion);
+  }
+
+  RateAnswer withCautions(List<Caution> changed) {
+    return new RateAnswer(
+        label, tally, settings, from, estimates, tests, intervals, preference, conditions, changed,
+        working, conclusion);
+  }
+}

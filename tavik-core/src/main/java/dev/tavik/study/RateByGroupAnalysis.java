@@ -1,0 +1,135 @@
+package dev.tavik.study;
+
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** Puts the answers of several groups together, with one verdict after adjustment. */
+final class RateByGroupAnalysis {
+  private final RateByGroupQuestion question;
+  private final RateSettings settings;
+  private final List<RateAnswer> groups;
+
+  RateByGroupAnalysis(RateByGroupQuestion question, List<RateAnswer> adjusted) {
+    this.question = question;
+    this.settings = question.settings();
+    this.groups = adjusted.stream().map(this::withAdjustedAway).toList();
+  }
+
+  RateByGroupAnswer answer() {
+    return new RateByGroupAnswer(
+        question.label(), settings, question.from(), groups, cautions(), conclusion());
+  }
+
+  private RateAnswer withAdjustedAway(RateAnswer group) {
+    TestResult test = group.preferredTest();
+    TestResult.@Nullable AdjustedP adjusted = test.adjusted();
+    if (adjusted == null
+        || !test.rejects(settings.alpha())
+        || test.rejectsAdjusted(settings.alpha())) {
+      return group;
+    }
+    List<Caution> cautions = new ArrayList<>(group.cautions());
+    cautions.add(
+        new Caution(
+            Code.ADJUSTED_AWAY,
+            String.format(
+                "Significant alone (%s), but not among the %d groups looked at together (adjusted"
+                    + " %s).",
+                Figures.pEquals(test.log10PValue()),
+                question.groups().size(),
+                Figures.pEquals(adjusted.log10PValue()))));
+    return group.withCautions(cautions);
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    CountedFrom from = question.from();
+    if (from != null) {
+      long used = question.groups().values().stream().mapToLong(tally -> tally.trials()).sum();
+      cautions.addAll(DataCautions.of(from, used));
+    }
+    if (!question.emptyGroups().isEmpty()) {
+      cautions.add(
+          new Caution(
+              Code.EMPTY_GROUP,
+              "Without any observation, and left out: "
+                  + String.join(", ", question.emptyGroups())
+                  + "."));
+    }
+    return cautions;
+  }
+
+  private String conclusion() {
+    Map<String, List<RateAnswer>> byFinding = new LinkedHashMap<>();
+    groups.forEach(
+        group -> byFinding.computeIfAbsent(finding(group), key -> new ArrayList<>()).add(group));
+    List<String> parts = new ArrayList<>();
+    for (String finding : List.of("above", "below", "not")) {
+      List<RateAnswer> found = byFinding.getOrDefault(finding, List.of());
+      if (!found.isEmpty()) {
+        parts.add(words(finding) + ": " + names(found));
+      }
+    }
+    String subject =
+        question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
+    return String.format(
+        "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
+        subject,
+        Figures.exactPercent(settings.hypothesis().against()),
+        capitalised(String.join("; ", parts)),
+        capitalised(groups.get(0).preference().test()),
+        Figures.plain(settings.alpha()),
+        groups.size(),
+        groups.size() == 1 ? "group" : "groups");
+  }
+
+  private String finding(RateAnswer group) {
+    if (!group.preferredTest().rejectsAdjusted(settings.alpha())) {
+      return "not";
+    }
+    return group.tally().proportion() < settings.hypothesis().against() ? "below" : "above";
+  }
+
+  private String words(String finding) {
+    if (!finding.equals("not")) {
+      return finding;
+    }
+    return switch (settings.hypothesis().alternative()) {
+      case LESS -> "not shown to be below";
+      case GREATER -> "not shown to be above";
+      case TWO_SIDED -> "not shown to differ";
+    };
+  }
+
+  private String names(List<RateAnswer> found) {
+    return String.join(
+        ", ",
+        found.stream()
+            .map(
+                group ->
+                    group.label()
+                        + " ("
+                        + Figures.percentBeside(
+                            group.tally().proportion(), settings.hypothesis().against())
+                        + ", "
+                        + adjustedP(group.preferredTest())
+                        + ")")
+            .toList());
+  }
+
+  private static String adjustedP(TestResult test) {
+    TestResult.@Nullable AdjustedP adjusted = test.adjusted();
+    return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());
+  }
+
+  private static String capitalised(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+  }
+}

@@ -1,0 +1,188 @@
+package dev.tavik.study;
+
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** What to be careful of in the answer to one rate question, the gravest first. */
+final class RateCautions {
+  /** A p-value this near alpha, relatively, is a hair's breadth away. */
+  private static final double HAIR = 0.05;
+
+  private final RateAnswer answer;
+  private final RateSettings settings;
+  private final double against;
+  private final Alternative alternative;
+  private final List<Caution> cautions = new ArrayList<>();
+
+  private RateCautions(RateAnswer answer) {
+    this.answer = answer;
+    this.settings = answer.settings();
+    this.against = settings.hypothesis().against();
+    this.alternative = settings.hypothesis().alternative();
+  }
+
+  static List<Caution> of(RateAnswer answer) {
+    RateCautions found = new RateCautions(answer);
+    found.otherDirection();
+    found.fewSuccesses();
+    found.allOrNone();
+    found.testsDisagree();
+    found.levelAlpha();
+    found.testAndInterval();
+    found.nearAlpha();
+    CountedFrom from = answer.from();
+    if (from != null) {
+      found.cautions.addAll(DataCautions.of(from, answer.tally().trials()));
+    }
+    return found.cautions;
+  }
+
+  private void add(Code code, String message) {
+    cautions.add(new Caution(code, message));
+  }
+
+  private void otherDirection() {
+    double observed = answer.tally().proportion();
+    boolean opposite =
+        (alternative == Alternative.LESS && observed > against)
+            || (alternative == Alternative.GREATER && observed < against);
+    if (opposite) {
+      String seen = alternative == Alternative.LESS ? "above" : "below";
+      add(
+          Code.OTHER_DIRECTION,
+          String.format(
+              "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
+                  + " up, or success and failure were, set it right; if it was meant, the data"
+                  + " speak against it.",
+              alternative.id(), seen, Figures.exactPercent(against)));
+    }
+  }
+
+  private void fewSuccesses() {
+    NormalApproximation expected = NormalApproximation.of(answer.tally(), settings.hypothesis());
+    boolean scoreShown = settings.tests().contains(ProportionTest.SCORE);
+    if (!expected.holds() && scoreShown) {
+      String instead =
+          answer.tests().stream()
+              .filter(test -> test.method().equals(ProportionTest.EXACT.id()))
+              .findFirst()
+              .map(exact -> "The exact test says " + Figures.pEquals(exact.log10PValue()) + ".")
+              .orElse("Use the exact test.");
+      add(
+          Code.FEW_SUCCESSES,
+          String.format(
+              "Only %s are expected under the null, too few for the score test. %s",
+              expected.scarce(), instead));
+    }
+  }
+
+  private void allOrNone() {
+    long successes = answer.tally().successes();
+    if (successes == 0 || answer.tally().failures() == 0) {
+      add(
+          Code.ALL_OR_NONE,
+          String.format(
+              "%s of %s trials was a success, so the standard error comes out as 0. That is not"
+                  + " certainty: read the interval.",
+              successes == 0 ? "None" : "Every one", Figures.count(answer.tally().trials())));
+    }
+  }
+
+  private void testsDisagree() {
+    List<String> rejecting = new ArrayList<>();
+    List<String> others = new ArrayList<>();
+    for (TestResult test : answer.tests()) {
+      (test.rejects(settings.alpha()) ? rejecting : others)
+          .add(test.method() + " (" + Figures.pEquals(test.log10PValue()) + ")");
+    }
+    if (!rejecting.isEmpty() && !others.isEmpty()) {
+      add(
+          Code.TESTS_DISAGREE,
+          String.format(
+              "At alpha %s, %s rejects and %s does not. The verdict follows %s; report which test"
+                  + " was planned, not the one that suits.",
+              Figures.plain(settings.alpha()),
+              String.join(" and ", rejecting),
+              String.join(" and ", others),
+              answer.preference().test()));
+    }
+  }
+
+  private void levelAlpha() {
+    if (!settings.levelMatchesAlpha()) {
+      add(
+          Code.LEVEL_ALPHA,
+          String.format(
+              "Intervals are at level %s, tests at alpha %s. An interval may include %s while a"
+                  + " test rejects it, or the other way round; level %s would match.",
+              Figures.exactPercent(settings.level()),
+              Figures.plain(settings.alpha()),
+              Figures.exactPercent(against),
+              Figures.exactPercent(settings.matchingLevel())));
+    }
+  }
+
+  /** Where the level matches alpha, a test and the interval of its side should agree. */
+  private void testAndInterval() {
+    if (!settings.levelMatchesAlpha()) {
+      return;
+    }
+    boolean rejects = answer.preferredTest().rejects(settings.alpha());
+    List<Interval> contradicting =
+        answer.intervals().stream()
+            .filter(interval -> interval.contains(against) == rejects)
+            .toList();
+    if (contradicting.isEmpty()) {
+      return;
+    }
+    add(
+        Code.TEST_AND_INTERVAL,
+        String.format(
+            "The %s test %s %s, but %s %s it. %s",
+            answer.preference().test(),
+            rejects ? "rejects" : "doesn't reject",
+            Figures.exactPercent(against),
+            contradicting.stream().map(RateCautions::name).collect(Collectors.joining(" and ")),
+            rejects ? "still includes" : "leaves out",
+            why(contradicting)));
+  }
+
+  private static String name(Interval interval) {
+    return switch (interval.side()) {
+      case TWO_SIDED -> "the two-sided " + interval.method() + " interval";
+      case LOWER -> "the " + interval.method() + " lower bound";
+      case UPPER -> "the " + interval.method() + " upper bound";
+    };
+  }
+
+  private String why(List<Interval> contradicting) {
+    boolean allTwoSided =
+        contradicting.stream().allMatch(interval -> interval.side() == Side.TWO_SIDED);
+    return alternative != Alternative.TWO_SIDED && allTwoSided
+        ? "A two-sided interval has half the error on each side; the one-sided bound is the one"
+            + " that goes with a directional test."
+        : "They are built on different principles, and here the case is close; report both, or the"
+            + " pair that was planned.";
+  }
+
+  private void nearAlpha() {
+    TestResult test = answer.preferredTest();
+    if (Math.abs(test.pValue() / settings.alpha() - 1) <= HAIR) {
+      add(
+          Code.NEAR_ALPHA,
+          String.format(
+              "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
+                  + " the interval says more than the verdict.",
+              Figures.pEquals(test.log10PValue()), Figures.plain(settings.alpha())));
+    }
+  }
+}

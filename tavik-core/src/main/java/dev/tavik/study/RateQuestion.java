@@ -1,0 +1,130 @@
+package dev.tavik.study;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Is one proportion different from a value?
+ *
+ * @param label the analyst's name for the rate, empty for none
+ * @param tally successes and trials
+ * @param settings against which value, how strictly, by which methods
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record RateQuestion(
+    String label, Tally tally, RateSettings settings, @Nullable CountedFrom from)
+    implements Question {
+
+  /**
+   * A question with the usual settings: two-sided, alpha 0.05, all methods.
+   *
+   * @param tally successes and trials
+   * @param against the null value, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; against &lt; 1
+   */
+  public static RateQuestion of(Tally tally, double against) {
+    return of(tally, RateSettings.against(against));
+  }
+
+  /**
+   * A question with settings made before.
+   *
+   * @param tally successes and trials
+   * @param settings the settings
+   * @return the question
+   */
+  public static RateQuestion of(Tally tally, RateSettings settings) {
+    return new RateQuestion("", tally, settings, null);
+  }
+
+  /**
+   * With a name for the rate.
+   *
+   * @param name the analyst's name for it, such as {@code North kiln cracks}
+   * @return the question
+   */
+  public RateQuestion labelled(String name) {
+    return new RateQuestion(name, tally, settings, from);
+  }
+
+  /**
+   * With a note of where the counts came from.
+   *
+   * @param source the source
+   * @return the question
+   */
+  public RateQuestion countedFrom(CountedFrom source) {
+    return new RateQuestion(label, tally, settings, source);
+  }
+
+  /**
+   * With another direction.
+   *
+   * @param alternative the direction
+   * @return the question
+   */
+  public RateQuestion alternative(Alternative alternative) {
+    return with(settings.alternative(alternative));
+  }
+
+  /**
+   * With another significance level.
+   *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
+   */
+  public RateQuestion alpha(double alpha) {
+    return with(settings.alpha(alpha));
+  }
+
+  /**
+   * With a confidence level of its own.
+   *
+   * @param level the confidence level, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public RateQuestion level(double level) {
+    return with(settings.level(level));
+  }
+
+  /**
+   * With these tests only.
+   *
+   * @param tests the tests
+   * @return the question
+   */
+  public RateQuestion tests(ProportionTest... tests) {
+    return with(settings.tests(List.of(tests)));
+  }
+
+  /**
+   * With these intervals only.
+   *
+   * @param intervals the intervals
+   * @return the question
+   */
+  public RateQuestion intervals(ProportionInterval... intervals) {
+    return with(settings.intervals(List.of(intervals)));
+  }
+
+  private RateQuestion with(RateSettings changed) {
+    return new RateQuestion(label, tally, changed, from);
+  }
+
+  @Override
+  public RateAnswer ask() {
+    return ask(NormalApproximation.of(tally, settings.hypothesis()).holds());
+  }
+
+  /** Answers with the choice of method made outside, so that all groups get the same. */
+  RateAnswer ask(boolean approximationHolds) {
+    return new RateAnalysis(this, approximationHolds).answer();
+  }
+}

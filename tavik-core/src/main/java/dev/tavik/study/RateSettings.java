@@ -1,0 +1,150 @@
+package dev.tavik.study;
+
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Proportion;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a rate is to be judged: against which value, in which direction, how strictly, by which
+ * methods.
+ *
+ * @param hypothesis the null value, strictly between 0 and 1, and the direction
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param chosenLevel the confidence level, strictly between 0 and 1; null for one minus alpha
+ * @param tests the tests to show, at least one
+ * @param intervals the intervals to show, at least one
+ */
+public record RateSettings(
+    Hypothesis hypothesis,
+    double alpha,
+    @Nullable Double chosenLevel,
+    List<ProportionTest> tests,
+    List<ProportionInterval> intervals) {
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if the null value, alpha or level is not strictly between 0
+   *     and 1, or a list is empty
+   */
+  public RateSettings {
+    Proportion.require("against", hypothesis.against());
+    Proportion.require("alpha", alpha);
+    if (chosenLevel != null) {
+      Proportion.require("level", chosenLevel);
+    }
+    tests = requireSome("tests", tests);
+    intervals = requireSome("intervals", intervals);
+  }
+
+  /**
+   * The usual settings: two-sided, alpha 0.05, all methods.
+   *
+   * @param against the null value, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; against &lt; 1
+   */
+  public static RateSettings against(double against) {
+    return new RateSettings(
+        Hypothesis.twoSided(against),
+        0.05,
+        null,
+        List.of(ProportionTest.values()),
+        List.of(ProportionInterval.values()));
+  }
+
+  private static <T> List<T> requireSome(String name, List<T> methods) {
+    List<T> distinct = methods.stream().distinct().toList();
+    if (distinct.isEmpty()) {
+      throw new IllegalArgumentException(name + " must name at least one method, got none");
+    }
+    return distinct;
+  }
+
+  /**
+   * The confidence level: the chosen one, or one minus alpha.
+   *
+   * @return the level
+   */
+  public double level() {
+    return chosenLevel == null ? matchingLevel() : chosenLevel;
+  }
+
+  /**
+   * The confidence level at which intervals are as strict as the tests.
+   *
+   * @return one minus alpha
+   */
+  public double matchingLevel() {
+    return DecimalFraction.complement(alpha);
+  }
+
+  /**
+   * Whether intervals and tests are equally strict.
+   *
+   * @return whether the level is one minus alpha
+   */
+  public boolean levelMatchesAlpha() {
+    return level() == matchingLevel();
+  }
+
+  /**
+   * With another direction.
+   *
+   * @param alternative the direction
+   * @return the settings
+   */
+  public RateSettings alternative(Alternative alternative) {
+    return new RateSettings(
+        new Hypothesis(hypothesis.against(), alternative), alpha, chosenLevel, tests, intervals);
+  }
+
+  /**
+   * With another significance level.
+   *
+   * @param value the significance level, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  public RateSettings alpha(double value) {
+    return new RateSettings(hypothesis, value, chosenLevel, tests, intervals);
+  }
+
+  /**
+   * With a confidence level of its own.
+   *
+   * @param value the confidence level, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  public RateSettings level(double value) {
+    return new RateSettings(hypothesis, alpha, value, tests, intervals);
+  }
+
+  /**
+   * With these tests only.
+   *
+   * @param methods the tests, at least one
+   * @return the settings
+   * @throws IllegalArgumentException if there is none
+   */
+  public RateSettings tests(List<ProportionTest> methods) {
+    return new RateSettings(hypothesis, alpha, chosenLevel, methods, intervals);
+  }
+
+  /**
+   * With these intervals only.
+   *
+   * @param methods the intervals, at least one
+   * @return the settings
+   * @throws IllegalArgumentException if there is none
+   */
+  public RateSettings intervals(List<ProportionInterval> methods) {
+    return new RateSettings(hypothesis, alpha, chosenLevel, tests, methods);
+  }
+}

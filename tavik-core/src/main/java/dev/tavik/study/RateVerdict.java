@@ -1,0 +1,153 @@
+package dev.tavik.study;
+
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.TestResult;
+
+/**
+ * The verdict on one rate, for a reader who never saw a test. Differences are told in percentage
+ * points, and where the null isn't rejected it says what the data can't exclude, never that there
+ * is no difference.
+ */
+final class RateVerdict {
+  private final RateAnswer answer;
+  private final TestResult test;
+  private final Interval interval;
+  private final Alternative alternative;
+  private final double against;
+
+  private RateVerdict(RateAnswer answer) {
+    this.answer = answer;
+    this.test = answer.preferredTest();
+    this.interval = answer.preferredInterval();
+    this.alternative = answer.settings().hypothesis().alternative();
+    this.against = answer.settings().hypothesis().against();
+  }
+
+  static String of(RateAnswer answer) {
+    RateVerdict verdict = new RateVerdict(answer);
+    return verdict.test.rejects(answer.settings().alpha())
+        ? verdict.rejected()
+        : verdict.notRejected();
+  }
+
+  private String rejected() {
+    String claim =
+        switch (alternative) {
+          case LESS -> " is below ";
+          case GREATER -> " is above ";
+          case TWO_SIDED -> " differs from ";
+        };
+    return subject()
+        + claim
+        + Figures.exactPercent(against)
+        + ": observed "
+        + observed()
+        + ", "
+        + howFar()
+        + "; "
+        + evidence()
+        + "."
+        + (alternative == Alternative.TWO_SIDED ? directionSeen() : "");
+  }
+
+  private String notRejected() {
+    String claim =
+        switch (alternative) {
+          case LESS -> " is not shown to be below ";
+          case GREATER -> " is not shown to be above ";
+          case TWO_SIDED -> " is not shown to differ from ";
+        };
+    return subject()
+        + claim
+        + Figures.exactPercent(against)
+        + ": observed "
+        + observed()
+        + ", and "
+        + notExcluded()
+        + " can't be excluded ("
+        + intervalName()
+        + "); "
+        + evidence()
+        + ".";
+  }
+
+  private String subject() {
+    return answer.label().isEmpty() ? "The rate" : answer.label() + ": the rate";
+  }
+
+  private String observed() {
+    return Figures.percentBeside(answer.tally().proportion(), against)
+        + " ("
+        + Figures.count(answer.tally().successes())
+        + " of "
+        + Figures.count(answer.tally().trials())
+        + ")";
+  }
+
+  /** The interval turned into a distance from the null value, if it leaves that value out. */
+  private String howFar() {
+    if (interval.contains(against)) {
+      return "though " + limits() + " (" + intervalName() + ") can't be excluded";
+    }
+    boolean below = interval.upper() < against;
+    double near = Math.abs((below ? interval.upper() : interval.lower()) - against);
+    double far = Math.abs((below ? interval.lower() : interval.upper()) - against);
+    String size =
+        alternative == Alternative.TWO_SIDED
+            ? Figures.points(near) + " to " + Figures.points(far)
+            : "at least " + Figures.points(near);
+    return size
+        + " percentage points "
+        + (below ? "below" : "above")
+        + " ("
+        + intervalName()
+        + " "
+        + limits()
+        + ")";
+  }
+
+  private String directionSeen() {
+    return answer.tally().proportion() < against
+        ? " It looks lower; the two-sided test asked only whether it differs."
+        : " It looks higher; the two-sided test asked only whether it differs.";
+  }
+
+  private String notExcluded() {
+    return switch (alternative) {
+      case LESS -> "a rate as high as " + limit(interval.upper());
+      case GREATER -> "a rate as low as " + limit(interval.lower());
+      case TWO_SIDED -> "any rate from " + limits();
+    };
+  }
+
+  private String limits() {
+    return switch (interval.side()) {
+      case TWO_SIDED -> limit(interval.lower()) + " to " + limit(interval.upper());
+      case UPPER -> limit(interval.upper());
+      case LOWER -> limit(interval.lower());
+    };
+  }
+
+  private String limit(double value) {
+    return Figures.percentBeside(value, against);
+  }
+
+  private String intervalName() {
+    String level = Figures.exactPercent(interval.level());
+    return switch (interval.side()) {
+      case TWO_SIDED -> level + " " + interval.method() + " interval";
+      case UPPER -> level + " " + interval.method() + " upper bound";
+      case LOWER -> level + " " + interval.method() + " lower bound";
+    };
+  }
+
+  private String evidence() {
+    return Figures.pEquals(test.log10PValue())
+        + ", "
+        + test.method()
+        + " test at alpha "
+        + Figures.plain(answer.settings().alpha());
+  }
+}

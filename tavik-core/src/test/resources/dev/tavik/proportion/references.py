@@ -1,0 +1,129 @@
+"""Reference values for tests and intervals of one proportion, to 30 digits.
+
+Everything comes from the definitions, in 60-digit arithmetic (mpmath 1.2 or newer): the binomial
+probability of one outcome from log-gamma, a tail as the sum of all probabilities in it, the null
+value as the decimal that is written. Nothing is shared with the Java code.
+
+    python3 references.py tests > proportion-tests.csv
+    python3 references.py limits > proportion-limits.csv
+"""
+
+import sys
+from fractions import Fraction
+
+from mpmath import erfc, erfinv, findroot, log, log10, loggamma, mp, mpf, nstr, sqrt
+
+mp.dps = 60
+TIE = mpf(1) + mpf(10) ** -7
+ENOUGH = mpf(10) ** -35
+
+
+def decimal(text):
+    fraction = Fraction(text)
+    return mpf(fraction.numerator) / fraction.denominator
+
+
+def mass(n, x, p):
+    logarithm = loggamma(n + 1) - loggamma(x + 1) - loggamma(n - x + 1)
+    return mp.exp(logarithm + x * log(p) + (n - x) * log(1 - p))
+
+
+def lower(n, x, p):
+    """P(X <= x): added up from x downwards until the rest is negligible."""
+    if x < 0:
+        return mpf(0)
+    if x > n * p:
+        return 1 - upper(n, x + 1, p)
+    term = total = mass(n, x, p)
+    odds = (1 - p) / p
+    for k in range(x, 0, -1):
+        term = term * k * odds / (n - k + 1)
+        total += term
+        if term < total * ENOUGH:
+            break
+    return total
+
+
+def upper(n, x, p):
+    if x <= 0:
+        return mpf(1)
+    return lower(n, n - x, 1 - p)
+
+
+def two_sided(n, x, p):
+    """All outcomes no more probable than x: their ends found by walking in from both sides."""
+    limit = mass(n, x, p) * TIE
+    mode = min(n, int(mp.floor((n + 1) * p)))
+    if mass(n, mode, p) <= limit:
+        return mpf(1)
+    low, high = -1, mode
+    while high - low > 1:
+        middle = (low + high) // 2
+        low, high = (middle, high) if mass(n, middle, p) <= limit else (low, middle)
+    below = low
+    low, high = mode, n + 1
+    while high - low > 1:
+        middle = (low + high) // 2
+        low, high = (low, middle) if mass(n, middle, p) <= limit else (middle, high)
+    return lower(n, below, p) + upper(n, high, p)
+
+
+def normal_upper(z):
+    return erfc(z / sqrt(mpf(2))) / 2
+
+
+def tests():
+    print("# Made by references.py beside this file.")
+    print("# n,against,x,z,log10 score less,greater,two-sided,log10 exact less,greater,two-sided")
+    for n in (1, 7, 400, 10**4, 10**6, 10**9):
+        for against in ("0.001", "0.05", "0.3", "0.5", "0.999"):
+            p = decimal(against)
+            deviation = sqrt(n * p * (1 - p))
+            counts = {0, 1, n - 1, n, int(n * p), int(n * p) + 1}
+            for away in (-36, -20, -8, -3, -1, 1, 3, 8, 20, 36):
+                counts.add(int(n * p + away * deviation))
+            for x in sorted(c for c in counts if 0 <= c <= n):
+                z = (x - n * p) / deviation
+                values = [
+                    normal_upper(-z),
+                    normal_upper(z),
+                    2 * normal_upper(abs(z)),
+                    lower(n, x, p),
+                    upper(n, x, p),
+                    two_sided(n, x, p),
+                ]
+                print(n, against, x, nstr(z, 20), *(nstr(log10(v), 25) for v in values), sep=",")
+
+
+def limits():
+    print("# Made by references.py beside this file.")
+    print("# n,x,level,wilson lower,upper,clopper-pearson lower,upper")
+    for n in (1, 2, 30, 400, 10**4, 10**6, 10**9):
+        for x in sorted({0, 1, n // 50, n // 3, n // 2, n - 1, n}):
+            for level in ("0.9", "0.95", "0.99", "0.999999"):
+                tail = (1 - decimal(level)) / 2
+                z = sqrt(mpf(2)) * erfinv(1 - 2 * tail)
+                root = z * sqrt(z * z + 4 * mpf(x) * (n - x) / n)
+                ends = [(2 * x + z * z + s * root) / (2 * (n + z * z)) for s in (-1, 1)]
+                exact = [mpf(0), mpf(1)]
+                if x > 0:
+                    exact[0] = solve(lambda p: log(upper(n, x, p) / tail), ends[0], ends[1])
+                if x < n:
+                    exact[1] = solve(lambda p: log(lower(n, x, p) / tail), ends[1], ends[0])
+                print(n, x, level, *(nstr(v, 25) for v in ends + exact), sep=",")
+
+
+def solve(function, start, other):
+    """The root near start, by the secant method on the log odds."""
+    near = min(max(start, mpf(10) ** -40), 1 - mpf(10) ** -40)
+    odds = log(near / (1 - near))
+    width = mpf(1) / 100
+    root = findroot(
+        lambda u: function(1 / (1 + mp.exp(-u))), (odds, odds + width), solver="secant",
+        tol=mpf(10) ** -50, maxsteps=100,
+    )
+    return 1 / (1 + mp.exp(-root))
+
+
+if __name__ == "__main__":
+    {"tests": tests, "limits": limits}[sys.argv[1]]()

@@ -1,0 +1,124 @@
+package dev.tavik.data;
+
+import dev.tavik.count.DataOverview.Column;
+import dev.tavik.count.DataOverview.Kind;
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** What the values of one column look like, learnt value by value. */
+final class ColumnProfile {
+  private static final int MOST_KEPT = 1_000;
+  private static final int MOST_CLASSES = 30;
+  private static final Pattern WHOLE = Pattern.compile("[+-]?\\d{1,15}");
+  private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d{1,15}\\.?\\d*|\\.\\d+)");
+  private static final Pattern DATE = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
+
+  private final String name;
+  private final LevelTable table = new LevelTable();
+  private long[] counts = new long[64];
+  private boolean all = true;
+  private boolean whole = true;
+  private boolean number = true;
+  private boolean date = true;
+  private long missing;
+  private long values;
+  private long sum;
+  private @Nullable String least;
+  private @Nullable String greatest;
+
+  ColumnProfile(String name) {
+    this.name = name;
+  }
+
+  void missing() {
+    missing++;
+  }
+
+  void value(char[] buffer, int offset, int length) {
+    values++;
+    if (all) {
+      int level = table.number(buffer, offset, length);
+      if (level < MOST_KEPT) {
+        count(level);
+        if (counts[level] > 1 && !whole) {
+          return;
+        }
+      } else {
+        all = false;
+      }
+    }
+    if (whole || number || date) {
+      classify(new String(buffer, offset, length));
+    }
+  }
+
+  private void count(int level) {
+    if (level >= counts.length) {
+      counts = Arrays.copyOf(counts, 2 * counts.length);
+    }
+    counts[level]++;
+  }
+
+  private void classify(String text) {
+    whole = whole && WHOLE.matcher(text).matches();
+    number = number && NUMBER.matcher(text).matches();
+    date = date && DATE.matcher(text).matches();
+    if (whole) {
+      sum += Long.parseLong(text);
+    }
+    if (number || date) {
+      least = least == null || compare(text, least) < 0 ? text : least;
+      greatest = greatest == null || compare(text, greatest) > 0 ? text : greatest;
+    }
+  }
+
+  private int compare(String first, String second) {
+    return number
+        ? new BigDecimal(first).compareTo(new BigDecimal(second))
+        : first.compareTo(second);
+  }
+
+  Column column() {
+    Kind kind = kind();
+    Map<String, Long> levels = new LinkedHashMap<>();
+    if (all && (kind.classifies() || kind == Kind.CONSTANT || kind == Kind.WHOLE_NUMBERS)) {
+      for (int level = 0; level < table.size(); level++) {
+        levels.put(table.levels().get(level), counts[level]);
+      }
+    }
+    boolean ranged = kind == Kind.WHOLE_NUMBERS || kind == Kind.NUMBERS || kind == Kind.DATES;
+    return new Column(
+        name,
+        kind,
+        levels,
+        table.size(),
+        missing,
+        ranged && least != null && greatest != null ? List.of(least, greatest) : List.of(),
+        kind == Kind.WHOLE_NUMBERS ? sum : 0);
+  }
+
+  private Kind kind() {
+    int distinct = table.size();
+    if (values == 0) {
+      return Kind.EMPTY;
+    }
+    if (distinct == 1) {
+      return Kind.CONSTANT;
+    }
+    if (distinct == 2) {
+      return Kind.TWO_LEVELS;
+    }
+    if (date) {
+      return Kind.DATES;
+    }
+    if (number && !(whole && distinct <= 12 && values > 4L * distinct)) {
+      return whole ? Kind.WHOLE_NUMBERS : Kind.NUMBERS;
+    }
+    return distinct <= MOST_CLASSES && values >= distinct ? Kind.CATEGORY : Kind.MANY_VALUES;
+  }
+}

@@ -1,0 +1,246 @@
+package dev.tavik.data;
+
+import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
+import dev.tavik.result.Figures;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Counts combinations of levels as the rows come. Memory holds the levels and the combinations seen,
+ * never a row. The places of a row are the columns asked for, then those of the filters, then the
+ * frequency.
+ */
+final class CountHandler extends RowHandler {
+  private static final int MOST_LEVELS = 10_000;
+  private static final int LEVEL_BITS = 14;
+  private static final int MOST_COLUMNS = 63 / LEVEL_BITS;
+  private static final int MISSING = -1;
+  private static final int NO_PLACE = -1;
+
+  private final CountRequest request;
+  private final List<String> places;
+  private final int filtersFrom;
+  private final int frequencyPlace;
+  private final LevelTable[] tables;
+  private final int[] wanted;
+  private final int[] seen;
+  private final String[] columnNames;
+  private final long[] matched;
+  private final Map<Long, long[]> counts = new LinkedHashMap<>();
+  private final Map<String, Long> missing = new LinkedHashMap<>();
+  private int[] placeOf = {};
+  private Map<Integer, int[]> shared = Map.of();
+  private long frequency = 1;
+  private long filtered;
+
+  CountHandler(String source, CountRequest request) {
+    super(source);
+    if (request.columns().size() > MOST_COLUMNS) {
+      throw new IllegalArgumentException(
+          "columns must be at most " + MOST_COLUMNS + ", got " + request.columns().size());
+    }
+    this.request = request;
+    this.places = new ArrayList<>(request.columns());
+    this.filtersFrom = places.size();
+    places.addAll(request.filters().keySet());
+    this.frequencyPlace = request.frequency() == null ? NO_PLACE : places.size();
+    if (request.frequency() != null) {
+      places.add(request.frequency());
+    }
+    this.tables = new LevelTable[places.size()];
+    Arrays.setAll(tables, i -> new LevelTable());
+    this.seen = new int[places.size()];
+    this.wanted = new int[places.size()];
+    this.matched = new long[places.size()];
+    this.columnNames = new String[places.size()];
+    int place = filtersFrom;
+    for (String level : request.filters().values()) {
+      wanted[place] = tables[place].number(level);
+      place++;
+    }
+  }
+
+  @Override
+  void header(Header header) {
+    placeOf = new int[header.names().size()];
+    Arrays.fill(placeOf, NO_PLACE);
+    shared = new HashMap<>();
+    for (int place = 0; place < places.size(); place++) {
+      int column = header.find(places.get(place));
+      columnNames[place] = header.names().get(column);
+      if (placeOf[column] == NO_PLACE) {
+        placeOf[column] = place;
+      } else {
+        int[] more = shared.getOrDefault(column, new int[0]);
+        int[] longer = Arrays.copyOf(more, more.length + 1);
+        longer[more.length] = place;
+        shared.put(column, longer);
+      }
+    }
+  }
+
+  @Override
+  void value(int column, char[] buffer, int offset, int length, boolean quoted) {
+    int place = placeOf[column];
+    if (place == NO_PLACE) {
+      return;
+    }
+    take(place, buffer, offset, length, quoted);
+    if (!shared.isEmpty()) {
+      for (int also : shared.getOrDefault(column, new int[0])) {
+        take(also, buffer, offset, length, quoted);
+      }
+    }
+  }
+
+  private void take(int place, char[] buffer, int offset, int length, boolean quoted) {
+    if (place == frequencyPlace) {
+      frequency = frequency(buffer, offset, length);
+    } else if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
+      seen[place] = MISSING;
+    } else {
+      seen[place] = tables[place].number(buffer, offset, length);
+      if (seen[place] >= MOST_LEVELS) {
+        throw tooManyLevels(place);
+      }
+    }
+  }
+
+  @Override
+  void row(long line) {
+    for (int place = filtersFrom; place < filtersFrom + request.filters().size(); place++) {
+      if (seen[place] != wanted[place]) {
+        filtered++;
+        return;
+      }
+      matched[place]++;
+    }
+    long key = 0;
+    for (int place = 0; place < filtersFrom; place++) {
+      if (seen[place] == MISSING) {
+        if (request.missing() != Missing.LEVEL) {
+          leaveOut(place, line);
+          return;
+        }
+        seen[place] = tables[place].number(Missing.LEVEL_NAME);
+      }
+      key = key << LEVEL_BITS | seen[place];
+    }
+    long[] count = counts.get(key);
+    if (count == null) {
+      counts.put(key, new long[] {frequency});
+    } else {
+      count[0] = limited(count[0] + frequency);
+    }
+  }
+
+  private void leaveOut(int place, long line) {
+    if (request.missing() == Missing.FAIL) {
+      throw new DataException(
+          DataException.Code.MISSING,
+          String.format(
+              "%s, line %d, column %s has no value, and missing values were not to be accepted;"
+                  + " drop leaves such rows out, level counts them as a level",
+              source(), line, columnNames[place]));
+    }
+    missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
+  }
+
+  private long limited(long count) {
+    if (count > Tally.MAX_TRIALS) {
+      throw badCount("makes a total above " + Figures.count(Tally.MAX_TRIALS));
+    }
+    return count;
+  }
+
+  private long frequency(char[] buffer, int offset, int length) {
+    String text = new String(buffer, offset, length).strip();
+    if (text.isEmpty()) {
+      throw badCount("is blank");
+    }
+    if (!text.matches("[+-]?\\d{1,15}(\\.\\d*)?")) {
+      throw badCount("has '" + text + "'");
+    }
+    int point = text.indexOf('.');
+    if (point >= 0 && !text.substring(point + 1).matches("0*")) {
+      throw badCount("has '" + text + "', a fraction; weights are not counts");
+    }
+    long value = Long.parseLong(point < 0 ? text : text.substring(0, point));
+    if (value < 0) {
+      throw badCount("has " + text + ", below 0");
+    }
+    return limited(value);
+  }
+
+  private DataException badCount(String found) {
+    return new DataException(
+        DataException.Code.COUNT,
+        String.format(
+            "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
+            source(), line(), columnNames[frequencyPlace], found));
+  }
+
+  private DataException tooManyLevels(int place) {
+    return new DataException(
+        DataException.Code.LEVEL,
+        String.format(
+            "%s, line %d: column %s has more than %s different values, too many for a"
+                + " classification; is it the column you meant?",
+            source(), line(), columnNames[place], Figures.count(MOST_LEVELS)));
+  }
+
+  Tabulation tabulation() {
+    @Nullable Header header = knownHeader();
+    if (header == null || rows() == 0) {
+      throw new DataException(
+          DataException.Code.EMPTY,
+          source()
+              + (header == null
+                  ? " is empty; a header line and rows of data are needed"
+                  : " has a header but no rows of data"));
+    }
+    checkFilters();
+    Map<List<String>, Long> combinations = new LinkedHashMap<>();
+    counts.forEach((key, count) -> combinations.put(levels(key), count[0]));
+    return new Tabulation(
+        source(),
+        List.of(columnNames).subList(0, filtersFrom),
+        combinations,
+        rows(),
+        filtered,
+        missing);
+  }
+
+  private void checkFilters() {
+    for (int place = filtersFrom; place < filtersFrom + request.filters().size(); place++) {
+      if (tables[place].size() == 1 && matched[place] > 0) {
+        continue;
+      }
+      String level = request.filters().get(places.get(place));
+      List<String> others = tables[place].levels().subList(1, tables[place].size());
+      if (matched[place] == 0 && !others.isEmpty()) {
+        throw new DataException(
+            DataException.Code.LEVEL,
+            String.format(
+                "%s: no row has %s=%s%s",
+                source(), columnNames[place], level, Names.hint(String.valueOf(level), others)));
+      }
+    }
+  }
+
+  private List<String> levels(long key) {
+    String[] levels = new String[filtersFrom];
+    long rest = key;
+    for (int place = filtersFrom - 1; place >= 0; place--) {
+      levels[place] = tables[place].levels().get((int) (rest & ((1 << LEVEL_BITS) - 1)));
+      rest >>>= LEVEL_BITS;
+    }
+    return List.of(levels);
+  }
+}

@@ -1,0 +1,76 @@
+package dev.tavik.data;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is to be counted: the combinations of levels of some columns.
+ *
+ * @param columns the columns, at least one; matched exactly, then without regard to case
+ * @param filters columns and the level that each must have for a row to count
+ * @param frequency the column that says how often a row counts; null for once
+ * @param missing what becomes of rows that lack a value
+ */
+public record CountRequest(
+    List<String> columns, Map<String, String> filters, @Nullable String frequency, Missing missing) {
+
+  /**
+   * Copies the parts.
+   *
+   * @throws IllegalArgumentException if there is no column
+   */
+  public CountRequest {
+    columns = List.copyOf(columns);
+    filters = Collections.unmodifiableMap(new LinkedHashMap<>(filters));
+    if (columns.isEmpty()) {
+      throw new IllegalArgumentException("columns must name at least one column, got none");
+    }
+  }
+
+  /**
+   * A request for all combinations of these columns, rows with missing values left out.
+   *
+   * @param columns the columns, at least one
+   * @return the request
+   * @throws IllegalArgumentException if there is none
+   */
+  public static CountRequest of(String... columns) {
+    return new CountRequest(List.of(columns), Map.of(), null, Missing.DROP);
+  }
+
+  /**
+   * Only rows in which a column has a level.
+   *
+   * @param column the column
+   * @param level its level
+   * @return the request
+   */
+  public CountRequest where(String column, String level) {
+    Map<String, String> more = new LinkedHashMap<>(filters);
+    more.put(column, level);
+    return new CountRequest(columns, more, frequency, missing);
+  }
+
+  /**
+   * Each row counts as often as a column says.
+   *
+   * @param column the frequency column; null for once
+   * @return the request
+   */
+  public CountRequest frequency(@Nullable String column) {
+    return new CountRequest(columns, filters, column, missing);
+  }
+
+  /**
+   * With another policy for missing values.
+   *
+   * @param policy the policy
+   * @return the request
+   */
+  public CountRequest missing(Missing policy) {
+    return new CountRequest(columns, filters, frequency, policy);
+  }
+}

@@ -1,0 +1,85 @@
+package dev.tavik.data;
+
+import java.io.FileNotFoundException;
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.NoSuchFileException;
+
+/** Data that can't be read or used. The message says what was found, where, and what would do. */
+public final class DataException extends RuntimeException {
+  private static final long serialVersionUID = 1L;
+
+  /** What kind of trouble it is; the names are stable. */
+  public enum Code {
+    /** The file isn't there or can't be opened. */
+    UNREADABLE("data-unreadable"),
+    /** The file isn't UTF-8 text. */
+    ENCODING("data-encoding"),
+    /** The file has no rows. */
+    EMPTY("data-empty"),
+    /** Rows or values aren't as they should be. */
+    MALFORMED("data-malformed"),
+    /** No such column, or several. */
+    COLUMN("unknown-column"),
+    /** No such level, or several. */
+    LEVEL("unknown-level"),
+    /** A value is missing, and that was not allowed. */
+    MISSING("missing-value"),
+    /** A frequency isn't a whole number. */
+    COUNT("bad-count");
+
+    private final String id;
+
+    Code(String id) {
+      this.id = id;
+    }
+
+    /**
+     * The public name in JSON.
+     *
+     * @return the name
+     */
+    public String id() {
+      return id;
+    }
+  }
+
+  private final Code code;
+
+  /**
+   * Trouble with data.
+   *
+   * @param code its kind
+   * @param message what was found, where, and what would do
+   */
+  public DataException(Code code, String message) {
+    super(message);
+    this.code = code;
+  }
+
+  /**
+   * A source that can't be opened or read on.
+   *
+   * @param name the source's name
+   * @param cause what the system says
+   * @return the trouble in plain words
+   */
+  public static DataException unreadable(String name, IOException cause) {
+    if (cause instanceof NoSuchFileException || cause instanceof FileNotFoundException) {
+      return new DataException(Code.UNREADABLE, "there is no file " + name);
+    }
+    if (cause instanceof AccessDeniedException) {
+      return new DataException(Code.UNREADABLE, "no permission to read " + name);
+    }
+    return new DataException(Code.UNREADABLE, name + " can't be read: " + cause.getMessage());
+  }
+
+  /**
+   * The kind of trouble.
+   *
+   * @return the code
+   */
+  public Code code() {
+    return code;
+  }
+}

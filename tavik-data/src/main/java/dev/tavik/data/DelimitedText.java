@@ -1,0 +1,175 @@
+package dev.tavik.data;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import dev.tavik.count.DataOverview;
+import dev.tavik.count.Tabulation;
+import dev.tavik.result.Figures;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PushbackReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/**
+ * A file of rows with a header line: UTF-8 with or without a byte-order mark; comma, semicolon or
+ * tab found by looking; quoted fields with doubled quotes, delimiters and line ends inside.
+ *
+ * <p>One pass over the file answers a request; memory holds levels and counts, never rows. The file
+ * is only read.
+ */
+public final class DelimitedText implements CountSource {
+  private static final int LOOK_AT = 1 << 15;
+  private static final int LONGEST_FIELD = 1 << 20;
+
+  /** The name that stands for standard input. */
+  public static final String STANDARD_INPUT = "-";
+
+  private final String path;
+  private final String name;
+  private final Opening opening;
+
+  private DelimitedText(String name, Opening opening) {
+    this.path = name;
+    this.name = name.equals(STANDARD_INPUT) ? "standard input" : name;
+    this.opening = opening;
+  }
+
+  /**
+   * A file.
+   *
+   * @param file the file
+   * @return the source; the file is opened when it is asked
+   */
+  public static DelimitedText of(Path file) {
+    return of(file.toString(), DelimitedText::openFile);
+  }
+
+  /**
+   * Anything that can be opened by a name.
+   *
+   * @param name its name, for messages too; {@value #STANDARD_INPUT} is called standard input
+   * @param opening how it is opened
+   * @return the source; it is opened when it is asked
+   */
+  public static DelimitedText of(String name, Opening opening) {
+    return new DelimitedText(name, opening);
+  }
+
+  /**
+   * Opens a file.
+   *
+   * @param name its path
+   * @return its bytes
+   * @throws DataException if it is a directory
+   * @throws IOException if it can't be opened
+   */
+  public static InputStream openFile(String name) throws IOException {
+    Path file = Path.of(name);
+    if (Files.isDirectory(file)) {
+      throw new DataException(
+          DataException.Code.UNREADABLE, name + " is a directory; name a file in it");
+    }
+    return Files.newInputStream(file);
+  }
+
+  @Override
+  public Tabulation count(CountRequest request) {
+    CountHandler handler = new CountHandler(name, request);
+    return reading(
+        reader -> {
+          run(handler, reader, layout(reader));
+          return handler.tabulation();
+        });
+  }
+
+  @Override
+  public DataOverview overview() {
+    OverviewHandler handler = new OverviewHandler(name);
+    return reading(
+        reader -> {
+          Layout layout = layout(reader);
+          run(handler, reader, layout);
+          return handler.overview(layout.inWords() + ", UTF-8");
+        });
+  }
+
+  private <T> T reading(Function<PushbackReader, T> work) {
+    try (Reader text = new Utf8Reader(name, opening.open(path));
+        PushbackReader reader = new PushbackReader(text, LOOK_AT)) {
+      return work.apply(reader);
+    } catch (IOException e) {
+      throw DataException.unreadable(name, e);
+    } catch (UncheckedIOException e) {
+      throw DataException.unreadable(name, asRead(e));
+    }
+  }
+
+  private static IOException asRead(UncheckedIOException e) {
+    return e.getCause() == null ? new IOException(e.getMessage()) : e.getCause();
+  }
+
+  private static Layout layout(PushbackReader reader) {
+    try {
+      char[] beginning = new char[LOOK_AT];
+      int length = 0;
+      int count;
+      while (length < LOOK_AT
+          && (count = reader.read(beginning, length, LOOK_AT - length)) > 0) {
+        length += count;
+      }
+      reader.unread(beginning, 0, length);
+      return Layout.of(new String(beginning, 0, length));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void run(RowHandler handler, Reader reader, Layout layout) {
+    try (Stream<Object> none =
+        CsvReader.builder()
+            .fieldSeparator(layout.delimiter())
+            .skipEmptyLines(false)
+            .allowUnclosedQuote(false)
+            .maxBufferSize(LONGEST_FIELD)
+            .build(handler, reader)
+            .stream()) {
+      none.forEach(DelimitedText::nothing);
+    } catch (CsvParseException e) {
+      throw asData(e, handler.line());
+    }
+  }
+
+  /** The handler keeps what it needs; no record ever comes out of the stream. */
+  private static void nothing(Object none) {
+    throw new IllegalStateException("the handler handed out " + none);
+  }
+
+  private RuntimeException asData(CsvParseException e, long line) {
+    if (e.getCause() instanceof DataException found) {
+      return found;
+    }
+    if (e.getCause() instanceof RuntimeException fault) {
+      return fault;
+    }
+    String message = String.valueOf(e.getMessage());
+    String found;
+    if (message.contains("maximum buffer size")) {
+      found =
+          "a field longer than "
+              + Figures.count(LONGEST_FIELD)
+              + " characters; perhaps a quote is never closed";
+    } else if (message.startsWith("Unclosed")) {
+      found = "a quoted field that is never closed";
+    } else {
+      found = "text after a closing quote; a quote inside a quoted field is written twice";
+    }
+    return new DataException(
+        DataException.Code.MALFORMED,
+        String.format("%s, record starting at line %d has %s", name, Math.max(1, line), found));
+  }
+}

@@ -1,0 +1,48 @@
+package dev.tavik.data;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** The names of a file's columns. */
+record Header(String source, List<String> names) {
+
+  Header {
+    names = List.copyOf(names);
+  }
+
+  /**
+   * The position of a column: by its exact name, else by its name without regard to case.
+   *
+   * @throws DataException if no column has the name, or several have
+   */
+  int find(String name) {
+    List<String> matching = Names.matching(name, names);
+    if (matching.isEmpty()) {
+      throw new DataException(
+          DataException.Code.COLUMN,
+          source + " has no column '" + name + "'" + Names.hint(name, names));
+    }
+    List<Integer> positions = positions(matching);
+    if (positions.size() > 1) {
+      throw new DataException(
+          DataException.Code.COLUMN,
+          String.format(
+              "%s has %d columns that could be '%s' (numbers %s); give them different names",
+              source,
+              positions.size(),
+              name,
+              String.join(" and ", positions.stream().map(p -> String.valueOf(p + 1)).toList())));
+    }
+    return positions.get(0);
+  }
+
+  private List<Integer> positions(List<String> wanted) {
+    List<Integer> positions = new ArrayList<>();
+    for (int i = 0; i < names.size(); i++) {
+      if (wanted.contains(names.get(i))) {
+        positions.add(i);
+      }
+    }
+    return positions;
+  }
+}

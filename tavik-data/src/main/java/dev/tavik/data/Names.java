@@ -1,0 +1,66 @@
+package dev.tavik.data;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/** Finds a name that a person typed among the names there are. */
+final class Names {
+  private static final int MOST_LISTED = 12;
+
+  private Names() {}
+
+  /** All names that match: the exact one, else those that match without regard to case. */
+  static List<String> matching(String typed, List<String> names) {
+    if (names.contains(typed)) {
+      return List.of(typed);
+    }
+    return names.stream().filter(name -> name.strip().equalsIgnoreCase(typed.strip())).toList();
+  }
+
+  /** A hint for a name that matches none: the nearest ones, then what there is. */
+  static String hint(String typed, List<String> names) {
+    List<String> near =
+        names.stream()
+            .filter(name -> near(typed, name))
+            .sorted(Comparator.comparingInt(name -> distance(typed, name)))
+            .limit(3)
+            .toList();
+    String meant = near.isEmpty() ? "" : "; did you mean " + String.join(" or ", near) + "?";
+    return meant + " There are: " + listed(names);
+  }
+
+  /** The first of many names, with a count of the rest. */
+  static String listed(List<String> names) {
+    String some = names.stream().limit(MOST_LISTED).collect(Collectors.joining(", "));
+    return names.size() <= MOST_LISTED
+        ? some
+        : some + " and " + (names.size() - MOST_LISTED) + " more";
+  }
+
+  private static boolean near(String typed, String name) {
+    int longer = Math.max(typed.length(), name.length());
+    return distance(typed, name) <= Math.max(1, longer / 3) && longer <= 100;
+  }
+
+  /** The edit distance without regard to case (Levenshtein 1966), row by row. */
+  private static int distance(String first, String second) {
+    String a = first.toLowerCase(Locale.ROOT);
+    String b = second.toLowerCase(Locale.ROOT);
+    int[] row = new int[b.length() + 1];
+    for (int j = 0; j <= b.length(); j++) {
+      row[j] = j;
+    }
+    for (int i = 1; i <= a.length(); i++) {
+      int diagonal = row[0];
+      row[0] = i;
+      for (int j = 1; j <= b.length(); j++) {
+        int substitution = diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
+        diagonal = row[j];
+        row[j] = Math.min(substitution, 1 + Math.min(row[j], row[j - 1]));
+      }
+    }
+    return row[b.length()];
+  }
+}

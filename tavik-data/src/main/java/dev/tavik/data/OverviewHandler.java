@@ -1,0 +1,43 @@
+package dev.tavik.data;
+
+import dev.tavik.count.DataOverview;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Looks at every column as the rows come, and keeps at most a thousand levels of each. */
+final class OverviewHandler extends RowHandler {
+  private final List<ColumnProfile> profiles = new ArrayList<>();
+
+  OverviewHandler(String source) {
+    super(source);
+  }
+
+  @Override
+  void header(Header header) {
+    header.names().forEach(name -> profiles.add(new ColumnProfile(name)));
+  }
+
+  @Override
+  void value(int column, char[] buffer, int offset, int length, boolean quoted) {
+    if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
+      profiles.get(column).missing();
+    } else {
+      profiles.get(column).value(buffer, offset, length);
+    }
+  }
+
+  @Override
+  void row(long line) {
+    // Every value was taken as it came.
+  }
+
+  DataOverview overview(String layout) {
+    if (knownHeader() == null) {
+      throw new DataException(
+          DataException.Code.EMPTY,
+          source() + " is empty; a header line and rows of data are needed");
+    }
+    return new DataOverview(
+        source(), layout, rows(), profiles.stream().map(ColumnProfile::column).toList());
+  }
+}

@@ -1,0 +1,124 @@
+package dev.tavik.data;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One question as it was written, by options on a command line or by keys in a study file. Both use
+ * the same words, so both become a question in the same way; only messages name them differently.
+ *
+ * @param values what was written under each word, in order
+ * @param wording how messages name a word
+ */
+public record Spec(Map<String, List<String>> values, Wording wording) {
+
+  /** How messages name a word. */
+  public enum Wording {
+    /** As an option: {@code --against}. */
+    OPTION,
+    /** As a key: {@code against}. */
+    KEY
+  }
+
+  /** Copies the values. */
+  public Spec {
+    values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+  }
+
+  /**
+   * Whether a word was used.
+   *
+   * @param word the word
+   * @return whether it has at least one value
+   */
+  public boolean has(String word) {
+    return !all(word).isEmpty();
+  }
+
+  /**
+   * The values of a word.
+   *
+   * @param word the word
+   * @return its values, none if it wasn't used
+   */
+  public List<String> all(String word) {
+    return values.getOrDefault(word, List.of());
+  }
+
+  /**
+   * The values of a word, each split at commas.
+   *
+   * @param word the word
+   * @return the parts without the blanks around them
+   */
+  public List<String> list(String word) {
+    List<String> parts = new ArrayList<>();
+    for (String value : all(word)) {
+      for (String part : value.split(",", -1)) {
+        parts.add(part.strip());
+      }
+    }
+    return parts;
+  }
+
+  /**
+   * The only value of a word.
+   *
+   * @param word the word
+   * @return its value; null if it wasn't used
+   * @throws SpecException if it was used several times
+   */
+  public @Nullable String text(String word) {
+    List<String> all = all(word);
+    if (all.size() > 1) {
+      throw new SpecException(
+          name(word) + " takes one value, got " + all.size() + ": " + String.join(", ", all));
+    }
+    return all.isEmpty() ? null : all.get(0);
+  }
+
+  /**
+   * The only value of a word that must be there.
+   *
+   * @param word the word
+   * @param why what it is for and what it looks like
+   * @return its value
+   * @throws SpecException if it wasn't used, or several times
+   */
+  public String required(String word, String why) {
+    String text = text(word);
+    if (text == null) {
+      throw new SpecException(name(word) + " is needed: " + why);
+    }
+    return text;
+  }
+
+  /**
+   * How messages name a word.
+   *
+   * @param word the word
+   * @return such as {@code --against}
+   */
+  public String name(String word) {
+    return wording == Wording.OPTION ? "--" + word : word;
+  }
+
+  /**
+   * Refuses words that make no sense without another.
+   *
+   * @param needed the word that must be there
+   * @param words the words that need it
+   * @throws SpecException if one of them was used without it
+   */
+  public void requireWith(String needed, String... words) {
+    for (String word : words) {
+      if (has(word) && !has(needed)) {
+        throw new SpecException(name(word) + " needs " + name(needed));
+      }
+    }
+  }
+}

@@ -1,0 +1,10 @@
+/** Everything that comes in: delimited text and study files, to counts and questions. */
+module dev.tavik.data {
+  requires transitive dev.tavik.core;
+  requires com.fasterxml.jackson.databind;
+  requires com.fasterxml.jackson.dataformat.yaml;
+  requires de.siegmar.fastcsv;
+  requires static org.jspecify;
+
+  exports dev.tavik.data;
+}

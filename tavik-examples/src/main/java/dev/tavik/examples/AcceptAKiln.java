@@ -1,0 +1,50 @@
+package dev.tavik.examples;
+
+import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
+import dev.tavik.data.CountRequest;
+import dev.tavik.data.DelimitedText;
+import dev.tavik.data.DemoFiles;
+import dev.tavik.report.Detail;
+import dev.tavik.report.Emphasis;
+import dev.tavik.report.TextReport;
+import dev.tavik.result.Alternative;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateQuestion;
+import java.io.PrintStream;
+import java.util.Set;
+
+/**
+ * May a kiln stay in use? Harrowmere takes a kiln out when the firing log shows that it scraps more
+ * than 8 % of its tiles.
+ */
+public final class AcceptAKiln {
+  private AcceptAKiln() {}
+
+  /**
+   * Judges one kiln.
+   *
+   * @param arguments the kiln's name; South without one
+   */
+  public static void main(String[] arguments) {
+    judge(arguments.length > 0 ? arguments[0] : "South", System.out);
+  }
+
+  static RateAnswer judge(String kiln, PrintStream out) {
+    Tabulation log =
+        DelimitedText.of("firing-log.csv", DemoFiles::open)
+            .count(CountRequest.of("grade").where("kiln", kiln));
+    Tally scrapped = log.tally(0, Set.of("cracked", "warped"));
+
+    RateAnswer answer =
+        RateQuestion.of(scrapped, 0.08)
+            .labelled(kiln + " kiln's scrap")
+            .alternative(Alternative.GREATER)
+            .ask();
+
+    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
+    boolean tooMuch = answer.preferredTest().rejects(answer.settings().alpha());
+    out.println(tooMuch ? "\nTake the kiln out." : "\nThe kiln may stay in use for now.");
+    return answer;
+  }
+}

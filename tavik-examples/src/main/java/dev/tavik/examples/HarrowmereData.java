@@ -1,0 +1,131 @@
+package dev.tavik.examples;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.simple.RandomSource;
+
+/**
+ * Makes the demo data of Harrowmere Tileworks, always the same from the same seed. Its kilns really
+ * differ, its customers in the uplands really are less content, and some values are missing.
+ */
+public final class HarrowmereData {
+  private static final long SEED = 20260406L;
+  private static final String[] GRADES = {"sound", "crazed", "cracked", "warped"};
+  private static final String[] GLAZES = {"ash", "celadon", "cobalt", "iron"};
+  private static final String[] RATINGS = {"very poor", "poor", "fair", "good", "very good"};
+
+  private final UniformRandomProvider random = RandomSource.XO_SHI_RO_256_PP.create(SEED);
+
+  private HarrowmereData() {}
+
+  /**
+   * Writes the data files into a folder.
+   *
+   * @param arguments the folder; {@code demo} without one
+   * @throws IOException if they can't be written
+   */
+  public static void main(String[] arguments) throws IOException {
+    Path folder = Path.of(arguments.length > 0 ? arguments[0] : "demo");
+    for (Map.Entry<String, String> file : files().entrySet()) {
+      Files.writeString(folder.resolve(file.getKey()), file.getValue());
+    }
+  }
+
+  /** The files' names and contents. */
+  static Map<String, String> files() {
+    HarrowmereData data = new HarrowmereData();
+    Map<String, String> files = new LinkedHashMap<>();
+    files.put("firing-log.csv", data.firingLog());
+    files.put("panel-survey.csv", data.panelSurvey());
+    files.put("returns-by-depot.csv", data.returnsByDepot());
+    files.put("regrade.csv", data.regrade());
+    return files;
+  }
+
+  private String firingLog() {
+    StringBuilder text = new StringBuilder("date,kiln,shift,glaze,grade\n");
+    LocalDate first = LocalDate.of(2026, 4, 6);
+    for (int row = 0; row < 1_200; row++) {
+      String kiln = new String[] {"North", "South", "Tunnel"}[pick(0.33, 0.34, 0.33)];
+      String glaze = GLAZES[pick(0.35, 0.25, 0.22, 0.18)];
+      double scrap = kiln.equals("South") ? 1.9 : kiln.equals("North") ? 0.9 : 1.1;
+      double crazing = glaze.equals("iron") ? 2.0 : 1.0;
+      double crazed = 0.06 * crazing;
+      double cracked = 0.042 * scrap;
+      double warped = 0.024 * scrap;
+      String grade = GRADES[pick(1 - crazed - cracked - warped, crazed, cracked, warped)];
+      text.append(first.plusDays(row * 84L / 1_200)).append(',');
+      text.append(kiln).append(',');
+      text.append(chance(0.55) ? "early" : "late").append(',');
+      text.append(chance(0.008) ? "" : glaze).append(',');
+      text.append(chance(0.006) ? "" : grade).append('\n');
+    }
+    return text.toString();
+  }
+
+  private String panelSurvey() {
+    StringBuilder text = new StringBuilder("region,channel,would_reorder,delivery,weight\n");
+    String[] regions = {"Coast", "Valley", "Moors", "Uplands"};
+    String[] channels = {"trade counter", "showroom", "online"};
+    for (int row = 0; row < 900; row++) {
+      String region = regions[pick(0.3, 0.3, 0.22, 0.18)];
+      String channel = channels[pick(0.45, 0.2, 0.35)];
+      int shift = region.equals("Uplands") ? -1 : 0;
+      int rating = Math.max(0, pick(0.05, 0.1, 0.22, 0.38, 0.25) + (chance(0.5) ? shift : 0));
+      boolean reorder = chance(0.55 + 0.08 * rating - (channel.equals("online") ? 0.06 : 0));
+      double weight = 0.5 + 1.2 * random.nextDouble() + (region.equals("Uplands") ? 0.4 : 0);
+      text.append(region).append(',').append(channel).append(',');
+      text.append(chance(0.015) ? "" : reorder ? "yes" : "no").append(',');
+      text.append(chance(0.01) ? "" : RATINGS[rating]).append(',');
+      text.append(Math.round(100 * weight) / 100.0).append('\n');
+    }
+    return text.toString();
+  }
+
+  private String returnsByDepot() {
+    StringBuilder text = new StringBuilder("depot,reason,n\n");
+    String[] depots = {"Aldgarth", "Brindle Quay", "Coldmere", "Dunholt"};
+    String[] reasons = {"broken", "wrong shade", "late", "short count"};
+    for (String depot : depots) {
+      for (String reason : reasons) {
+        double expected = depot.equals("Brindle Quay") ? 30 : 18;
+        expected *= depot.equals("Coldmere") && reason.equals("broken") ? 1.9 : 1;
+        expected *= reason.equals("short count") ? 0.4 : 1;
+        text.append(depot).append(',').append(reason).append(',');
+        text.append(Math.round(expected * (0.75 + 0.5 * random.nextDouble()))).append('\n');
+      }
+    }
+    return text.toString();
+  }
+
+  private String regrade() {
+    StringBuilder text = new StringBuilder("tile,first_inspector,second_inspector\n");
+    for (int tile = 1; tile <= 240; tile++) {
+      int first = pick(0.78, 0.1, 0.07, 0.05);
+      int second = chance(0.86) ? first : pick(0.6, 0.22, 0.1, 0.08);
+      text.append(String.format("T%03d,%s,%s%n", tile, GRADES[first], GRADES[second]));
+    }
+    return text.toString().replace("\r", "");
+  }
+
+  private boolean chance(double probability) {
+    return random.nextDouble() < probability;
+  }
+
+  /** A position, each with its own probability. */
+  private int pick(double... probabilities) {
+    double left = random.nextDouble();
+    for (int i = 0; i < probabilities.length - 1; i++) {
+      left -= probabilities[i];
+      if (left < 0) {
+        return i;
+      }
+    }
+    return probabilities.length - 1;
+  }
+}

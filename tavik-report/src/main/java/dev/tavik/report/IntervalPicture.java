@@ -1,0 +1,149 @@
+package dev.tavik.report;
+
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.Answer;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateByGroupAnswer;
+import dev.tavik.study.RateSettings;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Draws the intervals of an answer: a row a method, or a row a group, with the observed proportion
+ * as a point and the null value as a line through all rows.
+ */
+public final class IntervalPicture {
+  private IntervalPicture() {}
+
+  /**
+   * The intervals of an answer.
+   *
+   * @param answer an answer about one rate or several
+   * @return the picture
+   * @throws IllegalArgumentException if the answer has no intervals
+   */
+  public static Picture of(Answer answer) {
+    if (answer instanceof RateAnswer rate) {
+      return one(rate);
+    }
+    if (answer instanceof RateByGroupAnswer rates) {
+      return several(rates);
+    }
+    throw new IllegalArgumentException(
+        "answer must have intervals to draw, got: " + answer.conclusion());
+  }
+
+  private static Picture one(RateAnswer answer) {
+    List<IntervalRow> rows = new ArrayList<>();
+    for (Interval interval : answer.intervals()) {
+      rows.add(
+          new IntervalRow(
+              interval.method() + kind(interval),
+              answer.tally().proportion(),
+              interval,
+              limits(interval),
+              true));
+    }
+    String subject = answer.label().isEmpty() ? "Observed rate" : answer.label();
+    String title =
+        String.format(
+            "%s: %s (%s of %s)",
+            subject,
+            Figures.percent(answer.tally().proportion()),
+            Figures.count(answer.tally().successes()),
+            Figures.count(answer.tally().trials()));
+    String subtitle =
+        String.format(
+            "%s intervals for the true rate; %s",
+            Figures.exactPercent(answer.settings().level()), decision(answer));
+    return new IntervalChart(title, subtitle, rows, answer.settings().hypothesis().against())
+        .picture();
+  }
+
+  private static String decision(RateAnswer answer) {
+    TestResult test = answer.preferredTest();
+    return String.format(
+        "%s test against %s, %s: %s",
+        test.method(),
+        Figures.exactPercent(answer.settings().hypothesis().against()),
+        answer.settings().hypothesis().alternative().id(),
+        Figures.pEquals(test.log10PValue()));
+  }
+
+  private static String kind(Interval interval) {
+    return switch (interval.side()) {
+      case TWO_SIDED -> "";
+      case LOWER -> ", lower bound";
+      case UPPER -> ", upper bound";
+    };
+  }
+
+  private static String limits(Interval interval) {
+    return switch (interval.side()) {
+      case TWO_SIDED ->
+          Figures.percent(interval.lower()) + " to " + Figures.percent(interval.upper());
+      case UPPER -> "at most " + Figures.percent(interval.upper());
+      case LOWER -> "at least " + Figures.percent(interval.lower());
+    };
+  }
+
+  private static Picture several(RateByGroupAnswer answer) {
+    RateSettings settings = answer.settings();
+    List<IntervalRow> rows = new ArrayList<>();
+    for (RateAnswer group : answer.groups()) {
+      TestResult test = group.preferredTest();
+      boolean rejects = test.rejectsAdjusted(settings.alpha());
+      String name =
+          String.format(
+              "%s  %s of %s",
+              group.label(),
+              Figures.count(group.tally().successes()),
+              Figures.count(group.tally().trials()));
+      rows.add(
+          new IntervalRow(
+              name, group.tally().proportion(), twoSided(group), text(group, rejects), rejects));
+    }
+    String title = (answer.label().isEmpty() ? "Observed rates" : answer.label()) + by(answer);
+    String subtitle =
+        String.format(
+            "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
+                + " %s",
+            Figures.exactPercent(settings.level()),
+            answer.groups().get(0).preference().interval(),
+            answer.groups().get(0).preference().test(),
+            settings.hypothesis().alternative().id(),
+            Figures.plain(settings.alpha()));
+    return new IntervalChart(title, subtitle, rows, settings.hypothesis().against()).picture();
+  }
+
+  private static String by(RateByGroupAnswer answer) {
+    return answer.from() == null || answer.from().group() == null
+        ? ""
+        : ", by " + answer.from().group();
+  }
+
+  private static Interval twoSided(RateAnswer group) {
+    return group.intervals().stream()
+        .filter(
+            interval ->
+                interval.side() == Side.TWO_SIDED
+                    && interval.method().equals(group.preference().interval()))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static String text(RateAnswer group, boolean rejects) {
+    @Nullable AdjustedP adjusted = group.preferredTest().adjusted();
+    double log10 =
+        adjusted == null ? group.preferredTest().log10PValue() : adjusted.log10PValue();
+    return Figures.percent(group.tally().proportion())
+        + ", "
+        + Figures.pEquals(log10)
+        + (rejects ? ", rejected" : "");
+  }
+}

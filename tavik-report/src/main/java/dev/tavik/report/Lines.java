@@ -1,0 +1,69 @@
+package dev.tavik.report;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** Text in lines of at most eighty characters. */
+final class Lines {
+  static final int WIDTH = 80;
+
+  private final Emphasis emphasis;
+  private final StringBuilder text = new StringBuilder();
+
+  Lines(Emphasis emphasis) {
+    this.emphasis = emphasis;
+  }
+
+  /** A heading, after an empty line. */
+  void heading(String heading) {
+    if (!text.isEmpty()) {
+      text.append('\n');
+    }
+    wrapped(heading, "", "").forEach(line -> text.append(emphasis.of(line)).append('\n'));
+  }
+
+  /** An emphasised paragraph. */
+  void strong(String paragraph) {
+    wrapped(paragraph, "", "").forEach(line -> text.append(emphasis.of(line)).append('\n'));
+  }
+
+  /** A paragraph whose first line starts with one prefix and its others with another. */
+  void paragraph(String first, String others, String paragraph) {
+    wrapped(paragraph, first, others).forEach(line -> text.append(line).append('\n'));
+  }
+
+  /** A line as it is. */
+  void line(String line) {
+    text.append(line.stripTrailing()).append('\n');
+  }
+
+  void table(TextTable table) {
+    table.lines(WIDTH - 2).forEach(line -> line("  " + line));
+  }
+
+  void blank() {
+    text.append('\n');
+  }
+
+  @Override
+  public String toString() {
+    return text.toString();
+  }
+
+  static List<String> wrapped(String paragraph, String first, String others) {
+    List<String> lines = new ArrayList<>();
+    StringBuilder line = new StringBuilder(first);
+    boolean empty = true;
+    for (String word : paragraph.strip().split("\\s+")) {
+      if (!empty && line.length() + 1 + word.length() > WIDTH) {
+        lines.add(line.toString().stripTrailing());
+        line = new StringBuilder(others);
+        empty = true;
+      }
+      line.append(empty ? "" : " ").append(word);
+      empty = false;
+    }
+    lines.add(line.toString().stripTrailing());
+    return lines;
+  }
+}

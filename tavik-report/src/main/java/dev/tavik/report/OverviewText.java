@@ -1,0 +1,87 @@
+package dev.tavik.report;
+
+import dev.tavik.count.DataOverview;
+import dev.tavik.count.DataOverview.Column;
+import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.report.TextTable.Align;
+import dev.tavik.result.Figures;
+import java.util.List;
+import java.util.Map;
+
+/** What a source of data holds, column by column. */
+final class OverviewText {
+  private static final int MOST_LEVELS = 12;
+
+  private final Lines lines;
+
+  OverviewText(Lines lines) {
+    this.lines = lines;
+  }
+
+  void write(DataOverview overview, List<String> suggestions) {
+    lines.strong(
+        String.format(
+            "%s: %s %s, %d %s, %s",
+            overview.source(),
+            Figures.count(overview.rows()),
+            overview.rows() == 1 ? "row" : "rows",
+            overview.columns().size(),
+            overview.columns().size() == 1 ? "column" : "columns",
+            overview.layout()));
+    overview.columns().forEach(this::column);
+    if (!suggestions.isEmpty()) {
+      lines.heading("What could be asked");
+      suggestions.forEach(command -> lines.line("  " + command));
+      lines.paragraph(
+          "  ", "  ", "Put your own value in place of the percentage, and the success you mean.");
+    }
+  }
+
+  private void column(Column column) {
+    lines.heading(column.name().isEmpty() ? "(no name)" : column.name());
+    lines.paragraph("  ", "  ", kind(column));
+    if (!column.kind().classifies() && column.kind() != Kind.CONSTANT) {
+      return;
+    }
+    long present = column.levels().values().stream().mapToLong(Long::longValue).sum();
+    TextTable table = new TextTable(Align.LEFT, Align.RIGHT, Align.POINT);
+    int shown = 0;
+    for (Map.Entry<String, Long> level : column.levels().entrySet()) {
+      if (shown == MOST_LEVELS) {
+        break;
+      }
+      table.row(
+          level.getKey(),
+          Figures.count(level.getValue()),
+          Figures.percent((double) level.getValue() / present));
+      shown++;
+    }
+    lines.table(table);
+    if (column.levels().size() > shown) {
+      lines.line("  and " + (column.levels().size() - shown) + " more levels");
+    }
+  }
+
+  private static String kind(Column column) {
+    StringBuilder text = new StringBuilder(column.kind().id());
+    switch (column.kind()) {
+      case CATEGORY -> text.append(", ").append(column.distinct()).append(" levels");
+      case MANY_VALUES ->
+          text.append(column.distinct() >= 1000 ? ", 1,000 or more" : ", " + column.distinct())
+              .append(" different ones");
+      case WHOLE_NUMBERS, NUMBERS, DATES ->
+          text.append(", ").append(String.join(" to ", column.range()));
+      default -> {}
+    }
+    if (column.kind() == Kind.WHOLE_NUMBERS) {
+      text.append(", in all ").append(Figures.count(column.sum()));
+    }
+    return text.append(column.missing() == 0 ? "" : "; " + missing(column)).toString();
+  }
+
+  private static String missing(Column column) {
+    return Figures.count(column.missing())
+        + (column.missing() == 1 ? " row lacks" : " rows lack")
+        + " a value";
+  }
+}

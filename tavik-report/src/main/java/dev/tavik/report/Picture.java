@@ -1,0 +1,99 @@
+package dev.tavik.report;
+
+import java.awt.Dimension;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import javax.imageio.ImageIO;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
+import org.apache.batik.svggen.SVGGeneratorContext;
+import org.apache.batik.svggen.SVGGraphics2D;
+import org.jfree.chart.JFreeChart;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+
+/** A drawing of a certain size, as bitmap or as scalable graphics. */
+public final class Picture {
+  private static final int SCALE = 2;
+
+  private final JFreeChart chart;
+  private final int width;
+  private final int height;
+
+  Picture(JFreeChart chart, int width, int height) {
+    this.chart = chart;
+    this.width = width;
+    this.height = height;
+  }
+
+  /**
+   * A PNG image, two pixels to each unit.
+   *
+   * @return the bytes of the file
+   */
+  public byte[] png() {
+    BufferedImage image =
+        new BufferedImage(SCALE * width, SCALE * height, BufferedImage.TYPE_INT_RGB);
+    Graphics2D graphics = image.createGraphics();
+    graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    graphics.setRenderingHint(
+        RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
+    graphics.setRenderingHint(
+        RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+    graphics.scale(SCALE, SCALE);
+    draw(graphics);
+    graphics.dispose();
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try {
+      ImageIO.write(image, "png", out);
+    } catch (IOException e) {
+      throw new UncheckedIOException("an image can't be encoded", e);
+    }
+    return out.toByteArray();
+  }
+
+  /**
+   * An SVG document in UTF-8; text stays text.
+   *
+   * @return the bytes of the file
+   */
+  public byte[] svg() {
+    Document document = document();
+    SVGGeneratorContext context = SVGGeneratorContext.createDefault(document);
+    context.setComment("Drawn by Tavik");
+    SVGGraphics2D graphics = new SVGGraphics2D(context, false);
+    graphics.setSVGCanvasSize(new Dimension(width, height));
+    draw(graphics);
+    Element root = graphics.getRoot();
+    root.setAttributeNS(null, "viewBox", "0 0 " + width + " " + height);
+    StringWriter out = new StringWriter();
+    try {
+      graphics.stream(root, out, true, false);
+    } catch (IOException e) {
+      throw new UncheckedIOException("a drawing can't be encoded", e);
+    }
+    return out.toString().getBytes(StandardCharsets.UTF_8);
+  }
+
+  private void draw(Graphics2D graphics) {
+    chart.draw(graphics, new Rectangle2D.Double(0, 0, width, height));
+  }
+
+  private static Document document() {
+    try {
+      return DocumentBuilderFactory.newInstance()
+          .newDocumentBuilder()
+          .getDOMImplementation()
+          .createDocument("http://www.w3.org/2000/svg", "svg", null);
+    } catch (ParserConfigurationException e) {
+      throw new IllegalStateException("the JDK has no XML parser", e);
+    }
+  }
+}

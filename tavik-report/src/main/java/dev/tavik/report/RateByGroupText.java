@@ -1,0 +1,170 @@
+package dev.tavik.report;
+
+import dev.tavik.report.TextTable.Align;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateByGroupAnswer;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The answers about several groups, in tables with a row a group. */
+final class RateByGroupText {
+  private final Lines lines;
+  private final Detail detail;
+
+  RateByGroupText(Lines lines, Detail detail) {
+    this.lines = lines;
+    this.detail = detail;
+  }
+
+  void write(RateByGroupAnswer answer) {
+    lines.strong(answer.conclusion());
+    observed(answer);
+    tests(answer);
+    intervals(answer);
+    lines.blank();
+    RateAnswer first = answer.groups().get(0);
+    lines.paragraph(
+        "",
+        "",
+        "The verdict rests on "
+            + first.preference().test()
+            + " and "
+            + first.preference().interval()
+            + " for every group.");
+    conditions(answer);
+    cautions(answer);
+    if (detail == Detail.WORKING) {
+      answer.groups().forEach(this::working);
+    }
+  }
+
+  private void observed(RateByGroupAnswer answer) {
+    lines.heading("Observed");
+    TextTable table =
+        new TextTable(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.POINT, Align.POINT);
+    table.row("", "successes", "of", "proportion", "standard error");
+    for (RateAnswer group : answer.groups()) {
+      Estimate estimate = group.estimates().get(0);
+      table.row(
+          group.label(),
+          Figures.count(group.tally().successes()),
+          Figures.count(group.tally().trials()),
+          Figures.finePercent(estimate.value()),
+          Figures.significant(100 * estimate.standardError(), 4) + " points");
+    }
+    lines.table(table);
+  }
+
+  private void tests(RateByGroupAnswer answer) {
+    lines.heading("Tests of " + RateText.claim(answer.settings()));
+    TextTable table =
+        new TextTable(
+            Align.LEFT, Align.LEFT, Align.POINT, Align.POINT, Align.POINT, Align.LEFT);
+    table.row("", "", "z", "p", "Holm p", "after adjustment");
+    double alpha = answer.settings().alpha();
+    for (RateAnswer group : answer.groups()) {
+      for (TestResult test : group.tests()) {
+        table.row(
+            group.label(),
+            test.method(),
+            test.statistic().name().equals("z")
+                ? Figures.significant(test.statistic().value(), 4)
+                : "",
+            Figures.pValue(test.log10PValue()),
+            holm(test),
+            test.rejectsAdjusted(alpha) ? "rejects" : "does not reject");
+      }
+    }
+    lines.table(table);
+  }
+
+  private static String holm(TestResult test) {
+    @Nullable AdjustedP adjusted = test.adjusted();
+    return adjusted == null ? "" : Figures.pValue(adjusted.log10PValue());
+  }
+
+  private void intervals(RateByGroupAnswer answer) {
+    lines.heading(
+        "Intervals, level "
+            + Figures.exactPercent(answer.settings().level())
+            + ", each for itself");
+    TextTable table =
+        new TextTable(
+            Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
+    for (RateAnswer group : answer.groups()) {
+      for (Interval interval : group.intervals()) {
+        if (interval.side() == Side.TWO_SIDED) {
+          table.row(
+              group.label(),
+              interval.method(),
+              Figures.finePercent(interval.lower()),
+              "to",
+              Figures.finePercent(interval.upper()),
+              bound(group, interval.method()));
+        }
+      }
+    }
+    lines.table(table);
+  }
+
+  private static String bound(RateAnswer group, String method) {
+    return group.intervals().stream()
+        .filter(interval -> interval.side() != Side.TWO_SIDED && interval.method().equals(method))
+        .findFirst()
+        .map(RateText::bound)
+        .orElse("");
+  }
+
+  /** Conditions that fail, group by group; those that hold in one line; what the data can't say. */
+  private void conditions(RateByGroupAnswer answer) {
+    lines.heading("Taken for granted");
+    boolean allMet = true;
+    for (RateAnswer group : answer.groups()) {
+      for (Condition condition : group.conditions()) {
+        if (condition.state() == Condition.State.NOT_MET) {
+          allMet = false;
+          RateText.condition(
+              lines,
+              new Condition(
+                  group.label() + ", " + condition.name(), condition.state(), condition.detail()));
+        }
+      }
+    }
+    if (allMet) {
+      RateText.condition(
+          lines,
+          new Condition(
+              "expected successes and failures",
+              Condition.State.MET,
+              "at least 10 each under the null in every group, enough for the normal"
+                  + " approximation"));
+    }
+    answer.groups().get(0).conditions().stream()
+        .filter(condition -> condition.state() == Condition.State.NOT_IN_THE_DATA)
+        .forEach(condition -> RateText.condition(lines, condition));
+  }
+
+  private void cautions(RateByGroupAnswer answer) {
+    List<Caution> cautions = new ArrayList<>(answer.cautions());
+    for (RateAnswer group : answer.groups()) {
+      for (Caution caution : group.cautions()) {
+        cautions.add(new Caution(caution.code(), group.label() + ": " + caution.message()));
+      }
+    }
+    TextReport.cautions(lines, cautions);
+  }
+
+  private void working(RateAnswer group) {
+    lines.heading(group.label());
+    new RateText(lines, detail).working(group.working());
+  }
+}

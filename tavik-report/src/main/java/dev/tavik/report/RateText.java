@@ -1,0 +1,179 @@
+package dev.tavik.report;
+
+import dev.tavik.report.TextTable.Align;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.WorkingStep;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateSettings;
+import java.util.List;
+
+/** The answer about one rate in words and tables. */
+final class RateText {
+  private final Lines lines;
+  private final Detail detail;
+
+  RateText(Lines lines, Detail detail) {
+    this.lines = lines;
+    this.detail = detail;
+  }
+
+  void write(RateAnswer answer) {
+    lines.strong(answer.conclusion());
+    observed(answer);
+    tests(answer);
+    intervals(answer);
+    lines.blank();
+    lines.paragraph("", "", "The verdict rests on " + basis(answer) + ".");
+    conditions(answer.conditions());
+    TextReport.cautions(lines, answer.cautions());
+    if (detail == Detail.WORKING) {
+      working(answer.working());
+    }
+  }
+
+  private static String basis(RateAnswer answer) {
+    return answer.preference().test()
+        + " and "
+        + answer.preference().interval()
+        + ": "
+        + answer.preference().reason();
+  }
+
+  private void observed(RateAnswer answer) {
+    lines.heading("Observed");
+    Estimate estimate = answer.estimates().get(0);
+    lines.line(
+        String.format(
+            "  %s of %s   proportion %s   standard error %s points",
+            Figures.count(answer.tally().successes()),
+            Figures.count(answer.tally().trials()),
+            Figures.finePercent(estimate.value()),
+            Figures.significant(100 * estimate.standardError(), 4)));
+  }
+
+  private void tests(RateAnswer answer) {
+    lines.heading("Tests of " + claim(answer.settings()));
+    TextTable table =
+        new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
+    table.row("", "", "p", "");
+    for (TestResult test : answer.tests()) {
+      table.row(
+          test.method(),
+          statistic(test, answer),
+          Figures.pValue(test.log10PValue()),
+          test.rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
+    }
+    lines.table(table);
+  }
+
+  /** The null, the alternative and alpha in words. */
+  static String claim(RateSettings settings) {
+    String against = Figures.exactPercent(settings.hypothesis().against());
+    String alternative =
+        switch (settings.hypothesis().alternative()) {
+          case TWO_SIDED -> "different from ";
+          case LESS -> "below ";
+          case GREATER -> "above ";
+        };
+    return String.format(
+        "a rate of %s against %s%s, alpha %s",
+        against, alternative, against, Figures.plain(settings.alpha()));
+  }
+
+  private static String statistic(TestResult test, RateAnswer answer) {
+    if (test.statistic().name().equals("z")) {
+      return "z = " + Figures.significant(test.statistic().value(), 4);
+    }
+    String count = Figures.count(answer.tally().successes());
+    return switch (answer.settings().hypothesis().alternative()) {
+      case LESS -> count + " successes or fewer";
+      case GREATER -> count + " successes or more";
+      case TWO_SIDED -> "as improbable as " + count + ", or more so";
+    };
+  }
+
+  private void intervals(RateAnswer answer) {
+    Alternative alternative = answer.settings().hypothesis().alternative();
+    lines.heading(
+        "Intervals, level "
+            + Figures.exactPercent(answer.settings().level())
+            + (alternative == Alternative.TWO_SIDED
+                ? ""
+                : ", and the one-sided bound for '" + alternative.id() + "'"));
+    TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
+    List<Interval> intervals = answer.intervals();
+    for (int i = 0; i < intervals.size(); i++) {
+      Interval interval = intervals.get(i);
+      boolean bounded =
+          i + 1 < intervals.size() && intervals.get(i + 1).side() != Side.TWO_SIDED;
+      table.row(
+          interval.method(),
+          Figures.finePercent(interval.lower()),
+          "to",
+          Figures.finePercent(interval.upper()),
+          bounded ? bound(intervals.get(i + 1)) : "");
+      i += bounded ? 1 : 0;
+    }
+    lines.table(table);
+  }
+
+  /** A one-sided bound in words. */
+  static String bound(Interval interval) {
+    return interval.side() == Side.UPPER
+        ? "  at most " + Figures.finePercent(interval.upper())
+        : "  at least " + Figures.finePercent(interval.lower());
+  }
+
+  private void conditions(List<Condition> conditions) {
+    lines.heading("Taken for granted");
+    conditions.forEach(condition -> condition(lines, condition));
+  }
+
+  static void condition(Lines lines, Condition condition) {
+    String state =
+        switch (condition.state()) {
+          case MET -> "met";
+          case NOT_MET -> "NOT MET";
+          case NOT_IN_THE_DATA -> "your call";
+        };
+    lines.paragraph(
+        String.format("  %-10s", state),
+        " ".repeat(12),
+        condition.name() + ": " + condition.detail() + ".");
+  }
+
+  void working(List<WorkingStep> steps) {
+    if (steps.isEmpty()) {
+      return;
+    }
+    lines.heading("Working: the score test by hand");
+    lines.paragraph(
+        "  ", "  ", "Values are shown to ten digits and carried on unrounded.");
+    int number = 1;
+    for (WorkingStep step : steps) {
+      lines.blank();
+      lines.line("  " + number + ". " + step.name());
+      String symbol = step.symbol().isEmpty() ? "" : step.symbol() + " = ";
+      boolean equation = !step.formula().contains("z* ") && !step.symbol().isEmpty();
+      if (equation && !step.formula().contains("= alpha")) {
+        lines.line("       " + symbol + step.formula());
+        lines.line("       " + " ".repeat(step.symbol().length()) + " = " + step.substituted());
+        lines.line("       " + " ".repeat(step.symbol().length()) + " = " + step.value());
+      } else {
+        lines.line("       " + step.formula());
+        lines.line("       " + step.substituted());
+        lines.line("       " + symbol + step.value());
+      }
+      if (!step.reason().isEmpty()) {
+        lines.paragraph("       ", "       ", step.reason());
+      }
+      number++;
+    }
+  }
+}

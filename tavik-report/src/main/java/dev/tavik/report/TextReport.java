@@ -1,0 +1,82 @@
+package dev.tavik.report;
+
+import dev.tavik.count.DataOverview;
+import dev.tavik.result.Caution;
+import dev.tavik.study.Answer;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateByGroupAnswer;
+import dev.tavik.study.StudyAnswer;
+import dev.tavik.study.Unanswered;
+import java.util.List;
+
+/**
+ * Writes answers for a reader: the verdict first, then counts, tests, intervals, conditions and
+ * cautions, in lines of at most eighty characters.
+ *
+ * @param emphasis how headings stand out
+ * @param detail how much is written
+ */
+public record TextReport(Emphasis emphasis, Detail detail) {
+
+  /**
+   * An answer.
+   *
+   * @param answer the answer
+   * @return its text, ending with a line end
+   */
+  public String of(Answer answer) {
+    Lines lines = new Lines(emphasis);
+    if (answer instanceof RateAnswer rate) {
+      new RateText(lines, detail).write(rate);
+    } else if (answer instanceof RateByGroupAnswer rates) {
+      new RateByGroupText(lines, detail).write(rates);
+    } else if (answer instanceof Unanswered unanswered) {
+      lines.paragraph("", "", unanswered.conclusion());
+    }
+    return lines.toString();
+  }
+
+  /**
+   * The answers to a study, one after another.
+   *
+   * @param study the answers
+   * @return their text, ending with a line end
+   */
+  public String of(StudyAnswer study) {
+    Lines lines = new Lines(emphasis);
+    if (!study.title().isEmpty()) {
+      lines.strong(study.title());
+    }
+    StringBuilder text = new StringBuilder(lines.toString());
+    int number = 1;
+    for (Answer answer : study.answers()) {
+      Lines head = new Lines(emphasis);
+      String label = answer.label().isEmpty() ? answer.question() : answer.label();
+      head.strong(number + ". " + label);
+      text.append(text.isEmpty() ? "" : "\n").append(head).append('\n').append(of(answer));
+      number++;
+    }
+    return text.toString();
+  }
+
+  /**
+   * What a source of data holds.
+   *
+   * @param overview the overview
+   * @param suggestions commands that would make sense for it
+   * @return its text, ending with a line end
+   */
+  public String of(DataOverview overview, List<String> suggestions) {
+    Lines lines = new Lines(emphasis);
+    new OverviewText(lines).write(overview, suggestions);
+    return lines.toString();
+  }
+
+  static void cautions(Lines lines, List<Caution> cautions) {
+    if (!cautions.isEmpty()) {
+      lines.heading("Be careful");
+      cautions.forEach(
+          caution -> lines.paragraph("  ! ", "    ", caution.message()));
+    }
+  }
+}

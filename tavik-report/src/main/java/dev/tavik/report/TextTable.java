@@ -1,0 +1,102 @@
+package dev.tavik.report;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** A table of text: columns to the left, to the right, or aligned on the decimal point. */
+final class TextTable {
+  private static final String GAP = "  ";
+
+  /** How the cells of a column stand below one another. */
+  enum Align {
+    LEFT,
+    RIGHT,
+    POINT
+  }
+
+  private final List<Align> aligns;
+  private final List<List<String>> rows = new ArrayList<>();
+
+  TextTable(Align... aligns) {
+    this.aligns = List.of(aligns);
+  }
+
+  void row(String... cells) {
+    if (cells.length != aligns.size()) {
+      throw new IllegalArgumentException(
+          "a row must have " + aligns.size() + " cells, got " + cells.length);
+    }
+    rows.add(List.of(cells));
+  }
+
+  /** The table's lines; a cell too long for the width is cut with an ellipsis. */
+  List<String> lines(int width) {
+    List<List<String>> columns = new ArrayList<>();
+    for (int column = 0; column < aligns.size(); column++) {
+      columns.add(aligned(column));
+    }
+    fit(columns, width);
+    List<String> lines = new ArrayList<>();
+    for (int row = 0; row < rows.size(); row++) {
+      List<String> cells = new ArrayList<>();
+      for (List<String> column : columns) {
+        cells.add(column.get(row));
+      }
+      lines.add(String.join(GAP, cells).stripTrailing());
+    }
+    return lines;
+  }
+
+  /** Shortens the first column, which holds names, where the lines would be too long. */
+  private void fit(List<List<String>> columns, int width) {
+    int total = GAP.length() * (columns.size() - 1);
+    for (List<String> column : columns) {
+      total += column.stream().mapToInt(String::length).max().orElse(0);
+    }
+    if (total <= width) {
+      return;
+    }
+    int longest = columns.get(0).stream().mapToInt(String::length).max().orElse(0);
+    int allowed = Math.max(8, longest - (total - width));
+    columns.get(0).replaceAll(cell -> cell.stripTrailing().length() <= allowed
+        ? pad(cell.stripTrailing(), allowed)
+        : cell.substring(0, allowed - 1) + "…");
+  }
+
+  private List<String> aligned(int column) {
+    List<String> cells = new ArrayList<>();
+    for (List<String> row : rows) {
+      cells.add(row.get(column));
+    }
+    Align align = aligns.get(column);
+    if (align == Align.POINT) {
+      int after = cells.stream().mapToInt(TextTable::afterPoint).max().orElse(0);
+      cells.replaceAll(cell -> cell + " ".repeat(after - afterPoint(cell)));
+    }
+    int width = cells.stream().mapToInt(String::length).max().orElse(0);
+    cells.replaceAll(
+        cell ->
+            align == Align.LEFT ? pad(cell, width) : " ".repeat(width - cell.length()) + cell);
+    return cells;
+  }
+
+  /** The characters from the decimal point of a number on; 0 for words. */
+  private static int afterPoint(String cell) {
+    int point = cell.indexOf('.');
+    boolean number = !cell.isEmpty() && "+-.0123456789".indexOf(cell.charAt(0)) >= 0;
+    int end = number && point < 0 ? wholePart(cell) : point;
+    return number ? cell.length() - end : 0;
+  }
+
+  private static int wholePart(String cell) {
+    int end = 0;
+    while (end < cell.length() && "+-,0123456789".indexOf(cell.charAt(end)) >= 0) {
+      end++;
+    }
+    return end;
+  }
+
+  private static String pad(String cell, int width) {
+    return cell + " ".repeat(width - cell.length());
+  }
+}
