@@ -8,7 +8,8 @@ final class DataOptions {
   @Option(
       names = "--data",
       paramLabel = "FILE",
-      description = "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
+      description =
+          "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
   @Nullable String data;
 
   @Option(
@@ -44,6 +45,7 @@ final class DataOptions {
   @Option(
       names = "--missing",
       paramLabel = "drop|level|fail",
-      description = "What becomes of rows without a value: left out and reported (drop, the default), a level of their own, or an error.")
+      description =
+          "What becomes of rows without a value: left out and reported (drop, the default), a level of their own, or an error.")
   @Nullable String missing;
 }

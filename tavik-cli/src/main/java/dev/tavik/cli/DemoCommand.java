@@ -27,18 +27,43 @@ final class DemoCommand implements Callable<Integer> {
               "The firing log has one row for every tile inspected. What is in it?",
               List.of("look", "--data", "demo/firing-log.csv")),
           new Stop(
-              "Tiles that crack or warp are scrapped. Harrowmere budgets for 8% scrap. Is it more?",
+              "Cracked and warped tiles are scrapped. The budget is 8% scrap. Is it more?",
               List.of(
-                  "rate", "--data", "demo/firing-log.csv", "--outcome", "grade", "--success",
-                  "cracked,warped", "--against", "8%", "--alternative", "greater")),
+                  "rate",
+                  "--data",
+                  "demo/firing-log.csv",
+                  "--outcome",
+                  "grade",
+                  "--success",
+                  "cracked,warped",
+                  "--against",
+                  "8%",
+                  "--alternative",
+                  "greater")),
           new Stop(
-              "Which kiln is it?",
+              "Over all kilns the budget seems to be kept. Is it kept in each?",
               List.of(
-                  "rate", "--data", "demo/firing-log.csv", "--outcome", "grade", "--success",
-                  "cracked,warped", "--against", "8%", "--group", "kiln")),
+                  "rate",
+                  "--data",
+                  "demo/firing-log.csv",
+                  "--outcome",
+                  "grade",
+                  "--success",
+                  "cracked,warped",
+                  "--against",
+                  "8%",
+                  "--group",
+                  "kiln")),
           new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
-              List.of("rate", "0/60", "--against", "5%", "--alternative", "less", "--label",
+              List.of(
+                  "rate",
+                  "0/60",
+                  "--against",
+                  "5%",
+                  "--alternative",
+                  "less",
+                  "--label",
                   "New ash glaze cracks")));
 
   private final Terminal terminal;
@@ -49,7 +74,10 @@ final class DemoCommand implements Callable<Integer> {
       description = "Write the demo files into a folder, and do nothing else.")
   @Nullable Path save;
 
-  @Option(names = {"-h", "--help"}, usageHelp = true, description = "Show this help.")
+  @Option(
+      names = {"-h", "--help"},
+      usageHelp = true,
+      description = "Show this help.")
   boolean help;
 
   DemoCommand(Terminal terminal) {
@@ -66,8 +94,7 @@ final class DemoCommand implements Callable<Integer> {
     PrintWriter out = terminal.out();
     out.println("Harrowmere Tileworks is a made-up maker of glazed tiles with three kilns. Every");
     out.println("command below can be repeated as it stands, where the folder demo is.");
-    Terminal onDemo =
-        new Terminal(out, terminal.err(), DemoCommand::open, terminal.emphasis());
+    Terminal onDemo = new Terminal(out, terminal.err(), DemoCommand::open, terminal.emphasis());
     for (Stop stop : TOUR) {
       out.println();
       out.println("-".repeat(80));

@@ -25,7 +25,8 @@ final class LookCommand implements Callable<Integer> {
       names = "--data",
       paramLabel = "FILE",
       required = true,
-      description = "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
+      description =
+          "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
   String data;
 
   @Mixin OutputOptions output;

@@ -20,7 +20,8 @@ public final class Main {
    */
   public static void main(String[] arguments) {
     System.setProperty("java.awt.headless", "true");
-    // The launcher knows whether it writes to a terminal; the JDK's answer changes with its version.
+    // The launcher knows whether it writes to a terminal; the JDK's answer changes with its
+    // version.
     boolean plain =
         !Boolean.getBoolean("tavik.terminal")
             || System.getenv("NO_COLOR") != null
@@ -29,7 +30,8 @@ public final class Main {
         new Terminal(
             writer(FileDescriptor.out),
             writer(FileDescriptor.err),
-            name -> name.equals(DelimitedText.STANDARD_INPUT) ? stdin() : DelimitedText.openFile(name),
+            name ->
+                name.equals(DelimitedText.STANDARD_INPUT) ? stdin() : DelimitedText.openFile(name),
             plain ? Emphasis.NONE : Emphasis.TERMINAL);
     int status = new Tavik(terminal).run(arguments);
     terminal.out().flush();

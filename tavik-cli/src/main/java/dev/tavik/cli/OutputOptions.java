@@ -26,7 +26,10 @@ final class OutputOptions {
       description = "Write the answer to a file; its ending, .txt or .json, says the form.")
   @Nullable Path out;
 
-  @Option(names = {"-h", "--help"}, usageHelp = true, description = "Show this help.")
+  @Option(
+      names = {"-h", "--help"},
+      usageHelp = true,
+      description = "Show this help.")
   boolean help;
 
   private final Map<Path, byte[]> pictures = new LinkedHashMap<>();

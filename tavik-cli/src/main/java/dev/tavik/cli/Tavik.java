@@ -47,8 +47,7 @@ public final class Tavik {
         .getSubcommands()
         .values()
         .forEach(command -> command.getCommandSpec().usageMessage().abbreviateSynopsis(true));
-    int status =
-        arguments.length == 0 ? help(commands) : commands.execute(arguments);
+    int status = arguments.length == 0 ? help(commands) : commands.execute(arguments);
     terminal.out().flush();
     terminal.err().flush();
     return status;
@@ -76,11 +75,15 @@ public final class Tavik {
           + what
           + (near.isEmpty()
               ? ""
-              : "; did you mean " + near.stream().limit(3).collect(Collectors.joining(" or ")) + "?");
+              : "; did you mean "
+                  + near.stream().limit(3).collect(Collectors.joining(" or "))
+                  + "?");
     }
     if (e instanceof MissingParameterException missing && !missing.getMissing().isEmpty()) {
-      return "a value is missing for " + missing.getMissing().get(0).paramLabel()
-          + ": " + e.getMessage();
+      return "a value is missing for "
+          + missing.getMissing().get(0).paramLabel()
+          + ": "
+          + e.getMessage();
     }
     return String.valueOf(e.getMessage());
   }

@@ -21,7 +21,8 @@ final class Words {
       String word =
           argument instanceof OptionSpec option ? option.longestName().substring(2) : "tally";
       if (words.contains(word)) {
-        values.computeIfAbsent(word, key -> new ArrayList<>())
+        values
+            .computeIfAbsent(word, key -> new ArrayList<>())
             .addAll(argument.originalStringValues());
       }
     }

@@ -7,12 +7,12 @@ package dev.tavik.numeric;
  * computation of binomial probabilities"), which has no large terms that cancel. A tail is that
  * probability times the sum of the ratios to its neighbours outwards: all terms are positive, so
  * nothing is lost. It needs about 9·√(npq) terms at most, 140,000 for n = 10⁹; an incomplete beta
- * function needs as many for its continued fraction and loses digits in its prefactor (1.6·10⁻¹¹
- * at n = 10⁶ in the library at hand, and growing).
+ * function needs as many for its continued fraction and loses digits in its prefactor (1.6·10⁻¹¹ at
+ * n = 10⁶ in the library at hand, and growing).
  *
  * <p>The tail on the far side of the mean is more than about a third, and is taken as the
- * complement of the other. Measured relative error of a tail against 50-digit values: 2·10⁻¹¹ to
- * 10⁻³⁰⁰ at n = 10⁹, 10⁻¹³ at n = 10⁴.
+ * complement of the other. Measured relative error of a tail against 60-digit values, down to
+ * 10⁻³⁰⁰ and up to n = 10⁹: 10⁻¹² at worst, 10⁻¹³ in the root mean square.
  */
 public final class Binomial {
   /** Beyond this relative distance of count and mean the plain logarithm has all its digits. */

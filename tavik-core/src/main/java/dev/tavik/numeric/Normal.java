@@ -9,7 +9,7 @@ import org.apache.commons.numbers.gamma.InverseErfc;
  *
  * <p>Below z = 5 a tail is half the complementary error function; from there on the scaled function
  * carries the digits and -z²/2 is added, so that a tail has its digits at any distance. Measured
- * relative error of the tail itself against 50-digit values: 2·10⁻¹³ to 10⁻³⁰⁰.
+ * relative error of the tail against 60-digit values, down to 10⁻³⁰⁰: 2·10⁻¹³.
  */
 public final class Normal {
   private static final double SQRT_2 = Math.sqrt(2);

@@ -19,6 +19,7 @@ public enum ProportionInterval {
    */
   WILSON(
       "wilson",
+      "Wilson",
       "inverts the score test",
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212",
       WilsonInterval::of),
@@ -29,17 +30,21 @@ public enum ProportionInterval {
    */
   CLOPPER_PEARSON(
       "clopper-pearson",
+      "Clopper-Pearson",
       "inverts both one-sided binomial tests",
       "Clopper and Pearson 1934, Biometrika 26, 404-413",
       ClopperPearsonInterval::of);
 
   private final String id;
+  private final String title;
   private final String description;
   private final String reference;
   private final Algorithm algorithm;
 
-  ProportionInterval(String id, String description, String reference, Algorithm algorithm) {
+  ProportionInterval(
+      String id, String title, String description, String reference, Algorithm algorithm) {
     this.id = id;
+    this.title = title;
     this.description = description;
     this.reference = reference;
     this.algorithm = algorithm;
@@ -94,6 +99,15 @@ public enum ProportionInterval {
    */
   public String id() {
     return id;
+  }
+
+  /**
+   * The name for a sentence.
+   *
+   * @return such as {@code Wilson}
+   */
+  public String title() {
+    return title;
   }
 
   /**

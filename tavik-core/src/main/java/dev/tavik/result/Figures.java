@@ -53,8 +53,21 @@ public final class Figures {
     if (exponent < -5 || exponent > 9) {
       return scientific(rounded.movePointLeft(exponent), exponent, digits);
     }
-    return rounded.setScale(Math.max(0, digits - 1 - exponent), RoundingMode.HALF_EVEN)
+    return rounded
+        .setScale(Math.max(0, digits - 1 - exponent), RoundingMode.HALF_EVEN)
         .toPlainString();
+  }
+
+  /**
+   * A number to at most some significant digits, without trailing zeros.
+   *
+   * @param value a finite number
+   * @param digits the largest number of digits, at least 1
+   * @return its text
+   */
+  public static String upTo(double value, int digits) {
+    String text = significant(value, digits);
+    return text.contains(".") && !text.contains("e") ? text.replaceAll("\\.?0+$", "") : text;
   }
 
   /**
@@ -112,7 +125,7 @@ public final class Figures {
 
   /**
    * A proportion in percent, with at least one decimal and two significant digits of it or its
-   * complement: {@code 3.5%}, {@code 0.082%}, {@code 99.97%}, {@code 0%}.
+   * complement: {@code 3.5%}, {@code 0.082%}, {@code 99.970%}, {@code 0%}.
    *
    * @param proportion the proportion, 0 to 1
    * @return its text
@@ -131,7 +144,7 @@ public final class Figures {
     if (proportion == 0 || proportion == 1) {
       return proportion == 0 ? "0%" : "100%";
     }
-    double complement = 1 - proportion;
+    double complement = complement(proportion);
     return complement < 0.01
         ? percentDigits(proportion, decimalsOf(complement) + 2) + "%"
         : significant(100 * proportion, 4) + "%";
@@ -186,8 +199,13 @@ public final class Figures {
   }
 
   private static int decimals(double proportion) {
-    double smaller = Math.min(proportion, 1 - proportion);
+    double smaller = Math.min(proportion, complement(proportion));
     return smaller <= 0 ? 1 : decimalsOf(smaller);
+  }
+
+  /** One minus a decimal as a person writes it: 0.0003 for 0.9997. */
+  private static double complement(double proportion) {
+    return BigDecimal.ONE.subtract(BigDecimal.valueOf(proportion)).doubleValue();
   }
 
   private static int decimalsOf(double size) {

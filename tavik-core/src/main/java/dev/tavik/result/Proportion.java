@@ -75,8 +75,7 @@ public final class Proportion {
     }
     String point = text.replace(',', '.');
     boolean commaForPoint =
-        !point.equals(text)
-            && (PLAIN.matcher(point).matches() || PERCENT.matcher(point).matches());
+        !point.equals(text) && (PLAIN.matcher(point).matches() || PERCENT.matcher(point).matches());
     throw new IllegalArgumentException(
         name
             + " must be a proportion such as 0.05, 5% or 1/20, got '"

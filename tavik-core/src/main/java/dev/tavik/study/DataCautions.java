@@ -40,8 +40,7 @@ final class DataCautions {
         from.missing().entrySet().stream()
             .map(
                 column ->
-                    String.format(
-                        "%s lacks %s", column.getKey(), Figures.count(column.getValue())))
+                    String.format("%s lacks %s", column.getKey(), Figures.count(column.getValue())))
             .collect(Collectors.joining(", "));
     return String.format(
         "%s of %s were left out for a missing value (%s), %s. If the missing ones tend to be"

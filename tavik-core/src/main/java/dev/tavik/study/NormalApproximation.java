@@ -66,7 +66,7 @@ record NormalApproximation(Tally tally, double against, double successes, double
   }
 
   private static String expected(double value) {
-    return value < 1e6
+    return value < 1000
         ? Figures.plain(Double.parseDouble(Figures.significant(value, 4)))
         : Figures.count(Math.round(value));
   }

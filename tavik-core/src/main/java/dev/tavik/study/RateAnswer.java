@@ -86,13 +86,33 @@ public record RateAnswer(
 
   RateAnswer withTests(List<TestResult> changed) {
     return new RateAnswer(
-        label, tally, settings, from, estimates, changed, intervals, preference, conditions,
-        cautions, working, conclusion);
+        label,
+        tally,
+        settings,
+        from,
+        estimates,
+        changed,
+        intervals,
+        preference,
+        conditions,
+        cautions,
+        working,
+        conclusion);
   }
 
   RateAnswer withCautions(List<Caution> changed) {
     return new RateAnswer(
-        label, tally, settings, from, estimates, tests, intervals, preference, conditions, changed,
-        working, conclusion);
+        label,
+        tally,
+        settings,
+        from,
+        estimates,
+        tests,
+        intervals,
+        preference,
+        conditions,
+        changed,
+        working,
+        conclusion);
   }
 }

@@ -51,20 +51,22 @@ final class RateCautions {
   }
 
   private void otherDirection() {
-    double observed = answer.tally().proportion();
-    boolean opposite =
-        (alternative == Alternative.LESS && observed > against)
-            || (alternative == Alternative.GREATER && observed < against);
-    if (opposite) {
+    if (opposite()) {
       String seen = alternative == Alternative.LESS ? "above" : "below";
       add(
           Code.OTHER_DIRECTION,
           String.format(
               "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
                   + " up, or success and failure were, set it right; if it was meant, the data"
-                  + " speak against it.",
+                  + " lend it no support.",
               alternative.id(), seen, Figures.exactPercent(against)));
     }
+  }
+
+  private boolean opposite() {
+    double observed = answer.tally().proportion();
+    return (alternative == Alternative.LESS && observed > against)
+        || (alternative == Alternative.GREATER && observed < against);
   }
 
   private void fewSuccesses() {
@@ -147,26 +149,29 @@ final class RateCautions {
     add(
         Code.TEST_AND_INTERVAL,
         String.format(
-            "The %s test %s %s, but %s %s it. %s",
+            "The %s test %s %s; %s it all the same: %s. %s",
             answer.preference().test(),
             rejects ? "rejects" : "doesn't reject",
             Figures.exactPercent(against),
-            contradicting.stream().map(RateCautions::name).collect(Collectors.joining(" and ")),
-            rejects ? "still includes" : "leaves out",
+            rejects ? "intervals that include" : "intervals that leave out",
+            contradicting.stream().map(RateCautions::name).collect(Collectors.joining(", ")),
             why(contradicting)));
   }
 
   private static String name(Interval interval) {
     return switch (interval.side()) {
-      case TWO_SIDED -> "the two-sided " + interval.method() + " interval";
-      case LOWER -> "the " + interval.method() + " lower bound";
-      case UPPER -> "the " + interval.method() + " upper bound";
+      case TWO_SIDED -> interval.method() + ", two-sided";
+      case LOWER -> interval.method() + " lower bound";
+      case UPPER -> interval.method() + " upper bound";
     };
   }
 
   private String why(List<Interval> contradicting) {
     boolean allTwoSided =
         contradicting.stream().allMatch(interval -> interval.side() == Side.TWO_SIDED);
+    if (opposite()) {
+      return "They do so on the other side, which the alternative doesn't ask about.";
+    }
     return alternative != Alternative.TWO_SIDED && allTwoSided
         ? "A two-sided interval has half the error on each side; the one-sided bound is the one"
             + " that goes with a directional test."

@@ -118,7 +118,7 @@ final class RateVerdict {
     return switch (alternative) {
       case LESS -> "a rate as high as " + limit(interval.upper());
       case GREATER -> "a rate as low as " + limit(interval.lower());
-      case TWO_SIDED -> "any rate from " + limits();
+      case TWO_SIDED -> "rates from " + limits();
     };
   }
 
@@ -137,10 +137,18 @@ final class RateVerdict {
   private String intervalName() {
     String level = Figures.exactPercent(interval.level());
     return switch (interval.side()) {
-      case TWO_SIDED -> level + " " + interval.method() + " interval";
-      case UPPER -> level + " " + interval.method() + " upper bound";
-      case LOWER -> level + " " + interval.method() + " lower bound";
+      case TWO_SIDED -> level + " " + title() + " interval";
+      case UPPER -> level + " " + title() + " upper bound";
+      case LOWER -> level + " " + title() + " lower bound";
     };
+  }
+
+  private String title() {
+    return answer.settings().intervals().stream()
+        .filter(method -> method.id().equals(interval.method()))
+        .findFirst()
+        .orElseThrow()
+        .title();
   }
 
   private String evidence() {

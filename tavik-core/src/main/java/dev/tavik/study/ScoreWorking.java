@@ -24,8 +24,7 @@ final class ScoreWorking {
     this.settings = settings;
     this.score = score;
     this.against = settings.hypothesis().against();
-    this.standardError =
-        Math.sqrt(against * DecimalFraction.complement(against) / tally.trials());
+    this.standardError = Math.sqrt(against * DecimalFraction.complement(against) / tally.trials());
   }
 
   static List<WorkingStep> of(Tally tally, RateSettings settings, TestResult score) {
@@ -81,26 +80,32 @@ final class ScoreWorking {
     String z = number(z());
     String size = number(Math.abs(z()));
     String p =
-        score.log10PValue() < -300
-            ? Figures.pValue(score.log10PValue())
-            : number(score.pValue());
+        score.log10PValue() < -300 ? Figures.pValue(score.log10PValue()) : number(score.pValue());
     return switch (settings.hypothesis().alternative()) {
-      case LESS -> new WorkingStep(
-          "p-value", "P", "P(Z <= z)", "P(Z <= " + z + ")", p, "Less: the area to the left of z.");
-      case GREATER -> new WorkingStep(
-          "p-value",
-          "P",
-          "P(Z >= z)",
-          "P(Z >= " + z + ")",
-          p,
-          "Greater: the area to the right of z.");
-      case TWO_SIDED -> new WorkingStep(
-          "p-value",
-          "P",
-          "2 P(Z >= |z|)",
-          "2 P(Z >= " + size + ")",
-          p,
-          "Two-sided: the area beyond |z| on both sides.");
+      case LESS ->
+          new WorkingStep(
+              "p-value",
+              "P",
+              "P(Z <= z)",
+              "P(Z <= " + z + ")",
+              p,
+              "Less: the area to the left of z.");
+      case GREATER ->
+          new WorkingStep(
+              "p-value",
+              "P",
+              "P(Z >= z)",
+              "P(Z >= " + z + ")",
+              p,
+              "Greater: the area to the right of z.");
+      case TWO_SIDED ->
+          new WorkingStep(
+              "p-value",
+              "P",
+              "2 P(Z >= |z|)",
+              "2 P(Z >= " + size + ")",
+              p,
+              "Two-sided: the area beyond |z| on both sides.");
     };
   }
 
@@ -156,10 +161,10 @@ final class ScoreWorking {
   }
 
   private static String number(double value) {
-    return Figures.significant(value, DIGITS);
+    return Figures.upTo(value, DIGITS);
   }
 
   private static String short4(double value) {
-    return Figures.significant(value, 4);
+    return Figures.upTo(value, 4);
   }
 }

@@ -12,9 +12,9 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Counts combinations of levels as the rows come. Memory holds the levels and the combinations seen,
- * never a row. The places of a row are the columns asked for, then those of the filters, then the
- * frequency.
+ * Counts combinations of levels as the rows come. Memory holds the levels and the combinations
+ * seen, never a row. The places of a row are the columns asked for, then those of the filters, then
+ * the frequency.
  */
 final class CountHandler extends RowHandler {
   private static final int MOST_LEVELS = 10_000;

@@ -15,7 +15,10 @@ import org.jspecify.annotations.Nullable;
  * @param missing what becomes of rows that lack a value
  */
 public record CountRequest(
-    List<String> columns, Map<String, String> filters, @Nullable String frequency, Missing missing) {
+    List<String> columns,
+    Map<String, String> filters,
+    @Nullable String frequency,
+    Missing missing) {
 
   /**
    * Copies the parts.

@@ -118,8 +118,7 @@ public final class DelimitedText implements CountSource {
       char[] beginning = new char[LOOK_AT];
       int length = 0;
       int count;
-      while (length < LOOK_AT
-          && (count = reader.read(beginning, length, LOOK_AT - length)) > 0) {
+      while (length < LOOK_AT && (count = reader.read(beginning, length, LOOK_AT - length)) > 0) {
         length += count;
       }
       reader.unread(beginning, 0, length);

@@ -52,10 +52,11 @@ public enum Missing {
     return switch (length) {
       case 0 -> true;
       case 2 -> is("NA", buffer, offset) || is("na", buffer, offset);
-      case 3 -> is("N/A", buffer, offset)
-          || is("n/a", buffer, offset)
-          || is("NaN", buffer, offset)
-          || is("nan", buffer, offset);
+      case 3 ->
+          is("N/A", buffer, offset)
+              || is("n/a", buffer, offset)
+              || is("NaN", buffer, offset)
+              || is("nan", buffer, offset);
       case 4 -> is("null", buffer, offset) || is("NULL", buffer, offset);
       default -> false;
     };

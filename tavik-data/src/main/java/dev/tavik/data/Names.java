@@ -27,7 +27,7 @@ final class Names {
             .sorted(Comparator.comparingInt(name -> distance(typed, name)))
             .limit(3)
             .toList();
-    String meant = near.isEmpty() ? "" : "; did you mean " + String.join(" or ", near) + "?";
+    String meant = near.isEmpty() ? "." : "; did you mean " + String.join(" or ", near) + "?";
     return meant + " There are: " + listed(names);
   }
 
@@ -41,7 +41,7 @@ final class Names {
 
   private static boolean near(String typed, String name) {
     int longer = Math.max(typed.length(), name.length());
-    return distance(typed, name) <= Math.max(1, longer / 3) && longer <= 100;
+    return distance(typed, name) <= Math.max(1, (longer + 1) / 3) && longer <= 100;
   }
 
   /** The edit distance without regard to case (Levenshtein 1966), row by row. */

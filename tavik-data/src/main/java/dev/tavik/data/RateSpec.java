@@ -28,8 +28,22 @@ public final class RateSpec {
   /** The words that a rate question understands. */
   public static final Set<String> WORDS =
       Set.of(
-          "label", "tally", "data", "outcome", "success", "group", "count", "where", "missing",
-          "against", "alternative", "alpha", "level", "tests", "intervals", "working");
+          "label",
+          "tally",
+          "data",
+          "outcome",
+          "success",
+          "group",
+          "count",
+          "where",
+          "missing",
+          "against",
+          "alternative",
+          "alpha",
+          "level",
+          "tests",
+          "intervals",
+          "working");
 
   private static final String[] OF_A_FILE = {
     "outcome", "success", "group", "count", "where", "missing"
@@ -63,7 +77,9 @@ public final class RateSpec {
     boolean inline = spec.has("tally");
     if (inline && spec.has("data")) {
       throw new SpecException(
-          "counts come from a tally or from " + spec.name("data") + ", not from both; leave one out");
+          "counts come from a tally or from "
+              + spec.name("data")
+              + ", not from both; leave one out");
     }
     if (!inline && !spec.has("data")) {
       throw new SpecException(
@@ -82,8 +98,7 @@ public final class RateSpec {
     String against =
         spec.required(
             "against", "the value that the rate is held against, such as 0.05, 5% or 1/20");
-    RateSettings settings =
-        RateSettings.against(Proportion.parse(spec.name("against"), against));
+    RateSettings settings = RateSettings.against(Proportion.parse(spec.name("against"), against));
     String alternative = spec.text("alternative");
     if (alternative != null) {
       settings = settings.alternative(Alternative.of(alternative));
@@ -97,8 +112,7 @@ public final class RateSpec {
       settings = settings.level(Proportion.parse(spec.name("level"), level));
     }
     if (spec.has("tests")) {
-      settings =
-          settings.tests(methods("tests", ProportionTest.values(), ProportionTest::id));
+      settings = settings.tests(methods("tests", ProportionTest.values(), ProportionTest::id));
     }
     if (spec.has("intervals")) {
       settings =
@@ -107,9 +121,7 @@ public final class RateSpec {
     }
     if (spec.has("working") && !settings.tests().contains(ProportionTest.SCORE)) {
       throw new SpecException(
-          spec.name("working")
-              + " shows the score test; leave score among "
-              + spec.name("tests"));
+          spec.name("working") + " shows the score test; leave score among " + spec.name("tests"));
     }
     return settings;
   }
@@ -174,8 +186,7 @@ public final class RateSpec {
     for (String filter : filters) {
       int equals = filter.indexOf('=');
       if (equals <= 0) {
-        throw new SpecException(
-            spec.name("where") + " must be COLUMN=VALUE, got '" + filter + "'");
+        throw new SpecException(spec.name("where") + " must be COLUMN=VALUE, got '" + filter + "'");
       }
       request =
           request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
@@ -214,10 +225,7 @@ public final class RateSpec {
   }
 
   private Question fromCounts(
-      Tabulation counts,
-      RateSettings settings,
-      @Nullable String frequency,
-      List<String> filters) {
+      Tabulation counts, RateSettings settings, @Nullable String frequency, List<String> filters) {
     if (counts.total() == 0) {
       throw new DataException(
           DataException.Code.EMPTY,

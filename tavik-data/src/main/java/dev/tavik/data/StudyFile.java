@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -84,13 +85,22 @@ public final class StudyFile {
           e.getLocation() == null
               ? ""
               : String.format(
-                  ", line %d, column %d", e.getLocation().getLineNr(), e.getLocation().getColumnNr());
+                  ", line %d, column %d",
+                  e.getLocation().getLineNr(), e.getLocation().getColumnNr());
       throw new DataException(
           DataException.Code.MALFORMED,
-          name + at + ": " + String.valueOf(e.getOriginalMessage()).lines().findFirst().orElse(""));
+          name + at + ": " + plain(String.valueOf(e.getOriginalMessage())));
     } catch (IOException e) {
       throw DataException.unreadable(name, e);
     }
+  }
+
+  /** A parser's message without the excerpts of the file, which are indented. */
+  private static String plain(String message) {
+    return message
+        .lines()
+        .filter(line -> !line.isBlank() && !line.startsWith(" "))
+        .collect(Collectors.joining(", "));
   }
 
   private Question question(int number, JsonNode node, @Nullable JsonNode alpha) {

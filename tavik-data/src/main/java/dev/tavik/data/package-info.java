@@ -1,7 +1,7 @@
 /**
  * Ways in. A {@link dev.tavik.data.CountSource} counts how often combinations of levels occur; a
- * {@link dev.tavik.data.StudyFile} holds questions; a {@link dev.tavik.data.Spec} is one question as
- * options or keys wrote it.
+ * {@link dev.tavik.data.StudyFile} holds questions; a {@link dev.tavik.data.Spec} is one question
+ * as options or keys wrote it.
  *
  * <pre>{@code
  * CountSource log = DelimitedText.of(Path.of("firing-log.csv"));

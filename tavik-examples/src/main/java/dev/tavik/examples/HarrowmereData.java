@@ -53,11 +53,11 @@ public final class HarrowmereData {
     for (int row = 0; row < 1_200; row++) {
       String kiln = new String[] {"North", "South", "Tunnel"}[pick(0.33, 0.34, 0.33)];
       String glaze = GLAZES[pick(0.35, 0.25, 0.22, 0.18)];
-      double scrap = kiln.equals("South") ? 1.9 : kiln.equals("North") ? 0.9 : 1.1;
+      double scrap = kiln.equals("South") ? 2.0 : kiln.equals("North") ? 0.75 : 1.25;
       double crazing = glaze.equals("iron") ? 2.0 : 1.0;
       double crazed = 0.06 * crazing;
-      double cracked = 0.042 * scrap;
-      double warped = 0.024 * scrap;
+      double cracked = 0.05 * scrap;
+      double warped = 0.028 * scrap;
       String grade = GRADES[pick(1 - crazed - cracked - warped, crazed, cracked, warped)];
       text.append(first.plusDays(row * 84L / 1_200)).append(',');
       text.append(kiln).append(',');

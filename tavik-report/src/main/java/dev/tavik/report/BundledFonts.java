@@ -67,7 +67,8 @@ final class BundledFonts {
 
   private static String configuration(Path plain, Path bold) {
     StringBuilder text = new StringBuilder("version=1\n");
-    for (String family : new String[] {"serif", "sansserif", "monospaced", "dialog", "dialoginput"}) {
+    for (String family :
+        new String[] {"serif", "sansserif", "monospaced", "dialog", "dialoginput"}) {
       for (String style : new String[] {"plain", "bold", "italic", "bolditalic"}) {
         text.append(family).append('.').append(style).append(".latin-1=");
         text.append(style.startsWith("bold") ? "DejaVu Sans Bold\n" : "DejaVu Sans\n");

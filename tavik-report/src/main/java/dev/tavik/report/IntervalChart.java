@@ -12,8 +12,8 @@ import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 import org.jfree.chart.JFreeChart;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.axis.SymbolAxis;
@@ -34,6 +34,7 @@ final class IntervalChart {
   private static final int WIDTH = 960;
   private static final int ROW_HEIGHT = 46;
   private static final int AROUND_ROWS = 170;
+  private static final float TEXT_SIZE = 13;
   private static final Color INK = new Color(0x22, 0x22, 0x22);
   private static final Color FAINT = new Color(0xDD, 0xDD, 0xDD);
 
@@ -43,8 +44,9 @@ final class IntervalChart {
   private static final Color NULL_VALUE = new Color(0xB8, 0x47, 0x00);
   private static final Shape POINT = new Ellipse2D.Double(-5, -5, 10, 10);
   private static final Shape CAP = new Line2D.Double(0, -7, 0, 7);
-  private static final double[] STEPS = {0.001, 0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5,
-    1, 2, 5, 10, 20};
+  private static final double[] STEPS = {
+    0.001, 0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20
+  };
 
   private final String title;
   private final String subtitle;
@@ -67,9 +69,8 @@ final class IntervalChart {
           Math.max(greatest, Math.max(estimate, 100 * drawnUpper(row.interval(), row.estimate())));
     }
     double span = Math.max(greatest - least, 1e-7);
-    // Room on the right for the text beside the longest interval.
-    this.left = Math.max(0, least - 0.06 * span);
-    this.right = greatest + 0.42 * span;
+    this.left = least - 0.05 * span;
+    this.right = greatest + 0.05 * span;
   }
 
   /** A bound's open end is drawn from the point on, not to the end of the scale. */
@@ -84,7 +85,8 @@ final class IntervalChart {
   Picture picture() {
     XYPlot plot = new XYPlot();
     plot.setDomainAxis(percentAxis());
-    plot.setRangeAxis(rowAxis());
+    plot.setRangeAxis(rowAxis(IntervalRow::name));
+    plot.setRangeAxis(1, rowAxis(IntervalRow::text));
     plot.setBackgroundPaint(Color.WHITE);
     plot.setOutlineVisible(false);
     plot.setDomainGridlinePaint(FAINT);
@@ -97,7 +99,7 @@ final class IntervalChart {
     renderer.setDefaultFillPaint(Color.WHITE);
     renderer.setUseFillPaint(true);
     for (int row = 0; row < rows.size(); row++) {
-      draw(row, data, renderer, plot);
+      draw(row, data, renderer);
     }
     plot.setDataset(data);
     plot.setRenderer(renderer);
@@ -119,8 +121,7 @@ final class IntervalChart {
     text.setPadding(0, 2, 6, 0);
   }
 
-  private void draw(
-      int index, XYSeriesCollection data, XYLineAndShapeRenderer renderer, XYPlot plot) {
+  private void draw(int index, XYSeriesCollection data, XYLineAndShapeRenderer renderer) {
     IntervalRow row = rows.get(index);
     double y = rows.size() - 1.0 - index;
     double lower = 100 * drawnLower(row.interval(), row.estimate());
@@ -139,13 +140,6 @@ final class IntervalChart {
     XYSeries point = new XYSeries("point " + index);
     point.add(100 * row.estimate(), y);
     addSeries(point, data, renderer, POINT, row.filled());
-    XYTextAnnotation text =
-        new XYTextAnnotation(
-            row.text(), Math.max(upper, 100 * row.estimate()) + 0.015 * (right - left), y);
-    text.setFont(BundledFonts.plain(13));
-    text.setPaint(INK);
-    text.setTextAnchor(TextAnchor.CENTER_LEFT);
-    plot.addAnnotation(text);
   }
 
   private static void addSeries(
@@ -176,8 +170,9 @@ final class IntervalChart {
     marker.setLabelFont(BundledFonts.bold(12));
     marker.setLabelPaint(NULL_VALUE);
     marker.setLabelBackgroundColor(new Color(255, 255, 255, 0));
-    marker.setLabelAnchor(RectangleAnchor.TOP_RIGHT);
-    marker.setLabelTextAnchor(TextAnchor.TOP_LEFT);
+    boolean roomToTheRight = against < left + 0.75 * (right - left);
+    marker.setLabelAnchor(roomToTheRight ? RectangleAnchor.TOP_RIGHT : RectangleAnchor.TOP_LEFT);
+    marker.setLabelTextAnchor(roomToTheRight ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT);
     return marker;
   }
 
@@ -209,15 +204,16 @@ final class IntervalChart {
     return 50;
   }
 
-  private SymbolAxis rowAxis() {
+  /** An axis that has a word for each row in place of numbers. */
+  private SymbolAxis rowAxis(Function<IntervalRow, String> word) {
     String[] names = new String[rows.size()];
     for (int row = 0; row < rows.size(); row++) {
-      names[rows.size() - 1 - row] = rows.get(row).name();
+      names[rows.size() - 1 - row] = word.apply(rows.get(row));
     }
     SymbolAxis axis = new SymbolAxis("", names);
     axis.setRange(-0.6, rows.size() - 0.05);
     axis.setGridBandsVisible(false);
-    axis.setTickLabelFont(BundledFonts.plain(13));
+    axis.setTickLabelFont(BundledFonts.plain(TEXT_SIZE));
     axis.setTickLabelPaint(INK);
     axis.setTickMarksVisible(false);
     axis.setAxisLineVisible(false);

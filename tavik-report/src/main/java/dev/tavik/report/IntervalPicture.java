@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * as a point and the null value as a line through all rows.
  */
 public final class IntervalPicture {
+  private static final int LONGEST_NAME = 28;
+
   private IntervalPicture() {}
 
   /**
@@ -101,7 +103,7 @@ public final class IntervalPicture {
       String name =
           String.format(
               "%s  %s of %s",
-              group.label(),
+              shortened(group.label()),
               Figures.count(group.tally().successes()),
               Figures.count(group.tally().trials()));
       rows.add(
@@ -114,11 +116,23 @@ public final class IntervalPicture {
             "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
                 + " %s",
             Figures.exactPercent(settings.level()),
-            answer.groups().get(0).preference().interval(),
+            title(answer.groups().get(0)),
             answer.groups().get(0).preference().test(),
             settings.hypothesis().alternative().id(),
             Figures.plain(settings.alpha()));
     return new IntervalChart(title, subtitle, rows, settings.hypothesis().against()).picture();
+  }
+
+  private static String title(RateAnswer answer) {
+    return answer.settings().intervals().stream()
+        .filter(method -> method.id().equals(answer.preference().interval()))
+        .findFirst()
+        .orElseThrow()
+        .title();
+  }
+
+  private static String shortened(String name) {
+    return name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1) + "…";
   }
 
   private static String by(RateByGroupAnswer answer) {
@@ -139,8 +153,7 @@ public final class IntervalPicture {
 
   private static String text(RateAnswer group, boolean rejects) {
     @Nullable AdjustedP adjusted = group.preferredTest().adjusted();
-    double log10 =
-        adjusted == null ? group.preferredTest().log10PValue() : adjusted.log10PValue();
+    double log10 = adjusted == null ? group.preferredTest().log10PValue() : adjusted.log10PValue();
     return Figures.percent(group.tally().proportion())
         + ", "
         + Figures.pEquals(log10)

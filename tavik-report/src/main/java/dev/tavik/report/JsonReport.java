@@ -3,6 +3,7 @@ package dev.tavik.report;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.core.util.Separators;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.ObjectWriter;
@@ -40,7 +41,9 @@ public record JsonReport(Detail detail) {
   private static final ObjectWriter WRITER =
       new ObjectMapper()
           .writer(
-              new DefaultPrettyPrinter()
+              new DefaultPrettyPrinter(
+                      Separators.createDefaultInstance()
+                          .withObjectFieldValueSpacing(Separators.Spacing.AFTER))
                   .withObjectIndenter(new DefaultIndenter("  ", "\n"))
                   .withArrayIndenter(new DefaultIndenter("  ", "\n")));
 
@@ -117,9 +120,7 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof Unanswered unanswered) {
       ObjectNode node = head(answer);
-      node.putObject("error")
-          .put("code", unanswered.code())
-          .put("message", unanswered.message());
+      node.putObject("error").put("code", unanswered.code()).put("message", unanswered.message());
       return node;
     }
     throw new IllegalStateException("no JSON form for " + answer.getClass());
@@ -249,10 +250,7 @@ public record JsonReport(Detail detail) {
     ArrayNode array = node.putArray("cautions");
     cautions.forEach(
         caution ->
-            array
-                .addObject()
-                .put("code", caution.code().id())
-                .put("message", caution.message()));
+            array.addObject().put("code", caution.code().id()).put("message", caution.message()));
   }
 
   private static ObjectNode step(WorkingStep step) {

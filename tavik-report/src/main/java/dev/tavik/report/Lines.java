@@ -2,10 +2,15 @@ package dev.tavik.report;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** Text in lines of at most eighty characters. */
 final class Lines {
   static final int WIDTH = 80;
+
+  private static final String JOINT = "\u00a0";
+  private static final Pattern UNBROKEN =
+      Pattern.compile("(?<=\\bp) (?=[=>])|(?<=\\bp [=>]) |(?<=\\d) (?=of \\d)|(?<=\\d of) (?=\\d)");
 
   private final Emphasis emphasis;
   private final StringBuilder text = new StringBuilder();
@@ -50,11 +55,13 @@ final class Lines {
     return text.toString();
   }
 
+  /** Wraps at blanks, but not inside {@code p = 0.05} and {@code x of n}. */
   static List<String> wrapped(String paragraph, String first, String others) {
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder(first);
     boolean empty = true;
-    for (String word : paragraph.strip().split("\\s+")) {
+    for (String each : UNBROKEN.matcher(paragraph.strip()).replaceAll(JOINT).split("\\s+")) {
+      String word = each.replace(JOINT, " ");
       if (!empty && line.length() + 1 + word.length() > WIDTH) {
         lines.add(line.toString().stripTrailing());
         line = new StringBuilder(others);

@@ -31,10 +31,25 @@ final class OverviewText {
     overview.columns().forEach(this::column);
     if (!suggestions.isEmpty()) {
       lines.heading("What could be asked");
-      suggestions.forEach(command -> lines.line("  " + command));
+      suggestions.forEach(this::command);
       lines.paragraph(
           "  ", "  ", "Put your own value in place of the percentage, and the success you mean.");
     }
+  }
+
+  /** A command over several lines, as a shell takes it. */
+  private void command(String command) {
+    String[] parts = command.split(" (?=--)");
+    StringBuilder line = new StringBuilder("  " + parts[0]);
+    for (int i = 1; i < parts.length; i++) {
+      if (line.length() + parts[i].length() + 3 > Lines.WIDTH) {
+        lines.line(line + " \\");
+        line = new StringBuilder("      " + parts[i]);
+      } else {
+        line.append(' ').append(parts[i]);
+      }
+    }
+    lines.line(line.toString());
   }
 
   private void column(Column column) {

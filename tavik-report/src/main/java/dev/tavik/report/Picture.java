@@ -7,12 +7,14 @@ import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
+import javax.xml.transform.TransformerException;
+import javax.xml.transform.TransformerFactory;
+import javax.xml.transform.dom.DOMSource;
+import javax.xml.transform.stream.StreamResult;
 import org.apache.batik.svggen.SVGGeneratorContext;
 import org.apache.batik.svggen.SVGGraphics2D;
 import org.jfree.chart.JFreeChart;
@@ -45,8 +47,7 @@ public final class Picture {
     graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     graphics.setRenderingHint(
         RenderingHints.KEY_TEXT_ANTIALIASING, RenderingHints.VALUE_TEXT_ANTIALIAS_ON);
-    graphics.setRenderingHint(
-        RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+    graphics.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
     graphics.scale(SCALE, SCALE);
     draw(graphics);
     graphics.dispose();
@@ -73,13 +74,20 @@ public final class Picture {
     draw(graphics);
     Element root = graphics.getRoot();
     root.setAttributeNS(null, "viewBox", "0 0 " + width + " " + height);
-    StringWriter out = new StringWriter();
+    return serialised(root);
+  }
+
+  /** Without a document type, which would send a careful reader to the network. */
+  private static byte[] serialised(Element root) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
-      graphics.stream(root, out, true, false);
-    } catch (IOException e) {
-      throw new UncheckedIOException("a drawing can't be encoded", e);
+      TransformerFactory.newInstance()
+          .newTransformer()
+          .transform(new DOMSource(root), new StreamResult(out));
+    } catch (TransformerException e) {
+      throw new IllegalStateException("a drawing can't be encoded", e);
     }
-    return out.toString().getBytes(StandardCharsets.UTF_8);
+    return out.toByteArray();
   }
 
   private void draw(Graphics2D graphics) {

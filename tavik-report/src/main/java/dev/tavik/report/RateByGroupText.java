@@ -49,9 +49,8 @@ final class RateByGroupText {
 
   private void observed(RateByGroupAnswer answer) {
     lines.heading("Observed");
-    TextTable table =
-        new TextTable(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.POINT, Align.POINT);
-    table.row("", "successes", "of", "proportion", "standard error");
+    TextTable table = new TextTable(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.POINT, Align.POINT);
+    table.header("", "successes", "of", "proportion", "standard error");
     for (RateAnswer group : answer.groups()) {
       Estimate estimate = group.estimates().get(0);
       table.row(
@@ -65,11 +64,10 @@ final class RateByGroupText {
   }
 
   private void tests(RateByGroupAnswer answer) {
-    lines.heading("Tests of " + RateText.claim(answer.settings()));
+    lines.heading("Tests: " + RateText.claim(answer.settings()));
     TextTable table =
-        new TextTable(
-            Align.LEFT, Align.LEFT, Align.POINT, Align.POINT, Align.POINT, Align.LEFT);
-    table.row("", "", "z", "p", "Holm p", "after adjustment");
+        new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.POINT, Align.POINT, Align.LEFT);
+    table.header("", "", "z", "p", "Holm p", "after adjustment");
     double alpha = answer.settings().alpha();
     for (RateAnswer group : answer.groups()) {
       for (TestResult test : group.tests()) {
@@ -98,8 +96,7 @@ final class RateByGroupText {
             + Figures.exactPercent(answer.settings().level())
             + ", each for itself");
     TextTable table =
-        new TextTable(
-            Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
+        new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
     for (RateAnswer group : answer.groups()) {
       for (Interval interval : group.intervals()) {
         if (interval.side() == Side.TWO_SIDED) {

@@ -48,9 +48,11 @@ final class RateText {
   private void observed(RateAnswer answer) {
     lines.heading("Observed");
     Estimate estimate = answer.estimates().get(0);
-    lines.line(
+    lines.paragraph(
+        "  ",
+        "  ",
         String.format(
-            "  %s of %s   proportion %s   standard error %s points",
+            "%s of %s, a proportion of %s with a standard error of %s points",
             Figures.count(answer.tally().successes()),
             Figures.count(answer.tally().trials()),
             Figures.finePercent(estimate.value()),
@@ -58,10 +60,9 @@ final class RateText {
   }
 
   private void tests(RateAnswer answer) {
-    lines.heading("Tests of " + claim(answer.settings()));
-    TextTable table =
-        new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
-    table.row("", "", "p", "");
+    lines.heading("Tests: " + claim(answer.settings()));
+    TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
+    table.header("", "", "p", "");
     for (TestResult test : answer.tests()) {
       table.row(
           test.method(),
@@ -77,13 +78,13 @@ final class RateText {
     String against = Figures.exactPercent(settings.hypothesis().against());
     String alternative =
         switch (settings.hypothesis().alternative()) {
-          case TWO_SIDED -> "different from ";
-          case LESS -> "below ";
-          case GREATER -> "above ";
+          case TWO_SIDED -> "it differs";
+          case LESS -> "it is lower";
+          case GREATER -> "it is higher";
         };
     return String.format(
-        "a rate of %s against %s%s, alpha %s",
-        against, alternative, against, Figures.plain(settings.alpha()));
+        "null, the rate is %s; alternative, %s; alpha %s",
+        against, alternative, Figures.plain(settings.alpha()));
   }
 
   private static String statistic(TestResult test, RateAnswer answer) {
@@ -110,8 +111,7 @@ final class RateText {
     List<Interval> intervals = answer.intervals();
     for (int i = 0; i < intervals.size(); i++) {
       Interval interval = intervals.get(i);
-      boolean bounded =
-          i + 1 < intervals.size() && intervals.get(i + 1).side() != Side.TWO_SIDED;
+      boolean bounded = i + 1 < intervals.size() && intervals.get(i + 1).side() != Side.TWO_SIDED;
       table.row(
           interval.method(),
           Figures.finePercent(interval.lower()),
@@ -143,8 +143,8 @@ final class RateText {
           case NOT_IN_THE_DATA -> "your call";
         };
     lines.paragraph(
-        String.format("  %-10s", state),
-        " ".repeat(12),
+        String.format("  %-11s", state),
+        " ".repeat(13),
         condition.name() + ": " + condition.detail() + ".");
   }
 
@@ -153,8 +153,7 @@ final class RateText {
       return;
     }
     lines.heading("Working: the score test by hand");
-    lines.paragraph(
-        "  ", "  ", "Values are shown to ten digits and carried on unrounded.");
+    lines.paragraph("  ", "  ", "Values are shown to ten digits and carried on unrounded.");
     int number = 1;
     for (WorkingStep step : steps) {
       lines.blank();

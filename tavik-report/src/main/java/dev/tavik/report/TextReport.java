@@ -75,8 +75,7 @@ public record TextReport(Emphasis emphasis, Detail detail) {
   static void cautions(Lines lines, List<Caution> cautions) {
     if (!cautions.isEmpty()) {
       lines.heading("Be careful");
-      cautions.forEach(
-          caution -> lines.paragraph("  ! ", "    ", caution.message()));
+      cautions.forEach(caution -> lines.paragraph("  ! ", "    ", caution.message()));
     }
   }
 }

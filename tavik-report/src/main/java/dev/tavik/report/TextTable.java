@@ -16,9 +16,16 @@ final class TextTable {
 
   private final List<Align> aligns;
   private final List<List<String>> rows = new ArrayList<>();
+  private boolean headed;
 
   TextTable(Align... aligns) {
     this.aligns = List.of(aligns);
+  }
+
+  /** A first row whose words stand to the right over numbers and to the left over words. */
+  void header(String... cells) {
+    headed = true;
+    row(cells);
   }
 
   void row(String... cells) {
@@ -58,9 +65,13 @@ final class TextTable {
     }
     int longest = columns.get(0).stream().mapToInt(String::length).max().orElse(0);
     int allowed = Math.max(8, longest - (total - width));
-    columns.get(0).replaceAll(cell -> cell.stripTrailing().length() <= allowed
-        ? pad(cell.stripTrailing(), allowed)
-        : cell.substring(0, allowed - 1) + "…");
+    columns
+        .get(0)
+        .replaceAll(
+            cell ->
+                cell.stripTrailing().length() <= allowed
+                    ? pad(cell.stripTrailing(), allowed)
+                    : cell.substring(0, allowed - 1) + "…");
   }
 
   private List<String> aligned(int column) {
@@ -70,13 +81,13 @@ final class TextTable {
     }
     Align align = aligns.get(column);
     if (align == Align.POINT) {
-      int after = cells.stream().mapToInt(TextTable::afterPoint).max().orElse(0);
-      cells.replaceAll(cell -> cell + " ".repeat(after - afterPoint(cell)));
+      List<String> numbers = headed ? cells.subList(1, cells.size()) : cells;
+      int after = numbers.stream().mapToInt(TextTable::afterPoint).max().orElse(0);
+      numbers.replaceAll(cell -> cell + " ".repeat(after - afterPoint(cell)));
     }
     int width = cells.stream().mapToInt(String::length).max().orElse(0);
     cells.replaceAll(
-        cell ->
-            align == Align.LEFT ? pad(cell, width) : " ".repeat(width - cell.length()) + cell);
+        cell -> align == Align.LEFT ? pad(cell, width) : " ".repeat(width - cell.length()) + cell);
     return cells;
   }
 

@@ -1,0 +1,45 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.DelimitedText;
+import dev.tavik.data.DemoFiles;
+import dev.tavik.report.Emphasis;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Runs the whole command line inside a test; {@code demo/…} is found wherever the test runs. */
+record CommandLine(int status, String out, String err) {
+  private static final Pattern WORD = Pattern.compile("\"([^\"]*)\"|'([^']*)'|(\\S+)");
+
+  static CommandLine run(String... arguments) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    Terminal terminal =
+        new Terminal(
+            new PrintWriter(out),
+            new PrintWriter(err),
+            name ->
+                name.startsWith("demo/")
+                    ? DemoFiles.open(name.substring(5))
+                    : DelimitedText.openFile(name),
+            Emphasis.NONE);
+    int status = new Tavik(terminal).run(arguments);
+    return new CommandLine(status, out.toString(), err.toString());
+  }
+
+  /** Runs a line as a shell would take it apart. */
+  static CommandLine shell(String line) {
+    List<String> words = new ArrayList<>();
+    Matcher matcher = WORD.matcher(line);
+    while (matcher.find()) {
+      words.add(
+          matcher.group(1) != null
+              ? matcher.group(1)
+              : matcher.group(2) != null ? matcher.group(2) : matcher.group(3));
+    }
+    return run(words.toArray(String[]::new));
+  }
+}

@@ -1,0 +1,417 @@
+package dev.tavik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.w3c.dom.Document;
+
+class CommandLineTest {
+  private static final String SCRAP =
+      "rate --data demo/firing-log.csv --outcome grade --success cracked,warped --against 8%";
+
+  @TempDir Path folder;
+
+  @Test
+  void aRateIsAnsweredInWordsAndTables() {
+    CommandLine answer = CommandLine.shell("rate 14/400 --against 5% --alternative less");
+    assertThat(answer.err()).isEmpty();
+    assertThat(answer.status()).isZero();
+    assertThat(answer.out())
+        .isEqualTo(
+            """
+            The rate is not shown to be below 5%: observed 3.5% (14 of 400), and a rate as
+            high as 5.4% can't be excluded (95% Wilson upper bound); p = 0.0843, score test
+            at alpha 0.05.
+
+            Observed
+              14 of 400, a proportion of 3.500% with a standard error of 0.9189 points
+
+            Tests: null, the rate is 5%; alternative, it is lower; alpha 0.05
+                                                 p
+              score  z = -1.376             0.0843  does not reject
+              exact  14 successes or fewer  0.0990  does not reject
+
+            Intervals, level 95%, and the one-sided bound for 'less'
+              wilson           2.096%  to  5.789%    at most 5.351%
+              clopper-pearson  1.926%  to  5.803%    at most 5.418%
+
+            The verdict rests on score and wilson: the null expects 20 successes and 380
+            failures, enough for the normal approximation; exact is the cautious one: it
+            rejects less often than alpha allows.
+
+            Taken for granted
+              met        expected successes: 400 x 5% = 20 under the null, enough for the
+                         normal approximation.
+              met        expected failures: 400 x 95% = 380 under the null, enough for the
+                         normal approximation.
+              your call  independent trials: each trial is drawn on its own, with the same
+                         chance. Units from one batch, shift or person are often alike; then
+                         p-values come out too small and intervals too narrow. Counts can't
+                         show this: you have to know how they were collected.
+            """);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "demo",
+        SCRAP,
+        SCRAP + " --group kiln --working",
+        "look --data demo/firing-log.csv",
+        "look --data demo/panel-survey.csv",
+        "run demo/kiln-acceptance.yaml",
+        "rate 999999999/1000000000 --against 0.999 --working",
+        "rate A=1/2 'A group with a name that goes on and on and on and on and on=3/4' --against 5%",
+        "--help",
+        "rate --help"
+      })
+  void textStaysWithinEightyColumns(String line) {
+    CommandLine answer = CommandLine.shell(line);
+    assertThat(answer.status()).as(answer.err()).isZero();
+    assertThat(answer.out().lines().filter(each -> !each.startsWith("$ ")))
+        .isNotEmpty()
+        .allSatisfy(each -> assertThat(each.length()).as(each).isLessThanOrEqualTo(80));
+    assertThat(answer.out().lines()).noneMatch(each -> each.endsWith(" "));
+  }
+
+  @Test
+  void everyTroubleIsOneMessageAndAStatus() throws IOException {
+    Files.writeString(folder.resolve("ragged.csv"), "kiln,grade\nNorth,sound\nSouth\n");
+    Files.writeString(folder.resolve("weights.csv"), "grade,n\nsound,1.5\n");
+    Files.writeString(folder.resolve("zero.csv"), "grade,n\nsound,0\n");
+    Files.writeString(folder.resolve("study.yaml"), "study: x\nquestions:\n  - {ask: rate\n");
+    Files.writeString(folder.resolve("keys.yaml"), "studdy: x\nquestions: []\n");
+    List<String[]> cases =
+        List.of(
+            new String[] {"2", "rate 400/14 --against 5%", "did you mean 14/400?"},
+            new String[] {"2", "rate -3/400 --against 5%", "-3/400"},
+            new String[] {"2", "rate 1.5/400 --against 5%", "got '1.5'"},
+            new String[] {"2", "rate x/400 --against 5%", "got 'x'"},
+            new String[] {"2", "rate 0/0 --against 5%", "trials must be between 1"},
+            new String[] {"2", "rate 14/400", "--against is needed"},
+            new String[] {"2", "rate 14/400 --against 5", "did you mean 5%?"},
+            new String[] {"2", "rate 14/400 --against 0", "--against must lie strictly between"},
+            new String[] {"2", "rate 14/400 --against 1", "--against must lie strictly between"},
+            new String[] {"2", "rate 14/400 --against", "--against"},
+            new String[] {"2", "rate 14/400 --against 5% --level 95", "did you mean 95%?"},
+            new String[] {"2", "rate 14/400 --against 5% --alpha 5", "did you mean 5%?"},
+            new String[] {"2", "rate 14/400 --against 5% --alternative lower", "got 'lower'"},
+            new String[] {"2", "rate 14/400 --against 5% --tests scor", "did you mean score?"},
+            new String[] {"2", "rate 14/400 --against 5% --tests exact --working", "score among"},
+            new String[] {"2", "rate 14/400 --against 5% --against 6%", "--against"},
+            new String[] {
+              "2", "rate 14/400 --against 5% --agianst 6%", "there is no option --agianst"
+            },
+            new String[] {"2", "rate 14/400 31/410 --against 5%", "need names"},
+            new String[] {"2", "rate A=14/400 A=31/410 --against 5%", "different names"},
+            new String[] {"2", "rate --against 5%", "nothing to count"},
+            new String[] {
+              "2", "rate 14/400 --outcome grade --against 5%", "--outcome needs --data"
+            },
+            new String[] {
+              "2", "rate 14/400 --data demo/firing-log.csv --against 5%", "leave one out"
+            },
+            new String[] {
+              "2", "rate --data demo/firing-log.csv --against 5%", "--outcome is needed"
+            },
+            new String[] {"2", SCRAP + " --group grade", "must be different columns"},
+            new String[] {"2", SCRAP + " --where kiln", "must be COLUMN=VALUE"},
+            new String[] {"2", SCRAP + " --missing keep", "drop, level, fail"},
+            new String[] {"2", SCRAP + " --out answer.doc", "must end in .txt or .json"},
+            new String[] {"2", SCRAP + " --json --out answer.txt", "contradict one another"},
+            new String[] {"2", SCRAP + " --out none/answer.txt", "there is no folder"},
+            new String[] {"2", SCRAP + " --chart rates.pdf", "must end in .png or .svg"},
+            new String[] {
+              "2", "look --against 5% --data demo/firing-log.csv", "no option --against"
+            },
+            new String[] {"2", "look", "--data"},
+            new String[] {"2", "lok", "there is no command lok"},
+            new String[] {"3", SCRAP.replace("firing-log", "fireing-log"), "there is no file"},
+            new String[] {"3", SCRAP.replace("demo/firing-log.csv", "FOLDER"), "is a directory"},
+            new String[] {"3", SCRAP.replace("grade", "grad"), "did you mean grade?"},
+            new String[] {"3", SCRAP.replace("warped", "warpd"), "did you mean warped?"},
+            new String[] {"3", SCRAP.replace("warped", "glued"), "give the tally itself: 0/1196"},
+            new String[] {
+              "3", SCRAP + " --where kiln=north", "no row has kiln=north; did you mean"
+            },
+            new String[] {"3", SCRAP + " --missing fail", "column grade has no value"},
+            new String[] {"3", SCRAP + " --count glaze", "whole numbers from 0"},
+            new String[] {"3", SCRAP.replace("demo/firing-log.csv", "FOLDER/ragged.csv"), "line 3"},
+            new String[] {
+              "3",
+              "rate --data FOLDER/weights.csv --outcome grade --success sound --count n"
+                  + " --against 5%",
+              "weights are not counts"
+            },
+            new String[] {
+              "3",
+              "rate --data FOLDER/zero.csv --outcome grade --success sound --count n"
+                  + " --against 5%",
+              "nothing is left to count"
+            },
+            new String[] {
+              "3",
+              "run FOLDER/study.yaml",
+              "line 3, column 15: while parsing a flow mapping, expected"
+            },
+            new String[] {"3", "run FOLDER/keys.yaml", "did you mean study?"},
+            new String[] {"3", "run FOLDER/none.yaml", "there is no file"});
+    for (String[] each : cases) {
+      CommandLine answer = CommandLine.shell(each[1].replace("FOLDER", folder.toString()));
+      assertThat(answer.status()).as(each[1] + "\n" + answer.err()).hasToString(each[0]);
+      assertThat(answer.err()).as(each[1]).contains(each[2]).startsWith("tavik");
+      assertThat(answer.err().lines().count()).as(answer.err()).isLessThanOrEqualTo(8);
+      assertThat(answer.err()).doesNotContain("Exception").doesNotContain("\tat ");
+      assertThat(answer.out()).as(each[1]).isEmpty();
+    }
+    try (Stream<Path> files = Files.list(Path.of(""))) {
+      assertThat(files.map(Path::toString)).noneMatch(name -> name.startsWith("answer."));
+    }
+  }
+
+  @Test
+  void rawRowsAndFrequenciesGiveTheSameAnswer() throws IOException {
+    List<String> rows = new ArrayList<>(List.of("kiln;grade;n"));
+    for (String kiln : new String[] {"North", "South", "Tunnel"}) {
+      for (String grade : new String[] {"sound", "crazed", "cracked", "warped"}) {
+        JsonNode counted =
+            json(
+                "rate --data demo/firing-log.csv --outcome grade --success "
+                    + grade
+                    + " --against 1/2 --where kiln="
+                    + kiln);
+        rows.add(kiln + ";" + grade + ";" + counted.at("/input/successes").asLong());
+      }
+    }
+    Path table = folder.resolve("table.csv");
+    Files.write(table, rows);
+    JsonNode raw = json(SCRAP + " --group kiln --missing drop");
+    JsonNode tabulated =
+        json(SCRAP.replace("demo/firing-log.csv", table.toString()) + " --group kiln --count n");
+    assertThat(tabulated.get("groups")).hasSize(3);
+    for (int group = 0; group < 3; group++) {
+      for (String key : new String[] {"label", "estimates", "tests", "intervals", "conclusion"}) {
+        assertThat(tabulated.at("/groups/" + group + "/" + key))
+            .isEqualTo(raw.at("/groups/" + group + "/" + key));
+      }
+    }
+  }
+
+  @Test
+  void jsonHasTheKeysInTheirOrder() throws IOException {
+    JsonNode answer = json("rate 14/400 --against 5% --alternative less --label North --working");
+    assertThat(answer.fieldNames())
+        .toIterable()
+        .containsExactly(
+            "question",
+            "label",
+            "input",
+            "hypothesis",
+            "estimates",
+            "tests",
+            "intervals",
+            "preferred",
+            "conditions",
+            "cautions",
+            "working",
+            "conclusion");
+    assertThat(answer.at("/hypothesis"))
+        .isEqualTo(
+            new ObjectMapper()
+                .readTree(
+                    "{\"quantity\":\"proportion\",\"against\":0.05,\"alternative\":\"less\","
+                        + "\"alpha\":0.05}"));
+    assertThat(answer.at("/tests/0").fieldNames())
+        .toIterable()
+        .containsExactly("method", "statistic", "df", "pValue", "log10PValue", "rejects");
+    assertThat(answer.at("/tests/0/df").isNull()).isTrue();
+    assertThat(answer.at("/intervals/1/side").asText()).isEqualTo("upper");
+    assertThat(answer.at("/conditions/2/met").isNull()).isTrue();
+    assertThat(answer.at("/input/tally").asText()).isEqualTo("14/400");
+
+    JsonNode groups = json(SCRAP + " --group kiln");
+    assertThat(groups.fieldNames())
+        .toIterable()
+        .containsExactly(
+            "question",
+            "label",
+            "input",
+            "hypothesis",
+            "adjustment",
+            "groups",
+            "cautions",
+            "conclusion");
+    assertThat(groups.at("/input/missing/grade").asInt()).isEqualTo(4);
+    assertThat(groups.at("/cautions/0/code").asText()).isEqualTo("missing-values");
+    assertThat(groups.at("/groups/0/tests/0/adjustedPValue").asDouble())
+        .isGreaterThan(groups.at("/groups/0/tests/0/pValue").asDouble());
+  }
+
+  @Test
+  void underflowLeavesTheLogarithm() throws IOException {
+    CommandLine text = CommandLine.shell("rate 700000/1000000 --against 50%");
+    assertThat(text.out()).containsPattern("p = \\d\\.\\d\\de-\\d{5}");
+    JsonNode answer = json("rate 700000/1000000 --against 50%");
+    assertThat(answer.at("/tests/1/pValue").asDouble()).isZero();
+    assertThat(answer.at("/tests/1/log10PValue").asDouble()).isLessThan(-30_000);
+  }
+
+  @Test
+  void filesAreWrittenInTheFormOfTheirEnding() throws Exception {
+    Path json = folder.resolve("answer.json");
+    Path text = folder.resolve("answer.txt");
+    Path png = folder.resolve("rates.png");
+    Path svg = folder.resolve("rates.SVG");
+    CommandLine answer =
+        CommandLine.shell(SCRAP + " --group kiln --out " + json + " --chart " + png);
+    assertThat(answer.status()).isZero();
+    assertThat(answer.out()).isEmpty();
+    assertThat(answer.err()).contains("Wrote " + json).contains("Wrote " + png);
+    assertThat(new ObjectMapper().readTree(Files.readString(json)).get("groups")).hasSize(3);
+    assertThat(ImageIO.read(png.toFile()).getWidth()).isEqualTo(1920);
+
+    CommandLine.shell(SCRAP + " --alternative greater --out " + text + " --chart " + svg);
+    assertThat(text).content().startsWith("grade cracked or warped: the rate is not shown");
+    Document document =
+        DocumentBuilderFactory.newInstance()
+            .newDocumentBuilder()
+            .parse(new ByteArrayInputStream(Files.readAllBytes(svg)));
+    assertThat(document.getDocumentElement().getAttribute("viewBox")).startsWith("0 0 960 ");
+    assertThat(document.getDocumentElement().getTextContent())
+        .contains("against 8%", "wilson, lower bound", "98 of 1,196");
+  }
+
+  @Test
+  void theDataFileIsNeverOverwritten() throws IOException {
+    Path data = folder.resolve("data.json");
+    Files.writeString(data, "grade\ncracked\nsound\n");
+    String before = Files.readString(data);
+    CommandLine answer =
+        CommandLine.shell(
+            "rate --data "
+                + data
+                + " --outcome grade --success cracked --against 5% --out "
+                + data);
+    assertThat(answer.status()).isEqualTo(ExitStatus.USAGE);
+    assertThat(answer.err()).contains("which is being read");
+    assertThat(data).hasContent(before);
+  }
+
+  @Test
+  void lookShowsColumnsAndCommandsThatWork() {
+    CommandLine look = CommandLine.shell("look --data demo/returns-by-depot.csv");
+    assertThat(look.out())
+        .startsWith("demo/returns-by-depot.csv: 16 rows, 3 columns, separated by commas, UTF-8\n")
+        .contains("n\n  whole numbers,")
+        .contains("--count n");
+    for (String file : new String[] {"firing-log", "panel-survey", "returns-by-depot", "regrade"}) {
+      String text = CommandLine.shell("look --data demo/" + file + ".csv").out();
+      Matcher command =
+          Pattern.compile("^  tavik (.*)$", Pattern.MULTILINE).matcher(text.replace(" \\\n", " "));
+      int commands = 0;
+      while (command.find()) {
+        commands++;
+        CommandLine answer = CommandLine.shell(command.group(1));
+        assertThat(answer.status()).as(command.group(1) + answer.err()).isZero();
+      }
+      assertThat(commands).as(file).isBetween(2, 3);
+    }
+  }
+
+  @Test
+  void aStudyAnswersWhatItCan() throws IOException {
+    Path study = folder.resolve("study.yaml");
+    Path data = folder.resolve("log.csv");
+    Files.writeString(data, "kiln,grade\nNorth,cracked\nNorth,sound\nSouth,sound\n");
+    Files.writeString(
+        study,
+        """
+        study: Two kilns
+        alpha: 0.01
+        questions:
+          - {ask: rate, label: good, data: log.csv, outcome: grade, success: [cracked], against: 1/4}
+          - {ask: rate, label: where, data: log.csv, outcome: grade, success: cracked, against: 0.25,
+             where: {kiln: North}, alpha: 10%}
+          - {ask: rate, label: typo, data: log.csv, outcom: grade, success: cracked, against: 1/4}
+          - {ask: rate, label: gone, data: none.csv, outcome: grade, success: cracked, against: 1/4}
+          - {ask: guess, label: kind}
+          - {ask: rate, label: pair, tally: {North: 14/400, South: 31/410}, against: 5}
+        """);
+    CommandLine answer = CommandLine.shell("run " + study + " --json");
+    assertThat(answer.status()).isEqualTo(ExitStatus.DATA);
+    JsonNode answers = new ObjectMapper().readTree(answer.out()).get("answers");
+    assertThat(answers).hasSize(6);
+    assertThat(answers.at("/0/hypothesis/alpha").asDouble()).isEqualTo(0.01);
+    assertThat(answers.at("/1/hypothesis/alpha").asDouble()).isEqualTo(0.1);
+    assertThat(answers.at("/1/input/tally").asText()).isEqualTo("1/2");
+    assertThat(answers.at("/2/error/code").asText()).isEqualTo("question-malformed");
+    assertThat(answers.at("/2/error/message").asText())
+        .contains("question 3: there is no key 'outcom'; did you mean outcome?");
+    assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
+    assertThat(answers.at("/4/error/message").asText()).contains("ask must be rate, got 'guess'");
+    assertThat(answers.at("/5/error/message").asText()).contains("did you mean 5%?");
+    assertThat(CommandLine.shell("run " + study).out())
+        .contains("3. typo")
+        .contains("Not answered:");
+  }
+
+  @Test
+  void aStudyInJsonSaysTheSame() throws IOException {
+    Path yaml = folder.resolve("study.yaml");
+    Path json = folder.resolve("study.json");
+    Files.writeString(yaml, "study: s\nquestions:\n  - {ask: rate, tally: 14/400, against: 5%}\n");
+    Files.writeString(
+        json,
+        "{\"study\":\"s\",\"questions\":[{\"ask\":\"rate\",\"tally\":\"14/400\",\"against\":0.05}]}");
+    assertThat(CommandLine.shell("run " + yaml).out())
+        .isEqualTo(CommandLine.shell("run " + json).out())
+        .startsWith("s\n\n1. rate\n\nThe rate is not shown to differ from 5%");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"14/400, 14", "North=14/400, 14", "'a=b=14/400', 14"})
+  void inlineTalliesMayHaveNames(String tally, int successes) throws IOException {
+    assertThat(json("rate " + tally + " --against 5%").at("/input/successes").asInt())
+        .isEqualTo(successes);
+  }
+
+  @Test
+  void theDemoRunsFromAnywhereAndSavesItsFiles() throws IOException {
+    CommandLine demo = CommandLine.run("demo");
+    assertThat(demo.status()).isZero();
+    assertThat(demo.out().replaceAll("\\s+", " "))
+        .contains("$ tavik look --data demo/firing-log.csv")
+        .contains("Above: South (13.0%, p = 0.000609); below: North (4.0%, p = 0.00573)");
+    Path target = folder.resolve("mine");
+    assertThat(CommandLine.shell("demo --save " + target).status()).isZero();
+    assertThat(Files.readString(target.resolve("regrade.csv"), StandardCharsets.UTF_8))
+        .startsWith("tile,first_inspector,second_inspector\n");
+    CommandLine again = CommandLine.shell("demo --save " + target);
+    assertThat(again.status()).isEqualTo(ExitStatus.USAGE);
+    assertThat(again.err()).contains("would overwrite");
+  }
+
+  private static JsonNode json(String line) throws IOException {
+    CommandLine answer = CommandLine.shell(line + " --json");
+    assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
+    return new ObjectMapper().readTree(answer.out());
+  }
+}
