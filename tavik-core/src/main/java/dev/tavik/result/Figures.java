@@ -3,6 +3,7 @@ package dev.tavik.result;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Arrays;
 import java.util.Locale;
 
 /**
@@ -151,23 +152,25 @@ public final class Figures {
   }
 
   /**
-   * A proportion in percent, with enough decimals to be told from another one that it isn't equal
-   * to: 4.98 % beside 5 %, where one decimal would say 5.0 %.
+   * A proportion in percent, with enough decimals to be told from others that it isn't equal to:
+   * 4.98 % beside 5 %, where one decimal would say 5.0 %.
    *
    * @param proportion the proportion, 0 to 1
-   * @param other the one it stands beside
+   * @param others those it stands beside
    * @return its text
    */
-  public static String percentBeside(double proportion, double other) {
+  public static String percentBeside(double proportion, double... others) {
     int decimals = decimals(proportion);
-    while (decimals < MOST_DECIMALS
-        && proportion != other
-        && new BigDecimal(percentDigits(proportion, decimals))
-                .compareTo(new BigDecimal(percentDigits(other, MOST_DECIMALS)))
-            == 0) {
+    while (decimals < MOST_DECIMALS && looksLikeAny(proportion, decimals, others)) {
       decimals++;
     }
     return percent(proportion, decimals);
+  }
+
+  private static boolean looksLikeAny(double proportion, int decimals, double... others) {
+    String digits = percentDigits(proportion, decimals);
+    return Arrays.stream(others)
+        .anyMatch(other -> other != proportion && percentDigits(other, decimals).equals(digits));
   }
 
   /**

@@ -124,7 +124,10 @@ final class RateVerdict {
 
   private String limits() {
     return switch (interval.side()) {
-      case TWO_SIDED -> limit(interval.lower()) + " to " + limit(interval.upper());
+      case TWO_SIDED ->
+          Figures.percentBeside(interval.lower(), interval.upper(), against)
+              + " to "
+              + Figures.percentBeside(interval.upper(), interval.lower(), against);
       case UPPER -> limit(interval.upper());
       case LOWER -> limit(interval.lower());
     };

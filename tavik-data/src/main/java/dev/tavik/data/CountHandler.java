@@ -5,7 +5,6 @@ import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,14 +27,14 @@ final class CountHandler extends RowHandler {
   private final int filtersFrom;
   private final int frequencyPlace;
   private final LevelTable[] tables;
-  private final int[] wanted;
+  private final int[] filter;
   private final int[] seen;
   private final String[] columnNames;
   private final long[] matched;
-  private final Map<Long, long[]> counts = new LinkedHashMap<>();
+  private final CombinationCounts counts = new CombinationCounts();
   private final Map<String, Long> missing = new LinkedHashMap<>();
-  private int[] placeOf = {};
-  private Map<Integer, int[]> shared = Map.of();
+  private final int filtersTo;
+  private int[][] placesOf = {};
   private long frequency = 1;
   private long filtered;
 
@@ -49,73 +48,68 @@ final class CountHandler extends RowHandler {
     this.places = new ArrayList<>(request.columns());
     this.filtersFrom = places.size();
     places.addAll(request.filters().keySet());
-    this.frequencyPlace = request.frequency() == null ? NO_PLACE : places.size();
+    this.filtersTo = places.size();
+    this.frequencyPlace = request.frequency() == null ? NO_PLACE : filtersTo;
     if (request.frequency() != null) {
       places.add(request.frequency());
     }
     this.tables = new LevelTable[places.size()];
     Arrays.setAll(tables, i -> new LevelTable());
     this.seen = new int[places.size()];
-    this.wanted = new int[places.size()];
+    this.filter = new int[places.size()];
     this.matched = new long[places.size()];
     this.columnNames = new String[places.size()];
     int place = filtersFrom;
     for (String level : request.filters().values()) {
-      wanted[place] = tables[place].number(level);
+      filter[place] = tables[place].number(level);
       place++;
     }
   }
 
   @Override
-  void header(Header header) {
-    placeOf = new int[header.names().size()];
-    Arrays.fill(placeOf, NO_PLACE);
-    shared = new HashMap<>();
+  boolean[] header(Header header) {
+    placesOf = new int[header.names().size()][0];
     for (int place = 0; place < places.size(); place++) {
       int column = header.find(places.get(place));
       columnNames[place] = header.names().get(column);
-      if (placeOf[column] == NO_PLACE) {
-        placeOf[column] = place;
-      } else {
-        int[] more = shared.getOrDefault(column, new int[0]);
-        int[] longer = Arrays.copyOf(more, more.length + 1);
-        longer[more.length] = place;
-        shared.put(column, longer);
-      }
+      int[] others = placesOf[column];
+      placesOf[column] = Arrays.copyOf(others, others.length + 1);
+      placesOf[column][others.length] = place;
     }
+    boolean[] wanted = new boolean[placesOf.length];
+    for (int column = 0; column < wanted.length; column++) {
+      wanted[column] = placesOf[column].length > 0;
+    }
+    return wanted;
   }
 
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
-    int place = placeOf[column];
-    if (place == NO_PLACE) {
-      return;
-    }
-    take(place, buffer, offset, length, quoted);
-    if (!shared.isEmpty()) {
-      for (int also : shared.getOrDefault(column, new int[0])) {
-        take(also, buffer, offset, length, quoted);
-      }
+    for (int place : placesOf[column]) {
+      take(place, buffer, offset, length, quoted);
     }
   }
 
   private void take(int place, char[] buffer, int offset, int length, boolean quoted) {
     if (place == frequencyPlace) {
       frequency = frequency(buffer, offset, length);
-    } else if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
-      seen[place] = MISSING;
-    } else {
-      seen[place] = tables[place].number(buffer, offset, length);
-      if (seen[place] >= MOST_LEVELS) {
-        throw tooManyLevels(place);
-      }
+      return;
     }
+    if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
+      seen[place] = MISSING;
+      return;
+    }
+    int level = tables[place].number(buffer, offset, length);
+    if (level >= MOST_LEVELS) {
+      throw tooManyLevels(place);
+    }
+    seen[place] = level;
   }
 
   @Override
   void row(long line) {
-    for (int place = filtersFrom; place < filtersFrom + request.filters().size(); place++) {
-      if (seen[place] != wanted[place]) {
+    for (int place = filtersFrom; place < filtersTo; place++) {
+      if (seen[place] != filter[place]) {
         filtered++;
         return;
       }
@@ -132,12 +126,7 @@ final class CountHandler extends RowHandler {
       }
       key = key << LEVEL_BITS | seen[place];
     }
-    long[] count = counts.get(key);
-    if (count == null) {
-      counts.put(key, new long[] {frequency});
-    } else {
-      count[0] = limited(count[0] + frequency);
-    }
+    limited(counts.add(key, frequency));
   }
 
   private void leaveOut(int place, long line) {
@@ -207,7 +196,9 @@ final class CountHandler extends RowHandler {
     }
     checkFilters();
     Map<List<String>, Long> combinations = new LinkedHashMap<>();
-    counts.forEach((key, count) -> combinations.put(levels(key), count[0]));
+    for (int number = 0; number < counts.size(); number++) {
+      combinations.put(levels(counts.key(number)), counts.count(number));
+    }
     return new Tabulation(
         source(),
         List.of(columnNames).subList(0, filtersFrom),
@@ -218,7 +209,7 @@ final class CountHandler extends RowHandler {
   }
 
   private void checkFilters() {
-    for (int place = filtersFrom; place < filtersFrom + request.filters().size(); place++) {
+    for (int place = filtersFrom; place < filtersTo; place++) {
       if (tables[place].size() == 1 && matched[place] > 0) {
         continue;
       }

@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import dev.tavik.count.DataOverview;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Looks at every column as the rows come, and keeps at most a thousand levels of each. */
@@ -13,8 +14,11 @@ final class OverviewHandler extends RowHandler {
   }
 
   @Override
-  void header(Header header) {
+  boolean[] header(Header header) {
     header.names().forEach(name -> profiles.add(new ColumnProfile(name)));
+    boolean[] wanted = new boolean[profiles.size()];
+    Arrays.fill(wanted, true);
+    return wanted;
   }
 
   @Override

@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -10,22 +11,35 @@ import org.jspecify.annotations.Nullable;
  * fields. It hands out no record, so that the reader runs through the whole file in one loop.
  * Unquoted fields lose the blanks around them. Empty lines are passed over, except in a file of one
  * column, where they are missing values.
+ *
+ * <p>A field only has its characters copied while the reader's inner loop runs; all else is done
+ * once the row is complete. Work inside that loop makes it too large for the compiler to inline:
+ * measured on 4 million rows, counting in the loop took 2.4 s where this takes 1.6 s, and a bare
+ * loop 1.2 s.
  */
 abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
   private final String source;
   private final List<String> names = new ArrayList<>();
   private @Nullable Header header;
+  private boolean[] wanted = {};
   private boolean blank;
   private long rows;
+
+  private char[] text = new char[256];
+  private int used;
+  private int[] ends = new int[16];
+  private int[] columns = new int[16];
+  private boolean[] quotes = new boolean[16];
+  private int fields;
 
   RowHandler(String source) {
     this.source = source;
   }
 
-  /** The header is complete. */
-  abstract void header(Header complete);
+  /** The header is complete; says which columns are wanted. */
+  abstract boolean[] header(Header complete);
 
-  /** A field of a row. */
+  /** A field of a row, in a column that is wanted. */
   abstract void value(int column, char[] buffer, int offset, int length, boolean quoted);
 
   /** A row is complete. */
@@ -33,6 +47,8 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
 
   @Override
   protected void handleBegin(long startingLineNumber) {
+    used = 0;
+    fields = 0;
     blank = false;
   }
 
@@ -43,22 +59,25 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
 
   @Override
   protected void handleField(int column, char[] buffer, int offset, int length, boolean quoted) {
-    int start = offset;
-    int end = offset + length;
-    if (!quoted) {
-      while (start < end && buffer[start] <= ' ') {
-        start++;
-      }
-      while (end > start && buffer[end - 1] <= ' ') {
-        end--;
-      }
+    if (column < wanted.length && !wanted[column]) {
+      return;
     }
-    Header known = header;
-    if (known == null) {
-      names.add(new String(buffer, start, end - start).strip());
-    } else if (column < known.names().size()) {
-      value(column, buffer, start, end - start, quoted);
+    if (used + length > text.length || fields == ends.length) {
+      grow(length);
     }
+    System.arraycopy(buffer, offset, text, used, length);
+    used += length;
+    ends[fields] = used;
+    columns[fields] = column;
+    quotes[fields] = quoted;
+    fields++;
+  }
+
+  private void grow(int length) {
+    text = Arrays.copyOf(text, Math.max(2 * text.length, used + length));
+    ends = Arrays.copyOf(ends, 2 * ends.length);
+    columns = Arrays.copyOf(columns, 2 * columns.length);
+    quotes = Arrays.copyOf(quotes, 2 * quotes.length);
   }
 
   @Override
@@ -66,26 +85,54 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
     Header known = header;
     if (known == null) {
       if (!blank) {
-        header = new Header(source, names);
-        header(header);
+        completeHeader();
       }
       return null;
     }
     if (blank) {
-      if (known.names().size() > 1) {
+      if (wanted.length > 1) {
         return null;
       }
-      value(0, new char[0], 0, 0, false);
-    } else if (getFieldCount() != known.names().size()) {
+      handleField(0, text, 0, 0, false);
+    } else if (getFieldCount() != wanted.length) {
       throw ragged(known);
     }
     rows++;
+    int start = 0;
+    for (int field = 0; field < fields; field++) {
+      trimmed(columns[field], start, ends[field], quotes[field]);
+      start = ends[field];
+    }
     row(getStartingLineNumber());
     return null;
   }
 
+  private void completeHeader() {
+    int start = 0;
+    for (int field = 0; field < fields; field++) {
+      names.add(new String(text, start, ends[field] - start).strip());
+      start = ends[field];
+    }
+    Header complete = new Header(source, names);
+    header = complete;
+    wanted = header(complete);
+  }
+
+  private void trimmed(int column, int from, int to, boolean quoted) {
+    int start = from;
+    int end = to;
+    if (!quoted) {
+      while (start < end && text[start] <= ' ') {
+        start++;
+      }
+      while (end > start && text[end - 1] <= ' ') {
+        end--;
+      }
+    }
+    value(column, text, start, end - start, quoted);
+  }
+
   private DataException ragged(Header known) {
-    int expected = known.names().size();
     return new DataException(
         DataException.Code.MALFORMED,
         String.format(
@@ -95,7 +142,7 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
             getStartingLineNumber(),
             getFieldCount(),
             getFieldCount() == 1 ? "field" : "fields",
-            expected,
+            wanted.length,
             Names.listed(known.names())));
   }
 

@@ -88,7 +88,9 @@ public final class IntervalPicture {
   private static String limits(Interval interval) {
     return switch (interval.side()) {
       case TWO_SIDED ->
-          Figures.percent(interval.lower()) + " to " + Figures.percent(interval.upper());
+          Figures.percentBeside(interval.lower(), interval.upper())
+              + " to "
+              + Figures.percentBeside(interval.upper(), interval.lower());
       case UPPER -> "at most " + Figures.percent(interval.upper());
       case LOWER -> "at least " + Figures.percent(interval.lower());
     };
