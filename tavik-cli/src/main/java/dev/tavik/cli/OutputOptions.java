@@ -23,7 +23,7 @@ final class OutputOptions {
   @Option(
       names = "--out",
       paramLabel = "FILE",
-      description = "Write the answer to a file; its ending, .txt or .json, says the form.")
+      description = "Write the answer to a file, as text (.txt) or as JSON (.json).")
   @Nullable Path out;
 
   @Option(

@@ -7,6 +7,8 @@ import java.util.stream.Collectors;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.MissingParameterException;
+import picocli.CommandLine.Model.ArgSpec;
+import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.UnmatchedArgumentException;
 
@@ -66,6 +68,9 @@ public final class Tavik {
   private static String usage(ParameterException e) {
     if (e instanceof UnmatchedArgumentException unmatched) {
       String what = unmatched.getUnmatched().get(0);
+      if (what.matches("-[\\d.]+(/.*)?")) {
+        return "a count can't be negative, got " + what;
+      }
       List<String> near = unmatched.getSuggestions();
       String kind = what.startsWith("-") ? "there is no option " : "nothing is expected for ";
       if (e.getCommandLine().getCommandSpec().userObject() instanceof Root) {
@@ -80,10 +85,9 @@ public final class Tavik {
                   + "?");
     }
     if (e instanceof MissingParameterException missing && !missing.getMissing().isEmpty()) {
-      return "a value is missing for "
-          + missing.getMissing().get(0).paramLabel()
-          + ": "
-          + e.getMessage();
+      ArgSpec argument = missing.getMissing().get(0);
+      String name = argument instanceof OptionSpec option ? option.longestName() + " " : "";
+      return name + argument.paramLabel() + " is missing";
     }
     return String.valueOf(e.getMessage());
   }

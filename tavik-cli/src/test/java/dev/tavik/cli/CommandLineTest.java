@@ -102,7 +102,7 @@ class CommandLineTest {
     List<String[]> cases =
         List.of(
             new String[] {"2", "rate 400/14 --against 5%", "did you mean 14/400?"},
-            new String[] {"2", "rate -3/400 --against 5%", "-3/400"},
+            new String[] {"2", "rate -3/400 --against 5%", "a count can't be negative, got -3/400"},
             new String[] {"2", "rate 1.5/400 --against 5%", "got '1.5'"},
             new String[] {"2", "rate x/400 --against 5%", "got 'x'"},
             new String[] {"2", "rate 0/0 --against 5%", "trials must be between 1"},
@@ -142,7 +142,7 @@ class CommandLineTest {
             new String[] {
               "2", "look --against 5% --data demo/firing-log.csv", "no option --against"
             },
-            new String[] {"2", "look", "--data"},
+            new String[] {"2", "look", "--data FILE is missing"},
             new String[] {"2", "lok", "there is no command lok"},
             new String[] {"3", SCRAP.replace("firing-log", "fireing-log"), "there is no file"},
             new String[] {"3", SCRAP.replace("demo/firing-log.csv", "FOLDER"), "is a directory"},
@@ -340,7 +340,7 @@ class CommandLineTest {
   void aStudyAnswersWhatItCan() throws IOException {
     Path study = folder.resolve("study.yaml");
     Path data = folder.resolve("log.csv");
-    Files.writeString(data, "kiln,grade\nNorth,cracked\nNorth,sound\nSouth,sound\n");
+    Files.writeString(data, "kiln,grade,ok\nNorth,cracked,no\nNorth,sound,yes\nSouth,sound,yes\n");
     Files.writeString(
         study,
         """
@@ -353,12 +353,14 @@ class CommandLineTest {
           - {ask: rate, label: typo, data: log.csv, outcom: grade, success: cracked, against: 1/4}
           - {ask: rate, label: gone, data: none.csv, outcome: grade, success: cracked, against: 1/4}
           - {ask: guess, label: kind}
+          - {ask: rate, label: words, data: log.csv, outcome: ok, success: yes, against: 1/2}
           - {ask: rate, label: pair, tally: {North: 14/400, South: 31/410}, against: 5}
         """);
     CommandLine answer = CommandLine.shell("run " + study + " --json");
     assertThat(answer.status()).isEqualTo(ExitStatus.DATA);
     JsonNode answers = new ObjectMapper().readTree(answer.out()).get("answers");
-    assertThat(answers).hasSize(6);
+    assertThat(answers).hasSize(7);
+    assertThat(answers.at("/5/input/tally").asText()).isEqualTo("2/3");
     assertThat(answers.at("/0/hypothesis/alpha").asDouble()).isEqualTo(0.01);
     assertThat(answers.at("/1/hypothesis/alpha").asDouble()).isEqualTo(0.1);
     assertThat(answers.at("/1/input/tally").asText()).isEqualTo("1/2");
@@ -367,7 +369,7 @@ class CommandLineTest {
         .contains("question 3: there is no key 'outcom'; did you mean outcome?");
     assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
     assertThat(answers.at("/4/error/message").asText()).contains("ask must be rate, got 'guess'");
-    assertThat(answers.at("/5/error/message").asText()).contains("did you mean 5%?");
+    assertThat(answers.at("/6/error/message").asText()).contains("did you mean 5%?");
     assertThat(CommandLine.shell("run " + study).out())
         .contains("3. typo")
         .contains("Not answered:");

@@ -14,12 +14,31 @@ import org.jspecify.annotations.Nullable;
 final class RateByGroupAnalysis {
   private final RateByGroupQuestion question;
   private final RateSettings settings;
+  private final List<Caution> common;
   private final List<RateAnswer> groups;
 
   RateByGroupAnalysis(RateByGroupQuestion question, List<RateAnswer> adjusted) {
     this.question = question;
     this.settings = question.settings();
-    this.groups = adjusted.stream().map(this::withAdjustedAway).toList();
+    this.common = common(adjusted);
+    this.groups =
+        adjusted.stream()
+            .map(group -> group.withCautions(without(common, group.cautions())))
+            .map(this::withAdjustedAway)
+            .toList();
+  }
+
+  /** What every group would be told in the same words is told once. */
+  private static List<Caution> common(List<RateAnswer> groups) {
+    return groups.size() == 1
+        ? List.of()
+        : groups.get(0).cautions().stream()
+            .filter(each -> groups.stream().allMatch(group -> group.cautions().contains(each)))
+            .toList();
+  }
+
+  private static List<Caution> without(List<Caution> common, List<Caution> cautions) {
+    return cautions.stream().filter(each -> !common.contains(each)).toList();
   }
 
   RateByGroupAnswer answer() {
@@ -49,7 +68,7 @@ final class RateByGroupAnalysis {
   }
 
   private List<Caution> cautions() {
-    List<Caution> cautions = new ArrayList<>();
+    List<Caution> cautions = new ArrayList<>(common);
     CountedFrom from = question.from();
     if (from != null) {
       long used = question.groups().values().stream().mapToLong(tally -> tally.trials()).sum();

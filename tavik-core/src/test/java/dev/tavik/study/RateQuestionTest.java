@@ -223,6 +223,17 @@ class RateQuestionTest {
   }
 
   @Test
+  void whatHoldsForEveryGroupIsSaidOnce() {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    groups.put("North", Tally.of(14, 400));
+    groups.put("South", Tally.of(31, 410));
+    RateByGroupAnswer answer =
+        RateByGroupQuestion.of(groups, RateSettings.against(0.05).level(0.9)).ask();
+    assertThat(answer.cautions()).extracting(Caution::code).containsExactly(Code.LEVEL_ALPHA);
+    assertThat(answer.groups()).noneMatch(group -> has(group, Code.LEVEL_ALPHA));
+  }
+
+  @Test
   void oneSmallGroupMakesAllBeJudgedExactly() {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("large", Tally.of(30, 400));

@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -41,7 +42,15 @@ final class Names {
 
   private static boolean near(String typed, String name) {
     int longer = Math.max(typed.length(), name.length());
-    return distance(typed, name) <= Math.max(1, (longer + 1) / 3) && longer <= 100;
+    boolean fewChanges = distance(typed, name) <= Math.max(1, (longer + 1) / 3);
+    return longer <= 100 && (fewChanges || letters(typed).equals(letters(name)));
+  }
+
+  /** The letters of a name in alphabetical order: the same for klin and kiln. */
+  private static String letters(String name) {
+    char[] letters = name.toLowerCase(Locale.ROOT).toCharArray();
+    Arrays.sort(letters);
+    return new String(letters);
   }
 
   /** The edit distance without regard to case (Levenshtein 1966), row by row. */

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import com.fasterxml.jackson.dataformat.yaml.YAMLParser;
 import dev.tavik.study.Question;
 import dev.tavik.study.Study;
 import dev.tavik.study.Unanswered;
@@ -73,7 +74,7 @@ public final class StudyFile {
 
   private JsonNode tree() {
     ObjectMapper mapper =
-        name.toLowerCase(Locale.ROOT).endsWith(".json") ? new ObjectMapper() : new YAMLMapper();
+        name.toLowerCase(Locale.ROOT).endsWith(".json") ? new ObjectMapper() : yaml();
     mapper
         .enable(JsonParser.Feature.STRICT_DUPLICATE_DETECTION)
         .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -93,6 +94,13 @@ public final class StudyFile {
     } catch (IOException e) {
       throw DataException.unreadable(name, e);
     }
+  }
+
+  /** The levels yes and no stay words. */
+  private static ObjectMapper yaml() {
+    return YAMLMapper.builder()
+        .enable(YAMLParser.Feature.PARSE_BOOLEAN_LIKE_WORDS_AS_STRINGS)
+        .build();
   }
 
   /** A parser's message without the excerpts of the file, which are indented. */
