@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -93,14 +94,20 @@ final class DemoCommand implements Callable<Integer> {
   private int tour() {
     PrintWriter out = terminal.out();
     out.println("Harrowmere Tileworks is a made-up maker of glazed tiles with three kilns. Every");
-    out.println("command below can be repeated as it stands, where the folder demo is.");
-    Terminal onDemo = new Terminal(out, terminal.err(), DemoCommand::open, terminal.emphasis());
+    out.println("command below can be repeated as it stands where the folder demo is; to have");
+    out.println("it here: " + terminal.name() + " demo --save demo");
+    Terminal onDemo =
+        new Terminal(out, terminal.err(), DemoCommand::open, terminal.emphasis(), terminal.name());
     for (Stop stop : TOUR) {
       out.println();
       out.println("-".repeat(80));
       out.println(stop.story());
       out.println();
-      out.println("$ tavik " + String.join(" ", quoted(stop.command())));
+      out.println(
+          "$ "
+              + Suggestions.quoted(terminal.name())
+              + " "
+              + stop.command().stream().map(Suggestions::quoted).collect(Collectors.joining(" ")));
       out.println();
       int status = new Tavik(onDemo).run(stop.command().toArray(String[]::new));
       if (status != ExitStatus.ANSWERED) {
@@ -109,12 +116,8 @@ final class DemoCommand implements Callable<Integer> {
     }
     out.println();
     out.println("-".repeat(80));
-    out.println("Next: tavik look --data FILE, with a file of your own.");
+    out.println("Next: " + terminal.name() + " look --data FILE, with a file of your own.");
     return ExitStatus.ANSWERED;
-  }
-
-  private static List<String> quoted(List<String> command) {
-    return command.stream().map(word -> word.contains(" ") ? '"' + word + '"' : word).toList();
   }
 
   private static InputStream open(String name) throws IOException {

@@ -39,7 +39,7 @@ final class LookCommand implements Callable<Integer> {
   public Integer call() {
     output.check(List.of(data));
     DataOverview overview = DelimitedText.of(data, terminal.files()).overview();
-    List<String> suggestions = Suggestions.of(overview, data);
+    List<String> suggestions = Suggestions.of(overview, data, terminal.name());
     output.write(
         output.wantsJson()
             ? new JsonReport(Detail.FINDINGS).of(overview, suggestions)

@@ -32,7 +32,8 @@ public final class Main {
             writer(FileDescriptor.err),
             name ->
                 name.equals(DelimitedText.STANDARD_INPUT) ? stdin() : DelimitedText.openFile(name),
-            plain ? Emphasis.NONE : Emphasis.TERMINAL);
+            plain ? Emphasis.NONE : Emphasis.TERMINAL,
+            System.getProperty("tavik.name", "tavik"));
     int status = new Tavik(terminal).run(arguments);
     terminal.out().flush();
     terminal.err().flush();

@@ -18,7 +18,7 @@ final class Suggestions {
 
   private Suggestions() {}
 
-  static List<String> of(DataOverview overview, String data) {
+  static List<String> of(DataOverview overview, String data, String name) {
     Optional<Column> frequency = frequency(overview);
     List<Column> classes =
         overview.columns().stream()
@@ -35,7 +35,8 @@ final class Suggestions {
             .orElse(classes.get(classes.size() - 1));
     String success = affirmative(outcome).orElseGet(() -> rarest(outcome));
     String command =
-        "tavik rate --data "
+        quoted(name)
+            + " rate --data "
             + quoted(data)
             + " --outcome "
             + quoted(outcome.name())
@@ -86,7 +87,7 @@ final class Suggestions {
     return common ? "50%" : "10%";
   }
 
-  private static String quoted(String word) {
-    return word.matches("[\\w./@:+,-]+") ? word : "'" + word.replace("'", "'\\''") + "'";
+  static String quoted(String word) {
+    return word.matches("[\\w./@:+,%-]+") ? word : "'" + word.replace("'", "'\\''") + "'";
   }
 }

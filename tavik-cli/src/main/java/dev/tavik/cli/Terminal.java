@@ -11,5 +11,7 @@ import java.io.PrintWriter;
  * @param err where troubles and notes go
  * @param files how named data are opened
  * @param emphasis how headings stand out in {@code out}
+ * @param name what the analyst types to call Tavik, for commands to be pasted
  */
-public record Terminal(PrintWriter out, PrintWriter err, Opening files, Emphasis emphasis) {}
+public record Terminal(
+    PrintWriter out, PrintWriter err, Opening files, Emphasis emphasis, String name) {}

@@ -25,7 +25,8 @@ record CommandLine(int status, String out, String err) {
                 name.startsWith("demo/")
                     ? DemoFiles.open(name.substring(5))
                     : DelimitedText.openFile(name),
-            Emphasis.NONE);
+            Emphasis.NONE,
+            "tavik");
     int status = new Tavik(terminal).run(arguments);
     return new CommandLine(status, out.toString(), err.toString());
   }

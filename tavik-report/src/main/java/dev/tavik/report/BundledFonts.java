@@ -36,7 +36,7 @@ final class BundledFonts {
       }
       plain = Font.createFont(Font.TRUETYPE_FONT, plainFile.toFile());
       bold = Font.createFont(Font.TRUETYPE_FONT, boldFile.toFile());
-      for (Path file : new Path[] {plainFile, boldFile, configuration, folder}) {
+      for (Path file : new Path[] {folder, plainFile, boldFile, configuration}) {
         file.toFile().deleteOnExit();
       }
     } catch (IOException e) {

@@ -153,7 +153,11 @@ final class RateText {
       return;
     }
     lines.heading("Working: the score test by hand");
-    lines.paragraph("  ", "  ", "Values are shown to ten digits and carried on unrounded.");
+    lines.paragraph(
+        "  ",
+        "  ",
+        "x successes in n trials, p0 the null value. Values are shown to ten digits and carried"
+            + " on unrounded.");
     int number = 1;
     for (WorkingStep step : steps) {
       lines.blank();
