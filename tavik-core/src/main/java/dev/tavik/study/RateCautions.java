@@ -154,13 +154,13 @@ final class RateCautions {
             rejects ? "rejects" : "doesn't reject",
             Figures.exactPercent(against),
             rejects ? "intervals that include" : "intervals that leave out",
-            contradicting.stream().map(RateCautions::name).collect(Collectors.joining(", ")),
+            contradicting.stream().map(RateCautions::name).collect(Collectors.joining(" and ")),
             why(contradicting)));
   }
 
   private static String name(Interval interval) {
     return switch (interval.side()) {
-      case TWO_SIDED -> interval.method() + ", two-sided";
+      case TWO_SIDED -> interval.method() + " (two-sided)";
       case LOWER -> interval.method() + " lower bound";
       case UPPER -> interval.method() + " upper bound";
     };

@@ -83,7 +83,8 @@ final class TextTable {
     if (align == Align.POINT) {
       List<String> numbers = headed ? cells.subList(1, cells.size()) : cells;
       int after = numbers.stream().mapToInt(TextTable::afterPoint).max().orElse(0);
-      numbers.replaceAll(cell -> cell + " ".repeat(after - afterPoint(cell)));
+      numbers.replaceAll(
+          cell -> isNumber(cell) ? cell + " ".repeat(after - afterPoint(cell)) : cell);
     }
     int width = cells.stream().mapToInt(String::length).max().orElse(0);
     cells.replaceAll(
@@ -91,12 +92,17 @@ final class TextTable {
     return cells;
   }
 
+  private static boolean isNumber(String cell) {
+    return !cell.isEmpty() && "+-.0123456789".indexOf(cell.charAt(0)) >= 0;
+  }
+
   /** The characters from the decimal point of a number on; 0 for words. */
   private static int afterPoint(String cell) {
+    if (!isNumber(cell)) {
+      return 0;
+    }
     int point = cell.indexOf('.');
-    boolean number = !cell.isEmpty() && "+-.0123456789".indexOf(cell.charAt(0)) >= 0;
-    int end = number && point < 0 ? wholePart(cell) : point;
-    return number ? cell.length() - end : 0;
+    return cell.length() - (point < 0 ? wholePart(cell) : point);
   }
 
   private static int wholePart(String cell) {

@@ -1,0 +1,76 @@
+package dev.tavik.study;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
+import dev.tavik.result.Caution;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** What a file brings with it is told with the answer. */
+class DataCautionsTest {
+  private static final Tabulation LOG = log();
+
+  private static Tabulation log() {
+    Map<List<String>, Long> counts = new LinkedHashMap<>();
+    counts.put(List.of("cracked", "North"), 14L);
+    counts.put(List.of("sound", "North"), 386L);
+    counts.put(List.of("Cracked ", "north"), 3L);
+    counts.put(List.of("sound", "South"), 7L);
+    return new Tabulation(
+        "log.csv", List.of("grade", "kiln"), counts, 425, 5, Map.of("grade", 8L, "kiln", 2L));
+  }
+
+  @Test
+  void missingValuesAndSimilarLevelsAreTold() {
+    CountedFrom from = CountedFrom.of(LOG, List.of("cracked"), null, List.of("shift=early"));
+    assertThat(from.outcome()).isEqualTo("grade");
+    assertThat(from.group()).isEqualTo("kiln");
+    RateAnswer answer =
+        RateQuestion.of(LOG.tally(0, Set.of("cracked")), 0.05).countedFrom(from).ask();
+    assertThat(answer.tally()).isEqualTo(Tally.of(14, 410));
+    assertThat(answer.cautions())
+        .extracting(Caution::code)
+        .contains(Caution.Code.MISSING_VALUES, Caution.Code.SIMILAR_LEVELS);
+    assertThat(answer.cautions().toString())
+        .contains("10 of 420 were left out for a missing value")
+        .contains("grade lacks 8")
+        .contains("kiln lacks 2")
+        .contains("'cracked' and 'Cracked ' differ only in case or blanks")
+        .contains("'North' and 'north' differ only in case or blanks");
+  }
+
+  @Test
+  void groupsWithoutObservationsAreNamedOnce() {
+    RateByGroupQuestion question =
+        new RateByGroupQuestion(
+            "Cracks",
+            Map.of("North", Tally.of(14, 400)),
+            List.of("Tunnel", "Old"),
+            RateSettings.against(0.05),
+            CountedFrom.of(LOG, List.of("cracked"), "n", List.of()));
+    RateByGroupAnswer answer = question.ask();
+    assertThat(answer.cautions())
+        .extracting(Caution::code)
+        .contains(Caution.Code.EMPTY_GROUP, Caution.Code.MISSING_VALUES);
+    assertThat(answer.cautions().toString())
+        .contains("Without any observation, and left out: Tunnel, Old.");
+    assertThat(answer.groups()).hasSize(1);
+    assertThat(answer.conclusion()).endsWith("adjusted by Holm's method for 1 group.");
+  }
+
+  @Test
+  void aStudyKeepsItsOrderAndTellsWhatFailed() {
+    Question rate = RateQuestion.of(Tally.of(14, 400), 0.05).labelled("first");
+    Question none = () -> new Unanswered("rate", "second", "data-empty", "nothing to count.");
+    StudyAnswer answer = new Study("Two", List.of(rate, none)).ask();
+    assertThat(answer.answers()).extracting(Answer::label).containsExactly("first", "second");
+    assertThat(answer.complete()).isFalse();
+    assertThat(answer.answers().get(1).conclusion()).isEqualTo("Not answered: nothing to count.");
+    assertThat(new Study("One", List.of(rate)).ask().complete()).isTrue();
+  }
+}

@@ -1,0 +1,178 @@
+package dev.tavik.report;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import dev.tavik.count.DataOverview;
+import dev.tavik.count.DataOverview.Column;
+import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.count.Tally;
+import dev.tavik.report.TextTable.Align;
+import dev.tavik.result.Alternative;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateByGroupAnswer;
+import dev.tavik.study.RateByGroupQuestion;
+import dev.tavik.study.RateQuestion;
+import dev.tavik.study.RateSettings;
+import dev.tavik.study.StudyAnswer;
+import dev.tavik.study.Unanswered;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+
+class ReportTest {
+  private static final RateAnswer RATE =
+      RateQuestion.of(Tally.of(14, 400), 0.05)
+          .labelled("North kiln cracks")
+          .alternative(Alternative.LESS)
+          .ask();
+
+  private static RateByGroupAnswer kilns() {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    groups.put("North", Tally.of(16, 403));
+    groups.put("South", Tally.of(53, 408));
+    return RateByGroupQuestion.of(groups, RateSettings.against(0.08)).labelled("Scrap").ask();
+  }
+
+  @Test
+  void tablesAlignOnTheDecimalPoint() {
+    TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.RIGHT);
+    table.header("kiln", "rate", "n");
+    table.row("North", "4.05%", "403");
+    table.row("S", "12.9%", "1,408");
+    table.row("T", "none", "9");
+    table.row("U", "-3", "10");
+    assertThat(table.lines(80))
+        .containsExactly(
+            "kiln     rate      n",
+            "North   4.05%    403",
+            "S      12.9%   1,408",
+            "T        none      9",
+            "U      -3         10");
+    assertThatIllegalArgumentException().isThrownBy(() -> table.row("too", "few"));
+  }
+
+  @Test
+  void namesTooLongForALineAreCut() {
+    TextTable table = new TextTable(Align.LEFT, Align.RIGHT);
+    table.row("a kiln with a very long name", "1,234");
+    table.row("short", "5");
+    assertThat(table.lines(24))
+        .containsExactly("a kiln with a ve…  1,234", "short                  5");
+  }
+
+  @Test
+  void emphasisIsOnlyForTerminals() {
+    String plain = new TextReport(Emphasis.NONE, Detail.FINDINGS).of(RATE);
+    String terminal = new TextReport(Emphasis.TERMINAL, Detail.FINDINGS).of(RATE);
+    assertThat(plain).doesNotContain("\u001b");
+    assertThat(terminal).contains("\u001b[1mObserved\u001b[0m");
+    assertThat(terminal.replaceAll("\u001b\\[[01]m", "")).isEqualTo(plain);
+  }
+
+  @Test
+  void jsonAndTextCarryTheSameNumbers() throws IOException {
+    JsonNode json = new ObjectMapper().readTree(new JsonReport(Detail.FINDINGS).of(RATE));
+    assertThat(json.at("/tests/0/pValue").asDouble()).isEqualTo(RATE.tests().get(0).pValue());
+    assertThat(json.at("/intervals/3/upper").asDouble()).isEqualTo(RATE.intervals().get(3).upper());
+    assertThat(json.at("/conclusion").asText()).isEqualTo(RATE.conclusion());
+    assertThat(json.has("working")).isFalse();
+    assertThat(new JsonReport(Detail.WORKING).of(RATE)).contains("\"working\": [");
+  }
+
+  @Test
+  void aStudyListsEveryAnswerInItsPlace() throws IOException {
+    StudyAnswer study =
+        new StudyAnswer(
+            "Spring",
+            List.of(RATE, new Unanswered("rate", "gone", "data-unreadable", "no file"), kilns()));
+    JsonNode json = new ObjectMapper().readTree(new JsonReport(Detail.FINDINGS).of(study));
+    assertThat(json.at("/study").asText()).isEqualTo("Spring");
+    assertThat(json.at("/answers/1"))
+        .isEqualTo(
+            new ObjectMapper()
+                .readTree(
+                    "{\"question\":\"rate\",\"label\":\"gone\",\"error\":"
+                        + "{\"code\":\"data-unreadable\",\"message\":\"no file\"}}"));
+    String text = new TextReport(Emphasis.NONE, Detail.FINDINGS).of(study);
+    assertThat(text)
+        .startsWith("Spring\n\n1. North kiln cracks\n\nNorth kiln cracks: the rate")
+        .contains("\n2. gone\n\nNot answered: no file\n\n3. Scrap\n\nScrap: each group's rate");
+  }
+
+  @Test
+  void anOverviewCutsLongListsOfLevels() {
+    Map<String, Long> levels = new LinkedHashMap<>();
+    for (int i = 0; i < 15; i++) {
+      levels.put("depot " + i, 10L + i);
+    }
+    DataOverview overview =
+        new DataOverview(
+            "returns.csv",
+            "separated by tabs, UTF-8",
+            1,
+            List.of(
+                new Column("depot", Kind.CATEGORY, levels, 15, 1, List.of(), 0),
+                new Column("", Kind.MANY_VALUES, Map.of(), 1_000, 0, List.of(), 0),
+                new Column("n", Kind.WHOLE_NUMBERS, Map.of(), 9, 0, List.of("1", "9"), 45)));
+    assertThat(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(overview, List.of()))
+        .startsWith("returns.csv: 1 row, 3 columns, separated by tabs, UTF-8\n")
+        .contains("category, 15 levels; 1 row lacks a value\n")
+        .contains("  and 3 more levels\n")
+        .contains("(no name)\n  many values, 1,000 or more different ones\n")
+        .endsWith("n\n  whole numbers, 1 to 9, in all 45\n");
+  }
+
+  @Test
+  void picturesShowEveryRowAndTheNullValue() throws IOException {
+    String svg = new String(IntervalPicture.of(kilns()).svg(), StandardCharsets.UTF_8);
+    assertThat(svg)
+        .contains(">Scrap<", ">North  16 of 403<", ">South  53 of 408<", ">against 8%<")
+        .contains("rejected<", ">proportion, in percent<")
+        .doesNotContain("<!DOCTYPE");
+    BufferedImage image = png(IntervalPicture.of(RATE));
+    int nullValue = 0xB84700;
+    int interval = 0x00558C;
+    assertThat(pixels(image, nullValue)).isGreaterThan(200);
+    assertThat(pixels(image, interval)).isGreaterThan(2_000);
+    assertThat(image.getRGB(2, 2) & 0xFFFFFF).isEqualTo(0xFFFFFF);
+  }
+
+  @Test
+  void picturesGrowWithTheirRowsAndHoldExtremes() throws IOException {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    groups.put("a group with a name that would leave no room for anything", Tally.of(0, 60));
+    groups.put("B", Tally.of(999, 1_000));
+    groups.put("C", Tally.of(1, 1_000_000_000));
+    BufferedImage three =
+        png(IntervalPicture.of(RateByGroupQuestion.of(groups, RateSettings.against(0.5)).ask()));
+    BufferedImage two = png(IntervalPicture.of(kilns()));
+    assertThat(three.getWidth()).isEqualTo(two.getWidth());
+    assertThat(three.getHeight()).isGreaterThan(two.getHeight());
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> IntervalPicture.of(new Unanswered("rate", "", "x", "no file")))
+        .withMessageContaining("no file");
+  }
+
+  private static BufferedImage png(Picture picture) throws IOException {
+    return ImageIO.read(new ByteArrayInputStream(picture.png()));
+  }
+
+  private static long pixels(BufferedImage image, int colour) {
+    long found = 0;
+    for (int y = 0; y < image.getHeight(); y++) {
+      for (int x = 0; x < image.getWidth(); x++) {
+        found += (image.getRGB(x, y) & 0xFFFFFF) == colour ? 1 : 0;
+      }
+    }
+    return found;
+  }
+}
