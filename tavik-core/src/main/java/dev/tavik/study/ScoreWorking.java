@@ -115,8 +115,8 @@ final class ScoreWorking {
     return new WorkingStep(
         "critical value",
         "z*",
-        twoSided ? "P(Z >= z*) = alpha / 2" : "P(Z >= z*) = alpha",
-        twoSided ? "P(Z >= z*) = " + alpha + " / 2" : "P(Z >= z*) = " + alpha,
+        twoSided ? "normal deviate with alpha / 2 above it" : "normal deviate with alpha above it",
+        "normal deviate with " + alpha + (twoSided ? " / 2 above it" : " above it"),
         number(critical()),
         "");
   }

@@ -162,17 +162,11 @@ final class RateText {
     for (WorkingStep step : steps) {
       lines.blank();
       lines.line("  " + number + ". " + step.name());
-      String symbol = step.symbol().isEmpty() ? "" : step.symbol() + " = ";
-      boolean equation = !step.formula().contains("z* ") && !step.symbol().isEmpty();
-      if (equation && !step.formula().contains("= alpha")) {
-        lines.line("       " + symbol + step.formula());
-        lines.line("       " + " ".repeat(step.symbol().length()) + " = " + step.substituted());
-        lines.line("       " + " ".repeat(step.symbol().length()) + " = " + step.value());
-      } else {
-        lines.line("       " + step.formula());
-        lines.line("       " + step.substituted());
-        lines.line("       " + symbol + step.value());
-      }
+      String first = step.symbol().isEmpty() ? "" : step.symbol() + " = ";
+      String others = step.symbol().isEmpty() ? "" : " ".repeat(step.symbol().length()) + " = ";
+      lines.line("       " + first + step.formula());
+      lines.line("       " + others + step.substituted());
+      lines.line("       " + others + step.value());
       if (!step.reason().isEmpty()) {
         lines.paragraph("       ", "       ", step.reason());
       }
