@@ -92,6 +92,22 @@ public final class Binomial {
   }
 
   /**
+   * Half the deviance of a count, x ln(x/np) + (n - x) ln((n - x)/nq): how far the logarithm of its
+   * likelihood lies below the largest one.
+   *
+   * @param x a count, 0 to n
+   * @return half the deviance, at least 0
+   */
+  public double halfDeviance(long x) {
+    if (x == 0 || x == trials) {
+      return -logMass(x);
+    }
+    double deviation = deviation(x);
+    return deviance((double) x, mean, deviation)
+        + deviance((double) (trials - x), trials * p.complement(), -deviation);
+  }
+
+  /**
    * The logarithm of the lower tail, ln P(X ≤ x).
    *
    * @param x a count; below 0 the tail is empty
@@ -136,17 +152,7 @@ public final class Binomial {
    * @return the count, or -1 where even zero successes are more probable
    */
   public long lastBelowModeAtMost(double logMass) {
-    long at = -1;
-    long above = mode();
-    while (above - at > 1) {
-      long middle = at + (above - at) / 2;
-      if (logMass(middle) <= logMass) {
-        at = middle;
-      } else {
-        above = middle;
-      }
-    }
-    return at;
+    return Bisection.last(-1, mode() - 1, x -> logMass(x) <= logMass);
   }
 
   /**
@@ -156,17 +162,27 @@ public final class Binomial {
    * @return the count, or n + 1 where even n successes are more probable
    */
   public long firstAboveModeAtMost(double logMass) {
-    long below = mode();
-    long at = trials + 1;
-    while (at - below > 1) {
-      long middle = below + (at - below) / 2;
-      if (logMass(middle) <= logMass) {
-        at = middle;
-      } else {
-        below = middle;
-      }
-    }
-    return at;
+    return Bisection.first(mode() + 1, trials + 1, x -> logMass(x) <= logMass);
+  }
+
+  /**
+   * The largest count whose lower tail has this logarithm or less.
+   *
+   * @param logTail the logarithm of a probability, at most 0
+   * @return the count, or -1 where even P(X = 0) is more
+   */
+  public long lastLowerAtMost(double logTail) {
+    return Bisection.last(-1, trials, x -> logLower(x) <= logTail);
+  }
+
+  /**
+   * The smallest count whose upper tail has this logarithm or less.
+   *
+   * @param logTail the logarithm of a probability, at most 0
+   * @return the count, or n + 1 where even P(X = n) is more
+   */
+  public long firstUpperAtMost(double logTail) {
+    return Bisection.first(0, trials + 1, x -> logUpper(x) <= logTail);
   }
 
   /**

@@ -4,33 +4,96 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
+import java.util.function.ToDoubleBiFunction;
 
 /**
- * The binomial test; two-sided, outcomes are ordered by their probability (Sterne 1954, "Some
- * remarks on confidence or fiducial limits", Biometrika 41, 275-278).
+ * The binomial test in its variants. One-sided, all are the tail that includes the observed count,
+ * but for mid-p, which counts that one half. Two-sided:
  *
- * <p>Probabilities fall on both sides of the mode, so the outcomes no more probable than the
- * observed one are two tails, whose ends are found by bisection. Both tails are summed; neither is
- * one minus the rest.
+ * <ul>
+ *   <li>by probability (Sterne 1954, "Some remarks on confidence or fiducial limits", Biometrika
+ *       41, 275-278): all outcomes no more probable than the observed one;
+ *   <li>doubled: twice the smaller tail, at most 1;
+ *   <li>Blaker (2000, "Confidence curves and improved exact confidence intervals for discrete
+ *       distributions", Canadian Journal of Statistics 28, 783-798): the smaller tail and the
+ *       largest opposite tail that is no larger;
+ *   <li>mid-p (Lancaster 1961, "Significance tests in discrete distributions", Journal of the
+ *       American Statistical Association 56, 223-234): twice the smaller one-sided value, at most
+ *       1.
+ * </ul>
+ *
+ * <p>Both tails are summed; neither is one minus the rest. Their ends are found by bisection.
  */
 final class BinomialTest {
   /** Probabilities that differ by less, relatively, are tied: rounding must not decide. */
   private static final double LN_TIE = Math.log1p(1e-7);
 
+  private static final double LN_2 = Math.log(2);
+
   private BinomialTest() {}
 
-  static TestResult of(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult byProbability(String method, Tally tally, Hypothesis hypothesis) {
+    return result(method, tally, hypothesis, BinomialTest::logNoMoreProbable);
+  }
+
+  static TestResult doubled(String method, Tally tally, Hypothesis hypothesis) {
+    return result(
+        method,
+        tally,
+        hypothesis,
+        (underNull, x) -> LN_2 + Math.min(underNull.logLower(x), underNull.logUpper(x)));
+  }
+
+  static TestResult blaker(String method, Tally tally, Hypothesis hypothesis) {
+    return result(method, tally, hypothesis, BinomialTest::logAcceptability);
+  }
+
+  static TestResult midP(String method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
     long x = tally.successes();
-    double lnPValue =
+    double lower = logMidLower(underNull, x);
+    double upper = logMidUpper(underNull, x);
+    double logPValue =
         switch (hypothesis.alternative()) {
+          case LESS -> lower;
+          case GREATER -> upper;
+          case TWO_SIDED -> LN_2 + Math.min(lower, upper);
+        };
+    return result(method, x, logPValue);
+  }
+
+  /** ln(P(X &lt; x) + ½P(X = x)). */
+  static double logMidLower(Binomial binomial, long x) {
+    return LogSpace.add(binomial.logLower(x - 1), binomial.logMass(x) - LN_2);
+  }
+
+  /** ln(P(X &gt; x) + ½P(X = x)). */
+  static double logMidUpper(Binomial binomial, long x) {
+    return LogSpace.add(binomial.logUpper(x + 1), binomial.logMass(x) - LN_2);
+  }
+
+  private static TestResult result(
+      String method,
+      Tally tally,
+      Hypothesis hypothesis,
+      ToDoubleBiFunction<Binomial, Long> twoSided) {
+    Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
+    long x = tally.successes();
+    Alternative alternative = hypothesis.alternative();
+    double logPValue =
+        switch (alternative) {
           case LESS -> underNull.logLower(x);
           case GREATER -> underNull.logUpper(x);
-          case TWO_SIDED -> logNoMoreProbable(underNull, x);
+          case TWO_SIDED -> twoSided.applyAsDouble(underNull, x);
         };
-    return TestResult.of(method, new TestResult.Statistic("successes", x), lnPValue);
+    return result(method, x, logPValue);
+  }
+
+  private static TestResult result(String method, long x, double logPValue) {
+    return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
   }
 
   private static double logNoMoreProbable(Binomial underNull, long x) {
@@ -41,5 +104,13 @@ final class BinomialTest {
     return LogSpace.add(
         underNull.logLower(underNull.lastBelowModeAtMost(limit)),
         underNull.logUpper(underNull.firstAboveModeAtMost(limit)));
+  }
+
+  private static double logAcceptability(Binomial underNull, long x) {
+    double lower = underNull.logLower(x);
+    double upper = underNull.logUpper(x);
+    return lower <= upper
+        ? LogSpace.add(lower, underNull.logUpper(underNull.firstUpperAtMost(lower + LN_TIE)))
+        : LogSpace.add(upper, underNull.logLower(underNull.lastLowerAtMost(upper + LN_TIE)));
   }
 }

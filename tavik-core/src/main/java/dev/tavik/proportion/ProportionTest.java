@@ -20,9 +20,30 @@ public enum ProportionTest {
    */
   SCORE(
       "score",
+      Basis.APPROXIMATE,
       "z test with the null's standard error",
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212",
       ScoreTest::of),
+  /**
+   * The score test with x moved by ½ for continuity: two-sided towards the null and never past it,
+   * one-sided always against the alternative. Near the exact test, and as cautious.
+   */
+  SCORE_CC(
+      "score-cc",
+      Basis.APPROXIMATE,
+      "z test with the null's standard error, corrected for continuity",
+      "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235",
+      ScoreTest::corrected),
+  /**
+   * z = (x - np₀) / √(np(1 - p)): the standard error is that of the estimate. Rejects too often for
+   * small counts. At x = 0 and x = n it has no statistic, and p = 1.
+   */
+  WALD(
+      "wald",
+      Basis.APPROXIMATE,
+      "z test with the estimate's standard error",
+      "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
+      WaldTest::of),
   /**
    * The binomial test. Its p-value sums the probabilities, under the null, of all outcomes in the
    * direction of the alternative; two-sided, of all outcomes no more probable than the observed
@@ -31,17 +52,65 @@ public enum ProportionTest {
    */
   EXACT(
       "exact",
-      "binomial test",
-      "Sterne 1954, Biometrika 41, 275-278 (two-sided ordering by probability)",
-      BinomialTest::of);
+      Basis.EXACT,
+      "binomial test, ordered by probability",
+      "Sterne 1954, Biometrika 41, 275-278",
+      BinomialTest::byProbability),
+  /** The binomial test; two-sided, twice the smaller tail, at most 1. */
+  EXACT_DOUBLED(
+      "exact-doubled",
+      Basis.EXACT,
+      "binomial test, twice the smaller tail",
+      "Clopper and Pearson 1934, Biometrika 26, 404-413",
+      BinomialTest::doubled),
+  /**
+   * The binomial test; two-sided, the smaller tail and the largest opposite tail that is no larger,
+   * with a relative tolerance of 10⁻⁷ on ties. Never larger than the doubled one.
+   */
+  EXACT_BLAKER(
+      "exact-blaker",
+      Basis.EXACT,
+      "binomial test, ordered by the smaller tail",
+      "Blaker 2000, Canadian Journal of Statistics 28, 783-798",
+      BinomialTest::blaker),
+  /**
+   * The binomial test with half of the observed count's probability; two-sided, twice the smaller
+   * value, at most 1. Not exact: its size is near alpha and may pass it a little.
+   */
+  MID_P(
+      "mid-p",
+      Basis.NEARLY_EXACT,
+      "binomial test with half of the observed count's probability",
+      "Lancaster 1961, Journal of the American Statistical Association 56, 223-234",
+      BinomialTest::midP),
+  /** G², chi-square with one degree of freedom; with a direction its signed root, normal. */
+  LIKELIHOOD_RATIO(
+      "likelihood-ratio",
+      Basis.APPROXIMATE,
+      "likelihood-ratio test",
+      "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
+      LikelihoodRatioTest::of);
+
+  /** What a p-value rests on. */
+  public enum Basis {
+    /** A large-sample distribution. */
+    APPROXIMATE,
+    /** The binomial distribution itself; the size never passes alpha. */
+    EXACT,
+    /** The binomial distribution, but the size may pass alpha a little. */
+    NEARLY_EXACT
+  }
 
   private final String id;
+  private final Basis basis;
   private final String description;
   private final String reference;
   private final Algorithm algorithm;
 
-  ProportionTest(String id, String description, String reference, Algorithm algorithm) {
+  ProportionTest(
+      String id, Basis basis, String description, String reference, Algorithm algorithm) {
     this.id = id;
+    this.basis = basis;
     this.description = description;
     this.reference = reference;
     this.algorithm = algorithm;
@@ -73,6 +142,31 @@ public enum ProportionTest {
    */
   public String id() {
     return id;
+  }
+
+  /**
+   * What its p-value rests on.
+   *
+   * @return the basis
+   */
+  public Basis basis() {
+    return basis;
+  }
+
+  /**
+   * The counts that this test would reject, and how often they occur under the null: "how many
+   * would have been too many?"
+   *
+   * @param trials the number of trials, 1 to 10¹²
+   * @param hypothesis the null value, strictly between 0 and 1, and the direction
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the rejection region
+   * @throws IllegalArgumentException if the null value or alpha is not strictly between 0 and 1
+   */
+  public CriticalCounts criticalCounts(long trials, Hypothesis hypothesis, double alpha) {
+    Proportion.require("against", hypothesis.against());
+    Proportion.require("alpha", alpha);
+    return RejectionRegion.of(this, trials, hypothesis, alpha);
   }
 
   /**

@@ -3,36 +3,50 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.numeric.Normal;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
 
 /**
  * The score test of a proportion (Wilson 1927, "Probable inference, the law of succession, and
- * statistical inference", Journal of the American Statistical Association 22, 209-212).
+ * statistical inference", Journal of the American Statistical Association 22, 209-212), plain and
+ * with Yates's correction for continuity.
  *
  * <p>z = (x - np₀) / √(np₀(1 - p₀)). The difference x - np₀ is taken with the rounding error of np₀
  * added back, so that z keeps its digits where both agree to many places, and is exactly 0 where
  * they are equal.
+ *
+ * <p>The correction moves x by ½. Two-sided it moves towards the null and never past it; one-sided
+ * it always moves against the alternative, so that z approximates the exact tail, which includes
+ * the observed count, and may change its sign.
  */
 final class ScoreTest {
-  private static final double LN_2 = Math.log(2);
+  private static final double HALF = 0.5;
 
   private ScoreTest() {}
 
   static TestResult of(String method, Tally tally, Hypothesis hypothesis) {
-    double z = statistic(tally, hypothesis.against());
-    double lnPValue =
-        switch (hypothesis.alternative()) {
-          case TWO_SIDED -> LN_2 + Normal.logUpper(Math.abs(z));
-          case LESS -> Normal.logUpper(-z);
-          case GREATER -> Normal.logUpper(z);
-        };
-    return TestResult.of(method, new TestResult.Statistic("z", z), lnPValue);
+    Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
+    return result(method, underNull, underNull.deviation(tally.successes()), hypothesis);
   }
 
-  private static double statistic(Tally tally, double against) {
-    Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(against));
-    return underNull.deviation(tally.successes()) / Math.sqrt(underNull.variance());
+  static TestResult corrected(String method, Tally tally, Hypothesis hypothesis) {
+    Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
+    double deviation = underNull.deviation(tally.successes());
+    double moved =
+        switch (hypothesis.alternative()) {
+          case TWO_SIDED -> Math.copySign(Math.max(0, Math.abs(deviation) - HALF), deviation);
+          case LESS -> deviation + HALF;
+          case GREATER -> deviation - HALF;
+        };
+    return result(method, underNull, moved, hypothesis);
+  }
+
+  private static TestResult result(
+      String method, Binomial underNull, double deviation, Hypothesis hypothesis) {
+    double z = deviation / Math.sqrt(underNull.variance());
+    Alternative alternative = hypothesis.alternative();
+    return TestResult.of(
+        method, new TestResult.Statistic("z", z), NormalTail.logPValue(z, alternative));
   }
 }

@@ -6,25 +6,45 @@ import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * Wilson's interval (1927, "Probable inference, the law of succession, and statistical inference",
- * Journal of the American Statistical Association 22, 209-212).
+ * Journal of the American Statistical Association 22, 209-212), plain and corrected for continuity
+ * (Newcombe 1998, "Two-sided confidence intervals for the single proportion: comparison of seven
+ * methods", Statistics in Medicine 17, 857-872, method 4).
  *
  * <p>Its limits are the roots of (n + z²)p² - (2x + z²)p + x²/n = 0. The larger root is a sum of
  * positive terms; the smaller follows from the product of both, x²/(n(n + z²)), so that neither
  * suffers cancellation. A one-sided bound below level ½ has z &lt; 0 and comes out on the near side
  * of the estimate, as it should.
+ *
+ * <p>The corrected test moves x by ½, so the corrected limits are the plain ones of x - ½ and x +
+ * ½.
  */
 final class WilsonInterval {
   private WilsonInterval() {}
 
   static Limits of(Tally tally, double tail) {
+    double z = Normal.upperQuantile(tail);
     double x = tally.successes();
     double n = tally.trials();
+    return new Limits(x == 0 ? 0 : lower(x, n, z), x == n ? 1 : upper(x, n, z));
+  }
+
+  static Limits corrected(Tally tally, double tail) {
     double z = Normal.upperQuantile(tail);
+    double x = tally.successes();
+    double n = tally.trials();
+    return new Limits(x == 0 ? 0 : lower(x - 0.5, n, z), x == n ? 1 : upper(x + 0.5, n, z));
+  }
+
+  private static double lower(double x, double n, double z) {
+    return 2 * x * (x / n) / twiceLarger(x, n, z);
+  }
+
+  private static double upper(double x, double n, double z) {
+    return twiceLarger(x, n, z) / (2 * (n + z * z));
+  }
+
+  private static double twiceLarger(double x, double n, double z) {
     double square = z * z;
-    double root = z * Math.sqrt(square + 4 * x * (tally.failures() / n));
-    double twiceLarger = 2 * x + square + root;
-    double lower = x == 0 ? 0 : 2 * x * (x / n) / twiceLarger;
-    double upper = x == n ? 1 : twiceLarger / (2 * (n + square));
-    return new Limits(lower, upper);
+    return 2 * x + square + z * Math.sqrt(square + 4 * x * ((n - x) / n));
   }
 }

@@ -14,6 +14,10 @@ public record Caution(Code code, String message) {
     FEW_SUCCESSES("few-successes"),
     /** Every trial, or none, was a success: the estimated standard error is 0. */
     ALL_OR_NONE("all-or-none"),
+    /** A test has no statistic, since its standard error is 0. */
+    NO_STATISTIC("no-statistic"),
+    /** A limit fell outside 0 to 1 and was moved to the end of the scale. */
+    CLIPPED_LIMIT("clipped-limit"),
     /** The confidence level isn't one minus alpha. */
     LEVEL_ALPHA("level-alpha"),
     /** The data point the other way than the alternative. */

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
  * What one test says.
  *
  * @param method the public id of the method, such as {@code score}
- * @param statistic what the test looked at
+ * @param statistic what the test looked at; null where it can't be computed
  * @param df degrees of freedom; null where the test has none
  * @param pValue the p-value, 0 to 1; it underflows to 0 below about 10⁻³²³
  * @param log10PValue its decimal logarithm, at most 0, right where {@code pValue} has underflowed
@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record TestResult(
     String method,
-    Statistic statistic,
+    @Nullable Statistic statistic,
     @Nullable Double df,
     double pValue,
     double log10PValue,
@@ -30,7 +30,6 @@ public record TestResult(
    */
   public TestResult {
     Objects.requireNonNull(method, "method");
-    Objects.requireNonNull(statistic, "statistic");
     if (!(pValue >= 0 && pValue <= 1)) {
       throw new IllegalArgumentException("pValue must be between 0 and 1, got " + pValue);
     }
@@ -47,13 +46,23 @@ public record TestResult(
    * may pass 1 by rounding; it is taken as 1.
    *
    * @param method the public id of the method
-   * @param statistic what the test looked at
+   * @param statistic what the test looked at; null where it can't be computed
    * @param lnPValue the natural logarithm of the p-value
    * @return the result
    */
-  public static TestResult of(String method, Statistic statistic, double lnPValue) {
+  public static TestResult of(String method, @Nullable Statistic statistic, double lnPValue) {
     double ln = Math.min(0, lnPValue);
     return new TestResult(method, statistic, null, Math.exp(ln), ln / LN_10, null);
+  }
+
+  /**
+   * This result with degrees of freedom.
+   *
+   * @param value the degrees of freedom
+   * @return the result
+   */
+  public TestResult withDf(double value) {
+    return new TestResult(method, statistic, value, pValue, log10PValue, adjusted);
   }
 
   /**

@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Condition;
@@ -45,24 +46,13 @@ final class RateAnalysis {
             List.of(estimate()),
             tests,
             intervals(),
+            criticalCounts(),
             preference(),
             conditions(),
             List.of(),
             working(tests),
             "");
-    return new RateAnswer(
-        draft.label(),
-        draft.tally(),
-        draft.settings(),
-        draft.from(),
-        draft.estimates(),
-        draft.tests(),
-        draft.intervals(),
-        draft.preference(),
-        draft.conditions(),
-        RateCautions.of(draft),
-        draft.working(),
-        RateVerdict.of(draft));
+    return draft.concluded(RateCautions.of(draft), RateVerdict.of(draft));
   }
 
   private Estimate estimate() {
@@ -86,6 +76,16 @@ final class RateAnalysis {
     return intervals;
   }
 
+  private List<CriticalCounts> criticalCounts() {
+    RateSettings settings = question.settings();
+    return settings.tests().stream()
+        .map(
+            test ->
+                test.criticalCounts(
+                    question.tally().trials(), settings.hypothesis(), settings.alpha()))
+        .toList();
+  }
+
   private List<Condition> conditions() {
     List<Condition> conditions =
         new ArrayList<>(
@@ -107,13 +107,21 @@ final class RateAnalysis {
     RateSettings settings = question.settings();
     ProportionTest wanted = approximationHolds ? ProportionTest.SCORE : ProportionTest.EXACT;
     ProportionTest test = settings.tests().contains(wanted) ? wanted : settings.tests().get(0);
-    ProportionInterval partner =
-        test == ProportionTest.SCORE
+    ProportionInterval interval = partner(test);
+    return new Preference(test.id(), interval.id(), reason(test));
+  }
+
+  /** The interval that inverts the test, else one that rests on the same distribution. */
+  private ProportionInterval partner(ProportionTest test) {
+    List<ProportionInterval> intervals = question.settings().intervals();
+    ProportionInterval similar =
+        test.basis() == ProportionTest.Basis.APPROXIMATE
             ? ProportionInterval.WILSON
             : ProportionInterval.CLOPPER_PEARSON;
-    ProportionInterval interval =
-        settings.intervals().contains(partner) ? partner : settings.intervals().get(0);
-    return new Preference(test.id(), interval.id(), reason(test));
+    return intervals.stream()
+        .filter(interval -> interval.inverts().filter(test::equals).isPresent())
+        .findFirst()
+        .orElse(intervals.contains(similar) ? similar : intervals.get(0));
   }
 
   private String reason(ProportionTest test) {
@@ -122,11 +130,16 @@ final class RateAnalysis {
     }
     NormalApproximation expected =
         NormalApproximation.of(question.tally(), question.settings().hypothesis());
-    if (test == ProportionTest.SCORE) {
+    if (test == ProportionTest.SCORE && approximationHolds) {
       return "the null expects "
           + expected.both()
-          + ", enough for the normal approximation; exact is the cautious one: it rejects less"
-          + " often than alpha allows";
+          + ", enough for the normal approximation"
+          + (question.settings().tests().contains(ProportionTest.EXACT)
+              ? "; exact is the cautious one: it rejects less often than alpha allows"
+              : "");
+    }
+    if (test != ProportionTest.EXACT || approximationHolds) {
+      return test.id() + " is the first of the tests asked for";
     }
     return expected.holds()
         ? "another group has too few expected successes or failures for the normal approximation,"

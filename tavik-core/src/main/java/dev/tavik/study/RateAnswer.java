@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param tests one result for each test asked for, in that order
  * @param intervals for each method asked for the two-sided interval and, with a directional
  *     alternative, the one-sided bound that matches it
+ * @param criticalCounts for each test the counts that it would reject, and its true size
  * @param preference which test and interval the verdict rests on, and why
  * @param conditions what the methods take for granted
  * @param cautions what to be careful of
@@ -35,6 +37,7 @@ public record RateAnswer(
     List<Estimate> estimates,
     List<TestResult> tests,
     List<Interval> intervals,
+    List<CriticalCounts> criticalCounts,
     Preference preference,
     List<Condition> conditions,
     List<Caution> cautions,
@@ -47,6 +50,7 @@ public record RateAnswer(
     estimates = List.copyOf(estimates);
     tests = List.copyOf(tests);
     intervals = List.copyOf(intervals);
+    criticalCounts = List.copyOf(criticalCounts);
     conditions = List.copyOf(conditions);
     cautions = List.copyOf(cautions);
     working = List.copyOf(working);
@@ -93,6 +97,7 @@ public record RateAnswer(
         estimates,
         changed,
         intervals,
+        criticalCounts,
         preference,
         conditions,
         cautions,
@@ -100,7 +105,7 @@ public record RateAnswer(
         conclusion);
   }
 
-  RateAnswer withCautions(List<Caution> changed) {
+  RateAnswer concluded(List<Caution> found, String verdict) {
     return new RateAnswer(
         label,
         tally,
@@ -109,10 +114,11 @@ public record RateAnswer(
         estimates,
         tests,
         intervals,
+        criticalCounts,
         preference,
         conditions,
-        changed,
+        found,
         working,
-        conclusion);
+        verdict);
   }
 }

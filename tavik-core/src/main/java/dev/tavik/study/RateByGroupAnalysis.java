@@ -23,7 +23,7 @@ final class RateByGroupAnalysis {
     this.common = common(adjusted);
     this.groups =
         adjusted.stream()
-            .map(group -> group.withCautions(without(common, group.cautions())))
+            .map(group -> group.concluded(without(common, group.cautions()), group.conclusion()))
             .map(this::withAdjustedAway)
             .toList();
   }
@@ -64,7 +64,7 @@ final class RateByGroupAnalysis {
                 Figures.pEquals(test.log10PValue()),
                 question.groups().size(),
                 Figures.pEquals(adjusted.log10PValue()))));
-    return group.withCautions(cautions);
+    return group.concluded(cautions, group.conclusion());
   }
 
   private List<Caution> cautions() {

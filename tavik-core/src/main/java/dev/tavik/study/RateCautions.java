@@ -35,6 +35,8 @@ final class RateCautions {
     found.otherDirection();
     found.fewSuccesses();
     found.allOrNone();
+    found.noStatistic();
+    found.clippedLimit();
     found.testsDisagree();
     found.levelAlpha();
     found.testAndInterval();
@@ -71,8 +73,12 @@ final class RateCautions {
 
   private void fewSuccesses() {
     NormalApproximation expected = NormalApproximation.of(answer.tally(), settings.hypothesis());
-    boolean scoreShown = settings.tests().contains(ProportionTest.SCORE);
-    if (!expected.holds() && scoreShown) {
+    String approximate =
+        settings.tests().stream()
+            .filter(test -> test.basis() == ProportionTest.Basis.APPROXIMATE)
+            .map(ProportionTest::id)
+            .collect(Collectors.joining(", "));
+    if (!expected.holds() && !approximate.isEmpty()) {
       String instead =
           answer.tests().stream()
               .filter(test -> test.method().equals(ProportionTest.EXACT.id()))
@@ -82,8 +88,42 @@ final class RateCautions {
       add(
           Code.FEW_SUCCESSES,
           String.format(
-              "Only %s are expected under the null, too few for the score test. %s",
-              expected.scarce(), instead));
+              "Only %s are expected under the null, too few for the normal approximation (%s). %s",
+              expected.scarce(), approximate, instead));
+    }
+  }
+
+  private void noStatistic() {
+    answer.tests().stream()
+        .filter(test -> test.statistic() == null)
+        .forEach(
+            test ->
+                add(
+                    Code.NO_STATISTIC,
+                    String.format(
+                        "The %s test has no statistic here, since its standard error is 0; its"
+                            + " p-value of 1 says nothing.",
+                        test.method())));
+  }
+
+  /** Only an interval that isn't naturally within 0 and 1 ends there with both outcomes seen. */
+  private void clippedLimit() {
+    boolean both = answer.tally().successes() > 0 && answer.tally().failures() > 0;
+    String clipped =
+        answer.intervals().stream()
+            .filter(
+                interval ->
+                    (interval.side() != Side.UPPER && interval.lower() == 0)
+                        || (interval.side() != Side.LOWER && interval.upper() == 1))
+            .map(RateCautions::name)
+            .collect(Collectors.joining(" and "));
+    if (both && !clipped.isEmpty()) {
+      add(
+          Code.CLIPPED_LIMIT,
+          String.format(
+              "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such an"
+                  + " interval covers too seldom here; prefer wilson or clopper-pearson.",
+              clipped));
     }
   }
 

@@ -20,7 +20,7 @@ public record RateQuestion(
     implements Question {
 
   /**
-   * A question with the usual settings: two-sided, alpha 0.05, all methods.
+   * A question with the usual settings, as {@link RateSettings#against} says.
    *
    * @param tally successes and trials
    * @param against the null value, strictly between 0 and 1

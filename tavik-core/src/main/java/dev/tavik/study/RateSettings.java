@@ -43,7 +43,8 @@ public record RateSettings(
   }
 
   /**
-   * The usual settings: two-sided, alpha 0.05, all methods.
+   * The usual settings: two-sided, alpha 0.05, score and exact tests, Wilson and Clopper-Pearson
+   * intervals.
    *
    * @param against the null value, strictly between 0 and 1
    * @return the settings
@@ -54,8 +55,8 @@ public record RateSettings(
         Hypothesis.twoSided(against),
         0.05,
         null,
-        List.of(ProportionTest.values()),
-        List.of(ProportionInterval.values()));
+        List.of(ProportionTest.SCORE, ProportionTest.EXACT),
+        List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON));
   }
 
   private static <T> List<T> requireSome(String name, List<T> methods) {

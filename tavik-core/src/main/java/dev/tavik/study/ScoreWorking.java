@@ -8,6 +8,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
 import java.util.List;
+import java.util.Objects;
 
 /** The score test as it is done by hand, line by line. Values are shown to ten digits. */
 final class ScoreWorking {
@@ -151,7 +152,7 @@ final class ScoreWorking {
   }
 
   private double z() {
-    return score.statistic().value();
+    return Objects.requireNonNull(score.statistic()).value();
   }
 
   private double critical() {

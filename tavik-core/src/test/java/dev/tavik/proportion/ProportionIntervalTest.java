@@ -9,6 +9,9 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -39,24 +42,121 @@ class ProportionIntervalTest {
     errors.add(Double.parseDouble(row[from + 1]), interval.upper(), at + " upper");
   }
 
+  /** The other intervals to n = 10⁹, against 60-digit arithmetic after their definitions. */
+  @Test
+  void otherLimitsAgreeWithHighPrecision() {
+    Map<String, RelativeErrors> closed = new TreeMap<>();
+    Map<String, RelativeErrors> searched = new TreeMap<>();
+    for (String[] row : References.of("proportion-more-limits.csv")) {
+      ProportionInterval method = byId(row[0]);
+      Tally tally = Tally.of(Long.parseLong(row[2]), Long.parseLong(row[1]));
+      boolean bySearch = List.of("mid-p", "jeffreys", "likelihood").contains(row[0]);
+      RelativeErrors errors =
+          (bySearch ? searched : closed).computeIfAbsent(row[0], RelativeErrors::new);
+      compare(method.of(tally, Double.parseDouble(row[3])), row, 4, errors, String.join(" ", row));
+    }
+    assertThat(closed).hasSize(4);
+    assertThat(searched).hasSize(3);
+    closed.values().forEach(errors -> errors.assertBelow(1e-12, 1e-13));
+    searched.values().forEach(errors -> errors.assertBelow(1e-9, 1e-10));
+  }
+
+  private static ProportionInterval byId(String id) {
+    return Arrays.stream(ProportionInterval.values())
+        .filter(method -> method.id().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
   /**
    * Newcombe 1998, "Two-sided confidence intervals for the single proportion: comparison of seven
-   * methods", Statistics in Medicine 17, 857-872, table I, methods 3 and 5, level 0.95.
+   * methods", Statistics in Medicine 17, 857-872, table I, level 0.95; his methods 1 and 2 clipped.
    */
   @ParameterizedTest
   @CsvSource({
-    "81/263, 0.2553, 0.3662, 0.2527, 0.3676",
-    "15/148, 0.0624, 0.1605, 0.0578, 0.1617",
-    "0/20,   0.0000, 0.1611, 0.0000, 0.1684",
-    "1/29,   0.0061, 0.1718, 0.0009, 0.1776"
+    "wald, 15/148, 0.0527, 0.1500",
+    "wald, 0/20, 0.0000, 0.0000",
+    "wald, 1/29, 0.0000, 0.1009",
+    "wald-cc, 15/148, 0.0494, 0.1534",
+    "wald-cc, 0/20, 0.0000, 0.0250",
+    "wald-cc, 1/29, 0.0000, 0.1181",
+    "wilson, 81/263, 0.2553, 0.3662",
+    "wilson, 15/148, 0.0624, 0.1605",
+    "wilson, 0/20, 0.0000, 0.1611",
+    "wilson, 1/29, 0.0061, 0.1718",
+    "wilson-cc, 81/263, 0.2535, 0.3682",
+    "wilson-cc, 15/148, 0.0598, 0.1644",
+    "wilson-cc, 0/20, 0.0000, 0.2005",
+    "wilson-cc, 1/29, 0.0018, 0.1963",
+    "clopper-pearson, 81/263, 0.2527, 0.3676",
+    "clopper-pearson, 15/148, 0.0578, 0.1617",
+    "clopper-pearson, 0/20, 0.0000, 0.1684",
+    "clopper-pearson, 1/29, 0.0009, 0.1776",
+    "mid-p, 81/263, 0.2544, 0.3658",
+    "mid-p, 15/148, 0.0601, 0.1581",
+    "mid-p, 0/20, 0.0000, 0.1391",
+    "mid-p, 1/29, 0.0017, 0.1585",
+    "likelihood, 81/263, 0.2542, 0.3655",
+    "likelihood, 15/148, 0.0596, 0.1567",
+    "likelihood, 0/20, 0.0000, 0.0916",
+    "likelihood, 1/29, 0.0020, 0.1432"
   })
-  void limitsAgreeWithNewcombe(String tally, double w1, double w2, double c1, double c2) {
-    Interval wilson = ProportionInterval.WILSON.of(Tally.parse(tally), 0.95);
-    Interval clopperPearson = ProportionInterval.CLOPPER_PEARSON.of(Tally.parse(tally), 0.95);
-    assertThat(wilson.lower()).isCloseTo(w1, within(5e-5));
-    assertThat(wilson.upper()).isCloseTo(w2, within(5e-5));
-    assertThat(clopperPearson.lower()).isCloseTo(c1, within(5e-5));
-    assertThat(clopperPearson.upper()).isCloseTo(c2, within(5e-5));
+  void limitsAgreeWithNewcombe(String method, String tally, double lower, double upper) {
+    Interval interval = byId(method).of(Tally.parse(tally), 0.95);
+    assertThat(interval.lower()).isCloseTo(lower, within(5.1e-5));
+    assertThat(interval.upper()).isCloseTo(upper, within(5.1e-5));
+  }
+
+  /** At level 1 - alpha the limits are where the inverted test's p-value passes alpha. */
+  @ParameterizedTest
+  @EnumSource
+  void limitsInvertTheirTest(ProportionInterval method) {
+    if (method.inverts().isEmpty() || method == ProportionInterval.BLAKER) {
+      return;
+    }
+    ProportionTest test = method.inverts().get();
+    for (String tally : new String[] {"2/9", "14/400", "399/400", "61000/123457"}) {
+      Interval interval = method.of(Tally.parse(tally), 0.9);
+      for (double limit : new double[] {interval.lower(), interval.upper()}) {
+        if (limit > 0 && limit < 1) {
+          double p = test.of(Tally.parse(tally), Hypothesis.twoSided(limit)).pValue();
+          assertThat(p).as(method.id() + " " + tally).isCloseTo(0.1, within(1e-8));
+        }
+      }
+    }
+  }
+
+  /**
+   * Nothing outside Blaker's limits is accepted, their insides are, and they never pass Clopper's.
+   */
+  @ParameterizedTest
+  @ValueSource(strings = {"1/5", "3/10", "0/12", "12/12", "7/40", "38/40", "14/400", "200/400"})
+  void blakerLimitsEncloseWhatItsTestAccepts(String written) {
+    Tally tally = Tally.parse(written);
+    for (double level : new double[] {0.8, 0.95, 0.99}) {
+      Interval blaker = ProportionInterval.BLAKER.of(tally, level);
+      Interval clopper = ProportionInterval.CLOPPER_PEARSON.of(tally, level);
+      assertThat(blaker.lower()).isGreaterThanOrEqualTo(clopper.lower());
+      assertThat(blaker.upper()).isLessThanOrEqualTo(clopper.upper());
+      double above = 1 - blaker.upper();
+      // A millionth away from the limits, beyond the reach of the test's tolerance on ties.
+      for (double share = 1e-6; share < 1; share = share < 0.01 ? 10 * share : share + 0.003) {
+        assertAccepted(tally, blaker.lower() * (1 - share), level, false);
+        assertAccepted(tally, blaker.upper() + above * share, level, false);
+      }
+      assertAccepted(tally, blaker.lower() * (1 + 1e-9), level, true);
+      assertAccepted(tally, 1 - (1 - blaker.upper()) * (1 + 1e-9), level, true);
+    }
+  }
+
+  private static void assertAccepted(Tally tally, double p, double level, boolean accepted) {
+    if (p > 0 && p < 1) {
+      double alpha = 1 - level;
+      double pValue = ProportionTest.EXACT_BLAKER.of(tally, Hypothesis.twoSided(p)).pValue();
+      assertThat(accepted ? pValue * (1 + 1e-6) >= alpha : pValue <= alpha)
+          .as("%s at %s, level %s: p-value %s", tally, p, level, pValue)
+          .isTrue();
+    }
   }
 
   @ParameterizedTest
@@ -93,9 +193,11 @@ class ProportionIntervalTest {
   void endsOfTheScaleAreReachedExactly(ProportionInterval method) {
     for (long n : new long[] {1, 7, 400, 1_000_000_000}) {
       assertThat(method.of(Tally.of(0, n), 0.95).lower()).isEqualTo(0);
-      assertThat(method.of(Tally.of(0, n), 0.95).upper()).isBetween(1e-10, 0.98);
       assertThat(method.of(Tally.of(n, n), 0.95).upper()).isEqualTo(1);
-      assertThat(method.of(Tally.of(n, n), 0.95).lower()).isBetween(0.02, 1 - 1e-10);
+      if (method != ProportionInterval.WALD) {
+        assertThat(method.of(Tally.of(0, n), 0.95).upper()).isBetween(1e-10, 1.0);
+        assertThat(method.of(Tally.of(n, n), 0.95).lower()).isBetween(0.0, 1 - 1e-10);
+      }
     }
   }
 
@@ -103,6 +205,11 @@ class ProportionIntervalTest {
   @EnumSource
   void aBoundIsTheLimitOfTheIntervalWithTwiceTheErrorOutside(ProportionInterval method) {
     Tally tally = Tally.of(14, 400);
+    if (method == ProportionInterval.BLAKER) {
+      assertThat(method.of(tally, 0.95, Side.UPPER).upper())
+          .isEqualTo(ProportionInterval.CLOPPER_PEARSON.of(tally, 0.95, Side.UPPER).upper());
+      return;
+    }
     Interval wide = method.of(tally, 0.9);
     Interval lower = method.of(tally, 0.95, Side.LOWER);
     Interval upper = method.of(tally, 0.95, Side.UPPER);
@@ -118,8 +225,9 @@ class ProportionIntervalTest {
     for (String tally : new String[] {"1/2", "1/1000000000000", "999999999999/1000000000000"}) {
       for (double level : new double[] {1e-9, 0.5, 1 - 1e-15}) {
         Interval interval = method.of(Tally.parse(tally), level);
-        assertThat(interval.lower()).isBetween(0.0, Tally.parse(tally).proportion());
-        assertThat(interval.upper()).isBetween(Tally.parse(tally).proportion(), 1.0);
+        assertThat(interval.lower()).isBetween(0.0, interval.upper());
+        assertThat(interval.upper()).isLessThanOrEqualTo(1);
+        assertThat(level < 0.5 || interval.contains(Tally.parse(tally).proportion())).isTrue();
       }
     }
   }
@@ -137,12 +245,21 @@ class ProportionIntervalTest {
   @Test
   void idsAreThePublicOnes() {
     assertThat(Arrays.stream(ProportionInterval.values()).map(ProportionInterval::id))
-        .containsExactly("wilson", "clopper-pearson");
+        .containsExactly(
+            "wald",
+            "wald-cc",
+            "wilson",
+            "wilson-cc",
+            "agresti-coull",
+            "clopper-pearson",
+            "mid-p",
+            "jeffreys",
+            "blaker",
+            "likelihood");
     assertThat(ProportionInterval.values())
         .allSatisfy(
             method -> {
               assertThat(method.title()).isNotBlank();
-              assertThat(method.description()).isNotBlank();
               assertThat(method.reference()).containsPattern("\\d{4}");
             });
   }

@@ -6,12 +6,14 @@ value as the decimal that is written. Nothing is shared with the Java code.
 
     python3 references.py tests > proportion-tests.csv
     python3 references.py limits > proportion-limits.csv
+    python3 references.py variants > proportion-variants.csv
+    python3 references.py more-limits > proportion-more-limits.csv
 """
 
 import sys
 from fractions import Fraction
 
-from mpmath import erfc, erfinv, findroot, log, log10, loggamma, mp, mpf, nstr, sqrt
+from mpmath import erfc, erfinv, findroot, log, log10, loggamma, mp, mpf, nstr, quad, sqrt
 
 mp.dps = 60
 TIE = mpf(1) + mpf(10) ** -7
@@ -113,6 +115,111 @@ def limits():
                 print(n, x, level, *(nstr(v, 25) for v in ends + exact), sep=",")
 
 
+def deviance(n, x, p):
+    """G squared: twice the logarithm of the likelihood ratio."""
+    successes = x * log(x / (n * p)) if x else mpf(0)
+    failures = (n - x) * log((n - x) / (n * (1 - p))) if x < n else mpf(0)
+    return 2 * (successes + failures)
+
+
+def variants():
+    """Directional p-values less and greater and two-sided ones, by the definition of each test."""
+    print("# Made by references.py beside this file.")
+    print("# method,n,against,x,log10 less,greater,two-sided")
+    for n in (1, 7, 400, 10**6):
+        for against in ("0.001", "0.3", "0.999"):
+            p = decimal(against)
+            sd = sqrt(n * p * (1 - p))
+            counts = {0, 1, n - 1, n, int(n * p), int(n * p) + 1}
+            for away in (-20, -3, -1, 1, 3, 20):
+                counts.add(int(n * p + away * sd))
+            for x in sorted(c for c in counts if 0 <= c <= n):
+                away = x - n * p
+                sign = 1 if away >= 0 else -1
+                near = max(mpf(0), abs(away) - mpf(1) / 2)
+                z = ((away + mpf(1) / 2) / sd, (away - mpf(1) / 2) / sd, near / sd)
+                rows = {"score-cc": z}
+                if 0 < x < n:
+                    wald = away / sqrt(x * mpf(n - x) / n)
+                    rows["wald"] = (wald, wald, abs(wald))
+                root = sign * sqrt(deviance(n, x, p))
+                rows["likelihood-ratio"] = (root, root, abs(root))
+                values = {
+                    name: (normal_upper(-z[0]), normal_upper(z[1]), 2 * normal_upper(z[2]))
+                    for name, z in rows.items()
+                }
+                below, above = lower(n, x, p), upper(n, x, p)
+                values["exact-doubled"] = (below, above, min(mpf(1), 2 * min(below, above)))
+                half = mass(n, x, p) / 2
+                values["mid-p"] = (below - half, above - half)
+                values["mid-p"] += (min(mpf(1), 2 * min(values["mid-p"])),)
+                for name, each in values.items():
+                    print(name, n, against, x, *(nstr(log10(v), 25) for v in each), sep=",")
+
+
+def more_limits():
+    print("# Made by references.py beside this file.")
+    print("# method,n,x,level,lower,upper")
+    for n in (2, 30, 400, 10**4, 10**6, 10**9):
+        for x in sorted({1, n // 50, n // 3, n // 2, n - 1} - {0}):
+            for level in ("0.9", "0.95", "0.999999"):
+                tail = (1 - decimal(level)) / 2
+                z = sqrt(mpf(2)) * erfinv(1 - 2 * tail)
+                print_limits("wald", n, x, level, around(x, n, z, 0))
+                print_limits("wald-cc", n, x, level, around(x, n, z, mpf(1) / (2 * n)))
+                print_limits("agresti-coull", n, x, level, around(x + z * z / 2, n + z * z, z, 0))
+                print_limits("wilson-cc", n, x, level, newcombe(x, n, z))
+                roots = plain_wilson(x, n, z)
+                print_limits("likelihood", n, x, level, [
+                    solve(lambda p: log(deviance(n, x, p) / (z * z)), end, end) for end in roots])
+                print_limits("mid-p", n, x, level, [
+                    solve(lambda p: log((upper(n, x, p) - mass(n, x, p) / 2) / tail), roots[0], 0),
+                    solve(lambda p: log((lower(n, x, p) - mass(n, x, p) / 2) / tail), roots[1], 0)])
+                print_limits("jeffreys", n, x, level, [
+                    solve(lambda p: log(beta_lower(n, x, p) / tail), roots[0], 0),
+                    solve(lambda p: log(beta_lower(n, n - x, 1 - p) / tail), roots[1], 0)])
+
+
+def print_limits(method, n, x, level, ends):
+    ends = [min(max(end, mpf(0)), mpf(1)) for end in ends]
+    print(method, n, x, level, *(nstr(end, 25) for end in ends), sep=",")
+
+
+def around(x, n, z, correction):
+    p = mpf(x) / n
+    half = z * sqrt(p * (1 - p) / n) + correction
+    return [p - half, p + half]
+
+
+def plain_wilson(x, n, z):
+    root = z * sqrt(z * z + 4 * mpf(x) * (n - x) / n)
+    return [(2 * x + z * z + s * root) / (2 * (n + z * z)) for s in (-1, 1)]
+
+
+def newcombe(x, n, z):
+    """Method 4 as printed: the corrected form with p and q."""
+    p = mpf(x) / n
+    q = 1 - p
+    low = 2 * n * p + z * z - 1 - z * sqrt(z * z - 2 - mpf(1) / n + 4 * p * (n * q + 1))
+    high = 2 * n * p + z * z + 1 + z * sqrt(z * z + 2 - mpf(1) / n + 4 * p * (n * q - 1))
+    return [low / (2 * (n + z * z)), high / (2 * (n + z * z))]
+
+
+def beta_lower(n, x, p):
+    """The lower tail of Beta(x + 1/2, n - x + 1/2) at p, integrated outwards over the log odds."""
+    a, b = x + mpf(1) / 2, n - x + mpf(1) / 2
+    logarithm = loggamma(a + b) - loggamma(a) - loggamma(b)
+    odds = log(p / (1 - p))
+    width = sqrt(1 / a + 1 / b)
+
+    def density(u):
+        return mp.exp(logarithm - a * log(1 + mp.exp(-u)) - b * log(1 + mp.exp(u)))
+
+    with mp.workdps(35):
+        steps = [odds - width * k for k in (0, 1, 2, 4, 8, 16, 32, 64, 128)]
+        return -quad(density, steps)
+
+
 def solve(function, start, other):
     """The root near start, by the secant method on the log odds."""
     near = min(max(start, mpf(10) ** -40), 1 - mpf(10) ** -40)
@@ -126,4 +233,4 @@ def solve(function, start, other):
 
 
 if __name__ == "__main__":
-    {"tests": tests, "limits": limits}[sys.argv[1]]()
+    {"tests": tests, "limits": limits, "variants": variants, "more-limits": more_limits}[sys.argv[1]]()

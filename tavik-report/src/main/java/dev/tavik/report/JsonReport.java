@@ -140,6 +140,17 @@ public record JsonReport(Detail detail) {
     answer.tests().forEach(test -> tests.add(test(test, answer.settings().alpha())));
     ArrayNode intervals = node.putArray("intervals");
     answer.intervals().forEach(interval -> intervals.add(interval(interval)));
+    ArrayNode critical = node.putArray("criticalCounts");
+    answer
+        .criticalCounts()
+        .forEach(
+            counts ->
+                critical
+                    .addObject()
+                    .put("method", counts.method())
+                    .put("atMost", counts.atMost())
+                    .put("atLeast", counts.atLeast())
+                    .put("size", counts.size()));
     node.putObject("preferred")
         .put("test", answer.preference().test())
         .put("interval", answer.preference().interval())
@@ -204,9 +215,12 @@ public record JsonReport(Detail detail) {
 
   private static ObjectNode test(TestResult test, double alpha) {
     ObjectNode node = NODES.objectNode().put("method", test.method());
-    node.putObject("statistic")
-        .put("name", test.statistic().name())
-        .put("value", test.statistic().value());
+    TestResult.@Nullable Statistic statistic = test.statistic();
+    if (statistic == null) {
+      node.putNull("statistic");
+    } else {
+      node.putObject("statistic").put("name", statistic.name()).put("value", statistic.value());
+    }
     node.put("df", test.df()).put("pValue", test.pValue());
     node.set("log10PValue", finite(test.log10PValue()));
     node.put("rejects", test.rejects(alpha));

@@ -74,15 +74,21 @@ final class RateByGroupText {
         table.row(
             group.label(),
             test.method(),
-            test.statistic().name().equals("z")
-                ? Figures.significant(test.statistic().value(), 4)
-                : "",
+            statistic(test),
             Figures.pValue(test.log10PValue()),
             holm(test),
             test.rejectsAdjusted(alpha) ? "rejects" : "does not reject");
       }
     }
     lines.table(table);
+  }
+
+  /** Only a z; the counts themselves stand above. */
+  private static String statistic(TestResult test) {
+    TestResult.@Nullable Statistic statistic = test.statistic();
+    return statistic == null || !statistic.name().equals("z")
+        ? ""
+        : Figures.significant(statistic.value(), 4);
   }
 
   private static String holm(TestResult test) {

@@ -1,5 +1,6 @@
 package dev.tavik.report;
 
+import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Condition;
@@ -11,7 +12,9 @@ import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateSettings;
+import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** The answer about one rate in words and tables. */
 final class RateText {
@@ -28,6 +31,7 @@ final class RateText {
     observed(answer);
     tests(answer);
     intervals(answer);
+    criticalCounts(answer);
     lines.blank();
     lines.paragraph("", "", "The verdict rests on " + basis(answer) + ".");
     conditions(answer.conditions());
@@ -88,8 +92,12 @@ final class RateText {
   }
 
   private static String statistic(TestResult test, RateAnswer answer) {
-    if (test.statistic().name().equals("z")) {
-      return "z = " + Figures.significant(test.statistic().value(), 4);
+    TestResult.@Nullable Statistic statistic = test.statistic();
+    if (statistic == null) {
+      return "no statistic";
+    }
+    if (!statistic.name().equals("successes")) {
+      return statistic.name() + " = " + Figures.significant(statistic.value(), 4);
     }
     String count = Figures.count(answer.tally().successes());
     return switch (answer.settings().hypothesis().alternative()) {
@@ -97,6 +105,33 @@ final class RateText {
       case GREATER -> count + " successes or more";
       case TWO_SIDED -> "as improbable as " + count + ", or more so";
     };
+  }
+
+  /** How many would have been too many. */
+  private void criticalCounts(RateAnswer answer) {
+    lines.heading(
+        String.format(
+            "Counts that would be rejected, out of %s",
+            Figures.count(answer.tally().trials())));
+    TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT);
+    table.header("", "", "true size");
+    for (CriticalCounts counts : answer.criticalCounts()) {
+      table.row(counts.method(), region(counts), Figures.finePercent(counts.size()));
+    }
+    lines.table(table);
+  }
+
+  private static String region(CriticalCounts counts) {
+    Long atMost = counts.atMost();
+    Long atLeast = counts.atLeast();
+    List<String> ends = new ArrayList<>();
+    if (atMost != null) {
+      ends.add(Figures.count(atMost) + " or fewer");
+    }
+    if (atLeast != null) {
+      ends.add(Figures.count(atLeast) + " or more");
+    }
+    return ends.isEmpty() ? "none" : String.join(", ", ends);
   }
 
   private void intervals(RateAnswer answer) {

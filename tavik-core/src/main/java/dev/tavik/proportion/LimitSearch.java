@@ -1,0 +1,70 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.DecimalFraction;
+import java.util.function.DoubleUnaryOperator;
+import org.apache.commons.numbers.rootfinder.BrentSolver;
+
+/**
+ * Finds a limit by search over the log odds, where the logarithm of a tail is nearly straight. From
+ * a first guess, steps from half a standard deviation on, each twice the last, bracket the root;
+ * Brent's method finds it to 10⁻¹² in the log odds, which is a relative 10⁻¹² in the limit or
+ * better.
+ */
+final class LimitSearch {
+  private static final double TOLERANCE = 1e-12;
+
+  /** The log odds of the smallest proportion and of the last double below 1. */
+  private static final double LOWEST = -700;
+
+  private static final double HIGHEST = 36;
+
+  private LimitSearch() {}
+
+  /** A binomial distribution with exactly this double as its chance of success. */
+  static Binomial at(Tally tally, double p) {
+    return new Binomial(tally.trials(), DecimalFraction.exactly(p));
+  }
+
+  /**
+   * The root of a function that rises with the proportion, or the end of the range where it lies
+   * beyond: a limit nearer to 1 than the last double below it.
+   */
+  static double root(DoubleUnaryOperator rising, double guess, Tally tally) {
+    DoubleUnaryOperator byLogOdds = u -> rising.applyAsDouble(proportion(u));
+    double first = 0.5 / Math.sqrt(Math.max(0.5, tally.proportion() * tally.failures()));
+    double near = logOdds(guess);
+    double direction = byLogOdds.applyAsDouble(near) > 0 ? -1 : 1;
+    double far = within(near + direction * first);
+    for (double step = 2 * first; direction * byLogOdds.applyAsDouble(far) < 0; step *= 2) {
+      if (far == within(far + direction)) {
+        return proportion(far);
+      }
+      near = far;
+      far = within(far + direction * step);
+    }
+    return bracketed(byLogOdds, Math.min(near, far), Math.max(near, far));
+  }
+
+  /** The root of a function between two proportions at which it has different signs. */
+  static double between(DoubleUnaryOperator function, double low, double high) {
+    return bracketed(u -> function.applyAsDouble(proportion(u)), logOdds(low), logOdds(high));
+  }
+
+  private static double bracketed(DoubleUnaryOperator byLogOdds, double low, double high) {
+    return proportion(new BrentSolver(0, TOLERANCE, 0).findRoot(byLogOdds, low, high));
+  }
+
+  private static double logOdds(double p) {
+    return within(Math.log(p) - Math.log1p(-p));
+  }
+
+  private static double within(double logOdds) {
+    return Math.max(LOWEST, Math.min(HIGHEST, logOdds));
+  }
+
+  private static double proportion(double logOdds) {
+    return 1 / (1 + Math.exp(-logOdds));
+  }
+}
