@@ -32,14 +32,16 @@ final class HypothesisOptions {
   @Option(
       names = "--tests",
       paramLabel = "LIST|all",
-      description = "Which tests: score, score-cc, wald, exact, exact-doubled, exact-blaker, mid-p,"
+      description =
+          "Which tests: score, score-cc, wald, exact, exact-doubled, exact-blaker, mid-p,"
               + " likelihood-ratio; score and exact unless given.")
   String @Nullable [] tests;
 
   @Option(
       names = "--intervals",
       paramLabel = "LIST|all",
-      description = "Which intervals: wald, wald-cc, wilson, wilson-cc, agresti-coull, clopper-pearson, mid-p,"
+      description =
+          "Which intervals: wald, wald-cc, wilson, wilson-cc, agresti-coull, clopper-pearson, mid-p,"
               + " jeffreys, blaker, likelihood; wilson and clopper-pearson unless given.")
   String @Nullable [] intervals;
 

@@ -51,7 +51,8 @@ final class RateCommand implements Callable<Integer> {
 
   @Option(
       names = "--working",
-      description = "Show the score test by hand, every formula with its numbers.")
+      description =
+          "Show z tests and closed-form intervals by hand, every formula with its numbers.")
   boolean working;
 
   @Option(

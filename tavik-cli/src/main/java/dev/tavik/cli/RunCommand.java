@@ -27,7 +27,8 @@ final class RunCommand implements Callable<Integer> {
 
   @Option(
       names = "--working",
-      description = "Show the score tests by hand, every formula with its numbers.")
+      description =
+          "Show z tests and closed-form intervals by hand, every formula with its numbers.")
   boolean working;
 
   @Mixin OutputOptions output;

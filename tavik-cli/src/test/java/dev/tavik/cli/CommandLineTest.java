@@ -53,6 +53,11 @@ class CommandLineTest {
               wilson           2.096%  to  5.789%    at most 5.351%
               clopper-pearson  1.926%  to  5.803%    at most 5.418%
 
+            Counts that would be rejected, out of 400
+                                  true size
+              score  12 or fewer     3.551%
+              exact  12 or fewer     3.551%
+
             The verdict rests on score and wilson: the null expects 20 successes and 380
             failures, enough for the normal approximation; exact is the cautious one: it
             rejects less often than alpha allows.
@@ -75,6 +80,8 @@ class CommandLineTest {
         "demo",
         SCRAP,
         SCRAP + " --group kiln --working",
+        SCRAP + " --tests all --intervals all --alternative less",
+        SCRAP + " --tests all --intervals all --group kiln --alternative greater",
         "look --data demo/firing-log.csv",
         "look --data demo/panel-survey.csv",
         "run demo/kiln-acceptance.yaml",
@@ -115,7 +122,11 @@ class CommandLineTest {
             new String[] {"2", "rate 14/400 --against 5% --alpha 5", "did you mean 5%?"},
             new String[] {"2", "rate 14/400 --against 5% --alternative lower", "got 'lower'"},
             new String[] {"2", "rate 14/400 --against 5% --tests scor", "did you mean score?"},
-            new String[] {"2", "rate 14/400 --against 5% --tests exact --working", "score among"},
+            new String[] {
+              "2",
+              "rate 14/400 --against 5% --tests exact --intervals mid-p --working",
+              "such as score or wilson"
+            },
             new String[] {"2", "rate 14/400 --against 5% --against 6%", "--against"},
             new String[] {
               "2", "rate 14/400 --against 5% --agianst 6%", "there is no option --agianst"
@@ -228,6 +239,7 @@ class CommandLineTest {
             "estimates",
             "tests",
             "intervals",
+            "criticalCounts",
             "preferred",
             "conditions",
             "cautions",
@@ -263,6 +275,42 @@ class CommandLineTest {
     assertThat(groups.at("/cautions/0/code").asText()).isEqualTo("missing-values");
     assertThat(groups.at("/groups/0/tests/0/adjustedPValue").asDouble())
         .isGreaterThan(groups.at("/groups/0/tests/0/pValue").asDouble());
+  }
+
+  @Test
+  void everyMethodAnswersByItsId() throws IOException {
+    JsonNode answer = json("rate 14/400 --against 5% --tests all --intervals all");
+    assertThat(answer.at("/tests").findValuesAsText("method"))
+        .containsExactly(
+            "score",
+            "score-cc",
+            "wald",
+            "exact",
+            "exact-doubled",
+            "exact-blaker",
+            "mid-p",
+            "likelihood-ratio");
+    assertThat(answer.at("/intervals").findValuesAsText("method"))
+        .containsExactly(
+            "wald",
+            "wald-cc",
+            "wilson",
+            "wilson-cc",
+            "agresti-coull",
+            "clopper-pearson",
+            "mid-p",
+            "jeffreys",
+            "blaker",
+            "likelihood");
+    assertThat(answer.at("/tests/7/df").asDouble()).isEqualTo(1);
+    assertThat(answer.at("/criticalCounts/3/atMost").asInt()).isEqualTo(11);
+    assertThat(answer.at("/criticalCounts/3/atLeast").asInt()).isEqualTo(29);
+    assertThat(answer.at("/criticalCounts/3/size").asDouble()).isBetween(0.03, 0.05);
+    JsonNode some = json("rate 0/40 --against 5% --tests wald,mid-p --intervals wald-cc,blaker");
+    assertThat(some.at("/tests/0/statistic").isNull()).isTrue();
+    assertThat(some.at("/cautions").findValuesAsText("code")).contains("no-statistic");
+    assertThat(json("rate 1/40 --against 5% --intervals wald").at("/cautions").toString())
+        .contains("clipped-limit");
   }
 
   @Test

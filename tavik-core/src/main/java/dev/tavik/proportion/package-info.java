@@ -8,15 +8,16 @@
  * Interval interval = ProportionInterval.WILSON.of(cracked, 0.95);
  * }</pre>
  *
- * <table>
- * <caption>Methods</caption>
- * <tr><th>id</th><th>method</th><th>paper</th></tr>
- * <tr><td>{@code score}</td><td>z with the null's standard error</td><td>Wilson 1927</td></tr>
- * <tr><td>{@code exact}</td><td>binomial, ordered by probability</td><td>Sterne 1954</td></tr>
- * <tr><td>{@code wilson}</td><td>inverts the score test</td><td>Wilson 1927</td></tr>
- * <tr><td>{@code clopper-pearson}</td><td>inverts the two one-sided exact tests</td><td>Clopper and
- * Pearson 1934</td></tr>
- * </table>
+ * <p>Tests, in {@link dev.tavik.proportion.ProportionTest}: {@code score} (Wilson 1927), {@code
+ * score-cc} (Yates 1934), {@code wald} (Wald 1943), {@code exact} (Sterne 1954), {@code
+ * exact-doubled} (Clopper and Pearson 1934), {@code exact-blaker} (Blaker 2000), {@code mid-p}
+ * (Lancaster 1961), {@code likelihood-ratio} (Wilks 1938).
+ *
+ * <p>Intervals, in {@link dev.tavik.proportion.ProportionInterval}: {@code wald} (Laplace 1812),
+ * {@code wald-cc}, {@code wilson-cc} (Newcombe 1998), {@code wilson} (Wilson 1927), {@code
+ * agresti-coull} (Agresti and Coull 1998), {@code clopper-pearson} (1934), {@code mid-p} (Berry and
+ * Armitage 1995), {@code jeffreys} (Brown, Cai and DasGupta 2001), {@code blaker} (Blaker 2000),
+ * {@code likelihood} (Wilks 1938).
  */
 @NullMarked
 package dev.tavik.proportion;

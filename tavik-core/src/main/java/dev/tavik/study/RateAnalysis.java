@@ -10,7 +10,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.WorkingStep;
+import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -95,12 +95,11 @@ final class RateAnalysis {
     return conditions;
   }
 
-  private List<WorkingStep> working(List<TestResult> tests) {
-    return tests.stream()
-        .filter(test -> test.method().equals(ProportionTest.SCORE.id()))
-        .findFirst()
-        .map(score -> ScoreWorking.of(question.tally(), question.settings(), score))
-        .orElse(List.of());
+  private List<Working> working(List<TestResult> tests) {
+    List<Working> workings =
+        new ArrayList<>(TestWorking.of(question.tally(), question.settings(), tests));
+    workings.addAll(IntervalWorking.of(question.tally(), question.settings()));
+    return workings;
   }
 
   private Preference preference() {

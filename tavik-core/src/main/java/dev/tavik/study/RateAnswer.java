@@ -7,7 +7,7 @@ import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.WorkingStep;
+import dev.tavik.result.Working;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param preference which test and interval the verdict rests on, and why
  * @param conditions what the methods take for granted
  * @param cautions what to be careful of
- * @param working the score test step by step; empty where it wasn't asked for
+ * @param working the z tests and the closed-form intervals as they are done by hand
  * @param conclusion the verdict in words
  */
 public record RateAnswer(
@@ -41,7 +41,7 @@ public record RateAnswer(
     Preference preference,
     List<Condition> conditions,
     List<Caution> cautions,
-    List<WorkingStep> working,
+    List<Working> working,
     String conclusion)
     implements Answer {
 

@@ -95,6 +95,16 @@ public record RateSettings(
   }
 
   /**
+   * Whether any of the methods can be worked by hand: a z test or a closed-form interval.
+   *
+   * @return whether an answer will have some working
+   */
+  public boolean hasWorking() {
+    return tests.stream().anyMatch(TestWorking.TESTS::contains)
+        || intervals.stream().anyMatch(IntervalWorking.INTERVALS::contains);
+  }
+
+  /**
    * With another direction.
    *
    * @param alternative the direction

@@ -14,6 +14,7 @@ import dev.tavik.result.Condition.State;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -159,7 +160,9 @@ class RateQuestionTest {
   /** Each line can be done again from the numbers it shows. */
   @Test
   void workingCanBeRedoneByHand() {
-    List<WorkingStep> steps = ask("14/400", 0.05, "less").working();
+    List<Working> workings = ask("14/400", 0.05, "less").working();
+    assertThat(workings).extracting(Working::method).containsExactly("score", "wilson");
+    List<WorkingStep> steps = workings.get(0).steps();
     assertThat(steps)
         .extracting(WorkingStep::name)
         .containsExactly(
@@ -177,6 +180,54 @@ class RateQuestionTest {
     assertThat(steps.get(3).value()).isEqualTo("0.08433430944");
     assertThat(steps.get(4).value()).isEqualTo("1.644853627");
     assertThat(steps.get(5).value()).isEqualTo("do not reject the null");
+  }
+
+  /** The last line of every working is what the method itself says. */
+  @ParameterizedTest
+  @EnumSource
+  void everyWorkingEndsWhereItsMethodDoes(Alternative alternative) {
+    for (String tally : new String[] {"14/400", "31/400", "0/30", "1/30", "30/30"}) {
+      RateAnswer answer =
+          RateQuestion.of(Tally.parse(tally), 0.05)
+              .alternative(alternative)
+              .tests(ProportionTest.values())
+              .intervals(ProportionInterval.values())
+              .ask();
+      boolean degenerate = tally.equals("0/30") || tally.equals("30/30");
+      assertThat(answer.working()).hasSize(degenerate ? 7 : 8);
+      for (Working working : answer.working()) {
+        List<WorkingStep> steps = working.steps();
+        answer.intervals().stream()
+            .filter(interval -> working.title().endsWith("interval by hand"))
+            .filter(interval -> interval.method().equals(working.method()))
+            .filter(interval -> interval.side() == Side.TWO_SIDED)
+            .forEach(
+                interval -> {
+                  assertShown(steps.get(steps.size() - 2).value(), interval.lower());
+                  assertShown(steps.get(steps.size() - 1).value(), interval.upper());
+                  assertRedone(steps.get(steps.size() - 2));
+                  assertRedone(steps.get(steps.size() - 1));
+                });
+        answer.tests().stream()
+            .filter(test -> working.title().endsWith("test by hand"))
+            .filter(test -> test.method().equals(working.method()))
+            .forEach(test -> assertShown(steps.get(steps.size() - 3).value(), test.pValue()));
+      }
+    }
+  }
+
+  private static void assertShown(String shown, double value) {
+    assertThat(Double.parseDouble(shown)).isCloseTo(value, within(1e-9 * Math.abs(value)));
+  }
+
+  /** A limit is the sum or difference of the two numbers shown, unless it was clipped. */
+  private static void assertRedone(WorkingStep step) {
+    String[] parts = step.substituted().split(" ");
+    if (parts.length == 3 && step.reason().isEmpty()) {
+      double sign = parts[1].equals("+") ? 1 : -1;
+      double sum = Double.parseDouble(parts[0]) + sign * Double.parseDouble(parts[2]);
+      assertThat(Double.parseDouble(step.value())).isCloseTo(sum, within(1e-9));
+    }
   }
 
   @Test

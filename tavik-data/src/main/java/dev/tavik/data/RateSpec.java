@@ -119,9 +119,14 @@ public final class RateSpec {
           settings.intervals(
               methods("intervals", ProportionInterval.values(), ProportionInterval::id));
     }
-    if (spec.has("working") && !settings.tests().contains(ProportionTest.SCORE)) {
+    if (spec.has("working") && !settings.hasWorking()) {
       throw new SpecException(
-          spec.name("working") + " shows the score test; leave score among " + spec.name("tests"));
+          spec.name("working")
+              + " shows z tests and closed-form intervals; leave one among "
+              + spec.name("tests")
+              + " or "
+              + spec.name("intervals")
+              + ", such as score or wilson");
     }
     return settings;
   }

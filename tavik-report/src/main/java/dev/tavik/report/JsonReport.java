@@ -19,6 +19,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CountedFrom;
@@ -160,7 +161,10 @@ public record JsonReport(Detail detail) {
     cautions(node, answer.cautions());
     if (detail == Detail.WORKING) {
       ArrayNode working = node.putArray("working");
-      answer.working().forEach(step -> working.add(step(step)));
+      for (Working each : answer.working()) {
+        ArrayNode steps = working.addObject().put("method", each.method()).putArray("steps");
+        each.steps().forEach(step -> steps.add(step(step)));
+      }
     }
     return node.put("conclusion", answer.conclusion());
   }

@@ -1,6 +1,7 @@
 package dev.tavik.report;
 
 import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.proportion.ProportionTest;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Condition;
@@ -9,6 +10,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateSettings;
@@ -99,20 +101,34 @@ final class RateText {
     if (!statistic.name().equals("successes")) {
       return statistic.name() + " = " + Figures.significant(statistic.value(), 4);
     }
+    return tail(test.method(), answer);
+  }
+
+  /** Which outcomes an exact test adds up. */
+  private static String tail(String method, RateAnswer answer) {
     String count = Figures.count(answer.tally().successes());
+    String half = method.equals(ProportionTest.MID_P.id()) ? ", " + count + " half" : "";
     return switch (answer.settings().hypothesis().alternative()) {
-      case LESS -> count + " successes or fewer";
-      case GREATER -> count + " successes or more";
-      case TWO_SIDED -> "as improbable as " + count + ", or more so";
+      case LESS -> count + " successes or fewer" + half;
+      case GREATER -> count + " successes or more" + half;
+      case TWO_SIDED -> twoSidedTail(method, count) + half;
     };
+  }
+
+  private static String twoSidedTail(String method, String count) {
+    if (method.equals(ProportionTest.EXACT.id())) {
+      return "as improbable as " + count + ", or more so";
+    }
+    return method.equals(ProportionTest.EXACT_BLAKER.id())
+        ? "tails no larger than that of " + count
+        : "twice the smaller tail of " + count;
   }
 
   /** How many would have been too many. */
   private void criticalCounts(RateAnswer answer) {
     lines.heading(
         String.format(
-            "Counts that would be rejected, out of %s",
-            Figures.count(answer.tally().trials())));
+            "Counts that would be rejected, out of %s", Figures.count(answer.tally().trials())));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT);
     table.header("", "", "true size");
     for (CriticalCounts counts : answer.criticalCounts()) {
@@ -183,29 +199,31 @@ final class RateText {
         condition.name() + ": " + condition.detail() + ".");
   }
 
-  void working(List<WorkingStep> steps) {
-    if (steps.isEmpty()) {
-      return;
-    }
-    lines.heading("Working: the score test by hand");
-    lines.paragraph(
-        "  ",
-        "  ",
-        "x successes in n trials, p0 the null value. Values are shown to ten digits and carried"
-            + " on unrounded.");
-    int number = 1;
-    for (WorkingStep step : steps) {
-      lines.blank();
-      lines.line("  " + number + ". " + step.name());
-      String first = step.symbol().isEmpty() ? "" : step.symbol() + " = ";
-      String others = step.symbol().isEmpty() ? "" : " ".repeat(step.symbol().length()) + " = ";
-      lines.line("       " + first + step.formula());
-      lines.line("       " + others + step.substituted());
-      lines.line("       " + others + step.value());
-      if (!step.reason().isEmpty()) {
-        lines.paragraph("       ", "       ", step.reason());
+  void working(List<Working> workings) {
+    for (Working working : workings) {
+      lines.heading("Working: " + working.title());
+      lines.paragraph(
+          "  ",
+          "  ",
+          working.symbols() + ". Values are shown to ten digits and carried on unrounded.");
+      int number = 1;
+      for (WorkingStep step : working.steps()) {
+        step(number, step);
+        number++;
       }
-      number++;
+    }
+  }
+
+  private void step(int number, WorkingStep step) {
+    String first = step.symbol().isEmpty() ? "" : step.symbol() + " = ";
+    String others = step.symbol().isEmpty() ? "" : " ".repeat(step.symbol().length()) + " = ";
+    lines.blank();
+    lines.line("  " + number + ". " + step.name());
+    lines.paragraph("       " + first, " ".repeat(11), step.formula());
+    lines.paragraph("       " + others, " ".repeat(11), step.substituted());
+    lines.line("       " + others + step.value());
+    if (!step.reason().isEmpty()) {
+      lines.paragraph("       ", "       ", step.reason());
     }
   }
 }
