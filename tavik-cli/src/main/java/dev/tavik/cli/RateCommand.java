@@ -5,12 +5,16 @@ import dev.tavik.data.Spec;
 import dev.tavik.report.Detail;
 import dev.tavik.report.IntervalPicture;
 import dev.tavik.report.JsonReport;
+import dev.tavik.report.NullPicture;
 import dev.tavik.report.Picture;
 import dev.tavik.report.TextReport;
 import dev.tavik.study.Answer;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -61,6 +65,13 @@ final class RateCommand implements Callable<Integer> {
       description = "Draw the intervals into a .png or .svg file.")
   @Nullable Path chart;
 
+  @Option(
+      names = "--null-chart",
+      paramLabel = "FILE",
+      description =
+          "Draw what to expect under the null, the p-value shaded, into a .png or .svg file.")
+  @Nullable Path nullChart;
+
   @Mixin OutputOptions output;
 
   RateCommand(Terminal terminal) {
@@ -71,17 +82,14 @@ final class RateCommand implements Callable<Integer> {
   public Integer call() {
     Spec spec = Words.of(command, RateSpec.WORDS);
     output.check(spec.all("data"));
-    Path picture = chart;
-    if (picture != null) {
-      OutputOptions.requireEnding("--chart", picture, PICTURES);
-      OutputOptions.requireWritable("--chart", picture, spec.all("data"));
-    }
+    Map<Path, Function<Answer, Picture>> pictures = pictures(spec);
     Answer answer = RateSpec.question(spec, terminal.files()).ask();
-    if (picture != null) {
-      Picture drawn = IntervalPicture.of(answer);
-      output.picture(
-          picture, OutputOptions.ending(picture).equals(".svg") ? drawn.svg() : drawn.png());
-    }
+    pictures.forEach(
+        (file, drawing) -> {
+          Picture drawn = drawing.apply(answer);
+          output.picture(
+              file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
+        });
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
     output.write(
         output.wantsJson()
@@ -89,5 +97,29 @@ final class RateCommand implements Callable<Integer> {
             : new TextReport(output.emphasis(terminal), detail).of(answer),
         terminal);
     return ExitStatus.ANSWERED;
+  }
+
+  /** What is to be drawn into which file, checked before anything is computed. */
+  private Map<Path, Function<Answer, Picture>> pictures(Spec spec) {
+    Map<Path, Function<Answer, Picture>> pictures = new LinkedHashMap<>();
+    picture("--chart", chart, IntervalPicture::of, spec, pictures);
+    picture("--null-chart", nullChart, NullPicture::of, spec, pictures);
+    return pictures;
+  }
+
+  private static void picture(
+      String option,
+      @Nullable Path file,
+      Function<Answer, Picture> drawing,
+      Spec spec,
+      Map<Path, Function<Answer, Picture>> pictures) {
+    if (file != null) {
+      OutputOptions.requireEnding(option, file, PICTURES);
+      OutputOptions.requireWritable(option, file, spec.all("data"));
+      if (pictures.put(file, drawing) != null) {
+        throw new IllegalArgumentException(
+            "--chart and --null-chart must name different files, got " + file + " for both");
+      }
+    }
   }
 }

@@ -150,6 +150,8 @@ class CommandLineTest {
             new String[] {"2", SCRAP + " --json --out answer.txt", "contradict one another"},
             new String[] {"2", SCRAP + " --out none/answer.txt", "there is no folder"},
             new String[] {"2", SCRAP + " --chart rates.pdf", "must end in .png or .svg"},
+            new String[] {"2", SCRAP + " --chart a.png --null-chart a.png", "different files"},
+            new String[] {"2", SCRAP + " --group kiln --null-chart a.png", "about one rate"},
             new String[] {
               "2", "look --against 5% --data demo/firing-log.csv", "no option --against"
             },

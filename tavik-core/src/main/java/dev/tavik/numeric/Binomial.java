@@ -45,6 +45,15 @@ public final class Binomial {
   }
 
   /**
+   * The number of trials.
+   *
+   * @return n
+   */
+  public long trials() {
+    return trials;
+  }
+
+  /**
    * How far a count lies above the mean, x - np, right to the last place even where both nearly
    * agree.
    *

@@ -96,14 +96,24 @@ final class BinomialTest {
     return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
   }
 
-  private static double logNoMoreProbable(Binomial underNull, long x) {
-    double limit = underNull.logMass(x) + LN_TIE;
-    if (underNull.logMass(underNull.mode()) <= limit) {
-      return 0;
+  /** The counts at which the two tails of a p-value end; -1 and n + 1 for an empty one. */
+  record Ends(long lower, long upper) {}
+
+  /** The tails that the test by probability adds up; where they meet, all counts are in one. */
+  static Ends ends(Binomial underNull, long x, Alternative alternative) {
+    long none = underNull.trials() + 1;
+    if (alternative != Alternative.TWO_SIDED) {
+      return alternative == Alternative.LESS ? new Ends(x, none) : new Ends(-1, x);
     }
-    return LogSpace.add(
-        underNull.logLower(underNull.lastBelowModeAtMost(limit)),
-        underNull.logUpper(underNull.firstAboveModeAtMost(limit)));
+    double limit = underNull.logMass(x) + LN_TIE;
+    return underNull.logMass(underNull.mode()) <= limit
+        ? new Ends(underNull.trials(), none)
+        : new Ends(underNull.lastBelowModeAtMost(limit), underNull.firstAboveModeAtMost(limit));
+  }
+
+  private static double logNoMoreProbable(Binomial underNull, long x) {
+    Ends ends = ends(underNull, x, Alternative.TWO_SIDED);
+    return LogSpace.add(underNull.logLower(ends.lower()), underNull.logUpper(ends.upper()));
   }
 
   private static double logAcceptability(Binomial underNull, long x) {

@@ -20,8 +20,6 @@ import org.jfree.chart.axis.SymbolAxis;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
-import org.jfree.chart.title.TextTitle;
-import org.jfree.chart.ui.HorizontalAlignment;
 import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleAnchor;
 import org.jfree.chart.ui.RectangleInsets;
@@ -35,7 +33,6 @@ final class IntervalChart {
   private static final int ROW_HEIGHT = 46;
   private static final int AROUND_ROWS = 170;
   private static final float TEXT_SIZE = 13;
-  private static final Color INK = new Color(0x22, 0x22, 0x22);
   private static final Color FAINT = new Color(0xDD, 0xDD, 0xDD);
 
   /** Blue and vermilion stay apart for every kind of colour vision (Okabe and Ito 2008). */
@@ -44,9 +41,6 @@ final class IntervalChart {
   private static final Color NULL_VALUE = new Color(0xB8, 0x47, 0x00);
   private static final Shape POINT = new Ellipse2D.Double(-5, -5, 10, 10);
   private static final Shape CAP = new Line2D.Double(0, -7, 0, 7);
-  private static final double[] STEPS = {
-    0.001, 0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20
-  };
 
   private final String title;
   private final String subtitle;
@@ -104,21 +98,8 @@ final class IntervalChart {
     plot.setDataset(data);
     plot.setRenderer(renderer);
     plot.addDomainMarker(nullValue(), Layer.BACKGROUND);
-    JFreeChart chart = new JFreeChart(title, BundledFonts.bold(16), plot, false);
-    chart.setBackgroundPaint(Color.WHITE);
-    chart.setPadding(new RectangleInsets(12, 14, 10, 24));
-    leftAligned(chart.getTitle(), INK);
-    TextTitle below = new TextTitle(subtitle, BundledFonts.plain(12));
-    leftAligned(below, INK);
-    chart.addSubtitle(below);
+    JFreeChart chart = ChartStyle.titled(plot, title, subtitle);
     return new Picture(chart, WIDTH, AROUND_ROWS + ROW_HEIGHT * rows.size());
-  }
-
-  private static void leftAligned(TextTitle text, Color colour) {
-    text.setHorizontalAlignment(HorizontalAlignment.LEFT);
-    text.setTextAlignment(HorizontalAlignment.LEFT);
-    text.setPaint(colour);
-    text.setPadding(0, 2, 6, 0);
   }
 
   private void draw(int index, XYSeriesCollection data, XYLineAndShapeRenderer renderer) {
@@ -179,29 +160,15 @@ final class IntervalChart {
   private NumberAxis percentAxis() {
     NumberAxis axis = new NumberAxis("proportion, in percent");
     axis.setRange(left, right);
-    double step = step();
+    double step = ChartStyle.step(right - left, 10);
     int decimals = Math.max(0, (int) Math.ceil(-Math.log10(step) - 1e-9));
     DecimalFormat format =
         new DecimalFormat(
             "0" + (decimals == 0 ? "" : "." + "0".repeat(decimals)) + "'%'",
             DecimalFormatSymbols.getInstance(Locale.ROOT));
     axis.setTickUnit(new NumberTickUnit(step, format));
-    axis.setTickLabelFont(BundledFonts.plain(12));
-    axis.setLabelFont(BundledFonts.plain(12));
-    axis.setTickLabelPaint(INK);
-    axis.setLabelPaint(INK);
-    axis.setAxisLinePaint(INK);
+    ChartStyle.plain(axis);
     return axis;
-  }
-
-  /** The smallest usual step that gives at most ten ticks. */
-  private double step() {
-    for (double step : STEPS) {
-      if ((right - left) / step <= 10) {
-        return step;
-      }
-    }
-    return 50;
   }
 
   /** An axis that has a word for each row in place of numbers. */
@@ -214,7 +181,7 @@ final class IntervalChart {
     axis.setRange(-0.6, rows.size() - 0.05);
     axis.setGridBandsVisible(false);
     axis.setTickLabelFont(BundledFonts.plain(TEXT_SIZE));
-    axis.setTickLabelPaint(INK);
+    axis.setTickLabelPaint(ChartStyle.INK);
     axis.setTickMarksVisible(false);
     axis.setAxisLineVisible(false);
     return axis;

@@ -9,6 +9,7 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionTest;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.RateAnswer;
@@ -144,6 +145,28 @@ class ReportTest {
     assertThat(pixels(image, nullValue)).isGreaterThan(200);
     assertThat(pixels(image, interval)).isGreaterThan(2_000);
     assertThat(image.getRGB(2, 2) & 0xFFFFFF).isEqualTo(0xFFFFFF);
+  }
+
+  @Test
+  void aNullPictureShadesThePValue() throws IOException {
+    String svg = new String(NullPicture.of(RATE).svg(), StandardCharsets.UTF_8);
+    assertThat(svg)
+        .contains(">North kiln cracks: what to expect if the rate is 5%<")
+        .contains(">observed 14<", ">area 0.0843<", ">12<", ">successes out of 400<");
+    RateAnswer exact = RateQuestion.of(Tally.of(3, 60), 0.1).tests(ProportionTest.EXACT).ask();
+    assertThat(new String(NullPicture.of(exact).svg(), StandardCharsets.UTF_8))
+        .contains(">area 0.137<", ">area 0.142<", "binomial probabilities");
+    long much = pixels(png(NullPicture.of(exact)), 0xB84700);
+    RateAnswer extreme = RateQuestion.of(Tally.of(15, 60), 0.1).tests(ProportionTest.EXACT).ask();
+    long little = pixels(png(NullPicture.of(extreme)), 0xB84700);
+    assertThat(much).isGreaterThan(2 * little);
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> NullPicture.of(kilns()))
+        .withMessageContaining("about one rate");
+    RateAnswer neither = RateQuestion.of(Tally.of(3, 60), 0.1).tests(ProportionTest.WALD).ask();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> NullPicture.of(neither))
+        .withMessageContaining("needs the score or the exact test");
   }
 
   @Test

@@ -1,0 +1,121 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.Normal;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Proportion;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What counts of successes to expect if the null is true, and which of them make up a p-value: the
+ * material of its picture.
+ *
+ * @param discrete whether the heights are probabilities of whole counts, or a density
+ * @param points counts and their heights, rising in the count
+ * @param lower the tail at and below a count; empty area where it isn't part of the p-value
+ * @param upper the tail at and above a count; empty area where it isn't part of the p-value
+ */
+public record NullDistribution(boolean discrete, List<Point> points, Tail lower, Tail upper) {
+  /** How many standard deviations to each side are worth showing. */
+  private static final double REACH = 4.2;
+
+  private static final int STEPS = 400;
+
+  /** Copies the points. */
+  public NullDistribution {
+    points = List.copyOf(points);
+  }
+
+  /** A count and its probability, or its density. */
+  public record Point(double count, double height) {}
+
+  /**
+   * One tail of a p-value.
+   *
+   * @param end the count at which it ends, itself included
+   * @param area its probability under the null; 0 where it isn't part of the p-value
+   */
+  public record Tail(double end, double area) {}
+
+  /**
+   * The distribution behind a p-value that is an area of it: the binomial for {@code exact}, its
+   * normal approximation for {@code score}.
+   *
+   * @param test the test
+   * @param tally the observed counts
+   * @param hypothesis the null value, strictly between 0 and 1, and the direction
+   * @return the distribution; empty for other tests
+   * @throws IllegalArgumentException if not 0 &lt; against &lt; 1
+   */
+  public static Optional<NullDistribution> of(
+      ProportionTest test, Tally tally, Hypothesis hypothesis) {
+    Proportion.require("against", hypothesis.against());
+    Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
+    return switch (test) {
+      case EXACT -> Optional.of(exact(underNull, tally, hypothesis.alternative()));
+      case SCORE -> Optional.of(normal(underNull, tally, hypothesis.alternative()));
+      default -> Optional.empty();
+    };
+  }
+
+  private static NullDistribution exact(Binomial underNull, Tally tally, Alternative alternative) {
+    BinomialTest.Ends ends = BinomialTest.ends(underNull, tally.successes(), alternative);
+    double mean = tally.successes() - underNull.deviation(tally.successes());
+    double reach = REACH * Math.sqrt(underNull.variance()) + 1;
+    long from = (long) Math.max(0, Math.floor(mean - reach));
+    long to = (long) Math.min((double) tally.trials(), Math.ceil(mean + reach));
+    // Beyond a few hundred counts a picture can't show each; every k-th gives the outline.
+    long stride = Math.max(1, (to - from) / STEPS);
+    List<Point> points = new ArrayList<>();
+    for (long count = from; count <= to; count += stride) {
+      points.add(new Point(count, Math.exp(underNull.logMass(count))));
+    }
+    return new NullDistribution(
+        true,
+        reaching(tally, points),
+        new Tail(ends.lower(), Math.exp(underNull.logLower(ends.lower()))),
+        new Tail(ends.upper(), Math.exp(underNull.logUpper(ends.upper()))));
+  }
+
+  private static NullDistribution normal(Binomial underNull, Tally tally, Alternative alternative) {
+    double away = underNull.deviation(tally.successes());
+    double mean = tally.successes() - away;
+    double deviation = Math.sqrt(underNull.variance());
+    List<Point> points = new ArrayList<>();
+    for (int step = 0; step <= STEPS; step++) {
+      double z = REACH * (2.0 * step / STEPS - 1);
+      double height = Math.exp(-0.5 * z * z) / (deviation * Math.sqrt(2 * Math.PI));
+      points.add(new Point(mean + z * deviation, height));
+    }
+    boolean twoSided = alternative == Alternative.TWO_SIDED;
+    double lowerZ = twoSided ? -Math.abs(away) / deviation : away / deviation;
+    double upperZ = twoSided ? -lowerZ : lowerZ;
+    return new NullDistribution(
+        false,
+        reaching(tally, points),
+        new Tail(
+            mean + lowerZ * deviation,
+            alternative == Alternative.GREATER ? 0 : Math.exp(Normal.logUpper(-lowerZ))),
+        new Tail(
+            mean + upperZ * deviation,
+            alternative == Alternative.LESS ? 0 : Math.exp(Normal.logUpper(upperZ))));
+  }
+
+  /** With the observed count as an end, where the distribution has long come down to nothing. */
+  private static List<Point> reaching(Tally tally, List<Point> points) {
+    double observed = tally.successes();
+    double first = points.get(0).count();
+    double last = points.get(points.size() - 1).count();
+    if (observed < first) {
+      points.addAll(0, List.of(new Point(observed, 0), new Point(first, 0)));
+    } else if (observed > last) {
+      points.addAll(List.of(new Point(last, 0), new Point(observed, 0)));
+    }
+    return points;
+  }
+}
