@@ -46,6 +46,13 @@ final class HypothesisOptions {
   String @Nullable [] intervals;
 
   @Option(
+      names = "--lot",
+      paramLabel = "N",
+      description =
+          "The sample was drawn without replacement from a lot of N units; the rate is the lot's.")
+  @Nullable String lot;
+
+  @Option(
       names = "--label",
       paramLabel = "TEXT",
       description = "A name for the rate, used in the answer.")

@@ -316,6 +316,36 @@ class CommandLineTest {
   }
 
   @Test
+  void aLotMakesTheSampleTellMore() throws IOException {
+    JsonNode lot = json("rate 14/400 --against 5% --lot 1000");
+    JsonNode endless = json("rate 14/400 --against 5%");
+    assertThat(lot.at("/input/lot").asLong()).isEqualTo(1_000);
+    assertThat(lot.at("/intervals/1/upper").asDouble())
+        .isLessThan(endless.at("/intervals/1/upper").asDouble());
+    assertThat(lot.at("/estimates/0/standardError").asDouble())
+        .isLessThan(endless.at("/estimates/0/standardError").asDouble());
+    assertThat(lot.at("/conditions/2/name").asText()).isEqualTo("random sample");
+    assertThat(CommandLine.shell("rate 2/60 --against 5% --lot 500").out())
+        .startsWith("The rate in the lot of 500 is not shown to differ from 5%")
+        .contains("In units of the lot, clopper-pearson: 3 to 55 of 500.");
+    for (String[] each :
+        new String[][] {
+          {"--lot 50", "lot must be larger than the sample (60)"},
+          {"--lot 510", "did you mean 25/510 or 26/510?"},
+          {"--lot many", "--lot must be a whole number of units"},
+          {"--lot 500 --tests wald", "tests must be among score, exact"},
+          {"--lot 500 --working", "for trials without end"},
+          {"--lot 500 --null-chart a.png", "for trials without end"}
+        }) {
+      CommandLine refused = CommandLine.shell("rate 2/60 --against 5% " + each[0]);
+      assertThat(refused.status()).as(each[0]).isEqualTo(ExitStatus.USAGE);
+      assertThat(refused.err()).as(each[0]).contains(each[1]);
+    }
+    assertThat(CommandLine.shell(SCRAP + " --group kiln --lot 5000").err())
+        .contains("lot is about one rate");
+  }
+
+  @Test
   void underflowLeavesTheLogarithm() throws IOException {
     CommandLine text = CommandLine.shell("rate 700000/1000000 --against 50%");
     assertThat(text.out()).containsPattern("p = \\d\\.\\d\\de-\\d{5}");

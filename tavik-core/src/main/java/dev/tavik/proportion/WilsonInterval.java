@@ -23,8 +23,10 @@ final class WilsonInterval {
 
   static Limits of(Tally tally, double tail) {
     double z = Normal.upperQuantile(tail);
-    double x = tally.successes();
-    double n = tally.trials();
+    return of((double) tally.successes(), (double) tally.trials(), z);
+  }
+
+  static Limits of(double x, double n, double z) {
     return new Limits(x == 0 ? 0 : lower(x, n, z), x == n ? 1 : upper(x, n, z));
   }
 

@@ -18,6 +18,10 @@
  * agresti-coull} (Agresti and Coull 1998), {@code clopper-pearson} (1934), {@code mid-p} (Berry and
  * Armitage 1995), {@code jeffreys} (Brown, Cai and DasGupta 2001), {@code blaker} (Blaker 2000),
  * {@code likelihood} (Wilks 1938).
+ *
+ * <p>For a sample drawn without replacement from a finite lot, {@link dev.tavik.proportion.LotTest}
+ * and {@link dev.tavik.proportion.LotInterval} have the forms of {@code score}, {@code exact},
+ * {@code wilson} and {@code clopper-pearson}.
  */
 @NullMarked
 package dev.tavik.proportion;

@@ -6,6 +6,7 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
@@ -26,17 +27,18 @@ final class RateAnalysis {
 
   private final RateQuestion question;
   private final boolean approximationHolds;
+  private final RateMethods methods;
 
   RateAnalysis(RateQuestion question, boolean approximationHolds) {
     this.question = question;
     this.approximationHolds = approximationHolds;
+    this.methods = RateMethods.of(question.tally(), question.settings());
   }
 
   RateAnswer answer() {
     RateSettings settings = question.settings();
     Tally tally = question.tally();
-    List<TestResult> tests =
-        settings.tests().stream().map(test -> test.of(tally, settings.hypothesis())).toList();
+    List<TestResult> tests = settings.tests().stream().map(methods::test).toList();
     RateAnswer draft =
         new RateAnswer(
             question.label(),
@@ -60,7 +62,8 @@ final class RateAnalysis {
     double value = tally.proportion();
     double standardError =
         Math.sqrt(value * ((double) tally.failures() / tally.trials()) / tally.trials());
-    return new Estimate(Quantity.PROPORTION, question.label(), value, standardError);
+    return new Estimate(
+        Quantity.PROPORTION, question.label(), value, standardError * methods.correction());
   }
 
   private List<Interval> intervals() {
@@ -68,22 +71,16 @@ final class RateAnalysis {
     Side matching = settings.hypothesis().alternative().matchingSide();
     List<Interval> intervals = new ArrayList<>();
     for (ProportionInterval method : settings.intervals()) {
-      intervals.add(method.of(question.tally(), settings.level()));
+      intervals.add(methods.interval(method, Side.TWO_SIDED));
       if (matching != Side.TWO_SIDED) {
-        intervals.add(method.of(question.tally(), settings.level(), matching));
+        intervals.add(methods.interval(method, matching));
       }
     }
     return intervals;
   }
 
   private List<CriticalCounts> criticalCounts() {
-    RateSettings settings = question.settings();
-    return settings.tests().stream()
-        .map(
-            test ->
-                test.criticalCounts(
-                    question.tally().trials(), settings.hypothesis(), settings.alpha()))
-        .toList();
+    return question.settings().tests().stream().map(methods::criticalCounts).toList();
   }
 
   private List<Condition> conditions() {
@@ -91,11 +88,25 @@ final class RateAnalysis {
         new ArrayList<>(
             NormalApproximation.of(question.tally(), question.settings().hypothesis())
                 .conditions());
-    conditions.add(INDEPENDENCE);
+    Long lot = question.settings().lot();
+    conditions.add(lot == null ? INDEPENDENCE : drawnFrom(lot));
     return conditions;
   }
 
+  private static Condition drawnFrom(long lot) {
+    return new Condition(
+        "random sample",
+        Condition.State.NOT_IN_THE_DATA,
+        String.format(
+            "the units were drawn at random and without replacement from all %s of the lot. Units"
+                + " picked because they were at hand, or from one pallet, can mislead at any size",
+            Figures.count(lot)));
+  }
+
   private List<Working> working(List<TestResult> tests) {
+    if (!question.settings().hasWorking()) {
+      return List.of();
+    }
     List<Working> workings =
         new ArrayList<>(TestWorking.of(question.tally(), question.settings(), tests));
     workings.addAll(IntervalWorking.of(question.tally(), question.settings()));

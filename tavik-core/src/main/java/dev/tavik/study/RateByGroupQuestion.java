@@ -28,11 +28,16 @@ public record RateByGroupQuestion(
   /**
    * Copies the parts.
    *
-   * @throws IllegalArgumentException if there is no group
+   * @throws IllegalArgumentException if there is no group, or a lot is given: each group would need
+   *     its own
    */
   public RateByGroupQuestion {
     if (groups.isEmpty()) {
       throw new IllegalArgumentException("groups must have at least one tally, got none");
+    }
+    if (settings.lot() != null) {
+      throw new IllegalArgumentException(
+          "lot is about one rate; several groups can't be drawn from one lot of known parts");
     }
     groups = Collections.unmodifiableMap(new LinkedHashMap<>(groups));
     emptyGroups = List.copyOf(emptyGroups);

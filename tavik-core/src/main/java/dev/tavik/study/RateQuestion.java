@@ -114,6 +114,16 @@ public record RateQuestion(
     return with(settings.intervals(List.of(intervals)));
   }
 
+  /**
+   * About a finite lot, from which the trials were drawn without replacement.
+   *
+   * @param units how many units the lot has, more than the trials, at most 10¹²
+   * @return the question
+   */
+  public RateQuestion lot(long units) {
+    return with(settings.lot(units));
+  }
+
   private RateQuestion with(RateSettings changed) {
     return new RateQuestion(label, tally, changed, from);
   }

@@ -1,12 +1,17 @@
 package dev.tavik.study;
 
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.proportion.LotInterval;
+import dev.tavik.proportion.LotTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,19 +23,22 @@ import org.jspecify.annotations.Nullable;
  * @param chosenLevel the confidence level, strictly between 0 and 1; null for one minus alpha
  * @param tests the tests to show, at least one
  * @param intervals the intervals to show, at least one
+ * @param lot how many units the lot has from which the sample was drawn without replacement; null
+ *     for trials without end
  */
 public record RateSettings(
     Hypothesis hypothesis,
     double alpha,
     @Nullable Double chosenLevel,
     List<ProportionTest> tests,
-    List<ProportionInterval> intervals) {
+    List<ProportionInterval> intervals,
+    @Nullable Long lot) {
 
   /**
    * Checks the parts.
    *
    * @throws IllegalArgumentException if the null value, alpha or level is not strictly between 0
-   *     and 1, or a list is empty
+   *     and 1, or a list is empty, or a lot is given with methods that know none
    */
   public RateSettings {
     Proportion.require("against", hypothesis.against());
@@ -40,6 +48,23 @@ public record RateSettings(
     }
     tests = requireSome("tests", tests);
     intervals = requireSome("intervals", intervals);
+    if (lot != null) {
+      requireKnown("tests", tests.stream().map(Enum::name).toList(), LotTest.values());
+      requireKnown("intervals", intervals.stream().map(Enum::name).toList(), LotInterval.values());
+    }
+  }
+
+  private static void requireKnown(String what, List<String> chosen, Enum<?>[] known) {
+    List<String> names = Arrays.stream(known).map(Enum::name).toList();
+    if (!names.containsAll(chosen)) {
+      throw new IllegalArgumentException(
+          String.format(
+              "with a lot, %s must be among %s",
+              what,
+              names.stream()
+                  .map(name -> name.toLowerCase(Locale.ROOT).replace('_', '-'))
+                  .collect(Collectors.joining(", "))));
+    }
   }
 
   /**
@@ -56,7 +81,8 @@ public record RateSettings(
         0.05,
         null,
         List.of(ProportionTest.SCORE, ProportionTest.EXACT),
-        List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON));
+        List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON),
+        null);
   }
 
   private static <T> List<T> requireSome(String name, List<T> methods) {
@@ -100,8 +126,9 @@ public record RateSettings(
    * @return whether an answer will have some working
    */
   public boolean hasWorking() {
-    return tests.stream().anyMatch(TestWorking.TESTS::contains)
-        || intervals.stream().anyMatch(IntervalWorking.INTERVALS::contains);
+    return lot == null
+        && (tests.stream().anyMatch(TestWorking.TESTS::contains)
+            || intervals.stream().anyMatch(IntervalWorking.INTERVALS::contains));
   }
 
   /**
@@ -112,7 +139,12 @@ public record RateSettings(
    */
   public RateSettings alternative(Alternative alternative) {
     return new RateSettings(
-        new Hypothesis(hypothesis.against(), alternative), alpha, chosenLevel, tests, intervals);
+        new Hypothesis(hypothesis.against(), alternative),
+        alpha,
+        chosenLevel,
+        tests,
+        intervals,
+        lot);
   }
 
   /**
@@ -123,7 +155,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public RateSettings alpha(double value) {
-    return new RateSettings(hypothesis, value, chosenLevel, tests, intervals);
+    return new RateSettings(hypothesis, value, chosenLevel, tests, intervals, lot);
   }
 
   /**
@@ -134,7 +166,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public RateSettings level(double value) {
-    return new RateSettings(hypothesis, alpha, value, tests, intervals);
+    return new RateSettings(hypothesis, alpha, value, tests, intervals, lot);
   }
 
   /**
@@ -145,7 +177,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if there is none
    */
   public RateSettings tests(List<ProportionTest> methods) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, methods, intervals);
+    return new RateSettings(hypothesis, alpha, chosenLevel, methods, intervals, lot);
   }
 
   /**
@@ -156,6 +188,17 @@ public record RateSettings(
    * @throws IllegalArgumentException if there is none
    */
   public RateSettings intervals(List<ProportionInterval> methods) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, tests, methods);
+    return new RateSettings(hypothesis, alpha, chosenLevel, tests, methods, lot);
+  }
+
+  /**
+   * For a sample drawn without replacement from a finite lot.
+   *
+   * @param units how many units the lot has, more than the sample, at most 10¹²
+   * @return the settings
+   * @throws IllegalArgumentException if a test or an interval has no form for a lot
+   */
+  public RateSettings lot(long units) {
+    return new RateSettings(hypothesis, alpha, chosenLevel, tests, intervals, units);
   }
 }

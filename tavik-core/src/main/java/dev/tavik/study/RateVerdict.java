@@ -74,7 +74,9 @@ final class RateVerdict {
   }
 
   private String subject() {
-    return answer.label().isEmpty() ? "The rate" : answer.label() + ": the rate";
+    String subject = answer.label().isEmpty() ? "The rate" : answer.label() + ": the rate";
+    Long lot = answer.settings().lot();
+    return lot == null ? subject : subject + " in the lot of " + Figures.count(lot);
   }
 
   private String observed() {

@@ -8,6 +8,7 @@ value as the decimal that is written. Nothing is shared with the Java code.
     python3 references.py limits > proportion-limits.csv
     python3 references.py variants > proportion-variants.csv
     python3 references.py more-limits > proportion-more-limits.csv
+    python3 references.py lots > lot-tests.csv
 """
 
 import sys
@@ -220,6 +221,78 @@ def beta_lower(n, x, p):
         return -quad(density, steps)
 
 
+def lots():
+    """The hypergeometric test: lot, marked units under the null, sample, successes."""
+    print("# Made by references.py beside this file.")
+    print("# lot,marked,sample,x,log10 less,greater,two-sided")
+    for lot, marked, sample in (
+        (500, 25, 60), (10**4, 300, 2000), (10**6, 50000, 10**4), (10**9, 10**6, 10**6),
+        (10**9, 5 * 10**8, 10**5),
+    ):
+        mean = mpf(sample) * marked / lot
+        sd = sqrt(mean * (1 - mpf(marked) / lot) * (lot - sample) / (lot - 1))
+        least, most = max(0, sample + marked - lot), min(sample, marked)
+        counts = {least, most if most < 100 else least}
+        for away in (-30, -8, -2, 0, 1, 3, 10, 34):
+            counts.add(int(mean + away * sd))
+        for x in sorted(c for c in counts if least <= c <= most):
+            chance = [lot_mass(lot, marked, sample, x)]
+            limit = chance[0] * TIE
+            ends = [x, x]
+            values = [
+                lot_tail(lot, marked, sample, x, -1), lot_tail(lot, marked, sample, x, 1)]
+            mode = (sample + 1) * (marked + 1) // (lot + 2)
+            if lot_mass(lot, marked, sample, mode) <= limit:
+                values.append(mpf(1))
+            else:
+                low, high = least - 1, mode
+                while high - low > 1:
+                    middle = (low + high) // 2
+                    inside = lot_mass(lot, marked, sample, middle) <= limit
+                    low, high = (middle, high) if inside else (low, middle)
+                ends[0] = low
+                low, high = mode, most + 1
+                while high - low > 1:
+                    middle = (low + high) // 2
+                    inside = lot_mass(lot, marked, sample, middle) <= limit
+                    low, high = (low, middle) if inside else (middle, high)
+                ends[1] = high
+                values.append(
+                    lot_tail(lot, marked, sample, ends[0], -1)
+                    + lot_tail(lot, marked, sample, ends[1], 1))
+            print(lot, marked, sample, x, *(nstr(log10(v), 25) for v in values), sep=",")
+
+
+def lot_mass(lot, marked, sample, x):
+    if x < max(0, sample + marked - lot) or x > min(sample, marked):
+        return mpf(0)
+
+    def choose(n, k):
+        return loggamma(n + 1) - loggamma(k + 1) - loggamma(n - k + 1)
+
+    return mp.exp(
+        choose(marked, x) + choose(lot - marked, sample - x) - choose(lot, sample))
+
+
+def lot_tail(lot, marked, sample, x, step):
+    """From x outwards; the far side of the mean as one minus the rest, in 60 digits."""
+    mean = mpf(sample) * marked / lot
+    if (x - mean) * step < 0:
+        return 1 - lot_tail(lot, marked, sample, x - step, -step)
+    term = total = lot_mass(lot, marked, sample, x)
+    least, most = max(0, sample + marked - lot), min(sample, marked)
+    while least <= x + step <= most and term > total * ENOUGH:
+        if step > 0:
+            term = term * (marked - x) * (sample - x)
+            term = term / ((x + 1) * mpf(lot - marked - sample + x + 1))
+        else:
+            term = term * x * (lot - marked - sample + x)
+            term = term / ((marked - x + 1) * mpf(sample - x + 1))
+        x += step
+        total += term
+    return total
+
+
 def solve(function, start, other):
     """The root near start, by the secant method on the log odds."""
     near = min(max(start, mpf(10) ** -40), 1 - mpf(10) ** -40)
@@ -233,4 +306,4 @@ def solve(function, start, other):
 
 
 if __name__ == "__main__":
-    {"tests": tests, "limits": limits, "variants": variants, "more-limits": more_limits}[sys.argv[1]]()
+    {"tests": tests, "limits": limits, "variants": variants, "more-limits": more_limits, "lots": lots}[sys.argv[1]]()

@@ -39,6 +39,7 @@ public final class RateSpec {
           "missing",
           "against",
           "alternative",
+          "lot",
           "alpha",
           "level",
           "tests",
@@ -119,10 +120,18 @@ public final class RateSpec {
           settings.intervals(
               methods("intervals", ProportionInterval.values(), ProportionInterval::id));
     }
+    String lot = spec.text("lot");
+    if (lot != null) {
+      if (!lot.matches("\\d{1,13}")) {
+        throw new SpecException(
+            spec.name("lot") + " must be a whole number of units, got '" + lot + "'");
+      }
+      settings = settings.lot(Long.parseLong(lot));
+    }
     if (spec.has("working") && !settings.hasWorking()) {
       throw new SpecException(
           spec.name("working")
-              + " shows z tests and closed-form intervals; leave one among "
+              + " shows z tests and closed-form intervals for trials without end; leave one among "
               + spec.name("tests")
               + " or "
               + spec.name("intervals")

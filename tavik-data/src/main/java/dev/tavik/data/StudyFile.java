@@ -32,6 +32,12 @@ import org.jspecify.annotations.Nullable;
  * asked all the same.
  */
 public final class StudyFile {
+  /** How much is shown is said when a study is run, not in the study. */
+  private static final Set<String> RATE =
+      RateSpec.WORDS.stream()
+          .filter(word -> !word.equals("working"))
+          .collect(Collectors.toUnmodifiableSet());
+
   private static final Set<String> TOP = Set.of("study", "alpha", "questions");
 
   private final String name;
@@ -132,7 +138,7 @@ public final class StudyFile {
         values.put(entry.getKey(), texts(entry.getKey(), entry.getValue()));
       }
       values.remove("ask");
-      requireKnown(values.keySet(), RateSpec.WORDS);
+      requireKnown(values.keySet(), RATE);
       return RateSpec.question(new Spec(values, Spec.Wording.KEY), this::openBeside);
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));

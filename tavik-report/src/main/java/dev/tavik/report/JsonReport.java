@@ -133,7 +133,11 @@ public record JsonReport(Detail detail) {
 
   private ObjectNode rate(RateAnswer answer) {
     ObjectNode node = head(answer);
-    node.set("input", input(answer.from(), answer.tally()));
+    ObjectNode input = input(answer.from(), answer.tally());
+    if (answer.settings().lot() != null) {
+      input.put("lot", answer.settings().lot());
+    }
+    node.set("input", input);
     node.set("hypothesis", hypothesis(answer.settings()));
     ArrayNode estimates = node.putArray("estimates");
     answer.estimates().forEach(estimate -> estimates.add(estimate(estimate)));

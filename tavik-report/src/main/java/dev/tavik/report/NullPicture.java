@@ -27,6 +27,10 @@ public final class NullPicture {
       throw new IllegalArgumentException(
           "the picture of a p-value is about one rate; choose one group, for example with a filter");
     }
+    if (rate.settings().lot() != null) {
+      throw new IllegalArgumentException(
+          "the picture of a p-value is drawn for trials without end; leave the lot out");
+    }
     return pictured(rate)
         .flatMap(test -> draw(rate, test))
         .orElseThrow(

@@ -1,6 +1,7 @@
 package dev.tavik.report;
 
 import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
@@ -172,6 +173,27 @@ final class RateText {
       i += bounded ? 1 : 0;
     }
     lines.table(table);
+    inLot(answer);
+  }
+
+  /** The exact interval as whole units of the lot. */
+  private void inLot(RateAnswer answer) {
+    Long lot = answer.settings().lot();
+    if (lot == null) {
+      return;
+    }
+    answer.intervals().stream()
+        .filter(interval -> interval.side() == Side.TWO_SIDED)
+        .filter(interval -> interval.method().equals(ProportionInterval.CLOPPER_PEARSON.id()))
+        .forEach(
+            interval ->
+                lines.line(
+                    String.format(
+                        "  In units of the lot, %s: %s to %s of %s.",
+                        interval.method(),
+                        Figures.count(Math.round(interval.lower() * lot)),
+                        Figures.count(Math.round(interval.upper() * lot)),
+                        Figures.count(lot))));
   }
 
   /** A one-sided bound in words. */
