@@ -12,6 +12,11 @@ import java.util.Locale;
  */
 public final class Figures {
   private static final int MOST_DECIMALS = 8;
+
+  /** Beyond this logarithm a double has no digits left for a mantissa. */
+  private static final double MANTISSA_TO = -1e9;
+
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final MathContext EXACT = new MathContext(12);
 
   private Figures() {}
@@ -89,6 +94,9 @@ public final class Figures {
     if (log10PValue == Double.NEGATIVE_INFINITY) {
       return "0";
     }
+    if (log10PValue < MANTISSA_TO) {
+      return "1e" + Math.round(log10PValue);
+    }
     int exponent = (int) Math.floor(log10PValue);
     BigDecimal mantissa = new BigDecimal(Math.pow(10, log10PValue - exponent));
     BigDecimal rounded = mantissa.round(new MathContext(3));
@@ -116,12 +124,10 @@ public final class Figures {
    * @return its text
    */
   public static String exactPercent(double proportion) {
-    return BigDecimal.valueOf(proportion)
-            .movePointRight(2)
-            .round(EXACT)
-            .stripTrailingZeros()
-            .toPlainString()
-        + "%";
+    BigDecimal percent = BigDecimal.valueOf(proportion).movePointRight(2);
+    BigDecimal rounded = percent.round(EXACT);
+    boolean roundedAway = rounded.compareTo(HUNDRED) == 0 && proportion != 1;
+    return (roundedAway ? percent : rounded).stripTrailingZeros().toPlainString() + "%";
   }
 
   /**

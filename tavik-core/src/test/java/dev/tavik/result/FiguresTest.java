@@ -18,7 +18,8 @@ class FiguresTest {
     "-4.30103, 5.00e-5",
     "-11.508638306165727, 3.10e-12",
     "-5.0000001, 1.00e-5",
-    "-411.5, 3.16e-412"
+    "-411.5, 3.16e-412",
+    "-542867542867.3, 1e-542867542867"
   })
   void pValuesAreNeverBareZeros(double log10, String text) {
     assertThat(Figures.pValue(log10)).isEqualTo(text);
@@ -67,7 +68,13 @@ class FiguresTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0.05, 5%", "0.0025, 0.25%", "0.3333333333333333, 33.3333333333%", "0.999, 99.9%"})
+  @CsvSource({
+    "0.05, 5%",
+    "0.0025, 0.25%",
+    "0.3333333333333333, 33.3333333333%",
+    "0.999, 99.9%",
+    "0.9999999999999, 99.99999999999%"
+  })
   void givenValuesAreEchoedInFull(double value, String text) {
     assertThat(Figures.exactPercent(value)).isEqualTo(text);
   }

@@ -153,6 +153,9 @@ final class CountHandler extends RowHandler {
     if (text.isEmpty()) {
       throw badCount("is blank");
     }
+    if (text.matches("[+-]?\\d{1,3}([.,]\\d{3})+")) {
+      throw badCount("has '" + text + "'; write it without separators of thousands");
+    }
     if (!text.matches("[+-]?\\d{1,15}(\\.\\d*)?")) {
       throw badCount("has '" + text + "'");
     }

@@ -20,7 +20,7 @@ record Header(String source, List<String> names) {
     if (matching.isEmpty()) {
       throw new DataException(
           DataException.Code.COLUMN,
-          source + " has no column '" + name + "'" + Names.hint(name, names));
+          source + " has no column '" + name + "'" + Names.hint(name, names) + title());
     }
     List<Integer> positions = positions(matching);
     if (positions.size() > 1) {
@@ -34,6 +34,13 @@ record Header(String source, List<String> names) {
               String.join(" and ", positions.stream().map(p -> String.valueOf(p + 1)).toList())));
     }
     return positions.get(0);
+  }
+
+  private String title() {
+    return names.contains("")
+        ? ". Columns without a name may mean that the first line is a title; the header must come"
+            + " first"
+        : "";
   }
 
   private List<Integer> positions(List<String> wanted) {

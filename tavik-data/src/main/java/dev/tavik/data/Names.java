@@ -34,7 +34,11 @@ final class Names {
 
   /** The first of many names, with a count of the rest. */
   static String listed(List<String> names) {
-    String some = names.stream().limit(MOST_LISTED).collect(Collectors.joining(", "));
+    String some =
+        names.stream()
+            .limit(MOST_LISTED)
+            .map(name -> name.isEmpty() ? "(no name)" : name)
+            .collect(Collectors.joining(", "));
     return names.size() <= MOST_LISTED
         ? some
         : some + " and " + (names.size() - MOST_LISTED) + " more";

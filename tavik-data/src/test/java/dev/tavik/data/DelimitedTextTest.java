@@ -146,7 +146,8 @@ class DelimitedTextTest {
     "many, has 'many'",
     "1e3, has '1e3'",
     "9999999999999, 'makes a total above 1,000,000,000,000'",
-    "NA, has 'NA'"
+    "NA, has 'NA'",
+    "1.200, without separators of thousands"
   })
   void frequenciesThatAreNoCountsAreRefused(String frequency, String found) {
     assertThatExceptionOfType(DataException.class)
