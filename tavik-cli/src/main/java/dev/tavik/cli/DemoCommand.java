@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -29,32 +30,10 @@ final class DemoCommand implements Callable<Integer> {
               List.of("look", "--data", "demo/firing-log.csv")),
           new Stop(
               "Cracked and warped tiles are scrapped. The budget is 8% scrap. Is it more?",
-              List.of(
-                  "rate",
-                  "--data",
-                  "demo/firing-log.csv",
-                  "--outcome",
-                  "grade",
-                  "--success",
-                  "cracked,warped",
-                  "--against",
-                  "8%",
-                  "--alternative",
-                  "greater")),
+              scrap("--alternative", "greater")),
           new Stop(
               "Over all kilns the budget seems to be kept. Is it kept in each?",
-              List.of(
-                  "rate",
-                  "--data",
-                  "demo/firing-log.csv",
-                  "--outcome",
-                  "grade",
-                  "--success",
-                  "cracked,warped",
-                  "--against",
-                  "8%",
-                  "--group",
-                  "kiln")),
+              scrap("--group", "kiln")),
           new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
               List.of(
@@ -66,6 +45,23 @@ final class DemoCommand implements Callable<Integer> {
                   "less",
                   "--label",
                   "New ash glaze cracks")));
+
+  private static List<String> scrap(String... more) {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                "rate",
+                "--data",
+                "demo/firing-log.csv",
+                "--outcome",
+                "grade",
+                "--success",
+                "cracked,warped",
+                "--against",
+                "8%"));
+    command.addAll(List.of(more));
+    return command;
+  }
 
   private final Terminal terminal;
 

@@ -202,21 +202,21 @@ final class NullChart {
     ValueMarker marker = new ValueMarker(tally.successes(), ChartStyle.INK, new BasicStroke(1.8f));
     marker.setLabel("observed " + Figures.count(tally.successes()));
     marker.setLabelFont(BundledFonts.bold(13));
-    label(marker, (double) tally.successes());
+    label(marker, (double) tally.successes(), Direction.RIGHT);
   }
 
   private void critical() {
     Long atMost = critical.atMost();
     if (atMost != null) {
-      dotted(atMost);
+      dotted(atMost, Direction.LEFT);
     }
     Long atLeast = critical.atLeast();
     if (atLeast != null) {
-      dotted(atLeast);
+      dotted(atLeast, Direction.RIGHT);
     }
   }
 
-  private void dotted(double count) {
+  private void dotted(double count, Direction outwards) {
     if (count < left || count > right || count == tally.successes()) {
       return;
     }
@@ -229,12 +229,13 @@ final class NullChart {
     marker.setLabel(Figures.count(Math.round(count)));
     marker.setLabelFont(BundledFonts.plain(12));
     marker.setLabelOffset(new RectangleInsets(24, 3, 3, 3));
-    label(marker, count);
+    label(marker, count, outwards);
   }
 
-  /** A label on the side of its line where there is room. */
-  private void label(ValueMarker marker, double count) {
-    boolean roomToTheRight = count < left + 0.75 * (right - left);
+  /** A label on the wanted side of its line, if there is room. */
+  private void label(ValueMarker marker, double count, Direction wanted) {
+    double room = LABEL_SHARE * (right - left);
+    boolean roomToTheRight = wanted == Direction.RIGHT ? count < right - room : count < left + room;
     marker.setLabelPaint(ChartStyle.INK);
     marker.setLabelBackgroundColor(new Color(255, 255, 255, 0));
     marker.setLabelAnchor(roomToTheRight ? RectangleAnchor.TOP_RIGHT : RectangleAnchor.TOP_LEFT);
