@@ -38,6 +38,7 @@ public final class Tavik {
             .addSubcommand(new LookCommand(terminal))
             .addSubcommand(new RunCommand(terminal))
             .addSubcommand(new DemoCommand(terminal))
+            .addSubcommand(new CommandLine.HelpCommand())
             .setOut(terminal.out())
             .setErr(terminal.err())
             .setUsageHelpWidth(80)

@@ -88,6 +88,7 @@ class CommandLineTest {
         "rate 999999999/1000000000 --against 0.999 --working",
         "rate A=1/2 'A group with a name that goes on and on and on and on and on=3/4' --against 5%",
         "--help",
+        "help look",
         "rate --help"
       })
   void textStaysWithinEightyColumns(String line) {

@@ -15,6 +15,7 @@ final class LevelTable {
   private final List<String> levels = new ArrayList<>();
   private int[] slots = filled(64);
   private int[] hashes = new int[32];
+  private char[][] characters = new char[32][];
 
   /** The number of a level, a new one if it was not seen before. */
   int number(char[] buffer, int offset, int length) {
@@ -23,7 +24,7 @@ final class LevelTable {
     int slot = hash & mask;
     while (slots[slot] != ABSENT) {
       int number = slots[slot];
-      if (hashes[number] == hash && matches(levels.get(number), buffer, offset, length)) {
+      if (hashes[number] == hash && matches(characters[number], buffer, offset, length)) {
         return number;
       }
       slot = (slot + 1) & mask;
@@ -32,8 +33,8 @@ final class LevelTable {
   }
 
   int number(String level) {
-    char[] characters = level.toCharArray();
-    return number(characters, 0, characters.length);
+    char[] text = level.toCharArray();
+    return number(text, 0, text.length);
   }
 
   int size() {
@@ -49,8 +50,10 @@ final class LevelTable {
     levels.add(level);
     if (number >= hashes.length) {
       hashes = Arrays.copyOf(hashes, 2 * hashes.length);
+      characters = Arrays.copyOf(characters, hashes.length);
     }
     hashes[number] = hash;
+    characters[number] = level.toCharArray();
     slots[slot] = number;
     if (2 * levels.size() > slots.length) {
       grow();
@@ -84,12 +87,12 @@ final class LevelTable {
     return hash ^ (hash >>> 15);
   }
 
-  private static boolean matches(String level, char[] buffer, int offset, int length) {
-    if (level.length() != length) {
+  private static boolean matches(char[] level, char[] buffer, int offset, int length) {
+    if (level.length != length) {
       return false;
     }
     for (int i = 0; i < length; i++) {
-      if (level.charAt(i) != buffer[offset + i]) {
+      if (level[i] != buffer[offset + i]) {
         return false;
       }
     }
