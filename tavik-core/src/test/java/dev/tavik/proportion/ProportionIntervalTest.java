@@ -70,16 +70,10 @@ class ProportionIntervalTest {
 
   /**
    * Newcombe 1998, "Two-sided confidence intervals for the single proportion: comparison of seven
-   * methods", Statistics in Medicine 17, 857-872, table I, level 0.95; his methods 1 and 2 clipped.
+   * methods", Statistics in Medicine 17, 857-872, table I, level 0.95, methods 3 to 7.
    */
   @ParameterizedTest
   @CsvSource({
-    "wald, 15/148, 0.0527, 0.1500",
-    "wald, 0/20, 0.0000, 0.0000",
-    "wald, 1/29, 0.0000, 0.1009",
-    "wald-cc, 15/148, 0.0494, 0.1534",
-    "wald-cc, 0/20, 0.0000, 0.0250",
-    "wald-cc, 1/29, 0.0000, 0.1181",
     "wilson, 81/263, 0.2553, 0.3662",
     "wilson, 15/148, 0.0624, 0.1605",
     "wilson, 0/20, 0.0000, 0.1611",
