@@ -2,7 +2,6 @@ package dev.tavik.cli;
 
 import dev.tavik.report.Emphasis;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -67,6 +66,9 @@ final class OutputOptions {
     if (Files.isDirectory(file)) {
       throw new IllegalArgumentException(option + " must name a file, got the folder " + file);
     }
+    if (!Files.isWritable(Files.exists(file) ? file : folder)) {
+      throw new IllegalArgumentException(option + ": no permission to write " + file);
+    }
     for (String source : sources) {
       if (same(file, Path.of(source))) {
         throw new IllegalArgumentException(
@@ -120,7 +122,7 @@ final class OutputOptions {
         terminal.err().println("Wrote " + each.getKey());
       }
     } catch (IOException e) {
-      throw new UncheckedIOException("can't write: " + e.getMessage(), e);
+      throw new IllegalArgumentException("can't write " + e.getMessage(), e);
     }
   }
 }

@@ -50,10 +50,19 @@ public final class Tavik {
         .getSubcommands()
         .values()
         .forEach(command -> command.getCommandSpec().usageMessage().abbreviateSynopsis(true));
-    int status = arguments.length == 0 ? help(commands) : commands.execute(arguments);
+    int status = arguments.length == 0 ? help(commands) : execute(commands, arguments);
     terminal.out().flush();
     terminal.err().flush();
     return status;
+  }
+
+  /** Limits on rows and levels keep memory small; should they not suffice, that is told too. */
+  private int execute(CommandLine commands, String... arguments) {
+    try {
+      return commands.execute(arguments);
+    } catch (OutOfMemoryError e) {
+      return complain(commands, "the data need more memory than there is", ExitStatus.DATA);
+    }
   }
 
   private static int help(CommandLine commands) {

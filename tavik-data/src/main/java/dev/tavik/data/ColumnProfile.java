@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 /** What the values of one column look like, learnt value by value. */
 final class ColumnProfile {
   private static final int MOST_KEPT = 1_000;
+  private static final int LONGEST_KEPT = 200;
   private static final int MOST_CLASSES = 30;
   private static final Pattern WHOLE = Pattern.compile("[+-]?\\d{1,15}");
   private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d{1,15}\\.?\\d*|\\.\\d+)");
@@ -41,6 +42,10 @@ final class ColumnProfile {
 
   void value(char[] buffer, int offset, int length) {
     values++;
+    if (length > LONGEST_KEPT) {
+      proveText();
+      return;
+    }
     if (all) {
       int level = table.number(buffer, offset, length);
       if (level < MOST_KEPT) {
@@ -55,6 +60,14 @@ final class ColumnProfile {
     if (whole || number || date) {
       classify(new String(buffer, offset, length));
     }
+  }
+
+  /** A text so long is neither a level nor a number, and isn't kept. */
+  private void proveText() {
+    all = false;
+    whole = false;
+    number = false;
+    date = false;
   }
 
   private void count(int level) {
@@ -106,6 +119,9 @@ final class ColumnProfile {
     int distinct = table.size();
     if (values == 0) {
       return Kind.EMPTY;
+    }
+    if (!all && !number && !date) {
+      return Kind.MANY_VALUES;
     }
     if (distinct == 1) {
       return Kind.CONSTANT;

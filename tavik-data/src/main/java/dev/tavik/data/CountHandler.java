@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class CountHandler extends RowHandler {
   private static final int MOST_LEVELS = 10_000;
+  private static final int LONGEST_LEVEL = 1_000;
   private static final int LEVEL_BITS = 14;
   private static final int MOST_COLUMNS = 63 / LEVEL_BITS;
   private static final int MISSING = -1;
@@ -98,6 +99,14 @@ final class CountHandler extends RowHandler {
     if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
       seen[place] = MISSING;
       return;
+    }
+    if (length > LONGEST_LEVEL) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          String.format(
+              "%s, line %d: column %s has a value of %s characters, too long for a"
+                  + " classification; is it the column you meant?",
+              source(), line(), columnNames[place], Figures.count(length)));
     }
     int level = tables[place].number(buffer, offset, length);
     if (level >= MOST_LEVELS) {

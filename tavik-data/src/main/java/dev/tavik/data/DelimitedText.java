@@ -152,8 +152,14 @@ public final class DelimitedText implements CountSource {
     if (e.getCause() instanceof DataException found) {
       return found;
     }
-    if (e.getCause() instanceof RuntimeException fault) {
-      return fault;
+    if (e.getCause() instanceof UncheckedIOException unreadable) {
+      return unreadable;
+    }
+    if (e.getCause() instanceof Error fault) {
+      throw fault;
+    }
+    if (e.getCause() != null) {
+      return new IllegalStateException(e.getCause());
     }
     String message = String.valueOf(e.getMessage());
     String found;

@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
+import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -18,6 +19,9 @@ import org.jspecify.annotations.Nullable;
  * loop 1.2 s.
  */
 abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
+  private static final int MOST_COLUMNS = 1 << 14;
+  private static final int LONGEST_ROW = 1 << 22;
+
   private final String source;
   private final List<String> names = new ArrayList<>();
   private @Nullable Header header;
@@ -59,7 +63,7 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
 
   @Override
   protected void handleField(int column, char[] buffer, int offset, int length, boolean quoted) {
-    if (column < wanted.length && !wanted[column]) {
+    if (header != null && (column >= wanted.length || !wanted[column])) {
       return;
     }
     if (used + length > text.length || fields == ends.length) {
@@ -74,7 +78,18 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
   }
 
   private void grow(int length) {
-    text = Arrays.copyOf(text, Math.max(2 * text.length, used + length));
+    if (used + length > LONGEST_ROW || fields >= MOST_COLUMNS) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          String.format(
+              "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
+                  + " file of rows, with line ends?",
+              source,
+              getStartingLineNumber(),
+              Figures.count(MOST_COLUMNS),
+              Figures.count(LONGEST_ROW)));
+    }
+    text = Arrays.copyOf(text, Math.min(LONGEST_ROW, Math.max(2 * text.length, used + length)));
     ends = Arrays.copyOf(ends, 2 * ends.length);
     columns = Arrays.copyOf(columns, 2 * columns.length);
     quotes = Arrays.copyOf(quotes, 2 * quotes.length);

@@ -182,6 +182,21 @@ class DelimitedTextTest {
     assertThatExceptionOfType(DataException.class)
         .isThrownBy(() -> text(endless).count(CountRequest.of("kiln")))
         .withMessageContaining("a field longer than 1,048,576 characters");
+    for (String wide :
+        new String[] {",".repeat(3_000_000), "kiln,grade," + "x".repeat(900_000) + ","}) {
+      assertThatExceptionOfType(DataException.class)
+          .isThrownBy(() -> text(wide.repeat(6) + "\n").overview())
+          .withMessageStartingWith("log.csv, line 1 is too long");
+    }
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(
+            () -> text("kiln\nNorth" + ",x".repeat(3_000_000)).count(CountRequest.of("kiln")))
+        .withMessageContaining("line 2 has 3000001 fields where the header has 1");
+    String remark = "kiln,note\nNorth," + "y".repeat(5_000) + "\n";
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> text(remark).count(CountRequest.of("note")))
+        .withMessageContaining("a value of 5,000 characters, too long for a classification");
+    assertThat(text(remark).overview().columns().get(1).kind()).isEqualTo(Kind.MANY_VALUES);
     StringBuilder identifiers = new StringBuilder("tile\n");
     for (int i = 0; i < 10_002; i++) {
       identifiers.append('T').append(i).append('\n');

@@ -81,9 +81,7 @@ final class OverviewText {
     StringBuilder text = new StringBuilder(column.kind().id());
     switch (column.kind()) {
       case CATEGORY -> text.append(", ").append(column.distinct()).append(" levels");
-      case MANY_VALUES ->
-          text.append(column.distinct() >= 1000 ? ", 1,000 or more" : ", " + column.distinct())
-              .append(" different ones");
+      case MANY_VALUES -> text.append(howMany(column));
       case WHOLE_NUMBERS, NUMBERS, DATES ->
           text.append(", ").append(String.join(" to ", column.range()));
       default -> {}
@@ -92,6 +90,14 @@ final class OverviewText {
       text.append(", in all ").append(Figures.count(column.sum()));
     }
     return text.append(column.missing() == 0 ? "" : "; " + missing(column)).toString();
+  }
+
+  private static String howMany(Column column) {
+    if (column.distinct() == 0) {
+      return ", long texts";
+    }
+    return (column.distinct() >= 1000 ? ", 1,000 or more" : ", " + column.distinct())
+        + " different ones";
   }
 
   private static String missing(Column column) {
