@@ -14,7 +14,7 @@ package dev.tavik.numeric;
  * complement of the other. Measured relative error of a tail against 60-digit values, down to
  * 10⁻³⁰⁰ and up to n = 10⁹: 10⁻¹² at worst, 10⁻¹³ in the root mean square.
  */
-public final class Binomial {
+public final class Binomial implements CountDistribution {
   /** Beyond this relative distance of count and mean the plain logarithm has all its digits. */
   private static final double SERIES_WITHIN = 0.1;
 
@@ -45,15 +45,6 @@ public final class Binomial {
   }
 
   /**
-   * The number of trials.
-   *
-   * @return n
-   */
-  public long trials() {
-    return trials;
-  }
-
-  /**
    * How far a count lies above the mean, x - np, right to the last place even where both nearly
    * agree.
    *
@@ -73,12 +64,7 @@ public final class Binomial {
     return mean * p.complement();
   }
 
-  /**
-   * The logarithm of the probability of one count, ln P(X = x).
-   *
-   * @param x a count; outside 0 to n its probability is zero
-   * @return the logarithm
-   */
+  @Override
   public double logMass(long x) {
     if (x < 0 || x > trials) {
       return Double.NEGATIVE_INFINITY;
@@ -116,12 +102,7 @@ public final class Binomial {
         + deviance((double) (trials - x), trials * p.complement(), -deviation);
   }
 
-  /**
-   * The logarithm of the lower tail, ln P(X ≤ x).
-   *
-   * @param x a count; below 0 the tail is empty
-   * @return the logarithm
-   */
+  @Override
   public double logLower(long x) {
     if (x < 0) {
       return Double.NEGATIVE_INFINITY;
@@ -135,12 +116,7 @@ public final class Binomial {
     return logMass(x) + Math.log(ratioSum(x, p.complement() / p.value()));
   }
 
-  /**
-   * The logarithm of the upper tail, ln P(X ≥ x).
-   *
-   * @param x a count; above n the tail is empty
-   * @return the logarithm
-   */
+  @Override
   public double logUpper(long x) {
     if (x <= 0) {
       return 0;
@@ -154,51 +130,17 @@ public final class Binomial {
     return logMass(x) + Math.log(ratioSum(trials - x, p.value() / p.complement()));
   }
 
-  /**
-   * The largest count below the mode whose probability has this logarithm or less.
-   *
-   * @param logMass the logarithm of a probability
-   * @return the count, or -1 where even zero successes are more probable
-   */
-  public long lastBelowModeAtMost(double logMass) {
-    return Bisection.last(-1, mode() - 1, x -> logMass(x) <= logMass);
+  @Override
+  public long least() {
+    return 0;
   }
 
-  /**
-   * The smallest count above the mode whose probability has this logarithm or less.
-   *
-   * @param logMass the logarithm of a probability
-   * @return the count, or n + 1 where even n successes are more probable
-   */
-  public long firstAboveModeAtMost(double logMass) {
-    return Bisection.first(mode() + 1, trials + 1, x -> logMass(x) <= logMass);
+  @Override
+  public long greatest() {
+    return trials;
   }
 
-  /**
-   * The largest count whose lower tail has this logarithm or less.
-   *
-   * @param logTail the logarithm of a probability, at most 0
-   * @return the count, or -1 where even P(X = 0) is more
-   */
-  public long lastLowerAtMost(double logTail) {
-    return Bisection.last(-1, trials, x -> logLower(x) <= logTail);
-  }
-
-  /**
-   * The smallest count whose upper tail has this logarithm or less.
-   *
-   * @param logTail the logarithm of a probability, at most 0
-   * @return the count, or n + 1 where even P(X = n) is more
-   */
-  public long firstUpperAtMost(double logTail) {
-    return Bisection.first(0, trials + 1, x -> logUpper(x) <= logTail);
-  }
-
-  /**
-   * The most probable count. Where two are equally probable, either of them.
-   *
-   * @return the mode
-   */
+  @Override
   public long mode() {
     return Math.min(trials, (long) Math.floor((trials + 1.0) * p.value()));
   }

@@ -10,7 +10,7 @@ package dev.tavik.numeric;
  * probability times the sum of the ratios to its neighbours outwards, as for {@link Binomial}; the
  * tail on the far side of the mean is the complement of the other.
  */
-public final class Hypergeometric {
+public final class Hypergeometric implements CountDistribution {
   private static final double LAST_PLACE = 0x1p-54;
 
   private final long population;
@@ -43,12 +43,7 @@ public final class Hypergeometric {
     this.logDrawn = new Binomial(population, chance).logMass(drawn);
   }
 
-  /**
-   * The logarithm of the probability of one count, ln P(X = x).
-   *
-   * @param x a count; outside the support its probability is zero
-   * @return the logarithm
-   */
+  @Override
   public double logMass(long x) {
     if (x < least || x > greatest) {
       return Double.NEGATIVE_INFINITY;
@@ -56,12 +51,7 @@ public final class Hypergeometric {
     return fromMarked.logMass(x) + fromRest.logMass(drawn - x) - logDrawn;
   }
 
-  /**
-   * The logarithm of the lower tail, ln P(X ≤ x).
-   *
-   * @param x a count
-   * @return the logarithm
-   */
+  @Override
   public double logLower(long x) {
     if (x < least) {
       return Double.NEGATIVE_INFINITY;
@@ -72,12 +62,7 @@ public final class Hypergeometric {
     return x > mean ? LogSpace.complement(logUpper(x + 1)) : logMass(x) + Math.log(downwards(x));
   }
 
-  /**
-   * The logarithm of the upper tail, ln P(X ≥ x).
-   *
-   * @param x a count
-   * @return the logarithm
-   */
+  @Override
   public double logUpper(long x) {
     if (x <= least) {
       return 0;
@@ -88,34 +73,20 @@ public final class Hypergeometric {
     return x <= mean ? LogSpace.complement(logLower(x - 1)) : logMass(x) + Math.log(upwards(x));
   }
 
-  /**
-   * The most probable count. Where two are equally probable, either of them.
-   *
-   * @return the mode
-   */
+  @Override
+  public long least() {
+    return least;
+  }
+
+  @Override
+  public long greatest() {
+    return greatest;
+  }
+
+  @Override
   public long mode() {
     double mode = Math.floor((drawn + 1.0) * ((marked + 1.0) / (population + 2.0)));
     return Math.max(least, Math.min(greatest, (long) mode));
-  }
-
-  /**
-   * The largest count below the mode whose probability has this logarithm or less.
-   *
-   * @param logMass the logarithm of a probability
-   * @return the count, or one below the support
-   */
-  public long lastBelowModeAtMost(double logMass) {
-    return Bisection.last(least - 1, mode() - 1, x -> logMass(x) <= logMass);
-  }
-
-  /**
-   * The smallest count above the mode whose probability has this logarithm or less.
-   *
-   * @param logMass the logarithm of a probability
-   * @return the count, or one above the support
-   */
-  public long firstAboveModeAtMost(double logMass) {
-    return Bisection.first(mode() + 1, greatest + 1, x -> logMass(x) <= logMass);
   }
 
   private double downwards(long from) {

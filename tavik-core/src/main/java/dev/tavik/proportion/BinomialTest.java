@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
@@ -36,7 +37,9 @@ final class BinomialTest {
   private BinomialTest() {}
 
   static TestResult byProbability(String method, Tally tally, Hypothesis hypothesis) {
-    return result(method, tally, hypothesis, BinomialTest::logNoMoreProbable);
+    Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
+    long x = tally.successes();
+    return result(method, x, logPValue(underNull, x, hypothesis.alternative()));
   }
 
   static TestResult doubled(String method, Tally tally, Hypothesis hypothesis) {
@@ -96,23 +99,26 @@ final class BinomialTest {
     return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
   }
 
-  /** The counts at which the two tails of a p-value end; -1 and n + 1 for an empty one. */
+  /** The counts at which the two tails of a p-value end; outside the support for an empty one. */
   record Ends(long lower, long upper) {}
 
   /** The tails that the test by probability adds up; where they meet, all counts are in one. */
-  static Ends ends(Binomial underNull, long x, Alternative alternative) {
-    long none = underNull.trials() + 1;
+  static Ends ends(CountDistribution underNull, long x, Alternative alternative) {
+    long none = underNull.greatest() + 1;
     if (alternative != Alternative.TWO_SIDED) {
-      return alternative == Alternative.LESS ? new Ends(x, none) : new Ends(-1, x);
+      return alternative == Alternative.LESS
+          ? new Ends(x, none)
+          : new Ends(underNull.least() - 1, x);
     }
     double limit = underNull.logMass(x) + LN_TIE;
     return underNull.logMass(underNull.mode()) <= limit
-        ? new Ends(underNull.trials(), none)
+        ? new Ends(underNull.greatest(), none)
         : new Ends(underNull.lastBelowModeAtMost(limit), underNull.firstAboveModeAtMost(limit));
   }
 
-  private static double logNoMoreProbable(Binomial underNull, long x) {
-    Ends ends = ends(underNull, x, Alternative.TWO_SIDED);
+  /** The p-value of the test by probability, under any distribution of counts. */
+  static double logPValue(CountDistribution underNull, long x, Alternative alternative) {
+    Ends ends = ends(underNull, x, alternative);
     return LogSpace.add(underNull.logLower(ends.lower()), underNull.logUpper(ends.upper()));
   }
 

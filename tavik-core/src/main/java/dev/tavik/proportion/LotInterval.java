@@ -1,14 +1,10 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.numeric.Hypergeometric;
-import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ProportionInterval.Limits;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
 /**
@@ -20,43 +16,29 @@ public enum LotInterval {
    * The values that {@link LotTest#SCORE} doesn't reject: Wilson's limits for n(N - 1)/(N - n)
    * trials with the same proportion. Closed form.
    */
-  WILSON("wilson", "Wilson") {
-    @Override
-    Limits limits(Tally sample, long lot, double tail) {
-      double n = (double) sample.trials() * (lot - 1) / (lot - sample.trials());
-      return WilsonInterval.of(sample.proportion() * n, n, Normal.upperQuantile(tail));
-    }
-  },
+  WILSON("wilson", "Wilson", WilsonInterval::inLot),
   /**
    * The numbers of successes in the lot that neither one-sided hypergeometric test rejects at half
    * of 1 - level, over the size of the lot. Whole numbers of units, found by bisection; the true
    * coverage is never below the level.
    */
-  CLOPPER_PEARSON("clopper-pearson", "Clopper-Pearson") {
-    @Override
-    Limits limits(Tally sample, long lot, double tail) {
-      double logTail = Math.log(tail);
-      long x = sample.successes();
-      long n = sample.trials();
-      long fewest = x;
-      long most = lot - sample.failures();
-      long lower =
-          Bisection.first(fewest, most, k -> new Hypergeometric(lot, k, n).logUpper(x) > logTail);
-      long upper =
-          Bisection.last(fewest, most, k -> new Hypergeometric(lot, k, n).logLower(x) > logTail);
-      return new Limits((double) lower / lot, (double) upper / lot);
-    }
-  };
+  CLOPPER_PEARSON("clopper-pearson", "Clopper-Pearson", HypergeometricInterval::of);
 
   private final String id;
   private final String title;
+  private final Algorithm algorithm;
 
-  LotInterval(String id, String title) {
+  LotInterval(String id, String title, Algorithm algorithm) {
     this.id = id;
     this.title = title;
+    this.algorithm = algorithm;
   }
 
-  abstract Limits limits(Tally sample, long lot, double tail);
+  /** Both limits with the given probability beyond each. */
+  @FunctionalInterface
+  interface Algorithm {
+    Limits limits(Tally sample, long lot, double tail);
+  }
 
   /**
    * A two-sided interval or a one-sided bound for the rate in a lot.
@@ -72,14 +54,8 @@ public enum LotInterval {
   public Interval of(Tally sample, long lot, double level, Side side) {
     LotTest.requireLot(sample.trials(), lot);
     Proportion.require("level", level);
-    Limits limits = limits(sample, lot, side.tail(DecimalFraction.complement(level)));
-    return new Interval(
-        Quantity.PROPORTION,
-        id,
-        level,
-        side,
-        side == Side.UPPER ? 0 : limits.lower(),
-        side == Side.LOWER ? 1 : limits.upper());
+    double tail = side.tail(DecimalFraction.complement(level));
+    return algorithm.limits(sample, lot, tail).interval(id, level, side);
   }
 
   /**

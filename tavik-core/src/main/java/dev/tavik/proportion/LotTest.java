@@ -1,12 +1,7 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.numeric.Binomial;
-import dev.tavik.numeric.Bisection;
-import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Hypergeometric;
-import dev.tavik.numeric.LogSpace;
-import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
@@ -24,56 +19,36 @@ public enum LotTest {
   SCORE(
       "score",
       "z test with the null's standard error and the finite-population correction",
-      "Cochran 1977, Sampling Techniques, 3rd edition, section 3.2") {
-    @Override
-    TestResult test(Tally sample, long lot, Hypothesis hypothesis) {
-      Binomial underNull = new Binomial(sample.trials(), DecimalFraction.of(hypothesis.against()));
-      double correction = (double) (lot - sample.trials()) / (lot - 1);
-      double z =
-          underNull.deviation(sample.successes()) / Math.sqrt(underNull.variance() * correction);
-      return TestResult.of(
-          id(),
-          new TestResult.Statistic("z", z),
-          NormalTail.logPValue(z, hypothesis.alternative()));
-    }
-  },
+      "Cochran 1977, Sampling Techniques, 3rd edition, section 3.2",
+      ScoreTest::inLot),
   /**
    * The hypergeometric test of the number of successes in the lot; two-sided, all outcomes no more
-   * probable than the observed one, with a relative tolerance of 10⁻⁷ on ties. The null value must
-   * be a whole number of units of the lot.
+   * probable than the observed one, with a relative tolerance of 10⁻⁷ on ties. P-values are right
+   * to 10⁻¹⁰ relative for lots to 10⁹.
    */
   EXACT(
       "exact",
       "hypergeometric test, ordered by probability",
-      "Wright 1991, Exact Confidence Bounds when Sampling from Small Finite Universes") {
-    @Override
-    TestResult test(Tally sample, long lot, Hypothesis hypothesis) {
-      Hypergeometric underNull =
-          new Hypergeometric(lot, inLot(lot, hypothesis.against()), sample.trials());
-      long x = sample.successes();
-      double logPValue =
-          switch (hypothesis.alternative()) {
-            case LESS -> underNull.logLower(x);
-            case GREATER -> underNull.logUpper(x);
-            case TWO_SIDED -> logNoMoreProbable(underNull, x);
-          };
-      return TestResult.of(id(), new TestResult.Statistic("successes", x), logPValue);
-    }
-  };
-
-  private static final double LN_TIE = Math.log1p(1e-7);
+      "Wright 1991, Exact Confidence Bounds when Sampling from Small Finite Universes",
+      HypergeometricTest::of);
 
   private final String id;
   private final String description;
   private final String reference;
+  private final Algorithm algorithm;
 
-  LotTest(String id, String description, String reference) {
+  LotTest(String id, String description, String reference, Algorithm algorithm) {
     this.id = id;
     this.description = description;
     this.reference = reference;
+    this.algorithm = algorithm;
   }
 
-  abstract TestResult test(Tally sample, long lot, Hypothesis hypothesis);
+  /** How a test is carried out once its arguments are known to be good. */
+  @FunctionalInterface
+  interface Algorithm {
+    TestResult test(String method, Tally sample, long lot, Hypothesis hypothesis);
+  }
 
   /**
    * Tests the rate in a lot.
@@ -89,8 +64,8 @@ public enum LotTest {
   public TestResult of(Tally sample, long lot, Hypothesis hypothesis) {
     requireLot(sample.trials(), lot);
     Proportion.require("against", hypothesis.against());
-    inLot(lot, hypothesis.against());
-    return test(sample, lot, hypothesis);
+    HypergeometricTest.unitsOf(lot, hypothesis.against());
+    return algorithm.test(id, sample, lot, hypothesis);
   }
 
   /**
@@ -106,27 +81,9 @@ public enum LotTest {
   public CriticalCounts criticalCounts(long trials, long lot, Hypothesis hypothesis, double alpha) {
     requireLot(trials, lot);
     Proportion.require("alpha", alpha);
-    Hypergeometric underNull = new Hypergeometric(lot, inLot(lot, hypothesis.against()), trials);
-    boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
-    long low = -1;
-    long high = trials + 1;
-    if (hypothesis.alternative() != Alternative.GREATER) {
-      low =
-          Bisection.last(
-              low,
-              twoSided ? underNull.mode() : trials,
-              x -> of(Tally.of(x, trials), lot, hypothesis).rejects(alpha));
-    }
-    if (hypothesis.alternative() != Alternative.LESS) {
-      high =
-          Bisection.first(
-              twoSided ? Math.max(underNull.mode(), low + 1) : 0,
-              high,
-              x -> of(Tally.of(x, trials), lot, hypothesis).rejects(alpha));
-    }
-    double size = Math.exp(LogSpace.add(underNull.logLower(low), underNull.logUpper(high)));
-    return new CriticalCounts(
-        id, trials, low < 0 ? null : low, high > trials ? null : high, Math.min(1, size));
+    Hypergeometric underNull = HypergeometricTest.underNull(trials, lot, hypothesis.against());
+    return new RejectionRegion(underNull, 0, trials, hypothesis.alternative())
+        .find(id, trials, x -> of(Tally.of(x, trials), lot, hypothesis).rejects(alpha));
   }
 
   /**
@@ -162,29 +119,5 @@ public enum LotTest {
           String.format(
               "lot must be larger than the sample (%d) and at most 10^12, got %d", trials, lot));
     }
-  }
-
-  /** How many units of the lot the null value is. */
-  static long inLot(long lot, double against) {
-    double units = lot * against;
-    long whole = Math.round(units);
-    if (!(Math.abs(units - whole) <= 1e-9 * lot && whole > 0 && whole < lot)) {
-      long below = Math.max(1, (long) Math.floor(units));
-      throw new IllegalArgumentException(
-          String.format(
-              "against must be a whole number of the lot's %d units, got %s of them; did you mean"
-                  + " %d/%d or %d/%d?",
-              lot, units, below, lot, Math.min(lot - 1, below + 1), lot));
-    }
-    return whole;
-  }
-
-  private static double logNoMoreProbable(Hypergeometric underNull, long x) {
-    double limit = underNull.logMass(x) + LN_TIE;
-    return underNull.logMass(underNull.mode()) <= limit
-        ? 0
-        : LogSpace.add(
-            underNull.logLower(underNull.lastBelowModeAtMost(limit)),
-            underNull.logUpper(underNull.firstAboveModeAtMost(limit)));
   }
 }

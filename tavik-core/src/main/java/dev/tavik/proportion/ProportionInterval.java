@@ -128,7 +128,18 @@ public enum ProportionInterval {
   }
 
   /** A lower and an upper limit. */
-  record Limits(double lower, double upper) {}
+  record Limits(double lower, double upper) {
+    /** The interval that has those limits that its side asks for. */
+    Interval interval(String method, double level, Side side) {
+      return new Interval(
+          Quantity.PROPORTION,
+          method,
+          level,
+          side,
+          side == Side.UPPER ? 0 : lower,
+          side == Side.LOWER ? 1 : upper);
+    }
+  }
 
   /**
    * A two-sided interval.
@@ -156,14 +167,8 @@ public enum ProportionInterval {
     // The one method that orders outcomes over both tails at once has no tails of its own.
     Algorithm fitting =
         this == BLAKER && side != Side.TWO_SIDED ? CLOPPER_PEARSON.algorithm : algorithm;
-    Limits limits = fitting.limits(tally, side.tail(DecimalFraction.complement(level)));
-    return new Interval(
-        Quantity.PROPORTION,
-        id,
-        level,
-        side,
-        side == Side.UPPER ? 0 : limits.lower(),
-        side == Side.LOWER ? 1 : limits.upper());
+    double tail = side.tail(DecimalFraction.complement(level));
+    return fitting.limits(tally, tail).interval(id, level, side);
   }
 
   /**

@@ -1,6 +1,8 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
@@ -166,7 +168,11 @@ public enum ProportionTest {
   public CriticalCounts criticalCounts(long trials, Hypothesis hypothesis, double alpha) {
     Proportion.require("against", hypothesis.against());
     Proportion.require("alpha", alpha);
-    return RejectionRegion.of(this, trials, hypothesis, alpha);
+    Binomial underNull = new Binomial(trials, DecimalFraction.of(hypothesis.against()));
+    // Without variance Wald's test has no statistic and never rejects.
+    int ends = this == WALD ? 1 : 0;
+    return new RejectionRegion(underNull, ends, trials - ends, hypothesis.alternative())
+        .find(id, trials, x -> of(Tally.of(x, trials), hypothesis).rejects(alpha));
   }
 
   /**

@@ -1,70 +1,54 @@
 package dev.tavik.proportion;
 
-import dev.tavik.count.Tally;
-import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.Bisection;
-import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Hypothesis;
+import java.util.function.LongPredicate;
 
 /**
  * Finds the counts that a test rejects. On each side of the null's expectation the p-value falls
  * with the distance, so the rejected counts are two tails (one, with a direction), whose ends are
- * found by bisection. The exception is Wald's test, which never rejects x = 0 and x = n; these are
- * left out of the search and of the size.
+ * found by bisection, asking the test itself.
+ *
+ * @param underNull the counts that the null expects
+ * @param least the smallest count that the test can reject
+ * @param greatest the largest count that the test can reject; counts beyond both, which only Wald's
+ *     test leaves out, are no part of the size
+ * @param alternative the direction
  */
-final class RejectionRegion {
-  private final ProportionTest test;
-  private final long trials;
-  private final Hypothesis hypothesis;
-  private final double alpha;
-  private final Binomial underNull;
+record RejectionRegion(
+    CountDistribution underNull, long least, long greatest, Alternative alternative) {
 
-  private RejectionRegion(ProportionTest test, long trials, Hypothesis hypothesis, double alpha) {
-    this.test = test;
-    this.trials = trials;
-    this.hypothesis = hypothesis;
-    this.alpha = alpha;
-    this.underNull = new Binomial(trials, DecimalFraction.of(hypothesis.against()));
-  }
-
-  static CriticalCounts of(ProportionTest test, long trials, Hypothesis hypothesis, double alpha) {
-    return new RejectionRegion(test, trials, hypothesis, alpha).find();
-  }
-
-  private CriticalCounts find() {
-    boolean degenerate = test == ProportionTest.WALD;
-    long least = degenerate ? 1 : 0;
-    long greatest = degenerate ? trials - 1 : trials;
-    boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
+  CriticalCounts find(String method, long trials, LongPredicate rejects) {
+    boolean twoSided = alternative == Alternative.TWO_SIDED;
     long middle = Math.max(least, Math.min(greatest, underNull.mode()));
     long low = least - 1;
     long high = greatest + 1;
-    if (hypothesis.alternative() != Alternative.GREATER) {
-      low = Bisection.last(low, twoSided ? middle : greatest, this::rejects);
+    if (alternative != Alternative.GREATER) {
+      low = Bisection.last(low, twoSided ? middle : greatest, rejects);
     }
-    if (hypothesis.alternative() != Alternative.LESS) {
-      high = Bisection.first(twoSided ? Math.max(middle, low + 1) : least, high, this::rejects);
-    }
-    double lower = low < least ? Double.NEGATIVE_INFINITY : underNull.logLower(low);
-    double upper = high > greatest ? Double.NEGATIVE_INFINITY : underNull.logUpper(high);
-    double size = Math.exp(LogSpace.add(lower, upper));
-    if (degenerate && low >= least) {
-      size -= Math.exp(underNull.logMass(0));
-    }
-    if (degenerate && high <= greatest) {
-      size -= Math.exp(underNull.logMass(trials));
+    if (alternative != Alternative.LESS) {
+      high = Bisection.first(twoSided ? Math.max(middle, low + 1) : least, high, rejects);
     }
     return new CriticalCounts(
-        test.id(),
+        method,
         trials,
         low < least ? null : low,
         high > greatest ? null : high,
-        Math.max(0, Math.min(1, size)));
+        size(low, high, trials));
   }
 
-  private boolean rejects(long x) {
-    return test.of(Tally.of(x, trials), hypothesis).rejects(alpha);
+  private double size(long low, long high, long trials) {
+    double lower = low < least ? Double.NEGATIVE_INFINITY : underNull.logLower(low);
+    double upper = high > greatest ? Double.NEGATIVE_INFINITY : underNull.logUpper(high);
+    double size = Math.exp(LogSpace.add(lower, upper));
+    if (least > 0 && low >= least) {
+      size -= Math.exp(underNull.logMass(0));
+    }
+    if (greatest < trials && high <= greatest) {
+      size -= Math.exp(underNull.logMass(trials));
+    }
+    return Math.max(0, Math.min(1, size));
   }
 }

@@ -27,7 +27,22 @@ final class ScoreTest {
 
   static TestResult of(String method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
-    return result(method, underNull, underNull.deviation(tally.successes()), hypothesis);
+    return result(
+        method,
+        underNull.deviation(tally.successes()),
+        Math.sqrt(underNull.variance()),
+        hypothesis);
+  }
+
+  /** With the finite-population correction (N - n) / (N - 1) of the variance. */
+  static TestResult inLot(String method, Tally sample, long lot, Hypothesis hypothesis) {
+    Binomial underNull = new Binomial(sample.trials(), DecimalFraction.of(hypothesis.against()));
+    double correction = (double) (lot - sample.trials()) / (lot - 1);
+    return result(
+        method,
+        underNull.deviation(sample.successes()),
+        Math.sqrt(underNull.variance() * correction),
+        hypothesis);
   }
 
   static TestResult corrected(String method, Tally tally, Hypothesis hypothesis) {
@@ -39,12 +54,12 @@ final class ScoreTest {
           case LESS -> deviation + HALF;
           case GREATER -> deviation - HALF;
         };
-    return result(method, underNull, moved, hypothesis);
+    return result(method, moved, Math.sqrt(underNull.variance()), hypothesis);
   }
 
   private static TestResult result(
-      String method, Binomial underNull, double deviation, Hypothesis hypothesis) {
-    double z = deviation / Math.sqrt(underNull.variance());
+      String method, double deviation, double standardDeviation, Hypothesis hypothesis) {
+    double z = deviation / standardDeviation;
     Alternative alternative = hypothesis.alternative();
     return TestResult.of(
         method, new TestResult.Statistic("z", z), NormalTail.logPValue(z, alternative));

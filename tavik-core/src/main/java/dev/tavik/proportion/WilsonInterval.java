@@ -26,7 +26,13 @@ final class WilsonInterval {
     return of((double) tally.successes(), (double) tally.trials(), z);
   }
 
-  static Limits of(double x, double n, double z) {
+  /** With the finite-population correction: as if of n(N - 1)/(N - n) trials. */
+  static Limits inLot(Tally sample, long lot, double tail) {
+    double n = (double) sample.trials() * (lot - 1) / (lot - sample.trials());
+    return of(sample.proportion() * n, n, Normal.upperQuantile(tail));
+  }
+
+  private static Limits of(double x, double n, double z) {
     return new Limits(x == 0 ? 0 : lower(x, n, z), x == n ? 1 : upper(x, n, z));
   }
 
