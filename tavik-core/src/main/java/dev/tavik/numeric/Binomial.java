@@ -15,9 +15,6 @@ package dev.tavik.numeric;
  * 10⁻³⁰⁰ and up to n = 10⁹: 10⁻¹² at worst, 10⁻¹³ in the root mean square.
  */
 public final class Binomial implements CountDistribution {
-  /** Beyond this relative distance of count and mean the plain logarithm has all its digits. */
-  private static final double SERIES_WITHIN = 0.1;
-
   /** ½ ln 2π. */
   private static final double HALF_LN_2_PI = 0.5 * Math.log(2 * Math.PI);
 
@@ -81,8 +78,8 @@ public final class Binomial implements CountDistribution {
         stirlingError(trials)
             - stirlingError(x)
             - stirlingError(failures)
-            - deviance((double) x, mean, deviation)
-            - deviance((double) failures, trials * p.complement(), -deviation);
+            - Deviance.half((double) x, mean, deviation)
+            - Deviance.half((double) failures, trials * p.complement(), -deviation);
     return exponent - HALF_LN_2_PI + 0.5 * Math.log(trials / ((double) x * failures));
   }
 
@@ -98,8 +95,8 @@ public final class Binomial implements CountDistribution {
       return -logMass(x);
     }
     double deviation = deviation(x);
-    return deviance((double) x, mean, deviation)
-        + deviance((double) (trials - x), trials * p.complement(), -deviation);
+    return Deviance.half((double) x, mean, deviation)
+        + Deviance.half((double) (trials - x), trials * p.complement(), -deviation);
   }
 
   @Override
@@ -172,28 +169,6 @@ public final class Binomial implements CountDistribution {
   /** ln(value), from whichever of the value and its complement is smaller. */
   private static double logOf(double value, double complement) {
     return value < 0.5 ? Math.log(value) : Math.log1p(-complement);
-  }
-
-  /**
-   * Half the deviance of a count from its mean, x ln(x/m) + m - x (Loader's bd0). With v = (x - m)
-   * / (x + m) it is (x - m)v + 2x(v³/3 + v⁵/5 + …), which keeps its digits where x is near m.
-   */
-  private static double deviance(double x, double mean, double deviation) {
-    double v = deviation / (x + mean);
-    if (Math.abs(v) > SERIES_WITHIN) {
-      return x * Math.log(x / mean) - deviation;
-    }
-    double sum = deviation * v;
-    double power = 2 * x * v;
-    for (int j = 3; j < 100; j += 2) {
-      power *= v * v;
-      double next = sum + power / j;
-      if (next == sum) {
-        return sum;
-      }
-      sum = next;
-    }
-    throw new ArithmeticException("deviance series did not end within 49 terms");
   }
 
   /** What Stirling's formula lacks: ln k! - ((k + ½) ln k - k + ½ ln 2π), for k ≥ 1. */

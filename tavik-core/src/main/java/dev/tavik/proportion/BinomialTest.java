@@ -57,24 +57,27 @@ final class BinomialTest {
   static TestResult midP(String method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
     long x = tally.successes();
-    double lower = logMidLower(underNull, x);
-    double upper = logMidUpper(underNull, x);
     double logPValue =
-        switch (hypothesis.alternative()) {
-          case LESS -> lower;
-          case GREATER -> upper;
-          case TWO_SIDED -> LN_2 + Math.min(lower, upper);
-        };
+        logDoubled(logMidLower(underNull, x), logMidUpper(underNull, x), hypothesis.alternative());
     return result(method, x, logPValue);
   }
 
+  /** The tail of the alternative; two-sided, twice the smaller one. */
+  static double logDoubled(double lower, double upper, Alternative alternative) {
+    return switch (alternative) {
+      case LESS -> lower;
+      case GREATER -> upper;
+      case TWO_SIDED -> LN_2 + Math.min(lower, upper);
+    };
+  }
+
   /** ln(P(X &lt; x) + ½P(X = x)). */
-  static double logMidLower(Binomial binomial, long x) {
+  static double logMidLower(CountDistribution binomial, long x) {
     return LogSpace.add(binomial.logLower(x - 1), binomial.logMass(x) - LN_2);
   }
 
   /** ln(P(X &gt; x) + ½P(X = x)). */
-  static double logMidUpper(Binomial binomial, long x) {
+  static double logMidUpper(CountDistribution binomial, long x) {
     return LogSpace.add(binomial.logUpper(x + 1), binomial.logMass(x) - LN_2);
   }
 

@@ -5,7 +5,6 @@ import static dev.tavik.proportion.LimitSearch.at;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.LogSpace;
-import dev.tavik.proportion.ProportionInterval.Limits;
 import java.util.function.DoubleUnaryOperator;
 
 /**

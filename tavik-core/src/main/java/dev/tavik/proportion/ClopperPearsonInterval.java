@@ -3,7 +3,6 @@ package dev.tavik.proportion;
 import static dev.tavik.proportion.LimitSearch.at;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * The interval of Clopper and Pearson (1934, "The use of confidence or fiducial limits illustrated

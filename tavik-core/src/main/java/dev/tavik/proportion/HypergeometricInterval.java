@@ -3,7 +3,6 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.Hypergeometric;
-import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * Clopper and Pearson's interval for a sample without replacement (Wright 1991, Exact Confidence

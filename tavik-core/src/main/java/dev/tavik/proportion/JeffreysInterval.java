@@ -1,7 +1,6 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ProportionInterval.Limits;
 import org.apache.commons.numbers.gamma.RegularizedBeta;
 
 /**

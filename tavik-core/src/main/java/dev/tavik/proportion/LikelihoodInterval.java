@@ -3,7 +3,6 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
-import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * The values that the likelihood-ratio test doesn't reject (Wilks 1938, Annals of Mathematical

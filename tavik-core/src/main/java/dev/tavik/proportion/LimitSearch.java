@@ -32,19 +32,29 @@ final class LimitSearch {
    * beyond: a limit nearer to 1 than the last double below it.
    */
   static double root(DoubleUnaryOperator rising, double guess, Tally tally) {
-    DoubleUnaryOperator byLogOdds = u -> rising.applyAsDouble(proportion(u));
     double first = 0.5 / Math.sqrt(Math.max(0.5, tally.proportion() * tally.failures()));
-    double near = logOdds(guess);
-    double direction = byLogOdds.applyAsDouble(near) > 0 ? -1 : 1;
-    double far = within(near + direction * first);
-    for (double step = 2 * first; direction * byLogOdds.applyAsDouble(far) < 0; step *= 2) {
-      if (far == within(far + direction)) {
-        return proportion(far);
+    return proportion(
+        search(u -> rising.applyAsDouble(proportion(u)), logOdds(guess), first, LOWEST, HIGHEST));
+  }
+
+  /**
+   * The root of a rising function of a logarithm: steps from a first guess, each twice the last,
+   * bracket it, and Brent's method finds it to 10⁻¹². The end of the range where it lies beyond.
+   */
+  static double search(
+      DoubleUnaryOperator rising, double guess, double first, double least, double most) {
+    double near = Math.max(least, Math.min(most, guess));
+    double direction = rising.applyAsDouble(near) > 0 ? -1 : 1;
+    double far = Math.max(least, Math.min(most, near + direction * first));
+    for (double step = 2 * first; direction * rising.applyAsDouble(far) < 0; step *= 2) {
+      if (far == least || far == most) {
+        return far;
       }
       near = far;
-      far = within(far + direction * step);
+      far = Math.max(least, Math.min(most, far + direction * step));
     }
-    return bracketed(byLogOdds, Math.min(near, far), Math.max(near, far));
+    return new BrentSolver(0, TOLERANCE, 0)
+        .findRoot(rising, Math.min(near, far), Math.max(near, far));
   }
 
   /** The root of a function between two proportions at which it has different signs. */

@@ -2,9 +2,9 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.proportion.ProportionInterval.Limits;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
 /**
@@ -55,7 +55,7 @@ public enum LotInterval {
     LotTest.requireLot(sample.trials(), lot);
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    return algorithm.limits(sample, lot, tail).interval(id, level, side);
+    return algorithm.limits(sample, lot, tail).interval(Quantity.PROPORTION, id, level, side);
   }
 
   /**

@@ -3,7 +3,6 @@ package dev.tavik.proportion;
 import static dev.tavik.proportion.LimitSearch.at;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * The interval that inverts the one-sided mid-p tests (Berry and Armitage 1995, "Mid-P confidence

@@ -127,20 +127,6 @@ public enum ProportionInterval {
     Limits limits(Tally tally, double tail);
   }
 
-  /** A lower and an upper limit. */
-  record Limits(double lower, double upper) {
-    /** The interval that has those limits that its side asks for. */
-    Interval interval(String method, double level, Side side) {
-      return new Interval(
-          Quantity.PROPORTION,
-          method,
-          level,
-          side,
-          side == Side.UPPER ? 0 : lower,
-          side == Side.LOWER ? 1 : upper);
-    }
-  }
-
   /**
    * A two-sided interval.
    *
@@ -168,7 +154,7 @@ public enum ProportionInterval {
     Algorithm fitting =
         this == BLAKER && side != Side.TWO_SIDED ? CLOPPER_PEARSON.algorithm : algorithm;
     double tail = side.tail(DecimalFraction.complement(level));
-    return fitting.limits(tally, tail).interval(id, level, side);
+    return fitting.limits(tally, tail).interval(Quantity.PROPORTION, id, level, side);
   }
 
   /**

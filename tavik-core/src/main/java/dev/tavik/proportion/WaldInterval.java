@@ -2,7 +2,6 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
-import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * p ± z√(p(1 - p)/n), plain, with 1/2n added for continuity, and with z²/2 added to successes and

@@ -2,7 +2,6 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
-import dev.tavik.proportion.ProportionInterval.Limits;
 
 /**
  * Wilson's interval (1927, "Probable inference, the law of succession, and statistical inference",

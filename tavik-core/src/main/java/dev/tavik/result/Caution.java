@@ -34,6 +34,14 @@ public record Caution(Code code, String message) {
     MISSING_VALUES("missing-values"),
     /** Levels that differ only in case or blanks. */
     SIMILAR_LEVELS("similar-levels"),
+    /** A cell of the table is 0, so that ratios have limits without end or none. */
+    ZERO_CELL("zero-cell"),
+    /** A difference is significant, but lies within the margin. */
+    WITHIN_MARGIN("within-margin"),
+    /** Several tests were made without adjustment. */
+    MANY_TESTS("many-tests"),
+    /** A row or a column of totals was found in a table and left out. */
+    TOTALS_LEFT_OUT("totals-left-out"),
     /** Groups without any observation were left out. */
     EMPTY_GROUP("empty-group");
 

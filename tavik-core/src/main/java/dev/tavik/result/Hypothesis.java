@@ -20,6 +20,15 @@ public record Hypothesis(double against, Alternative alternative) {
   }
 
   /**
+   * Two proportions are equal, doubted to either side.
+   *
+   * @return the hypothesis
+   */
+  public static Hypothesis noDifference() {
+    return twoSided(0);
+  }
+
+  /**
    * The quantity differs from a value.
    *
    * @param against the null value

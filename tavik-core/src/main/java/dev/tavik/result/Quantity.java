@@ -3,12 +3,28 @@ package dev.tavik.result;
 /** What an estimate or an interval is of. */
 public enum Quantity {
   /** A chance of success, 0 to 1. */
-  PROPORTION("proportion");
+  PROPORTION("proportion", 0, 1),
+  /** The first proportion minus the second, -1 to 1. */
+  DIFFERENCE("difference", -1, 1),
+  /** The first proportion divided by the second, 0 to infinity. */
+  RATIO("ratio", 0, Double.POSITIVE_INFINITY),
+  /** The odds of the first divided by those of the second; as an estimate, a·d / b·c. */
+  ODDS_RATIO("odds-ratio", 0, Double.POSITIVE_INFINITY),
+  /** The odds ratio at which the observed table is likeliest, given its margins. */
+  CONDITIONAL_ODDS_RATIO("conditional-odds-ratio", 0, Double.POSITIVE_INFINITY),
+  /** One divided by the difference: among how many trials there is one success more or less. */
+  NUMBER_NEEDED("number-needed", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY),
+  /** The difference of 2·asin√p, -π to π. */
+  COHENS_H("cohens-h", -Math.PI, Math.PI);
 
   private final String id;
+  private final double least;
+  private final double greatest;
 
-  Quantity(String id) {
+  Quantity(String id, double least, double greatest) {
     this.id = id;
+    this.least = least;
+    this.greatest = greatest;
   }
 
   /**
@@ -18,5 +34,23 @@ public enum Quantity {
    */
   public String id() {
     return id;
+  }
+
+  /**
+   * The lower end of the scale.
+   *
+   * @return the smallest value, or negative infinity
+   */
+  public double least() {
+    return least;
+  }
+
+  /**
+   * The upper end of the scale.
+   *
+   * @return the largest value, or infinity
+   */
+  public double greatest() {
+    return greatest;
   }
 }

@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param pValue the p-value, 0 to 1; it underflows to 0 below about 10⁻³²³
  * @param log10PValue its decimal logarithm, at most 0, right where {@code pValue} has underflowed
  * @param adjusted the p-value adjusted for several tests; null where this test stands alone
+ * @param nuisance the common proportion at which an unconditional test has its largest p-value;
+ *     null for tests without one
  */
 public record TestResult(
     String method,
@@ -19,7 +21,8 @@ public record TestResult(
     @Nullable Double df,
     double pValue,
     double log10PValue,
-    @Nullable AdjustedP adjusted) {
+    @Nullable AdjustedP adjusted,
+    @Nullable Double nuisance) {
 
   private static final double LN_10 = Math.log(10);
 
@@ -52,7 +55,7 @@ public record TestResult(
    */
   public static TestResult of(String method, @Nullable Statistic statistic, double lnPValue) {
     double ln = Math.min(0, lnPValue);
-    return new TestResult(method, statistic, null, Math.exp(ln), ln / LN_10, null);
+    return new TestResult(method, statistic, null, Math.exp(ln), ln / LN_10, null, null);
   }
 
   /**
@@ -62,7 +65,17 @@ public record TestResult(
    * @return the result
    */
   public TestResult withDf(double value) {
-    return new TestResult(method, statistic, value, pValue, log10PValue, adjusted);
+    return new TestResult(method, statistic, value, pValue, log10PValue, adjusted, nuisance);
+  }
+
+  /**
+   * This result with the nuisance parameter behind it.
+   *
+   * @param value the common proportion at which the p-value is largest
+   * @return the result
+   */
+  public TestResult withNuisance(double value) {
+    return new TestResult(method, statistic, df, pValue, log10PValue, adjusted, value);
   }
 
   /**
@@ -93,6 +106,6 @@ public record TestResult(
    * @return the result
    */
   public TestResult withAdjusted(AdjustedP value) {
-    return new TestResult(method, statistic, df, pValue, log10PValue, value);
+    return new TestResult(method, statistic, df, pValue, log10PValue, value, nuisance);
   }
 }

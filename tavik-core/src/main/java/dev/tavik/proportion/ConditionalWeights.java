@@ -1,0 +1,114 @@
+package dev.tavik.proportion;
+
+/**
+ * The hypergeometric probabilities of the first group's successes for one total of successes after
+ * another, as multiples of the mode's, with their sum. Ratios of neighbours run outwards from the
+ * mode; no factorial is needed, and what lies too far out to matter is left out. One buffer serves
+ * all totals.
+ */
+final class ConditionalWeights {
+  /** High up, so that weights 580 powers of ten below it are still numbers. */
+  private static final double MODE = 1e280;
+
+  private final long first;
+  private final long second;
+  private final double least;
+  private final double[] weights;
+  private int from;
+  private int to;
+  private double total;
+
+  /**
+   * Weights for two groups.
+   *
+   * @param first the first group's size
+   * @param second the second group's size
+   * @param negligible weights below this multiple of the mode's may be left out
+   */
+  ConditionalWeights(long first, long second, double negligible) {
+    this.first = first;
+    this.second = second;
+    this.least = Math.max(1e-300, MODE * negligible);
+    this.weights = new double[(int) first + 1];
+  }
+
+  /** Sets up the weights for a total of successes. */
+  void of(long successes) {
+    int lowest = (int) Math.max(0, successes - second);
+    int highest = (int) Math.min(first, successes);
+    double share = (first + 1.0) / (first + second + 2.0);
+    int mode = (int) Math.max(lowest, Math.min(highest, Math.floor((successes + 1) * share)));
+    weights[mode] = MODE;
+    total = MODE;
+    from = mode;
+    while (from > lowest && weights[from] > least) {
+      weights[from - 1] = weights[from] / upwards(from - 1, successes);
+      from--;
+      total += weights[from];
+    }
+    to = mode;
+    while (to < highest && weights[to] > least) {
+      weights[to + 1] = weights[to] * upwards(to, successes);
+      to++;
+      total += weights[to];
+    }
+  }
+
+  private double upwards(int x, long successes) {
+    return (double) (first - x)
+        * (successes - x)
+        / ((x + 1.0) * (double) (second - successes + x + 1));
+  }
+
+  /** The probability of the counts up to one end and from another on. */
+  double outside(long atMost, long atLeast) {
+    double sum = 0;
+    for (int x = from; x <= Math.min(to, atMost); x++) {
+      sum += weights[x];
+    }
+    for (int x = to; x >= Math.max(from, Math.max(atLeast, atMost + 1)); x--) {
+      sum += weights[x];
+    }
+    return sum / total;
+  }
+
+  /** The largest lower tail that is at most a limit. */
+  double lowerAtMost(double limit) {
+    double sum = 0;
+    for (int x = from; x <= to && sum + weights[x] <= limit * total; x++) {
+      sum += weights[x];
+    }
+    return sum / total;
+  }
+
+  /** The largest upper tail that is at most a limit. */
+  double upperAtMost(double limit) {
+    double sum = 0;
+    for (int x = to; x >= from && sum + weights[x] <= limit * total; x--) {
+      sum += weights[x];
+    }
+    return sum / total;
+  }
+
+  /** The largest sum of the least probable counts, tied ones together, that is at most a limit. */
+  double leastProbableAtMost(double limit, double tie) {
+    double sum = 0;
+    int low = from;
+    int high = to;
+    while (low <= high) {
+      double threshold = Math.min(weights[low], weights[high]) * tie;
+      double next = sum;
+      while (low <= high && weights[low] <= threshold) {
+        next += weights[low++];
+      }
+      while (low <= high && weights[high] <= threshold) {
+        next += weights[high--];
+      }
+      if (next > limit * total) {
+        return sum / total;
+      }
+      sum = next;
+    }
+    return sum / total;
+  }
+}

@@ -1,0 +1,79 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.ChiSquare;
+import dev.tavik.numeric.Deviance;
+import dev.tavik.result.TestResult;
+import java.util.List;
+
+/**
+ * The tests of one common proportion in several groups. Both are referred to chi-square with one
+ * degree of freedom fewer than there are groups; without any successes, or any failures, there is
+ * no statistic and p = 1.
+ */
+public enum HomogeneityTest {
+  /**
+   * Pearson's chi-square of the groups-by-outcome table (1900, Philosophical Magazine 50, 157-175).
+   */
+  PEARSON("pearson", "X2"),
+  /**
+   * Twice the logarithm of the likelihood ratio (Wilks 1938, Annals of Mathematical Statistics 9,
+   * 60-62).
+   */
+  LIKELIHOOD_RATIO("likelihood-ratio", "G2");
+
+  private final String id;
+  private final String statistic;
+
+  HomogeneityTest(String id, String statistic) {
+    this.id = id;
+    this.statistic = statistic;
+  }
+
+  /**
+   * Tests whether all groups can have the same proportion.
+   *
+   * @param groups the groups, at least two
+   * @return the result
+   * @throws IllegalArgumentException if there are fewer than two groups
+   */
+  public TestResult of(List<Tally> groups) {
+    if (groups.size() < 2) {
+      throw new IllegalArgumentException("groups must be at least two, got " + groups.size());
+    }
+    double successes = groups.stream().mapToLong(Tally::successes).sum();
+    double total = groups.stream().mapToLong(Tally::trials).sum();
+    double failures = total - successes;
+    if (successes == 0 || failures == 0) {
+      return TestResult.of(id, null, 0);
+    }
+    double sum = 0;
+    for (Tally group : groups) {
+      double away = group.successes() * (failures / total) - group.failures() * (successes / total);
+      double expected = group.trials() * (successes / total);
+      double others = group.trials() * (failures / total);
+      sum +=
+          this == PEARSON
+              ? away * away * (1 / expected + 1 / others)
+              : 2
+                  * (cell(group.successes(), expected, away)
+                      + cell(group.failures(), others, -away));
+    }
+    double df = groups.size() - 1.0;
+    return TestResult.of(id, new TestResult.Statistic(statistic, sum), ChiSquare.logUpper(sum, df))
+        .withDf(df);
+  }
+
+  private static double cell(long observed, double expected, double away) {
+    return observed == 0 ? expected : Deviance.half((double) observed, expected, away);
+  }
+
+  /**
+   * The public id.
+   *
+   * @return such as {@code pearson}
+   */
+  public String id() {
+    return id;
+  }
+}

@@ -1,0 +1,103 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** The confidence intervals for the odds of the first divided by the odds of the second. */
+public enum OddsRatioInterval implements ComparisonInterval {
+  /**
+   * Normal on the scale of the logarithm, nothing added: with a cell of 0 unbounded on both sides.
+   */
+  WOOLF(
+      "woolf",
+      "Woolf",
+      null,
+      "Woolf 1955, Annals of Human Genetics 19, 251-253",
+      OddsRatioLimits::woolf),
+  /** Normal on the scale of the logarithm, after ½ is added to each of the four cells, always. */
+  GART(
+      "gart",
+      "Gart",
+      null,
+      "Gart 1966, Journal of the Royal Statistical Society B 28, 164-179",
+      OddsRatioLimits::gart),
+  /** The odds ratios that a score test doesn't reject. */
+  SCORE(
+      "score",
+      "score",
+      null,
+      "Cornfield 1956, Proceedings of the Third Berkeley Symposium 4, 135-148",
+      OddsRatioLimits::score),
+  /**
+   * Exact, given both margins: each tail of the noncentral hypergeometric distribution is at most
+   * half of 1 - level. Contains 1 exactly where the doubled Fisher test doesn't reject.
+   */
+  CONDITIONAL_EXACT(
+      "conditional-exact",
+      "conditional exact",
+      TwoProportionTest.FISHER_DOUBLED,
+      "Cornfield 1956, Proceedings of the Third Berkeley Symposium 4, 135-148",
+      OddsRatioLimits::conditionalExact),
+  /**
+   * The same with the observed table counted half; contains 1 where the mid-p test doesn't reject.
+   */
+  CONDITIONAL_MID_P(
+      "conditional-mid-p",
+      "conditional mid-p",
+      TwoProportionTest.FISHER_MID_P,
+      "Mehta, Patel and Gray 1985, Journal of the American Statistical Association 80, 969-973",
+      OddsRatioLimits::conditionalMidP);
+
+  private final String id;
+  private final String title;
+  private final @Nullable TwoProportionTest inverts;
+  private final String reference;
+  private final ComparisonLimits limits;
+
+  OddsRatioInterval(
+      String id,
+      String title,
+      @Nullable TwoProportionTest inverts,
+      String reference,
+      ComparisonLimits limits) {
+    this.id = id;
+    this.title = title;
+    this.inverts = inverts;
+    this.reference = reference;
+    this.limits = limits;
+  }
+
+  @Override
+  public Interval of(Tally first, Tally second, double level, Side side) {
+    return limits.interval(this, new TwoTallies(first, second), level, side);
+  }
+
+  @Override
+  public Quantity quantity() {
+    return Quantity.ODDS_RATIO;
+  }
+
+  @Override
+  public String id() {
+    return id;
+  }
+
+  @Override
+  public String title() {
+    return title;
+  }
+
+  @Override
+  public String reference() {
+    return reference;
+  }
+
+  @Override
+  public Optional<TwoProportionTest> inverts() {
+    return Optional.ofNullable(inverts);
+  }
+}

@@ -1,0 +1,157 @@
+package dev.tavik.proportion;
+
+import dev.tavik.numeric.Hypergeometric;
+import dev.tavik.numeric.LogSpace;
+import dev.tavik.numeric.NoncentralHypergeometric;
+import dev.tavik.numeric.Normal;
+import java.util.function.ToDoubleFunction;
+
+/**
+ * Odds ratios and their limits, with a, b the successes and failures of the first group and c, d
+ * those of the second. Woolf (1955, "On estimating the relation between blood group and disease",
+ * Annals of Human Genetics 19, 251-253): ln(ad/bc) ± z√(1/a + 1/b + 1/c + 1/d); Gart (1966,
+ * "Alternative analyses of contingency tables", Journal of the Royal Statistical Society B 28,
+ * 164-179): the same with ½ added to each. Score (Cornfield 1956, Proceedings of the Third Berkeley
+ * Symposium 4, 135-148): the values at which the observed table is z standard errors from the one
+ * with the same margins. Conditional (Cornfield 1956; Mehta, Patel and Gray 1985, Journal of the
+ * American Statistical Association 80, 969-973): the values at which the noncentral hypergeometric
+ * tail, with or without half of the observed table, is as large as wanted.
+ */
+final class OddsRatioLimits {
+  private static final double FARTHEST = 700;
+  private static final double LN_2 = Math.log(2);
+
+  private OddsRatioLimits() {}
+
+  static double crossProduct(TwoTallies data) {
+    return (double) data.first().successes()
+        / data.first().failures()
+        * ((double) data.second().failures() / data.second().successes());
+  }
+
+  /** The standard error of the logarithm of the cross product; infinite with a zero cell. */
+  static double logError(TwoTallies data, double added) {
+    return Math.sqrt(
+        1 / (data.first().successes() + added)
+            + 1 / (data.first().failures() + added)
+            + 1 / (data.second().successes() + added)
+            + 1 / (data.second().failures() + added));
+  }
+
+  static Limits woolf(TwoTallies data, double tail) {
+    double error = logError(data, 0);
+    if (Double.isInfinite(error)) {
+      return new Limits(0, Double.POSITIVE_INFINITY);
+    }
+    return around(crossProduct(data), Normal.upperQuantile(tail) * error);
+  }
+
+  static Limits gart(TwoTallies data, double tail) {
+    return around(gartEstimate(data), Normal.upperQuantile(tail) * logError(data, 0.5));
+  }
+
+  static double gartEstimate(TwoTallies data) {
+    return (data.first().successes() + 0.5)
+        / (data.first().failures() + 0.5)
+        * ((data.second().failures() + 0.5) / (data.second().successes() + 0.5));
+  }
+
+  private static Limits around(double estimate, double half) {
+    return new Limits(estimate * Math.exp(-half), estimate * Math.exp(half));
+  }
+
+  static Limits score(TwoTallies data, double tail) {
+    double z = Normal.upperQuantile(tail);
+    return limits(data, u -> z - scoreStatistic(data, u), u -> -z - scoreStatistic(data, u));
+  }
+
+  static Limits conditionalExact(TwoTallies data, double tail) {
+    double wanted = Math.log(tail);
+    long x = data.first().successes();
+    return limits(
+        data,
+        u -> noncentral(data, u).logUpper(x) - wanted,
+        u -> wanted - noncentral(data, u).logLower(x));
+  }
+
+  static Limits conditionalMidP(TwoTallies data, double tail) {
+    double wanted = Math.log(tail);
+    long x = data.first().successes();
+    return limits(
+        data,
+        u -> half(noncentral(data, u), x, distribution -> distribution.logUpper(x + 1)) - wanted,
+        u -> wanted - half(noncentral(data, u), x, distribution -> distribution.logLower(x - 1)));
+  }
+
+  private static double half(
+      NoncentralHypergeometric distribution,
+      long x,
+      ToDoubleFunction<NoncentralHypergeometric> beyond) {
+    return LogSpace.add(beyond.applyAsDouble(distribution), distribution.logMass(x) - LN_2);
+  }
+
+  /** The conditional maximum-likelihood estimate: the odds ratio at which x is expected. */
+  static double conditionalEstimate(TwoTallies data) {
+    long x = data.first().successes();
+    Hypergeometric range = margins(data);
+    if (range.least() == range.greatest()) {
+      return Double.NaN;
+    }
+    if (x == range.least()) {
+      return 0;
+    }
+    return x == range.greatest()
+        ? Double.POSITIVE_INFINITY
+        : Math.exp(search(data, u -> noncentral(data, u).mean() - x));
+  }
+
+  /** The standard error of the logarithm of the conditional estimate. */
+  static double conditionalLogError(TwoTallies data, double estimate) {
+    return 1 / Math.sqrt(noncentral(data, Math.log(estimate)).variance());
+  }
+
+  private static Hypergeometric margins(TwoTallies data) {
+    return new Hypergeometric(data.total(), data.successes(), data.first().trials());
+  }
+
+  private static NoncentralHypergeometric noncentral(TwoTallies data, double u) {
+    return new NoncentralHypergeometric(
+        data.first().trials(), data.second().trials(), data.successes(), u);
+  }
+
+  /** Limits that end the scale where the observed count ends the range that the margins allow. */
+  private static Limits limits(TwoTallies data, Rising lower, Rising upper) {
+    Hypergeometric range = margins(data);
+    long x = data.first().successes();
+    return new Limits(
+        x == range.least() ? 0 : Math.exp(search(data, lower)),
+        x == range.greatest() ? Double.POSITIVE_INFINITY : Math.exp(search(data, upper)));
+  }
+
+  /** A function of the logarithm of the odds ratio that rises. */
+  @FunctionalInterface
+  private interface Rising extends java.util.function.DoubleUnaryOperator {}
+
+  private static double search(TwoTallies data, Rising rising) {
+    return LimitSearch.search(
+        rising, Math.log(gartEstimate(data)), logError(data, 0.5), -FARTHEST, FARTHEST);
+  }
+
+  /**
+   * (a - ã)√(1/ã + 1/b̃ + 1/c̃ + 1/d̃), with ã the count that fits the margins and the odds ratio.
+   */
+  private static double scoreStatistic(TwoTallies data, double u) {
+    double odds = Math.exp(u);
+    double n1 = data.first().trials();
+    double n2 = data.second().trials();
+    double s = data.successes();
+    double sum = odds * (n1 + s) + (n2 - s);
+    double root = Math.sqrt(Math.max(0, sum * sum - 4 * (odds - 1) * odds * n1 * s));
+    // Of both forms of the root the one without cancellation.
+    double a = sum >= 0 ? 2 * odds * n1 * s / (sum + root) : (sum - root) / (2 * (odds - 1));
+    double distance = data.first().successes() - a;
+    return distance == 0
+        ? 0
+        : distance * Math.sqrt(1 / a + 1 / (n1 - a) + 1 / (s - a) + 1 / (n2 - s + a));
+  }
+}

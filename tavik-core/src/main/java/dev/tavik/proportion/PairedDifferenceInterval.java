@@ -1,0 +1,107 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.PairedTally;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Proportion;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+
+/** The confidence intervals for the difference of two proportions of the same units. */
+public enum PairedDifferenceInterval {
+  /** d ± z·SE, clipped. Covers too seldom for few discordant pairs; here for comparison. */
+  WALD(
+      "wald",
+      "Wald",
+      "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
+      PairedLimits::wald),
+  /** Wald's interval after one pair is added to each discordant cell, clipped. */
+  BONETT_PRICE(
+      "bonett-price",
+      "Bonett-Price",
+      "Bonett and Price 2012, Journal of Educational and Behavioral Statistics 37, 479-488",
+      PairedLimits::bonettPrice),
+  /** The distances to both Wilson limits, squared and added with their correlation. */
+  NEWCOMBE(
+      "newcombe",
+      "Newcombe",
+      "Newcombe 1998, Statistics in Medicine 17, 2635-2650, method 10",
+      PairedLimits::newcombe),
+  /**
+   * The differences that the score test doesn't reject; contains 0 exactly where McNemar's test
+   * doesn't reject. Limits by search, right to 10⁻¹² absolutely.
+   */
+  TANGO("tango", "Tango", "Tango 1998, Statistics in Medicine 17, 891-908", PairedLimits::tango);
+
+  private final String id;
+  private final String title;
+  private final String reference;
+  private final Algorithm algorithm;
+
+  PairedDifferenceInterval(String id, String title, String reference, Algorithm algorithm) {
+    this.id = id;
+    this.title = title;
+    this.reference = reference;
+    this.algorithm = algorithm;
+  }
+
+  /** Both limits with the given probability beyond each. */
+  @FunctionalInterface
+  interface Algorithm {
+    Limits limits(PairedTally tally, double tail);
+  }
+
+  /**
+   * A two-sided interval.
+   *
+   * @param tally the paired counts
+   * @param level the confidence level, strictly between 0 and 1
+   * @return the interval
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public Interval of(PairedTally tally, double level) {
+    return of(tally, level, Side.TWO_SIDED);
+  }
+
+  /**
+   * A two-sided interval or a one-sided bound.
+   *
+   * @param tally the paired counts
+   * @param level the confidence level, strictly between 0 and 1
+   * @param side which ends are limits; the other end is -1 or 1
+   * @return the interval
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public Interval of(PairedTally tally, double level, Side side) {
+    Proportion.require("level", level);
+    double tail = side.tail(DecimalFraction.complement(level));
+    return algorithm.limits(tally, tail).interval(Quantity.DIFFERENCE, id, level, side);
+  }
+
+  /**
+   * The public id.
+   *
+   * @return such as {@code tango}
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * The name for a sentence.
+   *
+   * @return such as {@code Tango}
+   */
+  public String title() {
+    return title;
+  }
+
+  /**
+   * Where the interval was published.
+   *
+   * @return author, year, journal, volume, pages
+   */
+  public String reference() {
+    return reference;
+  }
+}

@@ -1,0 +1,103 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.PairedTally;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionTest.Basis;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+
+/**
+ * The tests of no difference between two proportions of the same units. Only the discordant pairs
+ * count: if there is no difference, each is as likely to fall one way as the other (McNemar 1947,
+ * "Note on the sampling error of the difference between correlated proportions or percentages",
+ * Psychometrika 12, 153-157). Without discordant pairs there is no statistic, and p = 1.
+ */
+public enum PairedTest {
+  /** z = (b - c) / √(b + c); its square is McNemar's chi-square. */
+  MCNEMAR("mcnemar", Basis.APPROXIMATE, "McNemar 1947, Psychometrika 12, 153-157"),
+  /** The same with b - c moved by 1 for continuity; two-sided never past 0. */
+  MCNEMAR_CC("mcnemar-cc", Basis.APPROXIMATE, "Edwards 1948, Psychometrika 13, 185-187"),
+  /** The binomial test of b out of b + c against one half. */
+  MCNEMAR_EXACT("mcnemar-exact", Basis.EXACT, "McNemar 1947, Psychometrika 12, 153-157"),
+  /** The same with the observed count taken half. */
+  MCNEMAR_MID_P(
+      "mcnemar-mid-p",
+      Basis.NEARLY_EXACT,
+      "Fagerland, Lydersen and Laake 2013, BMC Medical Research Methodology 13, 91");
+
+  private static final double HALF = 0.5;
+
+  private final String id;
+  private final Basis basis;
+  private final String reference;
+
+  PairedTest(String id, Basis basis, String reference) {
+    this.id = id;
+    this.basis = basis;
+    this.reference = reference;
+  }
+
+  /**
+   * Tests whether both proportions are equal.
+   *
+   * @param tally the paired counts
+   * @param alternative the direction, of the first against the second
+   * @return the result
+   */
+  public TestResult of(PairedTally tally, Alternative alternative) {
+    if (tally.discordant() == 0) {
+      return TestResult.of(id, null, 0);
+    }
+    double away = tally.firstOnly() - tally.secondOnly();
+    double error = Math.sqrt((double) tally.discordant());
+    return switch (this) {
+      case MCNEMAR -> TwoProportionZ.result(id, away, error, alternative);
+      case MCNEMAR_CC -> TwoProportionZ.result(id, moved(away, alternative), error, alternative);
+      case MCNEMAR_EXACT -> binomial(ProportionTest.EXACT, tally, alternative);
+      case MCNEMAR_MID_P -> binomial(ProportionTest.MID_P, tally, alternative);
+    };
+  }
+
+  private static double moved(double away, Alternative alternative) {
+    return switch (alternative) {
+      case TWO_SIDED -> Math.copySign(Math.max(0, Math.abs(away) - 1), away);
+      case LESS -> away + 1;
+      case GREATER -> away - 1;
+    };
+  }
+
+  private TestResult binomial(ProportionTest test, PairedTally tally, Alternative alternative) {
+    TestResult result =
+        test.of(Tally.of(tally.firstOnly(), tally.discordant()), new Hypothesis(HALF, alternative));
+    return new TestResult(
+        id, result.statistic(), null, result.pValue(), result.log10PValue(), null, null);
+  }
+
+  /**
+   * The public id.
+   *
+   * @return such as {@code mcnemar}
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * What its p-value rests on.
+   *
+   * @return the basis
+   */
+  public Basis basis() {
+    return basis;
+  }
+
+  /**
+   * Where the test was published.
+   *
+   * @return author, year, journal, volume, pages
+   */
+  public String reference() {
+    return reference;
+  }
+}

@@ -1,0 +1,224 @@
+package dev.tavik.proportion;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionTest.Basis;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+
+/**
+ * The tests of two independent proportions: of no difference or, some of them, of any difference δ
+ * of the first minus the second. "Less" means that the first is below the second (plus δ).
+ *
+ * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
+ * {@link TestResult#log10PValue}.
+ */
+public enum TwoProportionTest {
+  /**
+   * z = d / √(p(1 - p)(1/n₁ + 1/n₂)) with p the proportion of both groups together: the standard
+   * error if the null of no difference is true. Its square is Pearson's chi-square of the table.
+   */
+  Z_POOLED(
+      "z-pooled",
+      Basis.APPROXIMATE,
+      Nulls.NO_DIFFERENCE,
+      "z test with the pooled standard error",
+      "Pearson 1900, Philosophical Magazine 50, 157-175",
+      TwoProportionZ::pooled),
+  /**
+   * The same with d moved by 1/2n₁ + 1/2n₂ for continuity: two-sided towards the null and never
+   * past it, one-sided always against the alternative. Near Fisher's test, and as cautious.
+   */
+  Z_POOLED_CC(
+      "z-pooled-cc",
+      Basis.APPROXIMATE,
+      Nulls.NO_DIFFERENCE,
+      "z test with the pooled standard error, corrected for continuity",
+      "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235",
+      TwoProportionZ::corrected),
+  /**
+   * z = (d - δ) / √(p₁(1 - p₁)/n₁ + p₂(1 - p₂)/n₂): each estimate's own variance. Rejects too often
+   * for small counts; no statistic where both proportions are 0 or 1.
+   */
+  Z_SEPARATE(
+      "z-separate",
+      Basis.APPROXIMATE,
+      Nulls.ANY_DIFFERENCE,
+      "z test with separate standard errors",
+      "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
+      TwoProportionZ::separate),
+  /**
+   * z = (d - δ) / SE, the standard error from the likeliest two proportions that differ by δ. With
+   * no difference it is z-pooled.
+   */
+  SCORE(
+      "score",
+      Basis.APPROXIMATE,
+      Nulls.ANY_DIFFERENCE,
+      "score test of a difference",
+      "Farrington and Manning 1990, Statistics in Medicine 9, 1447-1454",
+      TwoProportionZ::score),
+  /** G², chi-square with one degree of freedom; with a direction its signed root, normal. */
+  LIKELIHOOD_RATIO(
+      "likelihood-ratio",
+      Basis.APPROXIMATE,
+      Nulls.NO_DIFFERENCE,
+      "likelihood-ratio test",
+      "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
+      TwoProportionZ::likelihoodRatio),
+  /**
+   * Fisher's exact test; two-sided, all tables with these margins no more probable than the
+   * observed one, with a relative tolerance of 10⁻⁷ on ties.
+   */
+  FISHER(
+      "fisher",
+      Basis.EXACT,
+      Nulls.NO_DIFFERENCE,
+      "Fisher's exact test, ordered by probability",
+      "Fisher 1935, Journal of the Royal Statistical Society 98, 39-54",
+      FisherTest::byProbability),
+  /** Fisher's exact test; two-sided, twice the smaller tail, at most 1. */
+  FISHER_DOUBLED(
+      "fisher-doubled",
+      Basis.EXACT,
+      Nulls.NO_DIFFERENCE,
+      "Fisher's exact test, twice the smaller tail",
+      "Fisher 1935, Journal of the Royal Statistical Society 98, 39-54",
+      FisherTest::doubled),
+  /**
+   * Fisher's test with half of the observed table's probability; two-sided, twice the smaller
+   * value. Not exact: its size is near alpha and may pass it a little.
+   */
+  FISHER_MID_P(
+      "fisher-mid-p",
+      Basis.NEARLY_EXACT,
+      Nulls.NO_DIFFERENCE,
+      "Fisher's test with half of the observed table's probability",
+      "Lancaster 1961, Journal of the American Statistical Association 56, 223-234",
+      FisherTest::midP),
+  /**
+   * Unconditional exact test, tables ordered by |z-pooled| (with a direction, by z): the largest
+   * p-value over all common proportions, to a relative 4·10⁻¹⁰. Up to 100,000 trials in all.
+   */
+  BARNARD(
+      "barnard",
+      Basis.EXACT,
+      Nulls.NO_DIFFERENCE,
+      "unconditional exact test, ordered by the pooled z",
+      "Suissa and Shuster 1985, Journal of the Royal Statistical Society A 148, 317-327",
+      UnconditionalTest::barnard),
+  /**
+   * Unconditional exact test, tables ordered by Fisher's p-value of the same alternative; never
+   * less powerful than Fisher's test. Up to 100,000 trials in all.
+   */
+  BOSCHLOO(
+      "boschloo",
+      Basis.EXACT,
+      Nulls.NO_DIFFERENCE,
+      "unconditional exact test, ordered by Fisher's p",
+      "Boschloo 1970, Statistica Neerlandica 24, 1-35",
+      UnconditionalTest::boschloo);
+
+  private enum Nulls {
+    NO_DIFFERENCE,
+    ANY_DIFFERENCE
+  }
+
+  private final String id;
+  private final Basis basis;
+  private final Nulls nulls;
+  private final String description;
+  private final String reference;
+  private final Algorithm algorithm;
+
+  TwoProportionTest(
+      String id,
+      Basis basis,
+      Nulls nulls,
+      String description,
+      String reference,
+      Algorithm algorithm) {
+    this.id = id;
+    this.basis = basis;
+    this.nulls = nulls;
+    this.description = description;
+    this.reference = reference;
+    this.algorithm = algorithm;
+  }
+
+  /** How a test is carried out once its arguments are known to be good. */
+  @FunctionalInterface
+  interface Algorithm {
+    TestResult test(String method, TwoTallies data, Hypothesis hypothesis);
+  }
+
+  /**
+   * Tests the first proportion against the second.
+   *
+   * @param first the first group's successes and trials
+   * @param second the second group's
+   * @param hypothesis the null difference, strictly between -1 and 1, and the direction
+   * @return the result
+   * @throws IllegalArgumentException if not -1 &lt; against &lt; 1
+   * @throws DeclinedException if the null difference isn't 0 and the test knows no other, or the
+   *     work would pass its budget
+   */
+  public TestResult of(Tally first, Tally second, Hypothesis hypothesis) {
+    double against = hypothesis.against();
+    if (!(against > -1 && against < 1)) {
+      throw new IllegalArgumentException(
+          "a null difference must lie strictly between -1 and 1, got " + against);
+    }
+    if (!knows(against)) {
+      throw new DeclinedException(
+          id + " tests the null of no difference only; use score or z-separate");
+    }
+    return algorithm.test(id, new TwoTallies(first, second), hypothesis);
+  }
+
+  /**
+   * Whether the test can be asked about a null difference.
+   *
+   * @param against the null difference
+   * @return whether it is 0, or the test takes any
+   */
+  public boolean knows(double against) {
+    return against == 0 || nulls == Nulls.ANY_DIFFERENCE;
+  }
+
+  /**
+   * The public id.
+   *
+   * @return such as {@code z-pooled}
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * What its p-value rests on.
+   *
+   * @return the basis
+   */
+  public Basis basis() {
+    return basis;
+  }
+
+  /**
+   * What the test is, in a few words.
+   *
+   * @return the description
+   */
+  public String description() {
+    return description;
+  }
+
+  /**
+   * Where the test was published.
+   *
+   * @return author, year, journal, volume, pages
+   */
+  public String reference() {
+    return reference;
+  }
+}

@@ -1,0 +1,153 @@
+package dev.tavik.proportion;
+
+import dev.tavik.numeric.Bisection;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+import java.util.function.LongToDoubleFunction;
+
+/**
+ * The unconditional exact tests: the largest chance, over all common proportions, of a table at
+ * least as extreme as the observed one. Barnard (1947, "Significance tests for 2 × 2 tables",
+ * Biometrika 34, 123-138) in the form that orders tables by the pooled z (Suissa and Shuster 1985,
+ * Journal of the Royal Statistical Society A 148, 317-327); Boschloo (1970, "Raised conditional
+ * level of significance for the 2 × 2-table when testing the equality of two probabilities",
+ * Statistica Neerlandica 24, 1-35) orders them by Fisher's p-value.
+ *
+ * <p>Given the total of successes s, what is at least as extreme has a hypergeometric probability
+ * h(s); the chance at a common proportion is the sum of h(s) times the binomial probability of s,
+ * and {@link LargestSize} finds its supremum. Order by z is compared in whole numbers, order by
+ * Fisher's p with the relative tolerance of 10⁻⁷ that his test has.
+ */
+final class UnconditionalTest {
+  /** Beyond this many trials in both groups the tests decline; there they take about a second. */
+  static final long MOST_TRIALS = 100_000;
+
+  private static final double TIE = 1 + 1e-7;
+  private static final double NEGLIGIBLE = 1e-21;
+
+  private final String method;
+  private final TwoTallies data;
+  private final Alternative alternative;
+  private final double logFisher;
+
+  private UnconditionalTest(String method, TwoTallies data, Hypothesis hypothesis) {
+    if (data.total() > MOST_TRIALS) {
+      throw new DeclinedException(
+          String.format(
+              "%s is offered for up to %s trials in both groups together, got %s; use fisher,"
+                  + " fisher-mid-p or z-pooled, which hardly differ from it there",
+              method, Figures.count(MOST_TRIALS), Figures.count(data.total())));
+    }
+    this.method = method;
+    this.data = data;
+    this.alternative = hypothesis.alternative();
+    this.logFisher = FisherTest.logPValue(data, alternative);
+  }
+
+  static TestResult barnard(String method, TwoTallies data, Hypothesis hypothesis) {
+    return new UnconditionalTest(method, data, hypothesis).barnard();
+  }
+
+  static TestResult boschloo(String method, TwoTallies data, Hypothesis hypothesis) {
+    return new UnconditionalTest(method, data, hypothesis).boschloo();
+  }
+
+  private TestResult barnard() {
+    double error = data.pooledError();
+    if (error == 0) {
+      return TestResult.of(method, null, 0);
+    }
+    TestResult.Statistic z = new TestResult.Statistic("z", data.difference() / error);
+    ConditionalWeights weights = weights();
+    return result(z, s -> extremeByZ(weights, s));
+  }
+
+  private TestResult boschloo() {
+    double fisher = Math.exp(logFisher);
+    TestResult.Statistic statistic = new TestResult.Statistic("Fisher's p", fisher);
+    ConditionalWeights weights = weights();
+    double limit = fisher * TIE;
+    return result(
+        statistic,
+        s -> {
+          weights.of(s);
+          return switch (alternative) {
+            case LESS -> weights.lowerAtMost(limit);
+            case GREATER -> weights.upperAtMost(limit);
+            case TWO_SIDED -> weights.leastProbableAtMost(limit, TIE);
+          };
+        });
+  }
+
+  private ConditionalWeights weights() {
+    return new ConditionalWeights(
+        data.first().trials(), data.second().trials(), NEGLIGIBLE * Math.exp(logFisher));
+  }
+
+  private TestResult result(TestResult.Statistic statistic, LongToDoubleFunction extreme) {
+    double[] logs = new double[(int) data.total() + 1];
+    for (int s = 0; s < logs.length; s++) {
+      logs[s] = Math.log(extreme.applyAsDouble(s));
+    }
+    LargestSize largest = LargestSize.of(logs);
+    return TestResult.of(method, statistic, largest.logSize()).withNuisance(largest.proportion());
+  }
+
+  /** The probability, given s successes in all, of a table whose z is at least as extreme. */
+  private double extremeByZ(ConditionalWeights weights, long s) {
+    weights.of(s);
+    long least = Math.max(0, s - data.second().trials());
+    long greatest = Math.min(data.first().trials(), s);
+    long low = least - 1;
+    long high = greatest + 1;
+    if (alternative != Alternative.GREATER) {
+      low = Bisection.last(low, greatest, x -> extremeBelow(x, s));
+    }
+    if (alternative != Alternative.LESS) {
+      high = Bisection.first(least, high, x -> extremeAbove(x, s));
+    }
+    return weights.outside(low, high);
+  }
+
+  private boolean extremeBelow(long x, long s) {
+    long wanted =
+        alternative == Alternative.TWO_SIDED ? -Math.abs(observedCross()) : observedCross();
+    return compare(cross(x, s), s, wanted) <= 0;
+  }
+
+  private boolean extremeAbove(long x, long s) {
+    long wanted =
+        alternative == Alternative.TWO_SIDED ? Math.abs(observedCross()) : observedCross();
+    return compare(cross(x, s), s, wanted) >= 0;
+  }
+
+  private long observedCross() {
+    return cross(data.first().successes(), data.successes());
+  }
+
+  /** x₁n₂ - x₂n₁, the numerator of z; at most n₁n₂, whose square is a long here. */
+  private long cross(long x, long s) {
+    return x * data.total() - s * data.first().trials();
+  }
+
+  /** Compares the z of a table with that of the observed margins and a given numerator. */
+  private int compare(long cross, long s, long wanted) {
+    // Without variance z counts as 0.
+    long variance = s * (data.total() - s);
+    if (variance == 0 || Long.signum(cross) != Long.signum(wanted)) {
+      return Integer.compare(variance == 0 ? 0 : Long.signum(cross), Long.signum(wanted));
+    }
+    long observed = data.successes() * data.failures();
+    int further = compareProducts(cross * cross, observed, wanted * wanted, variance);
+    return cross < 0 ? -further : further;
+  }
+
+  /** Compares ab with cd, of non-negative numbers, to the last of 128 bits. */
+  private static int compareProducts(long a, long b, long c, long d) {
+    int high = Long.compare(Math.multiplyHigh(a, b), Math.multiplyHigh(c, d));
+    return high != 0 ? high : Long.compareUnsigned(a * b, c * d);
+  }
+}

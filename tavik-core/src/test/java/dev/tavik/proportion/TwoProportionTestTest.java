@@ -1,0 +1,344 @@
+package dev.tavik.proportion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.MathContext;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class TwoProportionTestTest {
+  private static final double LN_10 = Math.log(10);
+
+  private static TwoProportionTest byId(String id) {
+    return Arrays.stream(TwoProportionTest.values())
+        .filter(test -> test.id().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void agreesWithHighPrecisionReferences() {
+    RelativeErrors statistics = new RelativeErrors("statistic");
+    RelativeErrors pValues = new RelativeErrors("p-value");
+    RelativeErrors beyond = new RelativeErrors("log10 p-value beyond 1e-300");
+    for (String[] row : References.of("comparison-tests.csv")) {
+      Hypothesis hypothesis = new Hypothesis(Double.parseDouble(row[4]), Alternative.of(row[5]));
+      TestResult result =
+          byId(row[6])
+              .of(
+                  Tally.parse(row[0] + "/" + row[1]),
+                  Tally.parse(row[2] + "/" + row[3]),
+                  hypothesis);
+      String at = String.join(" ", row);
+      statistics.add(
+          Double.parseDouble(row[7]), Objects.requireNonNull(result.statistic()).value(), at);
+      BigDecimal expected = new BigDecimal(row[8]);
+      if (expected.doubleValue() < -300) {
+        beyond.add(expected.doubleValue(), result.log10PValue(), at);
+      } else {
+        BigDecimal difference = new BigDecimal(result.log10PValue()).subtract(expected);
+        pValues.add(Math.abs(Math.expm1(LN_10 * difference.doubleValue())), at);
+      }
+    }
+    statistics.assertBelow(1e-13, 1e-14);
+    pValues.assertBelow(1e-11, 1e-12);
+    beyond.assertBelow(1e-13, 1e-14);
+  }
+
+  @Test
+  void fisherAgreesWithCountsOfTablesForEverySmallTable() {
+    RelativeErrors errors = new RelativeErrors("Fisher's p-value");
+    for (int n1 = 1; n1 <= 12; n1++) {
+      for (int n2 = 1; n2 <= 12; n2++) {
+        for (int s = 0; s <= n1 + n2; s++) {
+          BigInteger[] ways = ways(n1, n2, s);
+          for (int x = Math.max(0, s - n2); x <= Math.min(n1, s); x++) {
+            for (Alternative alternative : Alternative.values()) {
+              checkFisher(errors, ways, Tally.of(x, n1), Tally.of(s - x, n2), alternative);
+            }
+          }
+        }
+      }
+    }
+    errors.assertBelow(2e-13, 2e-14);
+  }
+
+  private static void checkFisher(
+      RelativeErrors errors, BigInteger[] ways, Tally one, Tally two, Alternative alternative) {
+    int x = (int) one.successes();
+    BigInteger lower = sum(ways, 0, x);
+    BigInteger upper = sum(ways, x, ways.length - 1);
+    BigInteger all = sum(ways, 0, ways.length - 1);
+    BigInteger twoSided =
+        Arrays.stream(ways)
+            .filter(way -> way.compareTo(ways[x]) <= 0)
+            .reduce(BigInteger.ZERO, BigInteger::add);
+    BigInteger fisher =
+        alternative == Alternative.TWO_SIDED
+            ? twoSided
+            : alternative == Alternative.LESS ? lower : upper;
+    BigInteger doubled =
+        alternative == Alternative.TWO_SIDED ? lower.min(upper).shiftLeft(1).min(all) : fisher;
+    BigInteger midLower = lower.shiftLeft(1).subtract(ways[x]);
+    BigInteger midUpper = upper.shiftLeft(1).subtract(ways[x]);
+    BigInteger mid =
+        switch (alternative) {
+          case LESS -> midLower;
+          case GREATER -> midUpper;
+          case TWO_SIDED -> midLower.min(midUpper).shiftLeft(1).min(all.shiftLeft(1));
+        };
+    String at = one + " " + two + " " + alternative.id();
+    Hypothesis hypothesis = new Hypothesis(0, alternative);
+    errors.add(over(fisher, all), TwoProportionTest.FISHER.of(one, two, hypothesis).pValue(), at);
+    errors.add(
+        over(doubled, all),
+        TwoProportionTest.FISHER_DOUBLED.of(one, two, hypothesis).pValue(),
+        at + " doubled");
+    errors.add(
+        over(mid, all.shiftLeft(1)),
+        TwoProportionTest.FISHER_MID_P.of(one, two, hypothesis).pValue(),
+        at + " mid-p");
+  }
+
+  /**
+   * In how many ways x of the first and s - x of the second group can be successes, for every x.
+   */
+  private static BigInteger[] ways(int n1, int n2, int s) {
+    BigInteger[] ways = new BigInteger[n1 + 1];
+    for (int x = 0; x <= n1; x++) {
+      ways[x] = choose(n1, x).multiply(choose(n2, s - x));
+    }
+    return ways;
+  }
+
+  private static BigInteger choose(int n, int k) {
+    if (k < 0 || k > n) {
+      return BigInteger.ZERO;
+    }
+    BigInteger result = BigInteger.ONE;
+    for (int i = 1; i <= k; i++) {
+      result = result.multiply(BigInteger.valueOf(n - k + i)).divide(BigInteger.valueOf(i));
+    }
+    return result;
+  }
+
+  private static BigInteger sum(BigInteger[] ways, int from, int to) {
+    return Arrays.stream(ways, from, to + 1).reduce(BigInteger.ZERO, BigInteger::add);
+  }
+
+  private static double over(BigInteger part, BigInteger all) {
+    return new BigDecimal(part).divide(new BigDecimal(all), MathContext.DECIMAL64).doubleValue();
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = TwoProportionTest.class,
+      names = {"BARNARD", "BOSCHLOO"})
+  void unconditionalTestsAreTheLargestChanceOfWhatIsAsExtreme(TwoProportionTest test) {
+    for (int[] sizes : new int[][] {{1, 1}, {2, 5}, {4, 4}, {5, 3}, {7, 6}, {3, 9}}) {
+      for (int x1 = 0; x1 <= sizes[0]; x1++) {
+        for (int x2 = 0; x2 <= sizes[1]; x2++) {
+          for (Alternative alternative : Alternative.values()) {
+            Tally first = Tally.of(x1, sizes[0]);
+            Tally second = Tally.of(x2, sizes[1]);
+            double found = test.of(first, second, new Hypothesis(0, alternative)).pValue();
+            assertThat(found)
+                .as("%s of %s against %s, %s", test.id(), first, second, alternative.id())
+                .isCloseTo(byGrid(test, first, second, alternative), within(1e-9));
+          }
+        }
+      }
+    }
+  }
+
+  /**
+   * All tables are gone through; the largest of 500 grid points is refined between its neighbours.
+   */
+  private static double byGrid(
+      TwoProportionTest test, Tally first, Tally second, Alternative alternative) {
+    int n1 = (int) first.trials();
+    int n2 = (int) second.trials();
+    double[][] ways = new double[n1 + 1][n2 + 1];
+    double observed = extremeness(test, first, second, alternative);
+    for (int x = 0; x <= n1; x++) {
+      for (int y = 0; y <= n2; y++) {
+        double each = extremeness(test, Tally.of(x, n1), Tally.of(y, n2), alternative);
+        if (each >= observed - 1e-7 * Math.abs(observed) - 1e-12) {
+          ways[x][y] = choose(n1, x).multiply(choose(n2, y)).doubleValue();
+        }
+      }
+    }
+    double best = 0;
+    double at = 0;
+    double step = 1 / 500.0;
+    for (int i = 0; i <= 500; i++) {
+      double value = chance(ways, i * step);
+      if (value > best) {
+        best = value;
+        at = i * step;
+      }
+    }
+    for (; step > 1e-9; step /= 2) {
+      for (double near : new double[] {Math.max(0, at - step), Math.min(1, at + step)}) {
+        double value = chance(ways, near);
+        if (value > best) {
+          best = value;
+          at = near;
+        }
+      }
+    }
+    return best;
+  }
+
+  private static double extremeness(
+      TwoProportionTest test, Tally first, Tally second, Alternative alternative) {
+    if (test == TwoProportionTest.BOSCHLOO) {
+      return -TwoProportionTest.FISHER.of(first, second, new Hypothesis(0, alternative)).pValue();
+    }
+    TestResult.Statistic z =
+        TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference()).statistic();
+    double value = z == null ? 0 : z.value();
+    return switch (alternative) {
+      case LESS -> -value;
+      case GREATER -> value;
+      case TWO_SIDED -> Math.abs(value);
+    };
+  }
+
+  private static double chance(double[][] ways, double p) {
+    int n = ways.length - 1 + ways[0].length - 1;
+    double sum = 0;
+    for (int x = 0; x < ways.length; x++) {
+      for (int y = 0; y < ways[0].length; y++) {
+        sum += ways[x][y] * Math.pow(p, x + y) * Math.pow(1 - p, n - x - y);
+      }
+    }
+    return sum;
+  }
+
+  @Test
+  void unconditionalTestsNameTheProportionAndStandBelowFisher() {
+    Tally first = Tally.of(14, 400);
+    Tally second = Tally.of(31, 410);
+    Hypothesis less = Hypothesis.less(0);
+    TestResult boschloo = TwoProportionTest.BOSCHLOO.of(first, second, less);
+    assertThat(boschloo.pValue())
+        .isLessThan(TwoProportionTest.FISHER.of(first, second, less).pValue());
+    assertThat(boschloo.nuisance()).isBetween(0.0, 1.0);
+    // Swapped groups with the opposite direction are the same question.
+    assertThat(TwoProportionTest.BARNARD.of(first, second, less).pValue())
+        .isCloseTo(
+            TwoProportionTest.BARNARD.of(second, first, Hypothesis.greater(0)).pValue(),
+            within(1e-10));
+  }
+
+  @Test
+  void unconditionalTestsStayRightFarOutAndDeclineBeyondTheirBudget() {
+    // With all of one group and none of the other, only these one or two tables are as extreme: the
+    // chance is p^150 (1 - p)^150 (twice, two-sided), largest at one half.
+    Tally all = Tally.of(150, 150);
+    Tally none = Tally.of(0, 150);
+    for (TwoProportionTest test : List.of(TwoProportionTest.BARNARD, TwoProportionTest.BOSCHLOO)) {
+      TestResult result = test.of(all, none, Hypothesis.noDifference());
+      assertThat(result.log10PValue()).isCloseTo(-299 * Math.log10(2), within(1e-9));
+      assertThat(result.nuisance()).isCloseTo(0.5, within(1e-4));
+      assertThatThrownBy(
+              () -> test.of(Tally.of(9, 60_000), Tally.of(1, 60_000), Hypothesis.noDifference()))
+          .isInstanceOf(DeclinedException.class)
+          .hasMessageContaining("up to 100,000 trials")
+          .hasMessageContaining("fisher");
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0/9, 0/20", "9/9, 20/20"})
+  void sameOutcomeThroughoutSaysNothing(String first, String second) {
+    for (TwoProportionTest test : TwoProportionTest.values()) {
+      for (Alternative alternative : Alternative.values()) {
+        TestResult result =
+            test.of(Tally.parse(first), Tally.parse(second), new Hypothesis(0, alternative));
+        boolean signedRoot = test == TwoProportionTest.LIKELIHOOD_RATIO;
+        boolean midP = test == TwoProportionTest.FISHER_MID_P;
+        assertThat(result.pValue())
+            .as("%s, %s", test.id(), alternative.id())
+            .isCloseTo(
+                (signedRoot || midP) && alternative != Alternative.TWO_SIDED ? 0.5 : 1,
+                within(1e-12));
+      }
+    }
+  }
+
+  @Test
+  void onlySomeTestsKnowOtherNullDifferences() {
+    for (TwoProportionTest test : TwoProportionTest.values()) {
+      if (test.knows(0.02)) {
+        assertThat(test.of(Tally.of(3, 9), Tally.of(4, 9), Hypothesis.less(0.02)).pValue())
+            .isBetween(0.0, 1.0);
+      } else {
+        assertThatThrownBy(() -> test.of(Tally.of(3, 9), Tally.of(4, 9), Hypothesis.less(0.02)))
+            .isInstanceOf(DeclinedException.class)
+            .hasMessageContaining("no difference only");
+      }
+    }
+    assertThatThrownBy(
+            () ->
+                TwoProportionTest.SCORE.of(
+                    Tally.of(3, 9), Tally.of(4, 9), Hypothesis.twoSided(Math.nextUp(1.0))))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("between -1 and 1");
+  }
+
+  @Test
+  void homogeneityOfTwoGroupsIsTheSquareOfZ() {
+    Tally first = Tally.of(16, 403);
+    Tally second = Tally.of(53, 408);
+    TestResult pair = TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference());
+    TestResult pearson = HomogeneityTest.PEARSON.of(List.of(first, second));
+    assertThat(pearson.pValue()).isCloseTo(pair.pValue(), within(1e-14));
+    assertThat(HomogeneityTest.LIKELIHOOD_RATIO.of(List.of(first, second)).pValue())
+        .isCloseTo(
+            TwoProportionTest.LIKELIHOOD_RATIO
+                .of(first, second, Hypothesis.noDifference())
+                .pValue(),
+            within(1e-14));
+  }
+
+  @Test
+  void homogeneityOfSeveralGroupsIsChiSquare() {
+    List<Tally> groups = List.of(Tally.of(16, 403), Tally.of(53, 408), Tally.of(29, 385));
+    double common = 98 / 1196.0;
+    double sum = 0;
+    for (Tally group : groups) {
+      double expected = group.trials() * common;
+      double away = group.successes() - expected;
+      sum += away * away / expected + away * away / (group.trials() * (1 - common));
+    }
+    TestResult result = HomogeneityTest.PEARSON.of(groups);
+    assertThat(Objects.requireNonNull(result.statistic()).value()).isCloseTo(sum, within(1e-10));
+    assertThat(result.df()).isEqualTo(2.0);
+    assertThat(result.pValue())
+        .isCloseTo(ChiSquaredDistribution.of(2).survivalProbability(sum), within(1e-15));
+    // With two degrees of freedom the tail is exactly e^(-x/2), however far out.
+    TestResult far =
+        HomogeneityTest.PEARSON.of(
+            List.of(Tally.of(0, 2000), Tally.of(2000, 2000), Tally.of(0, 2000)));
+    assertThat(far.log10PValue()).isCloseTo(-3000 / LN_10, within(1e-9));
+    assertThat(HomogeneityTest.PEARSON.of(List.of(Tally.of(0, 3), Tally.of(0, 4))).pValue())
+        .isEqualTo(1);
+  }
+}
