@@ -79,6 +79,16 @@ public enum PairedDifferenceInterval {
   }
 
   /**
+   * The estimated standard error of the difference, √(b + c - (b - c)²/n)/n.
+   *
+   * @param tally the paired counts
+   * @return the standard error
+   */
+  public static double standardError(PairedTally tally) {
+    return PairedLimits.standardError(tally);
+  }
+
+  /**
    * The public id.
    *
    * @return such as {@code tango}

@@ -29,6 +29,28 @@ public final class Proportion {
   }
 
   /**
+   * Reads a difference of two proportions, strictly between -1 and 1.
+   *
+   * @param name what it is, for the message
+   * @param text a decimal, a percentage or a fraction of whole numbers, a sign before it allowed
+   * @return the difference
+   * @throws IllegalArgumentException if it is none of these or not strictly between -1 and 1
+   */
+  public static double parseDifference(String name, String text) {
+    String written = text.strip();
+    double value = decimal(name, written).doubleValue();
+    if (value > -1 && value < 1) {
+      return value;
+    }
+    boolean mayBePercent = Math.abs(value) < 100 && !written.contains("%");
+    throw new IllegalArgumentException(
+        name
+            + " must be a difference strictly between -1 and 1 (-100 % and 100 %), got "
+            + written
+            + (mayBePercent ? "; did you mean " + written + "%?" : ""));
+  }
+
+  /**
    * Checks a number that is meant as a proportion strictly between 0 and 1.
    *
    * @param name what it is, for the message

@@ -1,7 +1,13 @@
 package dev.tavik.study;
 
 /** What came of a question: an answer of its kind, or the reason why there is none. */
-public sealed interface Answer permits RateAnswer, RateByGroupAnswer, Unanswered {
+public sealed interface Answer
+    permits RateAnswer,
+        RateByGroupAnswer,
+        CompareAnswer,
+        CompareGroupsAnswer,
+        PairedAnswer,
+        Unanswered {
   /**
    * The kind of question.
    *

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param filtered how many rows the filter left out
  * @param missing how many units each column left out for lack of a value
  * @param similarLevels levels of one column that differ only in case or blanks
+ * @param totals rows and columns of totals that were found in a table and left out
  */
 public record CountedFrom(
     String data,
@@ -32,7 +33,8 @@ public record CountedFrom(
     long rows,
     long filtered,
     Map<String, Long> missing,
-    List<List<String>> similarLevels) {
+    List<List<String>> similarLevels,
+    List<String> totals) {
 
   /**
    * Describes how a tabulation was made.
@@ -55,7 +57,65 @@ public record CountedFrom(
         counts.rows(),
         counts.filtered(),
         counts.missing(),
-        similar(counts));
+        similar(counts),
+        List.of());
+  }
+
+  /**
+   * Describes how pairs were counted.
+   *
+   * @param counts the tabulation of both columns
+   * @param success the levels that count as success
+   * @param count the frequency column; null where each row counts once
+   * @param where the filters, in the analyst's words
+   * @return the description; its outcome names both columns
+   */
+  public static CountedFrom pairs(
+      Tabulation counts, List<String> success, @Nullable String count, List<String> where) {
+    return new CountedFrom(
+        counts.source(),
+        String.join(", ", counts.columns()),
+        List.copyOf(success),
+        null,
+        count,
+        List.copyOf(where),
+        counts.rows(),
+        counts.filtered(),
+        counts.missing(),
+        similar(counts),
+        List.of());
+  }
+
+  /**
+   * Describes a two-way table.
+   *
+   * @param table the table's name
+   * @param outcome what the columns are, in words
+   * @param success the columns that count as success
+   * @param groups what the rows are, in words
+   * @param rows how many rows were used
+   * @param totals rows and columns of totals that were left out
+   * @return the description
+   */
+  public static CountedFrom table(
+      String table,
+      String outcome,
+      List<String> success,
+      String groups,
+      long rows,
+      List<String> totals) {
+    return new CountedFrom(
+        table,
+        outcome,
+        List.copyOf(success),
+        groups,
+        null,
+        List.of(),
+        rows,
+        0,
+        Map.of(),
+        List.of(),
+        List.copyOf(totals));
   }
 
   private static List<List<String>> similar(Tabulation counts) {

@@ -32,7 +32,34 @@ final class DataCautions {
                   + " differ only in case or blanks and are counted apart. If they are one level,"
                   + " mend the file."));
     }
+    if (!from.totals().isEmpty()) {
+      cautions.add(
+          new Caution(
+              Code.TOTALS_LEFT_OUT,
+              "Totals are no group and no outcome of their own; left out of the table: "
+                  + String.join(", ", from.totals())
+                  + "."));
+    }
     return cautions;
+  }
+
+  /** What every member of a family is told in the same words. */
+  static List<Caution> common(List<List<Caution>> family) {
+    return family.size() == 1
+        ? List.of()
+        : family.get(0).stream()
+            .filter(each -> family.stream().allMatch(member -> member.contains(each)))
+            .toList();
+  }
+
+  /** Groups that were left out. */
+  static List<Caution> empty(List<String> groups) {
+    return groups.isEmpty()
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.EMPTY_GROUP,
+                "Without any observation, and left out: " + String.join(", ", groups) + "."));
   }
 
   private static String missing(CountedFrom from, long missing, long used) {

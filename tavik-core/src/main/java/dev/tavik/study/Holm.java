@@ -4,7 +4,10 @@ import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Iterator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -16,20 +19,21 @@ import java.util.stream.IntStream;
 final class Holm {
   private Holm() {}
 
-  /** Adjusts each method over all groups. */
-  static List<RateAnswer> adjust(List<RateAnswer> groups) {
-    List<List<TestResult>> tests = new ArrayList<>();
-    groups.forEach(group -> tests.add(new ArrayList<>(group.tests())));
-    for (int method = 0; method < tests.get(0).size(); method++) {
-      int position = method;
-      List<TestResult> adjusted =
-          adjusted(tests.stream().map(group -> group.get(position)).toList());
-      IntStream.range(0, groups.size())
-          .forEach(group -> tests.get(group).set(position, adjusted.get(group)));
+  /** Adjusts each method over all members of a family that have it. */
+  static List<List<TestResult>> adjust(List<List<TestResult>> family) {
+    Set<String> methods = new LinkedHashSet<>();
+    family.forEach(tests -> tests.forEach(test -> methods.add(test.method())));
+    List<List<TestResult>> adjusted = new ArrayList<>();
+    family.forEach(tests -> adjusted.add(new ArrayList<>(tests)));
+    for (String method : methods) {
+      List<TestResult> same = new ArrayList<>();
+      family.forEach(
+          tests -> tests.stream().filter(test -> test.method().equals(method)).forEach(same::add));
+      Iterator<TestResult> next = adjusted(same).iterator();
+      adjusted.forEach(
+          tests -> tests.replaceAll(test -> test.method().equals(method) ? next.next() : test));
     }
-    return IntStream.range(0, groups.size())
-        .mapToObj(group -> groups.get(group).withTests(tests.get(group)))
-        .toList();
+    return adjusted;
   }
 
   private static List<TestResult> adjusted(List<TestResult> raw) {

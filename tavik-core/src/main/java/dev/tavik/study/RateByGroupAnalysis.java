@@ -20,20 +20,11 @@ final class RateByGroupAnalysis {
   RateByGroupAnalysis(RateByGroupQuestion question, List<RateAnswer> adjusted) {
     this.question = question;
     this.settings = question.settings();
-    this.common = common(adjusted);
+    this.common = DataCautions.common(adjusted.stream().map(RateAnswer::cautions).toList());
     this.groups =
         adjusted.stream()
             .map(group -> group.concluded(without(common, group.cautions()), group.conclusion()))
             .map(this::withAdjustedAway)
-            .toList();
-  }
-
-  /** What every group would be told in the same words is told once. */
-  private static List<Caution> common(List<RateAnswer> groups) {
-    return groups.size() == 1
-        ? List.of()
-        : groups.get(0).cautions().stream()
-            .filter(each -> groups.stream().allMatch(group -> group.cautions().contains(each)))
             .toList();
   }
 
@@ -74,14 +65,7 @@ final class RateByGroupAnalysis {
       long used = question.groups().values().stream().mapToLong(tally -> tally.trials()).sum();
       cautions.addAll(DataCautions.of(from, used));
     }
-    if (!question.emptyGroups().isEmpty()) {
-      cautions.add(
-          new Caution(
-              Code.EMPTY_GROUP,
-              "Without any observation, and left out: "
-                  + String.join(", ", question.emptyGroups())
-                  + "."));
-    }
+    cautions.addAll(DataCautions.empty(question.emptyGroups()));
     return cautions;
   }
 

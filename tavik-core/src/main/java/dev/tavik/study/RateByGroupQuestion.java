@@ -1,10 +1,12 @@
 package dev.tavik.study;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.TestResult;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -78,6 +80,11 @@ public record RateByGroupQuestion(
                         .labelled(group.getKey())
                         .ask(approximationHolds))
             .toList();
-    return new RateByGroupAnalysis(this, Holm.adjust(alone)).answer();
+    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(RateAnswer::tests).toList());
+    List<RateAnswer> adjusted =
+        IntStream.range(0, alone.size())
+            .mapToObj(group -> alone.get(group).withTests(tests.get(group)))
+            .toList();
+    return new RateByGroupAnalysis(this, adjusted).answer();
   }
 }

@@ -7,16 +7,12 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
-import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one rate question, the gravest first. */
 final class RateCautions {
-  /** A p-value this near alpha, relatively, is a hair's breadth away. */
-  private static final double HAIR = 0.05;
-
   private final RateAnswer answer;
   private final RateSettings settings;
   private final double against;
@@ -35,12 +31,14 @@ final class RateCautions {
     found.otherDirection();
     found.fewSuccesses();
     found.allOrNone();
-    found.noStatistic();
+    DecisionCautions decisions =
+        new DecisionCautions(answer.tests(), found.settings.alpha(), answer.preferredTest());
+    found.cautions.addAll(decisions.noStatistic());
     found.clippedLimit();
-    found.testsDisagree();
+    found.cautions.addAll(decisions.disagree());
     found.levelAlpha();
     found.testAndInterval();
-    found.nearAlpha();
+    found.cautions.addAll(decisions.nearAlpha());
     CountedFrom from = answer.from();
     if (from != null) {
       found.cautions.addAll(DataCautions.of(from, answer.tally().trials()));
@@ -93,19 +91,6 @@ final class RateCautions {
     }
   }
 
-  private void noStatistic() {
-    answer.tests().stream()
-        .filter(test -> test.statistic() == null)
-        .forEach(
-            test ->
-                add(
-                    Code.NO_STATISTIC,
-                    String.format(
-                        "The %s test has no statistic here, since its standard error is 0; its"
-                            + " p-value of 1 says nothing.",
-                        test.method())));
-  }
-
   /** Only an interval that isn't naturally within 0 and 1 ends there with both outcomes seen. */
   private void clippedLimit() {
     boolean both = answer.tally().successes() > 0 && answer.tally().failures() > 0;
@@ -136,26 +121,6 @@ final class RateCautions {
               "%s of %s trials was a success, so the standard error comes out as 0. That is not"
                   + " certainty: read the interval.",
               successes == 0 ? "None" : "Every one", Figures.count(answer.tally().trials())));
-    }
-  }
-
-  private void testsDisagree() {
-    List<String> rejecting = new ArrayList<>();
-    List<String> others = new ArrayList<>();
-    for (TestResult test : answer.tests()) {
-      (test.rejects(settings.alpha()) ? rejecting : others)
-          .add(test.method() + " (" + Figures.pEquals(test.log10PValue()) + ")");
-    }
-    if (!rejecting.isEmpty() && !others.isEmpty()) {
-      add(
-          Code.TESTS_DISAGREE,
-          String.format(
-              "At alpha %s, %s rejects and %s does not. The verdict follows %s; report which test"
-                  + " was planned, not the one that suits.",
-              Figures.plain(settings.alpha()),
-              String.join(" and ", rejecting),
-              String.join(" and ", others),
-              answer.preference().test()));
     }
   }
 
@@ -217,17 +182,5 @@ final class RateCautions {
             + " that goes with a directional test."
         : "They are built on different principles, and here the case is close; report both, or the"
             + " pair that was planned.";
-  }
-
-  private void nearAlpha() {
-    TestResult test = answer.preferredTest();
-    if (Math.abs(test.pValue() / settings.alpha() - 1) <= HAIR) {
-      add(
-          Code.NEAR_ALPHA,
-          String.format(
-              "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
-                  + " the interval says more than the verdict.",
-              Figures.pEquals(test.log10PValue()), Figures.plain(settings.alpha())));
-    }
   }
 }

@@ -1,0 +1,259 @@
+package dev.tavik.study;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionTest.Basis;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** What to be careful of in the answer to one comparison, the gravest first. */
+final class CompareCautions {
+  private final CompareAnswer answer;
+  private final CompareSettings settings;
+  private final Tally first;
+  private final Tally second;
+  private final boolean rejects;
+  private final List<Caution> cautions = new ArrayList<>();
+
+  private CompareCautions(CompareAnswer answer) {
+    this.answer = answer;
+    this.settings = answer.settings();
+    this.first = answer.first().tally();
+    this.second = answer.second().tally();
+    this.rejects = answer.preferredTest().rejects(settings.alpha());
+  }
+
+  static List<Caution> of(CompareAnswer answer) {
+    CompareCautions found = new CompareCautions(answer);
+    found.otherDirection();
+    found.fewSuccesses();
+    found.allOrNone();
+    found.zeroCell();
+    DecisionCautions decisions =
+        new DecisionCautions(answer.tests(), found.settings.alpha(), answer.preferredTest());
+    found.cautions.addAll(decisions.noStatistic());
+    found.clippedLimit();
+    found.cautions.addAll(decisions.disagree());
+    found.levelAlpha();
+    found.testAndInterval();
+    found.withinMargin();
+    found.cautions.addAll(decisions.nearAlpha());
+    CountedFrom from = answer.from();
+    if (from != null) {
+      found.cautions.addAll(DataCautions.of(from, found.first.trials() + found.second.trials()));
+    }
+    return found.cautions;
+  }
+
+  private void add(Code code, String message) {
+    cautions.add(new Caution(code, message));
+  }
+
+  private void otherDirection() {
+    if (settings.show() == Show.DIFFERENCE && opposite()) {
+      boolean less = settings.hypothesis().alternative() == Alternative.LESS;
+      String comparison =
+          settings.hypothesis().against() == 0
+              ? String.format(
+                  "%s is %s than %s",
+                  answer.first().name(), less ? "lower" : "higher", answer.second().name())
+              : String.format(
+                  "%s is %s %s points",
+                  answer.order(),
+                  less ? "below" : "above",
+                  Figures.plain(100 * settings.hypothesis().against()));
+      add(
+          Code.OTHER_DIRECTION,
+          String.format(
+              "The alternative '%s' says that %s, but the data point the other way. If the order of"
+                  + " the groups or the direction was mixed up, set it right; if it was meant, the"
+                  + " data lend it no support.",
+              settings.hypothesis().alternative().id(), comparison));
+    }
+  }
+
+  private boolean opposite() {
+    double away = first.proportion() - second.proportion() - settings.hypothesis().against();
+    return switch (settings.hypothesis().alternative()) {
+      case LESS -> away > 0;
+      case GREATER -> away < 0;
+      case TWO_SIDED -> false;
+    };
+  }
+
+  private void fewSuccesses() {
+    PooledExpectation expected = PooledExpectation.of(first, second);
+    String approximate =
+        settings.tests().stream()
+            .filter(test -> test.basis() == Basis.APPROXIMATE)
+            .map(TwoProportionTest::id)
+            .collect(Collectors.joining(", "));
+    if (expected.enough() || approximate.isEmpty()) {
+      return;
+    }
+    String instead =
+        answer.tests().stream()
+            .filter(test -> test.method().equals(TwoProportionTest.FISHER.id()))
+            .findFirst()
+            .map(
+                fisher -> "Fisher's exact test says " + Figures.pEquals(fisher.log10PValue()) + ".")
+            .orElse(
+                settings.plain()
+                    ? "Use fisher, boschloo or barnard."
+                    : "No exact test of such a null is offered; read the interval with care.");
+    add(
+        Code.FEW_SUCCESSES,
+        String.format(
+            "Only %s are expected in one group, too few for the normal approximation (%s). %s",
+            expected.inWords(), approximate, instead));
+  }
+
+  private void allOrNone() {
+    boolean none = first.successes() + second.successes() == 0;
+    boolean all = first.failures() + second.failures() == 0;
+    if (none || all) {
+      add(
+          Code.ALL_OR_NONE,
+          String.format(
+              "%s was a success in either group: nothing tells them apart, and no test can. The"
+                  + " intervals say how far apart they may still be.",
+              none ? "None" : "Every one"));
+    }
+  }
+
+  private void zeroCell() {
+    boolean zero =
+        Math.min(
+                Math.min(first.successes(), first.failures()),
+                Math.min(second.successes(), second.failures()))
+            == 0;
+    List<Interval> endless =
+        answer.intervals().stream()
+            .filter(each -> each.side() == Side.TWO_SIDED && Double.isInfinite(each.upper()))
+            .toList();
+    if (zero && !endless.isEmpty()) {
+      add(
+          Code.ZERO_CELL,
+          String.format(
+              "One of the four counts is 0, so there is no upper limit for %s. The difference has"
+                  + " limits all the same; gart's odds ratio adds 1/2 to each count.",
+              endless.stream()
+                  .map(each -> each.quantity().id() + " (" + each.method() + ")")
+                  .collect(Collectors.joining(", "))));
+    }
+  }
+
+  private void clippedLimit() {
+    String clipped =
+        answer.intervals().stream()
+            .filter(each -> each.quantity() == Quantity.DIFFERENCE)
+            .filter(
+                each ->
+                    (each.side() != Side.UPPER && each.lower() == -1 && observed() > -1)
+                        || (each.side() != Side.LOWER && each.upper() == 1 && observed() < 1))
+            .map(CompareCautions::name)
+            .collect(Collectors.joining(" and "));
+    if (!clipped.isEmpty()) {
+      add(
+          Code.CLIPPED_LIMIT,
+          String.format(
+              "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
+                  + " Such an interval covers too seldom here; prefer newcombe or mee.",
+              clipped));
+    }
+  }
+
+  private double observed() {
+    return first.proportion() - second.proportion();
+  }
+
+  private void levelAlpha() {
+    if (!settings.levelMatchesAlpha()) {
+      add(
+          Code.LEVEL_ALPHA,
+          String.format(
+              "Intervals are at level %s, tests at alpha %s%s. An interval may include what a test"
+                  + " rejects, or the other way round; level %s would match.",
+              Figures.exactPercent(settings.level()),
+              Figures.plain(settings.alpha()),
+              settings.show() == Show.EQUIVALENT ? ", one on each side" : "",
+              Figures.exactPercent(settings.matchingLevel())));
+    }
+  }
+
+  /** Where the level matches alpha, the test of the verdict and the intervals should agree. */
+  private void testAndInterval() {
+    if (!settings.levelMatchesAlpha() || opposite()) {
+      return;
+    }
+    String contradicting =
+        answer.intervals().stream()
+            .filter(this::comparable)
+            .filter(each -> leavesOut(each) != rejects)
+            .map(CompareCautions::name)
+            .collect(Collectors.joining(" and "));
+    if (!contradicting.isEmpty()) {
+      add(
+          Code.TEST_AND_INTERVAL,
+          String.format(
+              "The %s test %s; by %s it would be the other way. They are built on different"
+                  + " principles, and here the case is close; report both, or the pair that was"
+                  + " planned.",
+              answer.preference().test(), rejects ? "rejects" : "doesn't reject", contradicting));
+    }
+  }
+
+  /** The bound goes with a directional test; ratios speak only of no difference at all. */
+  private boolean comparable(Interval interval) {
+    return interval.side() == settings.hypothesis().alternative().matchingSide()
+        && (interval.quantity() == Quantity.DIFFERENCE || settings.plain());
+  }
+
+  private boolean leavesOut(Interval interval) {
+    if (interval.quantity() != Quantity.DIFFERENCE) {
+      return !interval.contains(1);
+    }
+    return settings.tested().stream()
+        .noneMatch(hypothesis -> interval.contains(hypothesis.against()));
+  }
+
+  private void withinMargin() {
+    Double margin = settings.margin();
+    if (margin == null || settings.show() != Show.DIFFERENCE || !rejects) {
+      return;
+    }
+    answer.intervals().stream()
+        .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
+        .filter(each -> each.lower() > -margin && each.upper() < margin)
+        .findFirst()
+        .ifPresent(
+            each ->
+                add(
+                    Code.WITHIN_MARGIN,
+                    String.format(
+                        "The difference is significant, but by the %s interval smaller than the"
+                            + " margin of %s percentage points: not zero, and of no practical"
+                            + " meaning.",
+                        each.method(), Figures.points(margin))));
+  }
+
+  private static String name(Interval interval) {
+    String what =
+        interval.quantity() == Quantity.DIFFERENCE
+            ? interval.method()
+            : interval.method() + " (" + interval.quantity().id() + ")";
+    return switch (interval.side()) {
+      case TWO_SIDED -> what;
+      case LOWER -> what + " lower bound";
+      case UPPER -> what + " upper bound";
+    };
+  }
+}

@@ -1,0 +1,213 @@
+package dev.tavik.study;
+
+import dev.tavik.count.NamedTally;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+
+/**
+ * The verdict on a comparison, for a reader who never saw a test: who is lower or higher, by how
+ * many percentage points, how sure. Where nothing is shown it says what the data can't exclude.
+ */
+final class CompareVerdict {
+  private final CompareAnswer answer;
+  private final CompareSettings settings;
+  private final TestResult test;
+  private final Interval interval;
+  private final String one;
+  private final String two;
+  private final boolean rejects;
+
+  private CompareVerdict(CompareAnswer answer) {
+    this.answer = answer;
+    this.settings = answer.settings();
+    this.test = answer.preferredTest();
+    this.interval = answer.preferredInterval();
+    this.one = answer.first().name();
+    this.two = answer.second().name();
+    this.rejects = test.rejects(settings.alpha());
+  }
+
+  static String of(CompareAnswer answer) {
+    CompareVerdict verdict = new CompareVerdict(answer);
+    return (answer.label().isEmpty() ? "" : answer.label() + ": ")
+        + verdict.claim()
+        + ": "
+        + verdict.observed()
+        + ", "
+        + verdict.extent()
+        + "; "
+        + verdict.evidence()
+        + "."
+        + verdict.directionSeen();
+  }
+
+  private String claim() {
+    Double margin = settings.margin();
+    if (settings.show() == Show.EQUIVALENT && margin != null) {
+      return String.format(
+          "%s and %s are %s to be equivalent within %s percentage points",
+          one, two, rejects ? "shown" : "not shown", Figures.points(margin));
+    }
+    if (settings.show() == Show.NONINFERIOR && margin != null) {
+      return String.format(
+          "%s is %s to be non-inferior to %s, that is less than %s percentage points %s",
+          one,
+          rejects ? "shown" : "not shown",
+          two,
+          Figures.points(margin),
+          settings.hypothesis().alternative() == Alternative.GREATER ? "lower" : "higher");
+    }
+    double against = settings.hypothesis().against();
+    if (against != 0) {
+      return String.format(
+          "%s is %s %s %s percentage points",
+          answer.order(),
+          rejects ? "shown" : "not shown",
+          switch (settings.hypothesis().alternative()) {
+            case TWO_SIDED -> "to differ from";
+            case LESS -> "to be below";
+            case GREATER -> "to be above";
+          },
+          signed(against));
+    }
+    return switch (settings.hypothesis().alternative()) {
+      case TWO_SIDED ->
+          rejects
+              ? one + " and " + two + " differ"
+              : one + " and " + two + " are not shown to differ";
+      case LESS -> one + (rejects ? " is lower than " : " is not shown to be lower than ") + two;
+      case GREATER ->
+          one + (rejects ? " is higher than " : " is not shown to be higher than ") + two;
+    };
+  }
+
+  private static String signed(double difference) {
+    return (difference < 0 ? "-" : "") + Figures.points(difference);
+  }
+
+  private String observed() {
+    return rate(answer.first(), answer.second()) + ", " + rate(answer.second(), answer.first());
+  }
+
+  private static String rate(NamedTally group, NamedTally other) {
+    return String.format(
+        "%s %s (%s of %s)",
+        group.name(),
+        Figures.percentBeside(group.tally().proportion(), other.tally().proportion()),
+        Figures.count(group.tally().successes()),
+        Figures.count(group.tally().trials()));
+  }
+
+  /** The interval in words; where it still includes what the test rejects, that is said. */
+  private String extent() {
+    if (interval.quantity() != Quantity.DIFFERENCE) {
+      return multiple();
+    }
+    String range = range(one, interval);
+    boolean clear =
+        settings.show() == Show.DIFFERENCE
+            ? rejects && !interval.contains(settings.hypothesis().against())
+            : rejects;
+    return clear
+        ? range + " (" + intervalName() + ")"
+        : range + " can't be excluded (" + intervalName() + ")";
+  }
+
+  /** A range of differences, as a distance of the first group from the second. */
+  static String range(String one, Interval interval) {
+    return switch (interval.side()) {
+      case TWO_SIDED -> twoSided(one, interval.lower(), interval.upper());
+      case UPPER ->
+          interval.upper() < 0
+              ? one + " lower by at least " + points(interval.upper())
+              : one + " higher by up to " + points(interval.upper());
+      case LOWER ->
+          interval.lower() > 0
+              ? one + " higher by at least " + points(interval.lower())
+              : one + " lower by up to " + points(interval.lower());
+    };
+  }
+
+  private static String twoSided(String one, double lower, double upper) {
+    if (upper < 0) {
+      return one + " lower by " + Figures.points(upper) + " to " + points(lower);
+    }
+    if (lower > 0) {
+      return one + " higher by " + Figures.points(lower) + " to " + points(upper);
+    }
+    return String.format(
+        "anything from %s lower by %s to %s higher by %s",
+        one, Figures.points(lower), one, points(upper));
+  }
+
+  private static String points(double difference) {
+    return Figures.points(difference) + " percentage points";
+  }
+
+  /** Without an interval of the difference, the ratio or the odds ratio. */
+  private String multiple() {
+    String what = interval.quantity() == Quantity.RATIO ? "the rate of " : "the odds of ";
+    String times =
+        switch (interval.side()) {
+          case TWO_SIDED -> times(interval.lower()) + " to " + times(interval.upper());
+          case UPPER -> "at most " + times(interval.upper());
+          case LOWER -> "at least " + times(interval.lower());
+        };
+    return String.format("%s%s %s times that of %s (%s)", what, one, times, two, intervalName());
+  }
+
+  private static String times(double value) {
+    return Double.isInfinite(value) ? "any number of" : Figures.significant(value, 3);
+  }
+
+  private String intervalName() {
+    return String.format(
+        "%s %s %s",
+        Figures.exactPercent(interval.level()),
+        title(),
+        interval.side() == Side.TWO_SIDED
+            ? "interval"
+            : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
+  }
+
+  private String title() {
+    return settings.intervals().stream()
+        .filter(
+            method ->
+                method.quantity() == interval.quantity() && method.id().equals(interval.method()))
+        .map(ComparisonInterval::title)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private String evidence() {
+    String tests =
+        settings.show() == Show.EQUIVALENT
+            ? "the larger of two one-sided " + test.method() + " tests at alpha "
+            : test.method() + " test at alpha ";
+    return Figures.pEquals(test.log10PValue()) + ", " + tests + Figures.plain(settings.alpha());
+  }
+
+  private String directionSeen() {
+    boolean asked =
+        settings.show() != Show.DIFFERENCE
+            || settings.hypothesis().alternative() != Alternative.TWO_SIDED;
+    if (asked || !rejects) {
+      return "";
+    }
+    double away =
+        answer.first().tally().proportion()
+            - answer.second().tally().proportion()
+            - settings.hypothesis().against();
+    return String.format(
+        " %s looks %s; the two-sided test asked only whether %s.",
+        settings.plain() ? one : "The difference",
+        away < 0 ? "lower" : "higher",
+        settings.plain() ? "they differ" : "it is another");
+  }
+}

@@ -1,0 +1,74 @@
+package dev.tavik.study;
+
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** What to be careful of in the decisions of several tests of the same question. */
+record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferred) {
+  /** A p-value this near alpha, relatively, is a hair's breadth away. */
+  private static final double HAIR = 0.05;
+
+  List<Caution> noStatistic() {
+    return tests.stream()
+        .filter(test -> test.statistic() == null)
+        .map(
+            test ->
+                new Caution(
+                    Code.NO_STATISTIC,
+                    String.format(
+                        "The %s test has no statistic here, since its standard error is 0; its"
+                            + " p-value of 1 says nothing.",
+                        test.method())))
+        .toList();
+  }
+
+  List<Caution> disagree() {
+    List<String> rejecting = new ArrayList<>();
+    List<String> others = new ArrayList<>();
+    for (TestResult test : tests) {
+      (test.rejects(alpha) ? rejecting : others)
+          .add(test.method() + " (" + Figures.pEquals(test.log10PValue()) + ")");
+    }
+    if (rejecting.isEmpty() || others.isEmpty()) {
+      return List.of();
+    }
+    return List.of(
+        new Caution(
+            Code.TESTS_DISAGREE,
+            String.format(
+                "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
+                    + " was planned, not the one that suits.",
+                Figures.plain(alpha),
+                joined(rejecting),
+                rejecting.size() == 1 ? "rejects" : "reject",
+                joined(others),
+                others.size() == 1 ? "does" : "do",
+                preferred.method())));
+  }
+
+  private static String joined(List<String> names) {
+    if (names.size() == 1) {
+      return names.get(0);
+    }
+    return names.stream().limit(names.size() - 1L).collect(Collectors.joining(", "))
+        + " and "
+        + names.get(names.size() - 1);
+  }
+
+  List<Caution> nearAlpha() {
+    return Math.abs(preferred.pValue() / alpha - 1) <= HAIR
+        ? List.of(
+            new Caution(
+                Code.NEAR_ALPHA,
+                String.format(
+                    "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
+                        + " the interval says more than the verdict.",
+                    Figures.pEquals(preferred.log10PValue()), Figures.plain(alpha))))
+        : List.of();
+  }
+}

@@ -1,0 +1,178 @@
+package dev.tavik.data;
+
+import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** The words that say where counts come from, which every kind of question has. */
+final class CountsSpec {
+  /** The words about a file of rows. */
+  static final Set<String> WORDS =
+      Set.of("data", "outcome", "success", "group", "count", "where", "missing");
+
+  private final Spec spec;
+  private final Opening opening;
+
+  CountsSpec(Spec spec, Opening opening) {
+    this.spec = spec;
+    this.opening = opening;
+  }
+
+  /** Tallies by group, and the groups that had no observation. */
+  record Groups(Map<String, Tally> tallies, List<String> empty) {}
+
+  /** The tallies of a word, each with its name before an equals sign; one may be without. */
+  static Map<String, Tally> named(List<String> written) {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    for (String each : written) {
+      int equals = each.lastIndexOf('=');
+      String label = equals < 0 ? "" : each.substring(0, equals).strip();
+      if (groups.put(label, Tally.parse(each.substring(equals + 1))) != null) {
+        throw new SpecException(
+            label.isEmpty()
+                ? "several tallies need names, such as North=14/400 South=31/410"
+                : "two tallies are called '" + label + "'; give them different names");
+      }
+    }
+    if (groups.size() > 1 && groups.containsKey("")) {
+      throw new SpecException("several tallies need names, such as North=14/400 South=31/410");
+    }
+    return groups;
+  }
+
+  /** Counts the combinations of some columns; these must be different ones. */
+  Tabulation tabulation(String... columns) {
+    @Nullable String frequency = spec.text("count");
+    CountRequest request = CountRequest.of(columns).frequency(frequency).missing(missing());
+    for (String filter : filters()) {
+      int equals = filter.indexOf('=');
+      if (equals <= 0) {
+        throw new SpecException(spec.name("where") + " must be COLUMN=VALUE, got '" + filter + "'");
+      }
+      request =
+          request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
+    }
+    String data = spec.required("data", "a file with a header line");
+    Tabulation counts = DelimitedText.of(data, opening).count(request);
+    if (counts.total() == 0) {
+      throw new DataException(
+          DataException.Code.EMPTY,
+          counts.source()
+              + ": nothing is left to count; "
+              + counts.rows()
+              + " rows were read, but all lack a value, have a frequency of 0 or were filtered out");
+    }
+    return counts;
+  }
+
+  List<String> filters() {
+    return spec.all("where");
+  }
+
+  private Missing missing() {
+    String policy = spec.text("missing");
+    return policy == null ? Missing.DROP : Missing.of(policy);
+  }
+
+  /** Refuses one column for two purposes. */
+  void requireDifferent(String firstWord, String secondWord) {
+    String first = spec.text(firstWord);
+    if (first != null && first.equals(spec.text(secondWord))) {
+      throw new SpecException(
+          spec.name(firstWord)
+              + " and "
+              + spec.name(secondWord)
+              + " must be different columns, got '"
+              + first
+              + "' for both");
+    }
+  }
+
+  void requireSuccess(String outcome) {
+    if (!spec.has("success")) {
+      throw new SpecException(
+          spec.name("success")
+              + " is needed: the level or levels of "
+              + outcome
+              + " that count as success");
+    }
+  }
+
+  /** The levels that count as success: each value as it stands, else split at commas. */
+  Set<String> success(Tabulation counts, List<String> levels) {
+    Set<String> success = new LinkedHashSet<>();
+    for (String written : spec.all("success")) {
+      if (levels.contains(written.strip())) {
+        success.add(written.strip());
+      } else {
+        for (String part : written.split(",", -1)) {
+          success.add(level(part.strip(), levels, counts));
+        }
+      }
+    }
+    return success;
+  }
+
+  private static String level(String typed, List<String> levels, Tabulation counts) {
+    List<String> matching = Names.matching(typed, levels);
+    if (matching.size() == 1) {
+      return matching.get(0);
+    }
+    String column = counts.columns().get(0);
+    throw new DataException(
+        DataException.Code.LEVEL,
+        matching.isEmpty()
+            ? String.format(
+                "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
+                    + " itself: 0/%d",
+                counts.source(), column, typed, Names.hint(typed, levels), counts.total())
+            : String.format(
+                "%s: column %s has several levels that could be '%s': %s; write the one you mean"
+                    + " exactly",
+                counts.source(), column, typed, String.join(", ", matching)));
+  }
+
+  /** The tallies of each level of the second column. */
+  static Groups groups(Tabulation counts, Set<String> success) {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    List<String> empty = new ArrayList<>();
+    for (String level : counts.levels(1)) {
+      Tabulation part = counts.where(1, level);
+      if (part.total() == 0) {
+        empty.add(level);
+      } else {
+        groups.put(level, part.tally(0, success));
+      }
+    }
+    return new Groups(groups, empty);
+  }
+
+  /** The methods that a word lists by their ids; {@code all} stands for all of them. */
+  <M> List<M> methods(String word, List<M> all, Function<M, String> id) {
+    List<String> ids = all.stream().map(id).distinct().toList();
+    List<M> chosen = new ArrayList<>();
+    for (String wanted : spec.list(word)) {
+      if (wanted.equals("all")) {
+        chosen.addAll(all);
+      } else if (ids.contains(wanted)) {
+        all.stream().filter(method -> id.apply(method).equals(wanted)).forEach(chosen::add);
+      } else {
+        throw new SpecException(
+            spec.name(word) + " has no '" + wanted + "'" + Names.hint(wanted, ids) + ", all");
+      }
+    }
+    return chosen;
+  }
+
+  String label(String otherwise) {
+    String label = spec.text("label");
+    return label == null ? otherwise : label;
+  }
+}
