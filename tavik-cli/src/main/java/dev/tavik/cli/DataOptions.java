@@ -27,7 +27,7 @@ final class DataOptions {
   @Option(
       names = "--group",
       paramLabel = "COLUMN",
-      description = "One answer for each level of this column, with Holm-adjusted p-values.")
+      description = "The column of groups; several p-values are adjusted by Holm's method.")
   @Nullable String group;
 
   @Option(

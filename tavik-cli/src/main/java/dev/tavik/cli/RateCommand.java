@@ -2,24 +2,11 @@ package dev.tavik.cli;
 
 import dev.tavik.data.RateSpec;
 import dev.tavik.data.Spec;
-import dev.tavik.report.Detail;
-import dev.tavik.report.IntervalPicture;
-import dev.tavik.report.JsonReport;
-import dev.tavik.report.NullPicture;
-import dev.tavik.report.Picture;
-import dev.tavik.report.TextReport;
-import dev.tavik.study.Answer;
-import java.nio.file.Path;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Is one proportion different from a value? */
@@ -37,8 +24,6 @@ import picocli.CommandLine.Parameters;
       "    --against 8%% --group kiln"
     })
 final class RateCommand implements Callable<Integer> {
-  private static final List<String> PICTURES = List.of(".png", ".svg");
-
   private final Terminal terminal;
 
   @picocli.CommandLine.Spec CommandSpec command;
@@ -53,26 +38,7 @@ final class RateCommand implements Callable<Integer> {
 
   @Mixin DataOptions data;
 
-  @Option(
-      names = "--working",
-      description =
-          "Show z tests and closed-form intervals by hand, every formula with its numbers.")
-  boolean working;
-
-  @Option(
-      names = "--chart",
-      paramLabel = "FILE",
-      description = "Draw the intervals into a .png or .svg file.")
-  @Nullable Path chart;
-
-  @Option(
-      names = "--null-chart",
-      paramLabel = "FILE",
-      description =
-          "Draw what to expect under the null, the p-value shaded, into a .png or .svg file.")
-  @Nullable Path nullChart;
-
-  @Mixin OutputOptions output;
+  @Mixin AnswerOptions answer;
 
   RateCommand(Terminal terminal) {
     this.terminal = terminal;
@@ -81,45 +47,6 @@ final class RateCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Spec spec = Words.of(command, RateSpec.WORDS);
-    output.check(spec.all("data"));
-    Map<Path, Function<Answer, Picture>> pictures = pictures(spec);
-    Answer answer = RateSpec.question(spec, terminal.files()).ask();
-    pictures.forEach(
-        (file, drawing) -> {
-          Picture drawn = drawing.apply(answer);
-          output.picture(
-              file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
-        });
-    Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
-    output.write(
-        output.wantsJson()
-            ? new JsonReport(detail).of(answer)
-            : new TextReport(output.emphasis(terminal), detail).of(answer),
-        terminal);
-    return ExitStatus.ANSWERED;
-  }
-
-  /** What is to be drawn into which file, checked before anything is computed. */
-  private Map<Path, Function<Answer, Picture>> pictures(Spec spec) {
-    Map<Path, Function<Answer, Picture>> pictures = new LinkedHashMap<>();
-    picture("--chart", chart, IntervalPicture::of, spec, pictures);
-    picture("--null-chart", nullChart, NullPicture::of, spec, pictures);
-    return pictures;
-  }
-
-  private static void picture(
-      String option,
-      @Nullable Path file,
-      Function<Answer, Picture> drawing,
-      Spec spec,
-      Map<Path, Function<Answer, Picture>> pictures) {
-    if (file != null) {
-      OutputOptions.requireEnding(option, file, PICTURES);
-      OutputOptions.requireWritable(option, file, spec.all("data"));
-      if (pictures.put(file, drawing) != null) {
-        throw new IllegalArgumentException(
-            "--chart and --null-chart must name different files, got " + file + " for both");
-      }
-    }
+    return answer.answer(spec, () -> RateSpec.question(spec, terminal.files()).ask(), terminal);
   }
 }

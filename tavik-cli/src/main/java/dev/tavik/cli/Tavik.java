@@ -35,6 +35,7 @@ public final class Tavik {
     CommandLine commands =
         new CommandLine(new Root())
             .addSubcommand(new RateCommand(terminal))
+            .addSubcommand(new CompareCommand(terminal))
             .addSubcommand(new LookCommand(terminal))
             .addSubcommand(new RunCommand(terminal))
             .addSubcommand(new DemoCommand(terminal))
@@ -130,8 +131,8 @@ public final class Tavik {
   @Command(
       name = "tavik",
       description =
-          "Answers questions about proportions and counts: is a rate different from a value, and"
-              + " by how much?",
+          "Answers questions about proportions and counts: is a rate different from a value, do"
+              + " groups differ, and by how much?",
       mixinStandardHelpOptions = true,
       versionProvider = Version.class,
       synopsisSubcommandLabel = "COMMAND",
@@ -147,7 +148,8 @@ public final class Tavik {
   private static final class Root implements Runnable {
     @Override
     public void run() {
-      throw new IllegalArgumentException("a command is needed, such as rate, look, run or demo");
+      throw new IllegalArgumentException(
+          "a command is needed, such as rate, compare, look, run or demo");
     }
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
 import java.util.List;
 
 /**
@@ -10,9 +12,31 @@ import java.util.List;
  */
 public record StudyAnswer(String title, List<Answer> answers) {
 
+  private static final int MANY = 3;
+
   /** Copies the answers. */
   public StudyAnswer {
     answers = List.copyOf(answers);
+  }
+
+  /**
+   * What to be careful of over all answers: chance alone makes some of many tests reject.
+   *
+   * @return the cautions
+   */
+  public List<Caution> cautions() {
+    long tested = answers.stream().filter(answer -> !(answer instanceof Unanswered)).count();
+    return tested < MANY
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.MANY_TESTS,
+                String.format(
+                    "%d questions are tested, each at its own alpha. Of as many true nulls about one"
+                        + " in twenty is rejected by chance at 0.05; p-values are adjusted within a"
+                        + " question that has groups, not over the study. Say beforehand which"
+                        + " question decides, or divide alpha by %d.",
+                    tested, tested)));
   }
 
   /**

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -33,10 +34,18 @@ import org.jspecify.annotations.Nullable;
  */
 public final class StudyFile {
   /** How much is shown is said when a study is run, not in the study. */
-  private static final Set<String> RATE =
-      RateSpec.WORDS.stream()
+  private static final Map<String, Kind> KINDS =
+      Map.of(
+          "rate", new Kind(RateSpec.WORDS, RateSpec::question),
+          "compare", new Kind(CompareSpec.WORDS, CompareSpec::question));
+
+  private record Kind(Set<String> words, BiFunction<Spec, Opening, Question> maker) {
+    Set<String> keys() {
+      return words.stream()
           .filter(word -> !word.equals("working"))
           .collect(Collectors.toUnmodifiableSet());
+    }
+  }
 
   private static final Set<String> TOP = Set.of("study", "alpha", "questions");
 
@@ -124,11 +133,12 @@ public final class StudyFile {
       if (!node.isObject()) {
         throw new SpecException("a question must be a mapping with 'ask' and its keys");
       }
-      if (!kind.equals("rate")) {
+      Kind known = KINDS.get(kind);
+      if (known == null) {
         throw new SpecException(
             kind.isEmpty()
-                ? "'ask' is needed: it says what kind of question this is, such as rate"
-                : "ask must be rate, got '" + kind + "'");
+                ? "'ask' is needed: it says what kind of question this is, such as rate or compare"
+                : "ask must be rate or compare, got '" + kind + "'");
       }
       Map<String, List<String>> values = new LinkedHashMap<>();
       if (alpha != null) {
@@ -138,8 +148,8 @@ public final class StudyFile {
         values.put(entry.getKey(), texts(entry.getKey(), entry.getValue()));
       }
       values.remove("ask");
-      requireKnown(values.keySet(), RATE);
-      return RateSpec.question(new Spec(values, Spec.Wording.KEY), this::openBeside);
+      requireKnown(values.keySet(), known.keys());
+      return known.maker().apply(new Spec(values, Spec.Wording.KEY), this::openBeside);
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
     } catch (IllegalArgumentException e) {
@@ -164,7 +174,7 @@ public final class StudyFile {
   private static List<String> texts(String key, JsonNode node) {
     List<String> texts = new ArrayList<>();
     if (node.isArray()) {
-      node.forEach(each -> texts.add(scalar(key, each)));
+      node.forEach(each -> texts.add(each.isArray() ? row(key, each) : scalar(key, each)));
     } else if (node.isObject()) {
       node.properties()
           .forEach(each -> texts.add(each.getKey() + "=" + scalar(key, each.getValue())));
@@ -172,6 +182,13 @@ public final class StudyFile {
       texts.add(scalar(key, node));
     }
     return texts;
+  }
+
+  /** A row of cells. */
+  private static String row(String key, JsonNode node) {
+    List<String> cells = new ArrayList<>();
+    node.forEach(each -> cells.add(scalar(key, each)));
+    return String.join(" ", cells);
   }
 
   private static String scalar(String key, JsonNode node) {

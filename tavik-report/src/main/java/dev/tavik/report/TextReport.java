@@ -3,6 +3,9 @@ package dev.tavik.report;
 import dev.tavik.count.DataOverview;
 import dev.tavik.result.Caution;
 import dev.tavik.study.Answer;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.StudyAnswer;
@@ -30,6 +33,12 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new RateText(lines, detail).write(rate);
     } else if (answer instanceof RateByGroupAnswer rates) {
       new RateByGroupText(lines, detail).write(rates);
+    } else if (answer instanceof CompareAnswer comparison) {
+      new CompareText(lines, detail).write(comparison);
+    } else if (answer instanceof CompareGroupsAnswer comparisons) {
+      new CompareGroupsText(lines, detail).write(comparisons);
+    } else if (answer instanceof PairedAnswer paired) {
+      new PairedText(lines, detail).write(paired);
     } else if (answer instanceof Unanswered unanswered) {
       lines.paragraph("", "", unanswered.conclusion());
     }
@@ -55,6 +64,11 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       head.strong(number + ". " + label);
       text.append(text.isEmpty() ? "" : "\n").append(head).append('\n').append(of(answer));
       number++;
+    }
+    if (!study.cautions().isEmpty()) {
+      Lines end = new Lines(emphasis);
+      cautions(end, study.cautions());
+      text.append('\n').append(end);
     }
     return text.toString();
   }

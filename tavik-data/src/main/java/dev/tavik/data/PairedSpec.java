@@ -1,0 +1,152 @@
+package dev.tavik.data;
+
+import dev.tavik.count.PairedTally;
+import dev.tavik.count.Tabulation;
+import dev.tavik.proportion.PairedDifferenceInterval;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.PairedQuestion;
+import dev.tavik.study.PairedSettings;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Makes a paired comparison from its words. */
+final class PairedSpec {
+  private static final String[] NOT_OF_PAIRS = {
+    "tally", "first", "second", "table", "total", "group", "baseline", "against", "margin", "show"
+  };
+
+  private final Spec spec;
+  private final CountsSpec counts;
+
+  PairedSpec(Spec spec, Opening opening) {
+    this.spec = spec;
+    this.counts = new CountsSpec(spec, opening);
+  }
+
+  PairedQuestion question() {
+    for (String word : NOT_OF_PAIRS) {
+      if (spec.has(word)) {
+        throw new SpecException(
+            String.format(
+                "%s doesn't go with %s: pairs are two columns of one file (%s with two columns, and"
+                    + " %s), or four counts (%s \"14 1; 2 211\"), and the null is no difference",
+                word.equals("tally") ? "a tally" : spec.name(word),
+                spec.name("paired"),
+                spec.name("outcome"),
+                spec.name("success"),
+                spec.name("cells")));
+      }
+    }
+    PairedSettings settings = settings();
+    if (!spec.has("cells")) {
+      return fromFile(settings);
+    }
+    if (spec.has("data")) {
+      throw new SpecException(
+          "pairs come from "
+              + spec.name("cells")
+              + " or from "
+              + spec.name("data")
+              + ", not from both; leave one out");
+    }
+    return new PairedQuestion(counts.label(""), "First", "Second", cells(), settings, null);
+  }
+
+  private PairedSettings settings() {
+    PairedSettings settings = PairedSettings.usual();
+    @Nullable String alternative = spec.text("alternative");
+    if (alternative != null) {
+      settings = settings.alternative(Alternative.of(alternative));
+    }
+    @Nullable String alpha = spec.text("alpha");
+    if (alpha != null) {
+      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
+    }
+    @Nullable String level = spec.text("level");
+    if (level != null) {
+      settings = settings.level(Proportion.parse(spec.name("level"), level));
+    }
+    if (spec.has("tests")) {
+      settings =
+          settings.tests(counts.methods("tests", List.of(PairedTest.values()), PairedTest::id));
+    }
+    if (spec.has("intervals")) {
+      settings =
+          settings.intervals(
+              counts.methods(
+                  "intervals",
+                  List.of(PairedDifferenceInterval.values()),
+                  PairedDifferenceInterval::id));
+    }
+    return settings;
+  }
+
+  /** Four counts, the first judgement in rows and the second in columns, success before failure. */
+  private PairedTally cells() {
+    String written = String.join(";", spec.all("cells"));
+    String[] numbers = written.strip().split("[\\s,;]+");
+    boolean twoRows = written.split(";").length == 2;
+    if (numbers.length != 4
+        || !twoRows
+        || !Arrays.stream(numbers).allMatch(each -> each.matches("\\d{1,12}"))) {
+      throw new SpecException(
+          spec.name("cells")
+              + " must be four whole counts in two rows, such as \"14 1; 2 211\" (both, first only;"
+              + " second only, neither), got '"
+              + written
+              + "'");
+    }
+    return PairedTally.of(
+        Long.parseLong(numbers[0]),
+        Long.parseLong(numbers[1]),
+        Long.parseLong(numbers[2]),
+        Long.parseLong(numbers[3]));
+  }
+
+  private PairedQuestion fromFile(PairedSettings settings) {
+    spec.required("data", "a file with a header line, for the two columns of pairs");
+    List<String> columns =
+        spec.all("outcome").size() == 2 ? spec.all("outcome") : spec.list("outcome");
+    if (columns.size() != 2 || columns.get(0).equals(columns.get(1))) {
+      throw new SpecException(
+          String.format(
+              "%s with %s names two columns of the same units, such as %s, got '%s'",
+              spec.name("outcome"),
+              spec.name("paired"),
+              "first_inspector,second_inspector",
+              String.join(", ", columns)));
+    }
+    counts.requireSuccess(String.join(" and ", columns));
+    Tabulation counted = counts.tabulation(columns.get(0), columns.get(1));
+    Set<String> levels = new LinkedHashSet<>(counted.levels(0));
+    levels.addAll(counted.levels(1));
+    Set<String> success = counts.success(counted, new ArrayList<>(levels));
+    CountedFrom from =
+        CountedFrom.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters());
+    return new PairedQuestion(
+        counts.label(String.join(" or ", success)),
+        counted.columns().get(0),
+        counted.columns().get(1),
+        tally(counted, success),
+        settings,
+        from);
+  }
+
+  private static PairedTally tally(Tabulation counted, Set<String> success) {
+    long[] cells = new long[4];
+    for (Map.Entry<List<String>, Long> entry : counted.counts().entrySet()) {
+      int row = success.contains(entry.getKey().get(0)) ? 0 : 2;
+      int column = success.contains(entry.getKey().get(1)) ? 0 : 1;
+      cells[row + column] += entry.getValue();
+    }
+    return PairedTally.of(cells[0], cells[1], cells[2], cells[3]);
+  }
+}

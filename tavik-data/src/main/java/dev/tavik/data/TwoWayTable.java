@@ -1,0 +1,219 @@
+package dev.tavik.data;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.IOException;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * A labelled two-way table of counts, as people paste it: names of columns in the first line, a
+ * name at the start of each row, perhaps a title above, thousands separators, and totals at the
+ * edges.
+ *
+ * @param source the file's name
+ * @param rows the names of the rows
+ * @param columns the names of the columns
+ * @param cells the counts, row by row
+ * @param totals what was found to be totals, in words, and is no longer in the table
+ */
+record TwoWayTable(
+    String source,
+    List<String> rows,
+    List<String> columns,
+    List<List<Long>> cells,
+    List<String> totals) {
+  private static final Set<String> TOTAL_NAMES =
+      Set.of("total", "totals", "sum", "all", "overall", "grand total", "n", "trials");
+  private static final Pattern WHOLE = Pattern.compile("\\d{1,18}");
+  private static final Pattern GROUPED =
+      Pattern.compile("\\d{1,3}(?:[,.'\u2019 \u00a0\u202f]\\d{3}){1,5}");
+  private static final int MOST_LINES = 10_000;
+
+  TwoWayTable {
+    rows = List.copyOf(rows);
+    columns = List.copyOf(columns);
+    cells = List.copyOf(cells);
+    totals = List.copyOf(totals);
+  }
+
+  /** Whether a name is one that people give to totals. */
+  static boolean isTotal(String name) {
+    return TOTAL_NAMES.contains(name.strip().toLowerCase(Locale.ROOT));
+  }
+
+  /** Reads a table; a row of totals that adds up is left out, one that doesn't is refused. */
+  static TwoWayTable read(String name, Opening opening) {
+    List<CsvRecord> lines = lines(name, opening);
+    int head = 0;
+    // A title stands alone in its line.
+    while (head < lines.size() && filled(lines.get(head)) < 2) {
+      head++;
+    }
+    if (head + 1 >= lines.size()) {
+      throw new DataException(
+          DataException.Code.EMPTY,
+          name + " has no table; names of columns and at least one row of counts are needed");
+    }
+    List<String> header = lines.get(head).getFields();
+    int width = header.size();
+    while (width > 1 && header.get(width - 1).isBlank()) {
+      width--;
+    }
+    TwoWayTable table =
+        new TwoWayTable(
+            name, List.of(), names(name, header.subList(1, width)), List.of(), List.of());
+    List<String> rows = new ArrayList<>();
+    List<List<Long>> cells = new ArrayList<>();
+    for (CsvRecord line : lines.subList(head + 1, lines.size())) {
+      if (filled(line) == 0) {
+        continue;
+      }
+      rows.add(line.getField(0).strip());
+      cells.add(table.counts(line, width));
+    }
+    names(name, rows);
+    return new TwoWayTable(name, rows, table.columns(), cells, List.of()).withoutTotalRow();
+  }
+
+  private static long filled(CsvRecord line) {
+    return line.getFields().stream().filter(field -> !field.isBlank()).count();
+  }
+
+  private static List<CsvRecord> lines(String name, Opening opening) {
+    try (Reader reader = new Utf8Reader(name, opening.open(name))) {
+      StringBuilder text = new StringBuilder();
+      char[] buffer = new char[1 << 14];
+      for (int n = reader.read(buffer); n >= 0; n = reader.read(buffer)) {
+        text.append(buffer, 0, n);
+        if (text.length() > 200 * MOST_LINES) {
+          throw tooLong(name);
+        }
+      }
+      char delimiter = text.indexOf("\t") >= 0 ? '\t' : text.indexOf(";") >= 0 ? ';' : ',';
+      List<CsvRecord> lines =
+          CsvReader.builder()
+              .fieldSeparator(delimiter)
+              .skipEmptyLines(true)
+              .allowUnclosedQuote(false)
+              .ofCsvRecord(text.toString())
+              .stream()
+              .toList();
+      if (lines.size() > MOST_LINES) {
+        throw tooLong(name);
+      }
+      return lines;
+    } catch (IOException e) {
+      throw DataException.unreadable(name, e);
+    } catch (UncheckedIOException e) {
+      throw DataException.unreadable(name, new IOException(e.getMessage(), e));
+    } catch (CsvParseException e) {
+      throw new DataException(
+          DataException.Code.MALFORMED, name + " can't be read as a table; check its quotes");
+    }
+  }
+
+  private static DataException tooLong(String name) {
+    return new DataException(
+        DataException.Code.MALFORMED,
+        name + " is too long for a two-way table; a file of rows is read with data");
+  }
+
+  private static List<String> names(String source, List<String> written) {
+    List<String> names = new ArrayList<>();
+    for (String each : written) {
+      String name = each.strip();
+      if (name.isEmpty()) {
+        throw new DataException(
+            DataException.Code.MALFORMED, source + " has a row or column without a name");
+      }
+      if (names.contains(name)) {
+        throw new DataException(
+            DataException.Code.MALFORMED,
+            source
+                + " has two rows or two columns called '"
+                + name
+                + "'; give them different names");
+      }
+      names.add(name);
+    }
+    return names;
+  }
+
+  private List<Long> counts(CsvRecord line, int width) {
+    if (line.getFieldCount() < width) {
+      throw malformed(line, "has " + line.getFieldCount() + " fields, " + width + " are needed");
+    }
+    List<Long> counts = new ArrayList<>();
+    for (int column = 1; column < width; column++) {
+      counts.add(count(line, column));
+    }
+    return counts;
+  }
+
+  private long count(CsvRecord line, int column) {
+    String text = line.getField(column).strip();
+    if (WHOLE.matcher(text).matches()) {
+      return Long.parseLong(text);
+    }
+    if (GROUPED.matcher(text).matches()) {
+      return Long.parseLong(text.replaceAll("\\D", ""));
+    }
+    throw new DataException(
+        DataException.Code.COUNT,
+        String.format(
+            "%s, line %d, column %s has '%s'; a table holds whole counts%s",
+            source,
+            line.getStartingLineNumber(),
+            columns.get(column - 1),
+            text,
+            text.contains("%") ? ", not percents: give the counts behind them" : ""));
+  }
+
+  private DataException malformed(CsvRecord line, String found) {
+    return new DataException(
+        DataException.Code.MALFORMED,
+        String.format("%s, line %d %s", source, line.getStartingLineNumber(), found));
+  }
+
+  private TwoWayTable withoutTotalRow() {
+    int last = rows.size() - 1;
+    if (last < 1 || !isTotal(rows.get(last))) {
+      return this;
+    }
+    for (int column = 0; column < columns.size(); column++) {
+      long sum = 0;
+      for (int row = 0; row < last; row++) {
+        sum += cells.get(row).get(column);
+      }
+      if (sum != cells.get(last).get(column)) {
+        throw new DataException(
+            DataException.Code.MALFORMED,
+            String.format(
+                "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
+                    + " or give the row another name if it is a group",
+                source, rows.get(last), cells.get(last).get(column), columns.get(column), sum));
+      }
+    }
+    List<String> found = new ArrayList<>(totals);
+    found.add("row " + rows.get(last));
+    return new TwoWayTable(source, rows.subList(0, last), columns, cells.subList(0, last), found);
+  }
+
+  /** Whether one column is the sum of all others in every row. */
+  boolean isSumOfOthers(int column) {
+    return cells.stream()
+        .allMatch(row -> 2 * row.get(column) == row.stream().mapToLong(Long::longValue).sum());
+  }
+
+  /** The sum of some columns of a row. */
+  long sum(int row, List<Integer> chosen) {
+    return chosen.stream().mapToLong(column -> cells.get(row).get(column)).sum();
+  }
+}
