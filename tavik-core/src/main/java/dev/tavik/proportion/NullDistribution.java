@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Alternative;
@@ -63,12 +64,106 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
     };
   }
 
+  /**
+   * The distribution behind a p-value of two proportions: for {@code fisher} that of the first
+   * group's successes, both margins held; for {@code z-pooled} the normal one of the difference, in
+   * percentage points.
+   *
+   * @param test the test
+   * @param first the first group's successes and trials
+   * @param second the second group's
+   * @param alternative the direction; the null is no difference
+   * @return the distribution; empty for other tests, and where nothing can vary
+   */
+  public static Optional<NullDistribution> of(
+      TwoProportionTest test, Tally first, Tally second, Alternative alternative) {
+    TwoTallies data = new TwoTallies(first, second);
+    if (data.pooledError() == 0) {
+      return Optional.empty();
+    }
+    return switch (test) {
+      case FISHER -> {
+        double n = data.total();
+        double mean = first.trials() * (data.successes() / n);
+        double variance = mean * (data.failures() / n) * (second.trials() / Math.max(1, n - 1));
+        yield Optional.of(
+            exact(FisherTest.underNull(data), first.successes(), mean, variance, alternative));
+      }
+      case Z_POOLED ->
+          Optional.of(
+              normal(
+                  100 * data.difference(),
+                  100 * data.difference(),
+                  100 * data.pooledError(),
+                  alternative));
+      default -> Optional.empty();
+    };
+  }
+
+  /**
+   * Where rejection begins, on the scale of {@link #of(TwoProportionTest, Tally, Tally,
+   * Alternative)}.
+   *
+   * @param test {@code fisher} or {@code z-pooled}
+   * @param first the first group's successes and trials
+   * @param second the second group's
+   * @param alternative the direction
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the values at and beyond which the test rejects, at most one on each side
+   */
+  public static List<Double> critical(
+      TwoProportionTest test, Tally first, Tally second, Alternative alternative, double alpha) {
+    TwoTallies data = new TwoTallies(first, second);
+    List<Double> ends = new ArrayList<>();
+    if (test == TwoProportionTest.Z_POOLED) {
+      double tail = alternative == Alternative.TWO_SIDED ? alpha / 2 : alpha;
+      double away = 100 * Normal.upperQuantile(tail) * data.pooledError();
+      if (alternative != Alternative.GREATER) {
+        ends.add(-away);
+      }
+      if (alternative != Alternative.LESS) {
+        ends.add(away);
+      }
+      return ends;
+    }
+    CountDistribution underNull = FisherTest.underNull(data);
+    double limit = Math.log(alpha);
+    CriticalCounts counts =
+        new RejectionRegion(underNull, underNull.least(), underNull.greatest(), alternative)
+            .find(
+                test.id(),
+                first.trials(),
+                x -> BinomialTest.logPValue(underNull, x, alternative) <= limit);
+    Long atMost = counts.atMost();
+    Long atLeast = counts.atLeast();
+    if (atMost != null) {
+      ends.add((double) atMost);
+    }
+    if (atLeast != null) {
+      ends.add((double) atLeast);
+    }
+    return ends;
+  }
+
   private static NullDistribution exact(Binomial underNull, Tally tally, Alternative alternative) {
-    BinomialTest.Ends ends = BinomialTest.ends(underNull, tally.successes(), alternative);
-    double mean = tally.successes() - underNull.deviation(tally.successes());
-    double reach = REACH * Math.sqrt(underNull.variance()) + 1;
-    long from = (long) Math.max(0, Math.floor(mean - reach));
-    long to = (long) Math.min((double) tally.trials(), Math.ceil(mean + reach));
+    return exact(
+        underNull,
+        tally.successes(),
+        tally.successes() - underNull.deviation(tally.successes()),
+        underNull.variance(),
+        alternative);
+  }
+
+  private static NullDistribution exact(
+      CountDistribution underNull,
+      long observed,
+      double mean,
+      double variance,
+      Alternative alternative) {
+    BinomialTest.Ends ends = BinomialTest.ends(underNull, observed, alternative);
+    double reach = REACH * Math.sqrt(variance) + 1;
+    long from = (long) Math.max((double) underNull.least(), Math.floor(mean - reach));
+    long to = (long) Math.min((double) underNull.greatest(), Math.ceil(mean + reach));
     // Beyond a few hundred counts a picture can't show each; every k-th gives the outline.
     long stride = Math.max(1, (to - from) / STEPS);
     List<Point> points = new ArrayList<>();
@@ -77,15 +172,22 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
     }
     return new NullDistribution(
         true,
-        reaching(tally, points),
+        reaching((double) observed, points),
         new Tail(ends.lower(), Math.exp(underNull.logLower(ends.lower()))),
         new Tail(ends.upper(), Math.exp(underNull.logUpper(ends.upper()))));
   }
 
   private static NullDistribution normal(Binomial underNull, Tally tally, Alternative alternative) {
-    double away = underNull.deviation(tally.successes());
-    double mean = tally.successes() - away;
-    double deviation = Math.sqrt(underNull.variance());
+    return normal(
+        (double) tally.successes(),
+        underNull.deviation(tally.successes()),
+        Math.sqrt(underNull.variance()),
+        alternative);
+  }
+
+  private static NullDistribution normal(
+      double observed, double away, double deviation, Alternative alternative) {
+    double mean = observed - away;
     List<Point> points = new ArrayList<>();
     for (int step = 0; step <= STEPS; step++) {
       double z = REACH * (2.0 * step / STEPS - 1);
@@ -97,7 +199,7 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
     double upperZ = twoSided ? -lowerZ : lowerZ;
     return new NullDistribution(
         false,
-        reaching(tally, points),
+        reaching(observed, points),
         new Tail(
             mean + lowerZ * deviation,
             alternative == Alternative.GREATER ? 0 : Math.exp(Normal.logUpper(-lowerZ))),
@@ -107,8 +209,7 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
   }
 
   /** With the observed count as an end, where the distribution has long come down to nothing. */
-  private static List<Point> reaching(Tally tally, List<Point> points) {
-    double observed = tally.successes();
+  private static List<Point> reaching(double observed, List<Point> points) {
     double first = points.get(0).count();
     double last = points.get(points.size() - 1).count();
     if (observed < first) {

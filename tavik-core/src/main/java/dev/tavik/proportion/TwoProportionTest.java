@@ -170,8 +170,7 @@ public enum TwoProportionTest {
           "a null difference must lie strictly between -1 and 1, got " + against);
     }
     if (!knows(against)) {
-      throw new DeclinedException(
-          id + " tests the null of no difference only; use score or z-separate");
+      throw new DeclinedException("tests the null of no difference only; use score or z-separate");
     }
     return algorithm.test(id, new TwoTallies(first, second), hypothesis);
   }

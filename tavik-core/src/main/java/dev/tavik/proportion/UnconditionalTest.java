@@ -37,9 +37,9 @@ final class UnconditionalTest {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
-              "%s is offered for up to %s trials in both groups together, got %s; use fisher,"
+              "offered for up to %s trials in both groups together, got %s; use fisher,"
                   + " fisher-mid-p or z-pooled, which hardly differ from it there",
-              method, Figures.count(MOST_TRIALS), Figures.count(data.total())));
+              Figures.count(MOST_TRIALS), Figures.count(data.total())));
     }
     this.method = method;
     this.data = data;

@@ -131,6 +131,18 @@ public final class Figures {
   }
 
   /**
+   * A difference as the analyst gave it, in percentage points with all its digits and its sign:
+   * {@code 3}, {@code -0.5}.
+   *
+   * @param difference the difference
+   * @return its text
+   */
+  public static String exactPoints(double difference) {
+    String percent = exactPercent(Math.abs(difference));
+    return (difference < 0 ? "-" : "") + percent.substring(0, percent.length() - 1);
+  }
+
+  /**
    * A proportion in percent, with at least one decimal and two significant digits of it or its
    * complement: {@code 3.5%}, {@code 0.082%}, {@code 99.970%}, {@code 0%}.
    *

@@ -160,8 +160,7 @@ final class CompareAnalysis {
 
   private List<Working> working() {
     List<Working> workings =
-        new ArrayList<>(
-            CompareTestWorking.of(question.first(), question.second(), settings, tests));
+        new ArrayList<>(CompareTestWorking.of(question.first(), question.second(), settings));
     workings.addAll(CompareIntervalWorking.of(question.first(), question.second(), settings));
     return workings;
   }

@@ -39,7 +39,9 @@ final class CompareCautions {
     found.zeroCell();
     DecisionCautions decisions =
         new DecisionCautions(answer.tests(), found.settings.alpha(), answer.preferredTest());
-    found.cautions.addAll(decisions.noStatistic());
+    if (PooledExpectation.of(found.first, found.second).smallest() > 0) {
+      found.cautions.addAll(decisions.noStatistic());
+    }
     found.clippedLimit();
     found.cautions.addAll(decisions.disagree());
     found.levelAlpha();
@@ -69,7 +71,7 @@ final class CompareCautions {
                   "%s is %s %s points",
                   answer.order(),
                   less ? "below" : "above",
-                  Figures.plain(100 * settings.hypothesis().against()));
+                  Figures.exactPoints(settings.hypothesis().against()));
       add(
           Code.OTHER_DIRECTION,
           String.format(
@@ -96,7 +98,7 @@ final class CompareCautions {
             .filter(test -> test.basis() == Basis.APPROXIMATE)
             .map(TwoProportionTest::id)
             .collect(Collectors.joining(", "));
-    if (expected.enough() || approximate.isEmpty()) {
+    if (expected.enough() || approximate.isEmpty() || expected.smallest() == 0) {
       return;
     }
     String instead =
@@ -242,7 +244,7 @@ final class CompareCautions {
                         "The difference is significant, but by the %s interval smaller than the"
                             + " margin of %s percentage points: not zero, and of no practical"
                             + " meaning.",
-                        each.method(), Figures.points(margin))));
+                        each.method(), Figures.exactPoints(margin))));
   }
 
   private static String name(Interval interval) {

@@ -119,8 +119,8 @@ final class CompareGroupsAnalysis {
       parts.add(notShownWords() + ": " + String.join(", ", notShown));
     }
     return String.format(
-        "%sthe %d groups %s (pearson chi-square, %s, alpha %s). %s. %s test, p-values adjusted by"
-            + " Holm's method for %d %s.",
+        "%sthe %d groups %s (pearson chi-square, %s, alpha %s). %s. %s test and %s %s intervals;"
+            + " p-values, not intervals, adjusted by Holm's method for %d %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         question.groups().size(),
         overall.rejects(alpha) ? "differ" : "are not shown to differ",
@@ -128,6 +128,8 @@ final class CompareGroupsAnalysis {
         Figures.plain(alpha),
         String.join("; ", parts),
         pairs.get(0).preference().test(),
+        Figures.exactPercent(settings.level()),
+        pairs.get(0).preference().interval(),
         pairs.size(),
         question.baseline() == null ? "pairs" : "groups against " + question.baseline());
   }

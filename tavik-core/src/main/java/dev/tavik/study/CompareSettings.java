@@ -1,13 +1,16 @@
 package dev.tavik.study;
 
+import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -174,6 +177,16 @@ public record CompareSettings(
    */
   public boolean levelMatchesAlpha() {
     return level() == matchingLevel();
+  }
+
+  /**
+   * The interval of one group's rate that stands beside a comparison.
+   *
+   * @param tally the group's successes and trials
+   * @return its two-sided Wilson interval at the confidence level
+   */
+  public Interval rate(Tally tally) {
+    return ProportionInterval.WILSON.of(tally, level());
   }
 
   /**

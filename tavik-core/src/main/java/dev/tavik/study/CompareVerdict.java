@@ -51,16 +51,16 @@ final class CompareVerdict {
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
           "%s and %s are %s to be equivalent within %s percentage points",
-          one, two, rejects ? "shown" : "not shown", Figures.points(margin));
+          one, two, rejects ? "shown" : "not shown", Figures.exactPoints(margin));
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       return String.format(
-          "%s is %s to be non-inferior to %s, that is less than %s percentage points %s",
+          "%s is %s to be non-inferior to %s (%s by less than %s percentage points)",
           one,
           rejects ? "shown" : "not shown",
           two,
-          Figures.points(margin),
-          settings.hypothesis().alternative() == Alternative.GREATER ? "lower" : "higher");
+          settings.hypothesis().alternative() == Alternative.GREATER ? "lower" : "higher",
+          Figures.exactPoints(margin));
     }
     double against = settings.hypothesis().against();
     if (against != 0) {
@@ -73,7 +73,7 @@ final class CompareVerdict {
             case LESS -> "to be below";
             case GREATER -> "to be above";
           },
-          signed(against));
+          Figures.exactPoints(against));
     }
     return switch (settings.hypothesis().alternative()) {
       case TWO_SIDED ->
@@ -84,10 +84,6 @@ final class CompareVerdict {
       case GREATER ->
           one + (rejects ? " is higher than " : " is not shown to be higher than ") + two;
     };
-  }
-
-  private static String signed(double difference) {
-    return (difference < 0 ? "-" : "") + Figures.points(difference);
   }
 
   private String observed() {

@@ -118,7 +118,7 @@ final class PairedAnalysis {
   private List<Condition> conditions() {
     String found =
         String.format(
-            "%s discordant pairs (%s only: %s, %s only: %s)",
+            "%s of them (%s only: %s, %s only: %s)",
             Figures.count(tally.discordant()),
             question.first(),
             Figures.count(tally.firstOnly()),

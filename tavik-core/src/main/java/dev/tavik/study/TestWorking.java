@@ -5,7 +5,6 @@ import static dev.tavik.study.HandFigures.number;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
@@ -73,9 +72,7 @@ final class TestWorking {
       steps.add(correctedDistance());
     }
     steps.add(statistic());
-    steps.add(pValue());
-    steps.add(criticalValue());
-    steps.add(decision());
+    steps.addAll(HandFigures.normalDecision(z, result, alternative, settings.alpha()));
     return steps;
   }
 
@@ -158,74 +155,5 @@ final class TestWorking {
             number(tally.proportion()), Figures.plain(against), number(standardError())),
         number(z),
         "");
-  }
-
-  private WorkingStep pValue() {
-    String p =
-        result.log10PValue() < -300
-            ? Figures.pValue(result.log10PValue())
-            : number(result.pValue());
-    return switch (alternative) {
-      case LESS ->
-          new WorkingStep(
-              "p-value",
-              "P",
-              "P(Z <= z)",
-              "P(Z <= " + number(z) + ")",
-              p,
-              "Less: the area to the left of z.");
-      case GREATER ->
-          new WorkingStep(
-              "p-value",
-              "P",
-              "P(Z >= z)",
-              "P(Z >= " + number(z) + ")",
-              p,
-              "Greater: the area to the right of z.");
-      case TWO_SIDED ->
-          new WorkingStep(
-              "p-value",
-              "P",
-              "2 P(Z >= |z|)",
-              "2 P(Z >= " + number(Math.abs(z)) + ")",
-              p,
-              "Two-sided: the area beyond |z| on both sides.");
-    };
-  }
-
-  private WorkingStep criticalValue() {
-    boolean twoSided = alternative == Alternative.TWO_SIDED;
-    double tail = twoSided ? settings.alpha() / 2 : settings.alpha();
-    return HandFigures.deviate(twoSided ? "alpha / 2" : "alpha", tail, critical());
-  }
-
-  private WorkingStep decision() {
-    boolean rejects = result.rejects(settings.alpha());
-    boolean less = alternative == Alternative.LESS;
-    String rule =
-        switch (alternative) {
-          case LESS -> "reject if z <= -z*";
-          case GREATER -> "reject if z >= z*";
-          case TWO_SIDED -> "reject if |z| >= z*";
-        };
-    String relation = rejects ? (less ? " <= " : " >= ") : (less ? " > " : " < ");
-    double side = alternative == Alternative.TWO_SIDED ? Math.abs(z) : z;
-    return new WorkingStep(
-        "decision",
-        "",
-        rule,
-        brief(side) + relation + (less ? "-" : "") + brief(critical()),
-        rejects ? "reject the null" : "do not reject the null",
-        String.format(
-            "The same as P %s alpha: %s %s %s.",
-            rejects ? "<=" : ">",
-            Figures.pValue(result.log10PValue()),
-            rejects ? "<=" : ">",
-            Figures.plain(settings.alpha())));
-  }
-
-  private double critical() {
-    double alpha = settings.alpha();
-    return Normal.upperQuantile(alternative == Alternative.TWO_SIDED ? alpha / 2 : alpha);
   }
 }

@@ -3,6 +3,7 @@ package dev.tavik.data;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;
@@ -101,6 +102,8 @@ record TwoWayTable(
           CsvReader.builder()
               .fieldSeparator(delimiter)
               .skipEmptyLines(true)
+              .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+              .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
               .allowUnclosedQuote(false)
               .ofCsvRecord(text.toString())
               .stream()
@@ -147,8 +150,14 @@ record TwoWayTable(
   }
 
   private List<Long> counts(CsvRecord line, int width) {
-    if (line.getFieldCount() < width) {
-      throw malformed(line, "has " + line.getFieldCount() + " fields, " + width + " are needed");
+    boolean more = line.getFields().stream().skip(width).anyMatch(field -> !field.isBlank());
+    if (line.getFieldCount() < width || more) {
+      throw malformed(
+          line,
+          String.format(
+              "has %d fields, the names of columns make %d; a number with a comma inside must stand"
+                  + " in quotes",
+              line.getFieldCount(), width));
     }
     List<Long> counts = new ArrayList<>();
     for (int column = 1; column < width; column++) {

@@ -19,13 +19,24 @@ final class ChartStyle {
   /** A chart of a plot, with a title and a line below that says what is seen. */
   static JFreeChart titled(XYPlot plot, String title, String subtitle) {
     JFreeChart chart = new JFreeChart(title, BundledFonts.bold(16), plot, false);
-    chart.setBackgroundPaint(Color.WHITE);
-    chart.setPadding(new RectangleInsets(12, 14, 10, 24));
+    framed(chart);
     leftAligned(chart.getTitle());
     TextTitle below = new TextTitle(subtitle, BundledFonts.plain(12));
     leftAligned(below);
     chart.addSubtitle(below);
     return chart;
+  }
+
+  /** A further chart of the same picture. */
+  static JFreeChart untitled(XYPlot plot) {
+    JFreeChart chart = new JFreeChart(null, BundledFonts.bold(16), plot, false);
+    framed(chart);
+    return chart;
+  }
+
+  private static void framed(JFreeChart chart) {
+    chart.setBackgroundPaint(Color.WHITE);
+    chart.setPadding(new RectangleInsets(12, 14, 10, 24));
   }
 
   private static void leftAligned(TextTitle text) {

@@ -16,7 +16,10 @@ import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareSettings;
 import dev.tavik.study.DirectedTest;
 import dev.tavik.study.Show;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -151,10 +154,20 @@ final class CompareText {
                 test.method(), Figures.finePercent(nuisance)));
       }
     }
-    for (Refusal refusal : answer.refusals()) {
-      lines.paragraph("  ", "    ", refusal.method() + ": not made. " + refusal.reason() + ".");
-    }
+    refused(answer);
     oneSided(answer);
+  }
+
+  /** Tests that decline for the same reason are named together. */
+  private void refused(CompareAnswer answer) {
+    Map<String, List<String>> byReason = new LinkedHashMap<>();
+    for (Refusal refusal : answer.refusals()) {
+      byReason.computeIfAbsent(refusal.reason(), key -> new ArrayList<>()).add(refusal.method());
+    }
+    byReason.forEach(
+        (reason, methods) ->
+            lines.paragraph(
+                "  ", "    ", "not made: " + String.join(", ", methods) + ": " + reason + "."));
   }
 
   private void oneSided(CompareAnswer answer) {
@@ -170,7 +183,7 @@ final class CompareText {
           each.result().method(),
           String.format(
               "%s %s points",
-              greater ? "above" : "below", Figures.plain(100 * each.hypothesis().against())),
+              greater ? "above" : "below", Figures.exactPoints(each.hypothesis().against())),
           statistic(each.result(), answer),
           Figures.pValue(each.result().log10PValue()),
           each.result().rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
@@ -185,13 +198,13 @@ final class CompareText {
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
           "null, they differ by %s points or more; alternative, by less%s",
-          Figures.points(margin), alpha);
+          Figures.exactPoints(margin), alpha);
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       boolean greater = settings.hypothesis().alternative() == Alternative.GREATER;
       return String.format(
           "null, %s is %s by %s points or more; alternative, it is not%s",
-          one, greater ? "lower" : "higher", Figures.points(margin), alpha);
+          one, greater ? "lower" : "higher", Figures.exactPoints(margin), alpha);
     }
     double against = settings.hypothesis().against();
     if (against == 0) {
@@ -211,7 +224,7 @@ final class CompareText {
         };
     return String.format(
         "null, %s minus %s is %s points; alternative, %s%s",
-        one, two, Figures.plain(100 * against), alternative, alpha);
+        one, two, Figures.exactPoints(against), alternative, alpha);
   }
 
   private static String statistic(TestResult test, CompareAnswer answer) {

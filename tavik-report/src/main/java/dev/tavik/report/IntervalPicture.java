@@ -6,6 +6,9 @@ import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.Answer;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
@@ -25,7 +28,7 @@ public final class IntervalPicture {
   /**
    * The intervals of an answer.
    *
-   * @param answer an answer about one rate or several
+   * @param answer an answer about rates or a comparison
    * @return the picture
    * @throws IllegalArgumentException if the answer has no intervals
    */
@@ -36,8 +39,26 @@ public final class IntervalPicture {
     if (answer instanceof RateByGroupAnswer rates) {
       return several(rates);
     }
+    if (answer instanceof CompareAnswer comparison) {
+      return ComparisonPicture.of(comparison);
+    }
+    if (answer instanceof CompareGroupsAnswer comparisons) {
+      return ComparisonPicture.of(comparisons);
+    }
+    if (answer instanceof PairedAnswer paired) {
+      return ComparisonPicture.of(paired);
+    }
     throw new IllegalArgumentException(
         "answer must have intervals to draw, got: " + answer.conclusion());
+  }
+
+  private static IntervalChart chart(
+      String title, String subtitle, List<IntervalRow> rows, double against) {
+    return new IntervalChart(
+        title,
+        subtitle,
+        List.of(
+            new IntervalPanel("proportion, in percent", Scale.PERCENT, rows, List.of(against))));
   }
 
   private static Picture one(RateAnswer answer) {
@@ -63,8 +84,7 @@ public final class IntervalPicture {
         String.format(
             "%s intervals for the true rate; %s",
             Figures.exactPercent(answer.settings().level()), decision(answer));
-    return new IntervalChart(title, subtitle, rows, answer.settings().hypothesis().against())
-        .picture();
+    return chart(title, subtitle, rows, answer.settings().hypothesis().against()).picture();
   }
 
   private static String decision(RateAnswer answer) {
@@ -77,7 +97,7 @@ public final class IntervalPicture {
         Figures.pEquals(test.log10PValue()));
   }
 
-  private static String kind(Interval interval) {
+  static String kind(Interval interval) {
     return switch (interval.side()) {
       case TWO_SIDED -> "";
       case LOWER -> ", lower bound";
@@ -122,7 +142,7 @@ public final class IntervalPicture {
             answer.groups().get(0).preference().test(),
             settings.hypothesis().alternative().id(),
             Figures.plain(settings.alpha()));
-    return new IntervalChart(title, subtitle, rows, settings.hypothesis().against()).picture();
+    return chart(title, subtitle, rows, settings.hypothesis().against()).picture();
   }
 
   private static String title(RateAnswer answer) {
@@ -133,7 +153,7 @@ public final class IntervalPicture {
         .title();
   }
 
-  private static String shortened(String name) {
+  static String shortened(String name) {
     return name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1) + "…";
   }
 

@@ -1,7 +1,5 @@
 package dev.tavik.report;
 
-import dev.tavik.count.Tally;
-import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.NullDistribution;
 import dev.tavik.proportion.NullDistribution.Point;
 import dev.tavik.proportion.NullDistribution.Tail;
@@ -13,6 +11,7 @@ import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.jfree.chart.JFreeChart;
@@ -45,8 +44,7 @@ final class NullChart {
   private final String title;
   private final String subtitle;
   private final NullDistribution distribution;
-  private final Tally tally;
-  private final CriticalCounts critical;
+  private final Marks marks;
   private final double left;
   private final double right;
   private final double highest;
@@ -58,21 +56,19 @@ final class NullChart {
     RIGHT
   }
 
-  NullChart(
-      String title,
-      String subtitle,
-      NullDistribution distribution,
-      Tally tally,
-      CriticalCounts critical) {
+  /** What is observed and where rejection begins, on an axis with a name. */
+  record Marks(String axis, double observed, String observedText, List<Double> critical) {}
+
+  NullChart(String title, String subtitle, NullDistribution distribution, Marks marks) {
     this.title = title;
     this.subtitle = subtitle;
     this.distribution = distribution;
-    this.tally = tally;
-    this.critical = critical;
+    this.marks = marks;
     List<Point> points = distribution.points();
     double span = points.get(points.size() - 1).count() - points.get(0).count();
-    this.left = points.get(0).count() - 0.03 * span - 0.5;
-    this.right = points.get(points.size() - 1).count() + 0.03 * span + 0.5;
+    double bar = distribution.discrete() ? 0.5 : 0;
+    this.left = points.get(0).count() - 0.03 * span - bar;
+    this.right = points.get(points.size() - 1).count() + 0.03 * span + bar;
     this.highest = points.stream().mapToDouble(Point::height).max().orElse(1);
   }
 
@@ -199,25 +195,25 @@ final class NullChart {
   }
 
   private void observed() {
-    ValueMarker marker = new ValueMarker(tally.successes(), ChartStyle.INK, new BasicStroke(1.8f));
-    marker.setLabel("observed " + Figures.count(tally.successes()));
+    ValueMarker marker = new ValueMarker(marks.observed(), ChartStyle.INK, new BasicStroke(1.8f));
+    marker.setLabel("observed " + marks.observedText());
     marker.setLabelFont(BundledFonts.bold(13));
-    label(marker, (double) tally.successes(), Direction.RIGHT);
+    label(marker, marks.observed(), Direction.RIGHT);
   }
 
   private void critical() {
-    Long atMost = critical.atMost();
-    if (atMost != null) {
-      dotted(atMost, Direction.LEFT);
-    }
-    Long atLeast = critical.atLeast();
-    if (atLeast != null) {
-      dotted(atLeast, Direction.RIGHT);
-    }
+    double middle =
+        distribution.points().stream()
+            .max(Comparator.comparingDouble(Point::height))
+            .orElseThrow()
+            .count();
+    marks
+        .critical()
+        .forEach(value -> dotted(value, value < middle ? Direction.LEFT : Direction.RIGHT));
   }
 
   private void dotted(double count, Direction outwards) {
-    if (count < left || count > right || count == tally.successes()) {
+    if (count < left || count > right || count == marks.observed()) {
       return;
     }
     ValueMarker marker =
@@ -226,7 +222,10 @@ final class NullChart {
             ChartStyle.INK,
             new BasicStroke(
                 1.2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_BEVEL, 1, new float[] {2, 4}, 0));
-    marker.setLabel(Figures.count(Math.round(count)));
+    marker.setLabel(
+        distribution.discrete() || Math.abs(count) >= 100
+            ? Figures.count(Math.round(count))
+            : Figures.upTo(count, 3));
     marker.setLabelFont(BundledFonts.plain(12));
     marker.setLabelOffset(new RectangleInsets(24, 3, 3, 3));
     label(marker, count, outwards);
@@ -244,12 +243,13 @@ final class NullChart {
   }
 
   private NumberAxis countAxis() {
-    NumberAxis axis = new NumberAxis("successes out of " + Figures.count(tally.trials()));
+    NumberAxis axis = new NumberAxis(marks.axis());
     axis.setRange(left, right);
-    double step = Math.max(1, ChartStyle.step(right - left, 12));
+    double finest = distribution.discrete() ? 1 : 0;
+    double step = Math.max(finest, ChartStyle.step(right - left, 12));
     axis.setTickUnit(
         new NumberTickUnit(
-            step, new DecimalFormat("#,##0", DecimalFormatSymbols.getInstance(Locale.ROOT))));
+            step, new DecimalFormat("#,##0.####", DecimalFormatSymbols.getInstance(Locale.ROOT))));
     ChartStyle.plain(axis);
     return axis;
   }

@@ -1,12 +1,23 @@
 package dev.tavik.report;
 
+import dev.tavik.count.PairedTally;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.NullDistribution;
+import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
 import dev.tavik.study.Answer;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
+import java.util.Comparator;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Draws what a p-value is: the counts to expect if the null is true, the observed count, and the
@@ -23,9 +34,16 @@ public final class NullPicture {
    * @throws IllegalArgumentException if the answer is about several rates or has neither test
    */
   public static Picture of(Answer answer) {
+    if (answer instanceof CompareAnswer comparison) {
+      return of(comparison);
+    }
+    if (answer instanceof PairedAnswer paired) {
+      return of(paired);
+    }
     if (!(answer instanceof RateAnswer rate)) {
       throw new IllegalArgumentException(
-          "the picture of a p-value is about one rate; choose one group, for example with a filter");
+          "the picture of a p-value is about one rate or two groups; choose, for example with a"
+              + " filter");
     }
     if (rate.settings().lot() != null) {
       throw new IllegalArgumentException(
@@ -61,8 +79,7 @@ public final class NullPicture {
                         title(rate),
                         subtitle(rate, test, log10PValue),
                         distribution,
-                        rate.tally(),
-                        rate.criticalCounts().get(position))
+                        marks(rate.tally(), rate.criticalCounts().get(position)))
                     .picture());
   }
 
@@ -83,5 +100,118 @@ public final class NullPicture {
         Figures.pEquals(log10PValue)
             + (alternative == Alternative.TWO_SIDED ? ", both tails together" : ""),
         Figures.plain(rate.settings().alpha()));
+  }
+
+  private static NullChart.Marks marks(Tally tally, CriticalCounts counts) {
+    return new NullChart.Marks(
+        "successes out of " + Figures.count(tally.trials()),
+        (double) tally.successes(),
+        Figures.count(tally.successes()),
+        Stream.of(counts.atMost(), counts.atLeast())
+            .filter(Objects::nonNull)
+            .map(Long::doubleValue)
+            .toList());
+  }
+
+  private static Picture of(CompareAnswer answer) {
+    Tally first = answer.first().tally();
+    Tally second = answer.second().tally();
+    Alternative alternative = answer.settings().hypothesis().alternative();
+    double alpha = answer.settings().alpha();
+    TwoProportionTest test =
+        answer.settings().tests().stream()
+            .filter(each -> each == TwoProportionTest.Z_POOLED || each == TwoProportionTest.FISHER)
+            .filter(each -> answer.settings().plain())
+            .min(Comparator.comparing(each -> !each.id().equals(answer.preference().test())))
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "the picture of a p-value of two groups needs z-pooled or fisher among the"
+                            + " tests, and the null of no difference"));
+    NullDistribution distribution =
+        NullDistribution.of(test, first, second, alternative)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "there is nothing to draw: every unit of both groups has the same outcome"));
+    boolean fisher = test == TwoProportionTest.FISHER;
+    double log10PValue =
+        answer.tests().stream()
+            .filter(each -> each.method().equals(test.id()))
+            .findFirst()
+            .orElseThrow()
+            .log10PValue();
+    NullChart.Marks marks =
+        fisher
+            ? new NullChart.Marks(
+                String.format(
+                    "how many of all %s successes fall to %s",
+                    Figures.count(first.successes() + second.successes()), answer.first().name()),
+                (double) first.successes(),
+                Figures.count(first.successes()),
+                NullDistribution.critical(test, first, second, alternative, alpha))
+            : new NullChart.Marks(
+                answer.order() + ", in percentage points",
+                100 * (first.proportion() - second.proportion()),
+                Figures.significant(100 * (first.proportion() - second.proportion()), 3),
+                NullDistribution.critical(test, first, second, alternative, alpha));
+    String title =
+        (answer.label().isEmpty() ? "What" : answer.label() + ": what")
+            + " to expect if there is no difference";
+    String how = fisher ? "hypergeometric probabilities" : "normal approximation";
+    return new NullChart(
+            title, subtitle(test.id(), how, log10PValue, alternative, alpha), distribution, marks)
+        .picture();
+  }
+
+  private static Picture of(PairedAnswer answer) {
+    PairedTally pairs = answer.tally();
+    if (pairs.discordant() == 0) {
+      throw new IllegalArgumentException("there is nothing to draw: no pair is discordant");
+    }
+    Alternative alternative = answer.settings().alternative();
+    double alpha = answer.settings().alpha();
+    PairedTest test =
+        answer.settings().tests().stream()
+            .filter(each -> each == PairedTest.MCNEMAR || each == PairedTest.MCNEMAR_EXACT)
+            .min(Comparator.comparing(each -> !each.id().equals(answer.preference().test())))
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "the picture of a p-value of pairs needs mcnemar or mcnemar-exact among the"
+                            + " tests"));
+    // Given the discordant pairs, those of the first are as many as heads of so many fair throws.
+    ProportionTest fair = test == PairedTest.MCNEMAR ? ProportionTest.SCORE : ProportionTest.EXACT;
+    Hypothesis half = new Hypothesis(0.5, alternative);
+    Tally tally = Tally.of(pairs.firstOnly(), pairs.discordant());
+    NullChart.Marks marks = marks(tally, fair.criticalCounts(tally.trials(), half, alpha));
+    return new NullChart(
+            "What to expect if " + answer.first() + " and " + answer.second() + " don't differ",
+            subtitle(
+                test.id(),
+                fair == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation",
+                answer.tests().get(answer.settings().tests().indexOf(test)).log10PValue(),
+                alternative,
+                alpha),
+            NullDistribution.of(fair, tally, half).orElseThrow(),
+            new NullChart.Marks(
+                String.format(
+                    "%s only, out of %s discordant pairs",
+                    answer.first(), Figures.count(tally.trials())),
+                marks.observed(),
+                marks.observedText(),
+                marks.critical()))
+        .picture();
+  }
+
+  private static String subtitle(
+      String test, String how, double log10PValue, Alternative alternative, double alpha) {
+    return String.format(
+        "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
+        test,
+        how,
+        Figures.pEquals(log10PValue)
+            + (alternative == Alternative.TWO_SIDED ? ", both tails together" : ""),
+        Figures.plain(alpha));
   }
 }

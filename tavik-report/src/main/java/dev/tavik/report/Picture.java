@@ -8,6 +8,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
@@ -25,14 +26,21 @@ import org.w3c.dom.Element;
 public final class Picture {
   private static final int SCALE = 2;
 
-  private final JFreeChart chart;
+  /** One of several charts below one another. */
+  record Part(JFreeChart chart, int height) {}
+
+  private final List<Part> parts;
   private final int width;
   private final int height;
 
   Picture(JFreeChart chart, int width, int height) {
-    this.chart = chart;
+    this(List.of(new Part(chart, height)), width);
+  }
+
+  Picture(List<Part> parts, int width) {
+    this.parts = List.copyOf(parts);
     this.width = width;
-    this.height = height;
+    this.height = parts.stream().mapToInt(Part::height).sum();
   }
 
   /**
@@ -91,7 +99,11 @@ public final class Picture {
   }
 
   private void draw(Graphics2D graphics) {
-    chart.draw(graphics, new Rectangle2D.Double(0, 0, width, height));
+    double top = 0;
+    for (Part part : parts) {
+      part.chart().draw(graphics, new Rectangle2D.Double(0, top, width, part.height()));
+      top += part.height();
+    }
   }
 
   private static Document document() {

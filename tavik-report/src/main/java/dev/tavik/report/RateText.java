@@ -222,6 +222,14 @@ final class RateText {
   }
 
   void working(List<Working> workings) {
+    if (workings.isEmpty()) {
+      lines.heading("Working");
+      lines.paragraph(
+          "  ",
+          "  ",
+          "None of these methods has a closed form to be done by hand; z tests and closed-form"
+              + " intervals have.");
+    }
     for (Working working : workings) {
       lines.heading("Working: " + working.title());
       lines.paragraph(
