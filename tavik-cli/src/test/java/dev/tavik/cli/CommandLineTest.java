@@ -449,7 +449,8 @@ class CommandLineTest {
     assertThat(answers.at("/2/error/message").asText())
         .contains("question 3: there is no key 'outcom'; did you mean outcome?");
     assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
-    assertThat(answers.at("/4/error/message").asText()).contains("ask must be rate, got 'guess'");
+    assertThat(answers.at("/4/error/message").asText())
+        .contains("ask must be rate or compare, got 'guess'");
     assertThat(answers.at("/6/error/message").asText()).contains("did you mean 5%?");
     assertThat(CommandLine.shell("run " + study).out())
         .contains("3. typo")

@@ -37,7 +37,7 @@ final class UnconditionalTest {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
-              "offered for up to %s trials in both groups together, got %s; use fisher,"
+              "is offered for up to %s trials in both groups together, got %s; use fisher,"
                   + " fisher-mid-p or z-pooled, which hardly differ from it there",
               Figures.count(MOST_TRIALS), Figures.count(data.total())));
     }

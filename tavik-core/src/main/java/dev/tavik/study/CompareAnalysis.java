@@ -55,7 +55,9 @@ final class CompareAnalysis {
     if (tests.isEmpty()) {
       throw new IllegalArgumentException(
           "none of the tests asked for can be made: "
-              + String.join("; ", refusals.stream().map(Refusal::reason).toList()));
+              + String.join(
+                  "; ",
+                  refusals.stream().map(each -> each.method() + " " + each.reason()).toList()));
     }
     List<Interval> intervals = intervals();
     Preference preference = preference();

@@ -254,8 +254,8 @@ public final class CompareSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "%d groups are too many to compare with one another; at most %d, name some with %s",
-              groups.size(), CompareGroupsQuestion.MOST_GROUPS, spec.name("where")));
+              "%d groups are too many to compare with one another; at most %d; choose a coarser column than %s",
+              groups.size(), CompareGroupsQuestion.MOST_GROUPS, spec.text("group")));
     }
     if (groups.size() > 2) {
       return new CompareGroupsQuestion(label, groups, empty, baseline, settings, from);

@@ -46,7 +46,7 @@ final class PairedText {
     PairedTally tally = answer.tally();
     lines.heading("Observed: " + Figures.count(tally.pairs()) + " units, each judged twice");
     TextTable table = new TextTable(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.RIGHT);
-    table.header("", answer.second() + " yes", "no", "all");
+    table.header("", IntervalPicture.shortened(answer.second()) + " yes", "no", "all");
     table.row(
         answer.first() + " yes",
         Figures.count(tally.both()),

@@ -54,24 +54,32 @@ final class TextTable {
     return lines;
   }
 
-  /** Shortens the first column, which holds names, where the lines would be too long. */
+  /** Shortens the longest column of words, which holds names, where the lines would be too long. */
   private void fit(List<List<String>> columns, int width) {
     int total = GAP.length() * (columns.size() - 1);
-    for (List<String> column : columns) {
-      total += column.stream().mapToInt(String::length).max().orElse(0);
+    int words = 0;
+    for (int column = 0; column < columns.size(); column++) {
+      total += longest(columns.get(column));
+      if (aligns.get(column) == Align.LEFT
+          && longest(columns.get(column)) > longest(columns.get(words))) {
+        words = column;
+      }
     }
     if (total <= width) {
       return;
     }
-    int longest = columns.get(0).stream().mapToInt(String::length).max().orElse(0);
-    int allowed = Math.max(8, longest - (total - width));
+    int allowed = Math.max(8, longest(columns.get(words)) - (total - width));
     columns
-        .get(0)
+        .get(words)
         .replaceAll(
             cell ->
                 cell.stripTrailing().length() <= allowed
                     ? pad(cell.stripTrailing(), allowed)
                     : cell.substring(0, allowed - 1) + "…");
+  }
+
+  private static int longest(List<String> column) {
+    return column.stream().mapToInt(String::length).max().orElse(0);
   }
 
   private List<String> aligned(int column) {
