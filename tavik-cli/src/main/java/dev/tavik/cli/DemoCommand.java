@@ -35,6 +35,31 @@ final class DemoCommand implements Callable<Integer> {
               "Over all kilns the budget seems to be kept. Is it kept in each?",
               scrap("--group", "kiln")),
           new Stop(
+              "Do the kilns differ from one another? North is held against South, and so on.",
+              List.of(
+                  "compare",
+                  "--data",
+                  "demo/firing-log.csv",
+                  "--outcome",
+                  "grade",
+                  "--success",
+                  "cracked,warped",
+                  "--group",
+                  "kiln")),
+          new Stop(
+              "Two inspectors graded the same tiles. Is one of them stricter?",
+              List.of(
+                  "compare",
+                  "--paired",
+                  "--data",
+                  "demo/regrade.csv",
+                  "--outcome",
+                  "first_inspector,second_inspector",
+                  "--success",
+                  "crazed,cracked,warped",
+                  "--label",
+                  "Tiles not graded sound")),
+          new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
               List.of(
                   "rate",

@@ -34,24 +34,27 @@ final class Suggestions {
             .findFirst()
             .orElse(classes.get(classes.size() - 1));
     String success = affirmative(outcome).orElseGet(() -> rarest(outcome));
-    String command =
-        quoted(name)
-            + " rate --data "
+    String counted =
+        " --data "
             + quoted(data)
             + " --outcome "
             + quoted(outcome.name())
             + " --success "
             + quoted(success)
-            + frequency.map(column -> " --count " + quoted(column.name())).orElse("")
-            + " --against "
-            + against(outcome, success);
+            + frequency.map(column -> " --count " + quoted(column.name())).orElse("");
+    String rate = quoted(name) + " rate" + counted + " --against " + against(outcome, success);
+    Optional<String> group =
+        classes.stream()
+            .filter(column -> !column.equals(outcome) && column.distinct() <= MOST_GROUPS)
+            .findFirst()
+            .map(column -> " --group " + quoted(column.name()));
     List<String> suggestions = new ArrayList<>();
-    suggestions.add(command);
-    classes.stream()
-        .filter(column -> !column.equals(outcome) && column.distinct() <= MOST_GROUPS)
-        .findFirst()
-        .ifPresent(group -> suggestions.add(command + " --group " + quoted(group.name())));
-    suggestions.add(command + " --alternative greater --working");
+    suggestions.add(rate);
+    group.ifPresent(by -> suggestions.add(rate + by));
+    suggestions.add(
+        group
+            .map(by -> quoted(name) + " compare" + counted + by)
+            .orElse(rate + " --alternative greater --working"));
     return suggestions;
   }
 

@@ -483,7 +483,9 @@ class CommandLineTest {
     assertThat(demo.status()).isZero();
     assertThat(demo.out().replaceAll("\\s+", " "))
         .contains("$ tavik look --data demo/firing-log.csv")
-        .contains("Above: South (13.0%, p = 0.000609); below: North (4.0%, p = 0.00573)");
+        .contains("Above: South (13.0%, p = 0.000609); below: North (4.0%, p = 0.00573)")
+        .contains("the 3 groups differ (pearson chi-square, p = 1.47e-5, alpha 0.05)")
+        .contains("Discordant pairs, which alone tell the two apart: 13");
     Path target = folder.resolve("mine");
     assertThat(CommandLine.shell("demo --save " + target).status()).isZero();
     assertThat(Files.readString(target.resolve("regrade.csv"), StandardCharsets.UTF_8))

@@ -12,7 +12,10 @@ record TwoTallies(Tally first, Tally second) {
 
   /** x₁n₂ - x₂n₁, exact and then rounded once. */
   double cross() {
-    return exactCross().doubleValue();
+    boolean fits = first.trials() <= Integer.MAX_VALUE && second.trials() <= Integer.MAX_VALUE;
+    return fits
+        ? first.successes() * second.trials() - second.successes() * first.trials()
+        : exactCross().doubleValue();
   }
 
   private BigInteger exactCross() {

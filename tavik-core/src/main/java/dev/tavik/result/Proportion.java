@@ -59,6 +59,9 @@ public final class Proportion {
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public static double require(String name, double value) {
+    if (value > 0 && value < 1) {
+      return value;
+    }
     if (!Double.isFinite(value)) {
       throw outside(name, String.valueOf(value), "");
     }

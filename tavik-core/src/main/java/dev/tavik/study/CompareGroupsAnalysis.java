@@ -129,7 +129,7 @@ final class CompareGroupsAnalysis {
         String.join("; ", parts),
         pairs.get(0).preference().test(),
         Figures.exactPercent(settings.level()),
-        pairs.get(0).preference().interval(),
+        CompareVerdict.title(settings, pairs.get(0).preferredInterval()),
         pairs.size(),
         question.baseline() == null ? "pairs" : "groups against " + question.baseline());
   }

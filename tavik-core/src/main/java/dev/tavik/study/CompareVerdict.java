@@ -165,13 +165,14 @@ final class CompareVerdict {
     return String.format(
         "%s %s %s",
         Figures.exactPercent(interval.level()),
-        title(),
+        title(settings, interval),
         interval.side() == Side.TWO_SIDED
             ? "interval"
             : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
   }
 
-  private String title() {
+  /** The name of an interval's method for a sentence. */
+  static String title(CompareSettings settings, Interval interval) {
     return settings.intervals().stream()
         .filter(
             method ->

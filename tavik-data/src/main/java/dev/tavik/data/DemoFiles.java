@@ -14,6 +14,7 @@ public final class DemoFiles {
           "panel-survey.csv",
           "returns-by-depot.csv",
           "regrade.csv",
+          "scrap-by-kiln.csv",
           "kiln-acceptance.yaml");
 
   private DemoFiles() {}

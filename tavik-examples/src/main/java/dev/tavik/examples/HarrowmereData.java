@@ -40,7 +40,9 @@ public final class HarrowmereData {
   static Map<String, String> files() {
     HarrowmereData data = new HarrowmereData();
     Map<String, String> files = new LinkedHashMap<>();
-    files.put("firing-log.csv", data.firingLog());
+    String log = data.firingLog();
+    files.put("firing-log.csv", log);
+    files.put("scrap-by-kiln.csv", scrapByKiln(log));
     files.put("panel-survey.csv", data.panelSurvey());
     files.put("returns-by-depot.csv", data.returnsByDepot());
     files.put("regrade.csv", data.regrade());
@@ -65,6 +67,28 @@ public final class HarrowmereData {
       text.append(chance(0.008) ? "" : glaze).append(',');
       text.append(chance(0.006) ? "" : grade).append('\n');
     }
+    return text.toString();
+  }
+
+  /** The log as a report has it: a row a kiln, with totals. */
+  private static String scrapByKiln(String log) {
+    Map<String, long[]> kilns = new LinkedHashMap<>();
+    for (String kiln : new String[] {"North", "South", "Tunnel", "Total"}) {
+      kilns.put(kiln, new long[2]);
+    }
+    for (String line : log.lines().skip(1).toList()) {
+      String[] fields = line.split(",", -1);
+      if (!fields[4].isEmpty()) {
+        int column = fields[4].equals("cracked") || fields[4].equals("warped") ? 0 : 1;
+        kilns.computeIfAbsent(fields[1], key -> new long[2])[column]++;
+        kilns.computeIfAbsent("Total", key -> new long[2])[column]++;
+      }
+    }
+    StringBuilder text = new StringBuilder("kiln,scrapped,kept,total\n");
+    kilns.forEach(
+        (kiln, counts) ->
+            text.append(
+                String.format("%s,%d,%d,%d\n", kiln, counts[0], counts[1], counts[0] + counts[1])));
     return text.toString();
   }
 

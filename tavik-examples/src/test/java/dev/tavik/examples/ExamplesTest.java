@@ -2,7 +2,10 @@ package dev.tavik.examples;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.tavik.count.PairedTally;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -32,6 +35,32 @@ class ExamplesTest {
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith(kiln + " kiln's scrap: the rate is ")
         .endsWith(decision + System.lineSeparator());
+  }
+
+  @Test
+  void compareTwoKilnsTellsDifferenceAndLikeness() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    CompareAnswer answer;
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      answer = CompareTwoKilns.compare("South", "Tunnel", out);
+    }
+    assertThat(answer.first().tally()).hasToString("53/408");
+    assertThat(answer.tests()).extracting(test -> test.rejects(0.05)).containsOnly(true);
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .startsWith("Scrap: South and Tunnel differ: South 13.0% (53 of 408)")
+        .contains("not shown to be equivalent within 2 percentage points");
+  }
+
+  @Test
+  void twoInspectorsAreJudgedByTheTilesTheyDifferOn() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    PairedAnswer answer;
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      answer = TwoInspectors.compare(out);
+    }
+    assertThat(answer.tally()).isEqualTo(PairedTally.of(49, 3, 10, 178));
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .startsWith("First inspector and Second inspector are not shown to differ");
   }
 
   @Test
