@@ -21,7 +21,7 @@ class DocumentationTest {
   @TempDir Path folder;
 
   @ParameterizedTest
-  @ValueSource(strings = {"README.md", "docs/rates.md"})
+  @ValueSource(strings = {"README.md", "docs/rates.md", "docs/comparisons.md"})
   void commandsAreAnswered(String page) throws IOException {
     int commands = 0;
     for (String block : blocks(page, "sh")) {
@@ -29,7 +29,9 @@ class DocumentationTest {
         if (line.startsWith("./tavik ")) {
           commands++;
           String command =
-              line.substring(8).replaceAll(" #.*", "").replace("kilns.png", folder + "/kilns.png");
+              line.substring(8)
+                  .replaceAll(" #.*", "")
+                  .replace("--chart kilns.png", "--chart " + folder + "/kilns.png");
           CommandLine answer = CommandLine.shell(command);
           assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
           assertThat(answer.out()).as(line).isNotBlank();
@@ -61,7 +63,14 @@ class DocumentationTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"README.md", "docs/rates.md", "docs/json.md", "CONTRIBUTING.md"})
+  @ValueSource(
+      strings = {
+        "README.md",
+        "docs/rates.md",
+        "docs/comparisons.md",
+        "docs/json.md",
+        "CONTRIBUTING.md"
+      })
   void linksLeadSomewhere(String page) throws IOException {
     Path at = ROOT.resolve(page);
     Matcher link = Pattern.compile("]\\(([^)#:]+)(#[^)]*)?\\)").matcher(Files.readString(at));

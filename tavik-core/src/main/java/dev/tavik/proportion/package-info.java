@@ -1,6 +1,6 @@
 /**
- * Tests and confidence intervals for one proportion. Every method of a family is a constant of one
- * enum, so that they can be listed and compared.
+ * Tests and confidence intervals for one, two and paired proportions. Every method of a family is a
+ * constant of one enum, so that they can be listed and compared.
  *
  * <pre>{@code
  * Tally cracked = Tally.of(14, 400);
@@ -22,6 +22,23 @@
  * <p>For a sample drawn without replacement from a finite lot, {@link dev.tavik.proportion.LotTest}
  * and {@link dev.tavik.proportion.LotInterval} have the forms of {@code score}, {@code exact},
  * {@code wilson} and {@code clopper-pearson}.
+ *
+ * <p>Two independent proportions, the first against the second:
+ *
+ * <pre>{@code
+ * Tally north = Tally.of(14, 400);
+ * Tally south = Tally.of(31, 410);
+ * TestResult test = TwoProportionTest.FISHER.of(north, south, Hypothesis.noDifference());
+ * Interval difference = DifferenceInterval.NEWCOMBE.of(north, south, 0.95);
+ * Estimate odds = ComparisonEstimate.CONDITIONAL_ODDS_RATIO.of(north, south);
+ * }</pre>
+ *
+ * <p>{@link dev.tavik.proportion.TwoProportionTest} has the tests, {@link
+ * dev.tavik.proportion.DifferenceInterval}, {@link dev.tavik.proportion.RatioInterval} and {@link
+ * dev.tavik.proportion.OddsRatioInterval} the intervals, {@link
+ * dev.tavik.proportion.HomogeneityTest} the tests of several groups, {@link
+ * dev.tavik.proportion.PairedTest} and {@link dev.tavik.proportion.PairedDifferenceInterval} those
+ * of the same units judged twice. Each constant names its paper.
  */
 @NullMarked
 package dev.tavik.proportion;

@@ -69,6 +69,38 @@ class ComparisonIntervalTest {
     }
   }
 
+  /**
+   * Newcombe 1998, "Interval estimation for the difference between independent proportions:
+   * comparison of eleven methods", Statistics in Medicine 17, 873-890, table II: methods 1, 2, 5,
+   * 6, 10 and 11.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "wald, 56/70, 48/80, 0.0575, 0.3425",
+    "wald-cc, 56/70, 48/80, 0.0441, 0.3559",
+    "mee, 56/70, 48/80, 0.0533, 0.3377",
+    "miettinen-nurminen, 56/70, 48/80, 0.0528, 0.3382",
+    "newcombe, 56/70, 48/80, 0.0524, 0.3339",
+    "newcombe-cc, 56/70, 48/80, 0.0428, 0.3422",
+    "newcombe, 9/10, 3/10, 0.1705, 0.8090",
+    "newcombe-cc, 9/10, 3/10, 0.1013, 0.8387",
+    "newcombe, 6/7, 2/7, 0.0582, 0.8062",
+    "newcombe-cc, 6/7, 2/7, -0.0290, 0.8423",
+    "newcombe, 5/56, 0/29, -0.0381, 0.1926",
+    "newcombe, 0/10, 0/20, -0.1611, 0.2775",
+    "newcombe, 10/10, 0/20, 0.6791, 1.0000",
+    "newcombe-cc, 10/10, 0/20, 0.6014, 1.0000",
+    "newcombe, 10/10, 0/10, 0.6075, 1.0000",
+    "newcombe-cc, 10/10, 0/10, 0.5128, 1.0000"
+  })
+  void differencesAgreeWithNewcombe(
+      String method, String first, String second, double lower, double upper) {
+    Interval interval =
+        byId("difference", method).of(Tally.parse(first), Tally.parse(second), 0.95);
+    assertThat(interval.lower()).isCloseTo(lower, within(0.5e-4));
+    assertThat(interval.upper()).isCloseTo(upper, within(0.5e-4));
+  }
+
   @Test
   void pairedAgreeWithHighPrecisionReferences() {
     RelativeErrors errors = new RelativeErrors("paired limit");
