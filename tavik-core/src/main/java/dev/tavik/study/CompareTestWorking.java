@@ -42,11 +42,15 @@ final class CompareTestWorking {
     this.z = statistic == null ? Double.NaN : statistic.value();
   }
 
+  /**
+   * The score test of no difference is z-pooled; of another one its variance has no closed form.
+   */
   static List<Working> of(NamedTally first, NamedTally second, CompareSettings settings) {
     List<Working> workings = new ArrayList<>();
     for (TwoProportionTest test : settings.tests()) {
       for (Hypothesis hypothesis : settings.tested()) {
-        if (TESTS.contains(test) && test.knows(hypothesis.against())) {
+        boolean pooled = test == TwoProportionTest.SCORE && hypothesis.against() == 0;
+        if ((TESTS.contains(test) || pooled) && test.knows(hypothesis.against())) {
           CompareTestWorking working =
               new CompareTestWorking(
                   test, first.tally(), second.tally(), hypothesis, settings.alpha());

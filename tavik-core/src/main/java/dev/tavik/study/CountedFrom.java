@@ -92,8 +92,7 @@ public record CountedFrom(
    * @param table the table's name
    * @param outcome what the columns are, in words
    * @param success the columns that count as success
-   * @param groups what the rows are, in words
-   * @param rows how many rows were used
+   * @param groups the names of the rows
    * @param totals rows and columns of totals that were left out
    * @return the description
    */
@@ -101,33 +100,36 @@ public record CountedFrom(
       String table,
       String outcome,
       List<String> success,
-      String groups,
-      long rows,
+      List<String> groups,
       List<String> totals) {
     return new CountedFrom(
         table,
         outcome,
         List.copyOf(success),
-        groups,
+        "rows of the table",
         null,
         List.of(),
-        rows,
+        groups.size(),
         0,
         Map.of(),
-        List.of(),
+        similar(groups),
         List.copyOf(totals));
   }
 
   private static List<List<String>> similar(Tabulation counts) {
     List<List<String>> similar = new ArrayList<>();
     for (int column = 0; column < counts.columns().size(); column++) {
-      Map<String, List<String>> alike = new LinkedHashMap<>();
-      for (String level : counts.levels(column)) {
-        String folded = level.replaceAll("\\s+", " ").strip().toLowerCase(Locale.ROOT);
-        alike.computeIfAbsent(folded, key -> new ArrayList<>()).add(level);
-      }
-      alike.values().stream().filter(levels -> levels.size() > 1).forEach(similar::add);
+      similar.addAll(similar(counts.levels(column)));
     }
     return similar;
+  }
+
+  private static List<List<String>> similar(List<String> levels) {
+    Map<String, List<String>> alike = new LinkedHashMap<>();
+    for (String level : levels) {
+      String folded = level.replaceAll("\\s+", " ").strip().toLowerCase(Locale.ROOT);
+      alike.computeIfAbsent(folded, key -> new ArrayList<>()).add(level);
+    }
+    return alike.values().stream().filter(each -> each.size() > 1).toList();
   }
 }

@@ -16,6 +16,7 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
@@ -203,6 +204,7 @@ class CompareQuestionTest {
             "z-pooled",
             "z-pooled-cc",
             "z-separate",
+            "score",
             "wald",
             "wald-cc",
             "agresti-caffo",
@@ -212,16 +214,16 @@ class CompareQuestionTest {
     assertThat(step(answer, 0, "pooled standard error").reason())
         .contains("Pooled, because")
         .contains("SE = 0.01596583974");
-    assertThat(step(answer, 3, "separate standard error").reason()).contains("Separate, because");
+    assertThat(step(answer, 4, "separate standard error").reason()).contains("Separate, because");
     for (int i = 0; i < 5; i++) {
       Interval interval = answer.intervals().get(i);
-      assertThat(Double.parseDouble(step(answer, 3 + i, "lower limit").value()))
+      assertThat(Double.parseDouble(step(answer, 4 + i, "lower limit").value()))
           .isCloseTo(interval.lower(), within(1e-9));
-      assertThat(Double.parseDouble(step(answer, 3 + i, "upper limit").value()))
+      assertThat(Double.parseDouble(step(answer, 4 + i, "upper limit").value()))
           .isCloseTo(interval.upper(), within(1e-9));
     }
     // The substituted line of Wald's limit, redone: d - h.
-    String[] sum = step(answer, 3, "lower limit").substituted().split(" - ", -1);
+    String[] sum = step(answer, 4, "lower limit").substituted().split(" - ", -1);
     assertThat(Double.parseDouble(sum[0]) - Double.parseDouble(sum[1]))
         .isCloseTo(answer.intervals().get(0).lower(), within(1e-9));
   }
@@ -231,6 +233,25 @@ class CompareQuestionTest {
         .filter(step -> step.name().equals(name))
         .findFirst()
         .orElseThrow();
+  }
+
+  /** Every pair of groups of six and seven: whatever contradicts the verdict's test is told. */
+  @Test
+  void noContradictionGoesUntold() {
+    for (int x = 0; x <= 6; x++) {
+      for (int y = 0; y <= 7; y++) {
+        CompareAnswer answer = kilns(x + "/6", y + "/7").ask();
+        boolean rejects = answer.preferredTest().rejects(0.05);
+        boolean contradiction =
+            answer.intervals().stream()
+                .anyMatch(
+                    each ->
+                        each.contains(each.quantity() == Quantity.DIFFERENCE ? 0 : 1) == rejects);
+        assertThat(codes(answer).contains(Code.TEST_AND_INTERVAL))
+            .as("%d/6 and %d/7", x, y)
+            .isEqualTo(contradiction);
+      }
+    }
   }
 
   private static final List<NamedTally> GROUPS =

@@ -64,8 +64,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
             table.source(),
             byTotal ? names(chosen) + " of " + table.columns().get(totalColumn) : names(outcomes),
             chosen.stream().map(table.columns()::get).toList(),
-            "rows of the table",
-            table.rows().size(),
+            table.rows(),
             totals);
     return new Read(groups, empty, from);
   }

@@ -80,6 +80,14 @@ class CompareSpecTest {
     assertThat(ofAll.second().tally()).isEqualTo(Tally.of(9, 11));
   }
 
+  @Test
+  void rowsOfOneNameInTwoSpellingsAreToldOf() {
+    Question question = ask("kiln,cracked,n\nNorth,3,12\nnorth ,9,11\n", "table:file");
+    assertThat(two(question).ask().cautions())
+        .extracting(caution -> caution.code())
+        .contains(Code.SIMILAR_LEVELS);
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

@@ -45,7 +45,7 @@ final class CompareGroupsText {
     if (detail == Detail.WORKING) {
       for (CompareAnswer pair : answer.pairs()) {
         lines.heading(pair.order());
-        new RateText(lines, detail).working(pair.working());
+        new WorkingText(lines).write(pair.working());
       }
     }
   }

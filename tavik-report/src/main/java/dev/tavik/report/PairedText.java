@@ -25,21 +25,12 @@ final class PairedText {
     observed(answer);
     tests(answer);
     intervals(answer);
-    lines.blank();
-    lines.paragraph(
-        "",
-        "",
-        String.format(
-            "The verdict rests on %s and %s: %s.",
-            answer.preference().test(),
-            answer.preference().interval(),
-            answer.preference().reason()));
-    lines.heading("Taken for granted");
-    answer.conditions().forEach(condition -> RateText.condition(lines, condition));
-    TextReport.cautions(lines, answer.cautions());
-    if (detail == Detail.WORKING) {
-      new RateText(lines, detail).working(answer.working());
-    }
+    TextReport.ending(
+        lines,
+        answer.preference(),
+        answer.conditions(),
+        answer.cautions(),
+        detail == Detail.WORKING ? answer.working() : null);
   }
 
   private void observed(PairedAnswer answer) {

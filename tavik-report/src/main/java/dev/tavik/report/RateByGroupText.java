@@ -168,6 +168,6 @@ final class RateByGroupText {
 
   private void working(RateAnswer group) {
     lines.heading(group.label());
-    new RateText(lines, detail).working(group.working());
+    new WorkingText(lines).write(group.working());
   }
 }

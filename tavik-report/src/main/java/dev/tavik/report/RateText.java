@@ -11,8 +11,6 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
-import dev.tavik.result.WorkingStep;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateSettings;
 import java.util.ArrayList;
@@ -35,21 +33,12 @@ final class RateText {
     tests(answer);
     intervals(answer);
     criticalCounts(answer);
-    lines.blank();
-    lines.paragraph("", "", "The verdict rests on " + basis(answer) + ".");
-    conditions(answer.conditions());
-    TextReport.cautions(lines, answer.cautions());
-    if (detail == Detail.WORKING) {
-      working(answer.working());
-    }
-  }
-
-  private static String basis(RateAnswer answer) {
-    return answer.preference().test()
-        + " and "
-        + answer.preference().interval()
-        + ": "
-        + answer.preference().reason();
+    TextReport.ending(
+        lines,
+        answer.preference(),
+        answer.conditions(),
+        answer.cautions(),
+        detail == Detail.WORKING ? answer.working() : null);
   }
 
   private void observed(RateAnswer answer) {
@@ -203,11 +192,6 @@ final class RateText {
         : "  at least " + Figures.finePercent(interval.lower());
   }
 
-  private void conditions(List<Condition> conditions) {
-    lines.heading("Taken for granted");
-    conditions.forEach(condition -> condition(lines, condition));
-  }
-
   static void condition(Lines lines, Condition condition) {
     String state =
         switch (condition.state()) {
@@ -219,41 +203,5 @@ final class RateText {
         String.format("  %-11s", state),
         " ".repeat(13),
         condition.name() + ": " + condition.detail() + ".");
-  }
-
-  void working(List<Working> workings) {
-    if (workings.isEmpty()) {
-      lines.heading("Working");
-      lines.paragraph(
-          "  ",
-          "  ",
-          "None of these methods has a closed form to be done by hand; z tests and closed-form"
-              + " intervals have.");
-    }
-    for (Working working : workings) {
-      lines.heading("Working: " + working.title());
-      lines.paragraph(
-          "  ",
-          "  ",
-          working.symbols() + ". Values are shown to ten digits and carried on unrounded.");
-      int number = 1;
-      for (WorkingStep step : working.steps()) {
-        step(number, step);
-        number++;
-      }
-    }
-  }
-
-  private void step(int number, WorkingStep step) {
-    String first = step.symbol().isEmpty() ? "" : step.symbol() + " = ";
-    String others = step.symbol().isEmpty() ? "" : " ".repeat(step.symbol().length()) + " = ";
-    lines.blank();
-    lines.line("  " + number + ". " + step.name());
-    lines.paragraph("       " + first, " ".repeat(11), step.formula());
-    lines.paragraph("       " + others, " ".repeat(11), step.substituted());
-    lines.line("       " + others + step.value());
-    if (!step.reason().isEmpty()) {
-      lines.paragraph("       ", "       ", step.reason());
-    }
   }
 }

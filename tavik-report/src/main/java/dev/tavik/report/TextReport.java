@@ -2,15 +2,19 @@ package dev.tavik.report;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Working;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.PairedAnswer;
+import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Writes answers for a reader: the verdict first, then counts, tests, intervals, conditions and
@@ -84,6 +88,28 @@ public record TextReport(Emphasis emphasis, Detail detail) {
     Lines lines = new Lines(emphasis);
     new OverviewText(lines).write(overview, suggestions);
     return lines.toString();
+  }
+
+  /** What every answer about one question ends with; working is null where it isn't wanted. */
+  static void ending(
+      Lines lines,
+      Preference preference,
+      List<Condition> conditions,
+      List<Caution> cautions,
+      @Nullable List<Working> working) {
+    lines.blank();
+    lines.paragraph(
+        "",
+        "",
+        String.format(
+            "The verdict rests on %s and %s: %s.",
+            preference.test(), preference.interval(), preference.reason()));
+    lines.heading("Taken for granted");
+    conditions.forEach(condition -> RateText.condition(lines, condition));
+    cautions(lines, cautions);
+    if (working != null) {
+      new WorkingText(lines).write(working);
+    }
   }
 
   static void cautions(Lines lines, List<Caution> cautions) {
