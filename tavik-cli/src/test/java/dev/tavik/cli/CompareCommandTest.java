@@ -64,11 +64,11 @@ class CompareCommandTest {
               z-pooled  z = -2.523                        0.0116  rejects
               fisher    tables as improbable, or more so  0.0136  rejects
 
-            Intervals, level 95%
-              difference, points  mee                -7.389   to  -0.9441
-                                  newcombe           -7.347   to  -0.8979
-              ratio               koopman             0.2520  to   0.8474
-              odds ratio          conditional-exact   0.2146  to   0.8754
+            Intervals, level 95%; differences in points
+              difference  mee                -7.389   to  -0.9441
+                          newcombe           -7.347   to  -0.8979
+              ratio       koopman             0.2520  to   0.8474
+              odds ratio  conditional-exact   0.2146  to   0.8754
 
             The verdict rests on z-pooled and mee: at least 22.2 successes are expected in
             each group, enough for the normal approximation; fisher is the cautious one: it

@@ -246,7 +246,8 @@ final class CompareText {
             + Figures.exactPercent(answer.settings().level())
             + (alternative == Alternative.TWO_SIDED
                 ? ""
-                : ", and the one-sided bound for '" + alternative.id() + "'"));
+                : ", and the one-sided bound for '" + alternative.id() + "'")
+            + "; differences in points");
     TextTable table =
         new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
     String last = "";
@@ -254,7 +255,7 @@ final class CompareText {
       if (interval.side() == Side.TWO_SIDED) {
         String what =
             switch (interval.quantity()) {
-              case DIFFERENCE -> "difference, points";
+              case DIFFERENCE -> "difference";
               case RATIO -> "ratio";
               default -> "odds ratio";
             };
