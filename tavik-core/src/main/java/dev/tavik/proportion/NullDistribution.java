@@ -87,7 +87,12 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
         double mean = first.trials() * (data.successes() / n);
         double variance = mean * (data.failures() / n) * (second.trials() / Math.max(1, n - 1));
         yield Optional.of(
-            exact(FisherTest.underNull(data), first.successes(), mean, variance, alternative));
+            exact(
+                HypergeometricTails.underNull(data),
+                first.successes(),
+                mean,
+                variance,
+                alternative));
       }
       case Z_POOLED ->
           Optional.of(
@@ -126,7 +131,7 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
       }
       return ends;
     }
-    CountDistribution underNull = FisherTest.underNull(data);
+    CountDistribution underNull = HypergeometricTails.underNull(data);
     double limit = Math.log(alpha);
     CriticalCounts counts =
         new RejectionRegion(underNull, underNull.least(), underNull.greatest(), alternative)

@@ -76,7 +76,7 @@ public enum TwoProportionTest {
       Nulls.NO_DIFFERENCE,
       "Fisher's exact test, ordered by probability",
       "Fisher 1935, Journal of the Royal Statistical Society 98, 39-54",
-      FisherTest::byProbability),
+      HypergeometricTails::byProbability),
   /** Fisher's exact test; two-sided, twice the smaller tail, at most 1. */
   FISHER_DOUBLED(
       "fisher-doubled",
@@ -84,7 +84,7 @@ public enum TwoProportionTest {
       Nulls.NO_DIFFERENCE,
       "Fisher's exact test, twice the smaller tail",
       "Fisher 1935, Journal of the Royal Statistical Society 98, 39-54",
-      FisherTest::doubled),
+      HypergeometricTails::doubled),
   /**
    * Fisher's test with half of the observed table's probability; two-sided, twice the smaller
    * value. Not exact: its size is near alpha and may pass it a little.
@@ -95,7 +95,7 @@ public enum TwoProportionTest {
       Nulls.NO_DIFFERENCE,
       "Fisher's test with half of the observed table's probability",
       "Lancaster 1961, Journal of the American Statistical Association 56, 223-234",
-      FisherTest::midP),
+      HypergeometricTails::midP),
   /**
    * Unconditional exact test, tables ordered by |z-pooled| (with a direction, by z): the largest
    * p-value over all common proportions, to a relative 4·10⁻¹⁰. Up to 100,000 trials in all.

@@ -44,7 +44,7 @@ final class UnconditionalTest {
     this.method = method;
     this.data = data;
     this.alternative = hypothesis.alternative();
-    this.logFisher = FisherTest.logPValue(data, alternative);
+    this.logFisher = HypergeometricTails.logPValue(data, alternative);
   }
 
   static TestResult barnard(String method, TwoTallies data, Hypothesis hypothesis) {

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
+import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -127,6 +129,104 @@ class NumericTest {
     BigDecimal decimal = new BigDecimal(text);
     assertThat(kept.subtract(decimal).abs()).isLessThan(decimal.multiply(new BigDecimal("1e-31")));
     assertThat(fraction.complement()).isEqualTo(BigDecimal.ONE.subtract(decimal).doubleValue());
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1, 3.84", "1, 900", "2, 40", "3, 0.01", "7, 12", "10, 1200", "99, 60", "99, 400"})
+  void chiSquareTailsAgreeWithAnotherDistribution(double df, double x) {
+    assertRelative(
+        Math.exp(ChiSquare.logUpper(x, df)),
+        ChiSquaredDistribution.of(df).survivalProbability(x),
+        1e-11);
+  }
+
+  /**
+   * With an even number 2m of degrees of freedom the tail is e^(-x/2) Σ (x/2)^k / k!, k below m.
+   */
+  @Test
+  void chiSquareTailsKeepTheirLogarithmFarOut() {
+    for (double x : new double[] {1_500, 4_000, 1e5, 1e9}) {
+      assertThat(ChiSquare.logUpper(x, 2)).isCloseTo(-x / 2, within(1e-12 * x));
+      double half = x / 2;
+      double sum = Math.log1p(half + half * half / 2);
+      assertThat(ChiSquare.logUpper(x, 6)).isCloseTo(sum - half, within(1e-12 * x));
+      // One degree of freedom is the square of a normal deviate.
+      assertThat(ChiSquare.logUpper(x, 1))
+          .isCloseTo(Math.log(2) + Normal.logUpper(Math.sqrt(x)), within(1e-12 * x));
+    }
+    assertThat(ChiSquare.logUpper(0, 3)).isZero();
+  }
+
+  /** Against the definition: C(n₁, x) C(n₂, s - x) ψˣ, all counts gone through. */
+  @ParameterizedTest
+  @CsvSource({"5, 7, 4, 0.3", "5, 7, 9, 2.5", "12, 3, 6, 40", "1, 1, 1, 1", "30, 25, 20, 0.001"})
+  void noncentralCountsFollowTheirDefinition(int first, int second, int successes, double odds) {
+    NoncentralHypergeometric distribution =
+        new NoncentralHypergeometric(first, second, successes, Math.log(odds));
+    int least = Math.max(0, successes - second);
+    int greatest = Math.min(first, successes);
+    double[] weights = new double[greatest + 1];
+    double total = 0;
+    double mean = 0;
+    double square = 0;
+    for (int x = least; x <= greatest; x++) {
+      weights[x] = choose(first, x) * choose(second, successes - x) * Math.pow(odds, x);
+      total += weights[x];
+      mean += x * weights[x];
+      square += (double) x * x * weights[x];
+    }
+    double lower = 0;
+    for (int x = least; x <= greatest; x++) {
+      assertRelative(Math.exp(distribution.logMass(x)), weights[x] / total, 1e-12);
+      lower += weights[x];
+      assertRelative(Math.exp(distribution.logLower(x)), lower / total, 1e-12);
+      assertThat(Math.exp(distribution.logLower(x)) + Math.exp(distribution.logUpper(x + 1)))
+          .isCloseTo(1, within(1e-13));
+    }
+    assertThat(distribution.mean()).isCloseTo(mean / total, within(1e-12));
+    assertThat(distribution.variance())
+        .isCloseTo(square / total - Math.pow(mean / total, 2), within(1e-10));
+    assertThat(distribution.logLower(least - 1L)).isEqualTo(Double.NEGATIVE_INFINITY);
+    assertThat(distribution.logUpper(greatest + 1L)).isEqualTo(Double.NEGATIVE_INFINITY);
+  }
+
+  private static double choose(int n, int k) {
+    double result = 1;
+    for (int i = 1; i <= k; i++) {
+      result = result * (n - k + i) / i;
+    }
+    return result;
+  }
+
+  /**
+   * Both forms meet where they change over, and the series keeps digits that the logarithm loses.
+   */
+  @Test
+  void devianceKeepsItsDigitsNearTheMean() {
+    for (double mean : new double[] {3, 1e4, 1e9}) {
+      for (double share : new double[] {1e-9, 1e-3, 0.1, 0.2, 0.22, 0.5, 3}) {
+        double x = mean * (1 + share);
+        BigDecimal exact = series(mean, x - mean);
+        double half = Deviance.half(x, mean, x - mean);
+        assertRelative(half, exact.doubleValue(), 1e-12);
+      }
+    }
+  }
+
+  /** x ln(x/m) - (x - m) with u = (x-m)/(x+m): ln(x/m) = 2(u + u³/3 + …), in sixty digits. */
+  private static BigDecimal series(double mean, double deviation) {
+    MathContext digits = new MathContext(60);
+    BigDecimal m = new BigDecimal(mean);
+    BigDecimal d = new BigDecimal(deviation);
+    BigDecimal x = m.add(d);
+    BigDecimal u = d.divide(x.add(m), digits);
+    BigDecimal sum = BigDecimal.ZERO;
+    BigDecimal power = u;
+    for (int j = 1; j < 400; j += 2) {
+      sum = sum.add(power.divide(BigDecimal.valueOf(j), digits), digits);
+      power = power.multiply(u, digits).multiply(u, digits);
+    }
+    return x.multiply(sum).multiply(BigDecimal.valueOf(2)).subtract(d, digits);
   }
 
   private static void assertRelative(double actual, double expected, double tolerance) {

@@ -8,10 +8,20 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Interval;
+import dev.tavik.study.Answer;
+import dev.tavik.study.CompareQuestion;
+import dev.tavik.study.PairedAnswer;
+import dev.tavik.study.PairedQuestion;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateByGroupQuestion;
@@ -183,6 +193,102 @@ class ReportTest {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> IntervalPicture.of(new Unanswered("rate", "", "x", "no file")))
         .withMessageContaining("no file");
+  }
+
+  private static CompareQuestion kilns(String north, String south) {
+    return CompareQuestion.of(Tally.parse(north), Tally.parse(south)).labelled("North", "South");
+  }
+
+  @Test
+  void theNumberNeededIsToldInWords() {
+    assertThat(unwrapped(kilns("14/400", "31/410").ask()))
+        .contains("North has one success fewer in 24.6 (13.5 to 106; 95%, from mee)");
+    assertThat(text(kilns("31/410", "14/400").ask()))
+        .contains("North has one success more in 24.6");
+    Interval mee = DifferenceInterval.MEE.of(Tally.of(14, 400), Tally.of(20, 410), 0.95);
+    assertThat(unwrapped(kilns("14/400", "20/410").ask()))
+        .contains(
+            String.format(
+                "from one fewer in %.1f through no difference, infinity, to one more in %.1f",
+                -1 / mee.lower(), 1 / mee.upper()));
+    assertThat(text(kilns("3/12", "3/12").ask()))
+        .contains("number needed: none, the proportions are equal");
+    assertThat(text(kilns("3/12", "9/11").intervals(RatioInterval.LOG).ask()))
+        .doesNotContain("number needed");
+  }
+
+  private static String text(Answer answer) {
+    return new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer);
+  }
+
+  private static String unwrapped(Answer answer) {
+    return text(answer).replaceAll("\\s+", " ");
+  }
+
+  @Test
+  void bothSidesOfEquivalenceAndRefusalsAreShown() {
+    String both = text(kilns("14/400", "31/410").equivalent(0.08).ask());
+    assertThat(both)
+        .contains("Tests: null, they differ by 8 points or more; alternative, by less; alpha 0.05")
+        .contains("Both one-sided tests; the larger p counts")
+        .contains("above -8 points", "below 8 points");
+    String refused =
+        text(
+            kilns("14/400", "31/410")
+                .tests(TwoProportionTest.SCORE, TwoProportionTest.FISHER, TwoProportionTest.BARNARD)
+                .noninferior(0.02, Alternative.LESS)
+                .ask());
+    assertThat(refused)
+        .contains("null, North is higher by 2 points or more; alternative, it is not")
+        .contains("not made: fisher, barnard: tests the null of no difference only");
+    String working =
+        new TextReport(Emphasis.NONE, Detail.WORKING)
+            .of(
+                kilns("14/400", "31/410")
+                    .tests(TwoProportionTest.FISHER)
+                    .intervals(DifferenceInterval.MEE)
+                    .ask());
+    assertThat(working).contains("None of these methods has a closed form");
+  }
+
+  @Test
+  void ratiosStandOnTheirOwnScaleWithOpenEnds() throws IOException {
+    String svg =
+        svg(
+            IntervalPicture.of(
+                kilns("0/9", "4/8")
+                    .intervals(RatioInterval.KOOPMAN, OddsRatioInterval.CONDITIONAL_EXACT)
+                    .ask()));
+    assertThat(svg).contains(">koopman, ratio<", ">0 to 0.680<", ">no difference<", ">1<");
+    String wide =
+        svg(IntervalPicture.of(kilns("1/900", "80/90").intervals(OddsRatioInterval.GART).ask()));
+    // Over many powers of ten only these are labelled.
+    assertThat(wide).contains(">0.001<", ">0.01<").doesNotContain(">0.002<");
+    // Both ends of the margin have a line of their own.
+    assertThat(svg(IntervalPicture.of(kilns("14/400", "31/410").equivalent(0.05).ask())))
+        .contains(">5 points<", ">-5 points<", ">no difference<");
+  }
+
+  private static String svg(Picture picture) {
+    return new String(picture.svg(), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void nullPicturesOfComparisonsShadeThePValue() {
+    String pooled = svg(NullPicture.of(kilns("14/400", "31/410").ask()));
+    assertThat(pooled)
+        .contains(">What to expect if there is no difference<", ">observed -4.06<")
+        .contains(
+            ">area 0.00582<", ">-3.16<", ">3.16<", ">North minus South, in percentage points<");
+    String fisher = svg(NullPicture.of(kilns("1/20", "6/21").alternative(Alternative.LESS).ask()));
+    assertThat(fisher)
+        .contains("hypergeometric probabilities", ">how many of all 7 successes fall to North<")
+        // (C(21,7) + 20 C(21,6)) / C(41,7)
+        .contains(">area 0.0534<");
+    PairedAnswer pairs = PairedQuestion.of("Ann", "Ben", PairedTally.of(9, 1, 6, 4)).ask();
+    assertThat(svg(NullPicture.of(pairs)))
+        .contains(
+            "binomial probabilities", ">Ann only, out of 7 discordant pairs<", ">area 0.0625<");
   }
 
   private static BufferedImage png(Picture picture) throws IOException {

@@ -13,8 +13,8 @@ import dev.tavik.result.TestResult;
  * one (Freeman and Halton 1951, Biometrika 38, 141-149), or doubles the smaller tail, or, for mid-p
  * (Lancaster 1961), doubles the smaller tail with the observed table counted half.
  */
-final class FisherTest {
-  private FisherTest() {}
+final class HypergeometricTails {
+  private HypergeometricTails() {}
 
   /** What the first group's successes are like under the null. */
   static CountDistribution underNull(TwoTallies data) {
