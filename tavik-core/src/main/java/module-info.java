@@ -7,6 +7,7 @@ module dev.tavik.core {
   requires org.apache.commons.numbers.rootfinder;
   requires static org.jspecify;
 
+  exports dev.tavik.association;
   exports dev.tavik.count;
   exports dev.tavik.proportion;
   exports dev.tavik.result;

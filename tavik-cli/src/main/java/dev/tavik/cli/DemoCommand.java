@@ -60,6 +60,18 @@ final class DemoCommand implements Callable<Integer> {
                   "--label",
                   "Tiles not graded sound")),
           new Stop(
+              "Customers returned 291 boxes. Do the four reasons occur equally often?",
+              List.of(
+                  "shares",
+                  "--data",
+                  "demo/returns-by-depot.csv",
+                  "--outcome",
+                  "reason",
+                  "--count",
+                  "n",
+                  "--against",
+                  "equal")),
+          new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
               List.of(
                   "rate",

@@ -36,6 +36,7 @@ public final class Tavik {
         new CommandLine(new Root())
             .addSubcommand(new RateCommand(terminal))
             .addSubcommand(new CompareCommand(terminal))
+            .addSubcommand(new SharesCommand(terminal))
             .addSubcommand(new LookCommand(terminal))
             .addSubcommand(new RunCommand(terminal))
             .addSubcommand(new DemoCommand(terminal))
@@ -131,8 +132,8 @@ public final class Tavik {
   @Command(
       name = "tavik",
       description =
-          "Answers questions about proportions and counts: is a rate different from a value, do"
-              + " groups differ, and by how much?",
+          "Answers questions about proportions and counts: is a rate different from a value, do groups"
+              + " differ, do counts follow claimed shares, and how far not?",
       mixinStandardHelpOptions = true,
       versionProvider = Version.class,
       synopsisSubcommandLabel = "COMMAND",
@@ -149,7 +150,7 @@ public final class Tavik {
     @Override
     public void run() {
       throw new IllegalArgumentException(
-          "a command is needed, such as rate, compare, look, run or demo");
+          "a command is needed, such as rate, compare, shares, look, run or demo");
     }
   }
 

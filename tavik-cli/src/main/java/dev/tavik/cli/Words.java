@@ -16,10 +16,15 @@ final class Words {
 
   /** The options that were used and belong to the words, and positional arguments as tallies. */
   static Spec of(CommandSpec command, Set<String> words) {
+    return of(command, words, "tally");
+  }
+
+  /** The options that were used and belong to the words, and positional arguments under a word. */
+  static Spec of(CommandSpec command, Set<String> words, String positional) {
     Map<String, List<String>> values = new LinkedHashMap<>();
     for (ArgSpec argument : command.commandLine().getParseResult().matchedArgs()) {
       String word =
-          argument instanceof OptionSpec option ? option.longestName().substring(2) : "tally";
+          argument instanceof OptionSpec option ? option.longestName().substring(2) : positional;
       if (words.contains(word)) {
         values
             .computeIfAbsent(word, key -> new ArrayList<>())

@@ -332,7 +332,8 @@ class CompareCommandTest {
     assertThat(root.at("/answers/3/conclusion").asText())
         .contains("equivalent within 8 percentage");
     assertThat(root.at("/answers/4/error/message").asText()).contains("needs two groups");
-    assertThat(root.at("/answers/5/error/message").asText()).contains("must be rate or compare");
+    assertThat(root.at("/answers/5/error/message").asText())
+        .contains("must be rate, compare or shares");
     assertThat(root.at("/cautions/0/code").asText()).isEqualTo("many-tests");
     assertThat(CommandLine.run("run", study.toString()).out())
         .contains("4 questions are tested, each at its own alpha");

@@ -21,7 +21,7 @@ class DocumentationTest {
   @TempDir Path folder;
 
   @ParameterizedTest
-  @ValueSource(strings = {"README.md", "docs/rates.md", "docs/comparisons.md"})
+  @ValueSource(strings = {"README.md", "docs/rates.md", "docs/comparisons.md", "docs/shares.md"})
   void commandsAreAnswered(String page) throws IOException {
     int commands = 0;
     for (String block : blocks(page, "sh")) {
@@ -31,6 +31,7 @@ class DocumentationTest {
           String command =
               line.substring(8)
                   .replaceAll(" #.*", "")
+                  .replace("--chart shares.png", "--chart " + folder + "/shares.png")
                   .replace("--chart kilns.png", "--chart " + folder + "/kilns.png");
           CommandLine answer = CommandLine.shell(command);
           assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
@@ -68,6 +69,7 @@ class DocumentationTest {
         "README.md",
         "docs/rates.md",
         "docs/comparisons.md",
+        "docs/shares.md",
         "docs/json.md",
         "CONTRIBUTING.md"
       })

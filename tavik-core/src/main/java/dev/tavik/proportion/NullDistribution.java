@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
@@ -11,6 +12,8 @@ import dev.tavik.result.Proportion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.apache.commons.numbers.gamma.LogGamma;
+import org.apache.commons.numbers.rootfinder.BrentSolver;
 
 /**
  * What counts of successes to expect if the null is true, and which of them make up a p-value: the
@@ -148,6 +151,44 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
       ends.add((double) atLeast);
     }
     return ends;
+  }
+
+  /**
+   * The chi-square distribution behind a p-value that is its upper tail.
+   *
+   * @param observed the statistic, at least 0
+   * @param df the degrees of freedom, at least 1
+   * @return the distribution; its density is cut off where it has no bound, near 0 with one degree
+   */
+  public static NullDistribution chiSquare(double observed, double df) {
+    double highest = Math.max(1.15 * observed, df + 5 * Math.sqrt(2 * df));
+    List<Point> points = new ArrayList<>();
+    double logScale = -0.5 * df * Math.log(2) - LogGamma.value(df / 2);
+    for (int step = 1; step <= STEPS; step++) {
+      double x = highest * step / STEPS;
+      points.add(new Point(x, Math.exp(logScale + (df / 2 - 1) * Math.log(x) - x / 2)));
+    }
+    return new NullDistribution(
+        false,
+        points,
+        new Tail(0, 0),
+        new Tail(observed, Math.exp(ChiSquare.logUpper(observed, df))));
+  }
+
+  /**
+   * The value that chi-square passes with a given probability, to a picture's accuracy.
+   *
+   * @param alpha the probability, strictly between 0 and 1
+   * @param df the degrees of freedom, at least 1
+   * @return the value, right to 10⁻⁹
+   */
+  public static double chiSquareAbove(double alpha, double df) {
+    double high = df + 1;
+    while (ChiSquare.logUpper(high, df) > Math.log(alpha)) {
+      high *= 2;
+    }
+    return new BrentSolver(1e-10, 1e-10, 0)
+        .findRoot(x -> ChiSquare.logUpper(x, df) - Math.log(alpha), 0, high);
   }
 
   private static NullDistribution exact(Binomial underNull, Tally tally, Alternative alternative) {

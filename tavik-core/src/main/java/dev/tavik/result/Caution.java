@@ -42,6 +42,8 @@ public record Caution(Code code, String message) {
     MANY_TESTS("many-tests"),
     /** A row or a column of totals was found in a table and left out. */
     TOTALS_LEFT_OUT("totals-left-out"),
+    /** Intervals of several shares hold one at a time, not all together. */
+    ONE_AT_A_TIME("one-at-a-time"),
     /** Groups without any observation were left out. */
     EMPTY_GROUP("empty-group");
 

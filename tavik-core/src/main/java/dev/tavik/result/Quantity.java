@@ -14,6 +14,10 @@ public enum Quantity {
   CONDITIONAL_ODDS_RATIO("conditional-odds-ratio", 0, Double.POSITIVE_INFINITY),
   /** One divided by the difference: among how many trials there is one success more or less. */
   NUMBER_NEEDED("number-needed", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY),
+  /** The share of one of several categories, 0 to 1. */
+  SHARE("share", 0, 1),
+  /** How far counts are from claimed shares or from independence: √(X²/n), 0 to infinity. */
+  COHENS_W("cohens-w", 0, Double.POSITIVE_INFINITY),
   /** The difference of 2·asin√p, -π to π. */
   COHENS_H("cohens-h", -Math.PI, Math.PI);
 

@@ -7,6 +7,7 @@ public sealed interface Answer
         CompareAnswer,
         CompareGroupsAnswer,
         PairedAnswer,
+        SharesAnswer,
         Unanswered {
   /**
    * The kind of question.

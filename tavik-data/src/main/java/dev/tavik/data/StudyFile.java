@@ -37,7 +37,8 @@ public final class StudyFile {
   private static final Map<String, Kind> KINDS =
       Map.of(
           "rate", new Kind(RateSpec.WORDS, RateSpec::question),
-          "compare", new Kind(CompareSpec.WORDS, CompareSpec::question));
+          "compare", new Kind(CompareSpec.WORDS, CompareSpec::question),
+          "shares", new Kind(SharesSpec.WORDS, SharesSpec::question));
 
   private record Kind(Set<String> words, BiFunction<Spec, Opening, Question> maker) {
     Set<String> keys() {
@@ -137,8 +138,8 @@ public final class StudyFile {
       if (known == null) {
         throw new SpecException(
             kind.isEmpty()
-                ? "'ask' is needed: it says what kind of question this is, such as rate or compare"
-                : "ask must be rate or compare, got '" + kind + "'");
+                ? "'ask' is needed: it says what kind of question this is, rate, compare or shares"
+                : "ask must be rate, compare or shares, got '" + kind + "'");
       }
       Map<String, List<String>> values = new LinkedHashMap<>();
       if (alpha != null) {

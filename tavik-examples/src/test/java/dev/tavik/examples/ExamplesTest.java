@@ -7,11 +7,13 @@ import dev.tavik.data.DemoFiles;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
+import dev.tavik.study.SharesAnswer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,6 +63,18 @@ class ExamplesTest {
     assertThat(answer.tally()).isEqualTo(PairedTally.of(49, 3, 10, 178));
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith("First inspector and Second inspector are not shown to differ");
+  }
+
+  @Test
+  void boxesAreHeldAgainstTheirLabel() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      // (392-400)²/400 + (331-300)²/300 + (277-300)²/300 = 5.127: below 5.991, the 5 % point.
+      SharesAnswer answer = DoBoxesMatchTheirLabel.check(List.of(392L, 331L, 277L), out);
+      assertThat(answer.preferredTest().pValue()).isBetween(0.05, 0.1);
+    }
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .startsWith("Mixed boxes: the counts are not shown to depart");
   }
 
   @Test

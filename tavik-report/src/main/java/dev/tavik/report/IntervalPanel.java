@@ -7,6 +7,7 @@ import java.awt.Color;
 import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
+import java.awt.geom.Rectangle2D;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
@@ -38,6 +39,7 @@ final class IntervalPanel {
 
   private static final Color NULL_VALUE = new Color(0xB8, 0x47, 0x00);
   private static final Shape POINT = new Ellipse2D.Double(-5, -5, 10, 10);
+  private static final Shape CLAIMED = new Rectangle2D.Double(-1.5, -13, 3, 26);
   private static final Shape CAP = new Line2D.Double(0, -7, 0, 7);
 
   private final String axisLabel;
@@ -77,6 +79,10 @@ final class IntervalPanel {
     List<Double> places = new ArrayList<>();
     references.forEach(value -> places.add(scale.place(value)));
     for (IntervalRow row : rows) {
+      Double claimed = row.claimed();
+      if (claimed != null) {
+        places.add(scale.place(claimed));
+      }
       places.add(scale.place(row.estimate()));
       places.add(scale.place(drawnLower(row.interval(), row.estimate())));
       places.add(scale.place(drawnUpper(row.interval(), row.estimate())));
@@ -159,6 +165,14 @@ final class IntervalPanel {
       addSeries(cap, data, renderer, CAP, true);
     }
     XYSeries point = new XYSeries("point " + index);
+    Double claimed = row.claimed();
+    if (claimed != null) {
+      XYSeries mark = new XYSeries("claimed " + index);
+      mark.add(scale.place(claimed), y);
+      addSeries(mark, data, renderer, CLAIMED, true);
+      renderer.setSeriesPaint(data.getSeriesCount() - 1, NULL_VALUE);
+      renderer.setSeriesFillPaint(data.getSeriesCount() - 1, NULL_VALUE);
+    }
     double place = scale.place(row.estimate());
     if (Double.isFinite(place)) {
       point.add(place, y);

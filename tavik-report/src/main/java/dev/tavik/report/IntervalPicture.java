@@ -12,6 +12,7 @@ import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
+import dev.tavik.study.SharesAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -44,6 +45,9 @@ public final class IntervalPicture {
     }
     if (answer instanceof CompareGroupsAnswer comparisons) {
       return ComparisonPicture.of(comparisons);
+    }
+    if (answer instanceof SharesAnswer shares) {
+      return SharesPicture.intervals(shares);
     }
     if (answer instanceof PairedAnswer paired) {
       return ComparisonPicture.of(paired);

@@ -18,6 +18,7 @@ import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
+import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
@@ -119,6 +120,9 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof PairedAnswer paired) {
       return new ComparisonJson(detail).of(paired);
+    }
+    if (answer instanceof SharesAnswer shares) {
+      return SharesJson.of(shares);
     }
     if (answer instanceof Unanswered unanswered) {
       ObjectNode node = JsonParts.head(answer);

@@ -14,6 +14,7 @@ import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
+import dev.tavik.study.SharesAnswer;
 import java.util.Comparator;
 import java.util.Objects;
 import java.util.Optional;
@@ -36,6 +37,9 @@ public final class NullPicture {
   public static Picture of(Answer answer) {
     if (answer instanceof CompareAnswer comparison) {
       return of(comparison);
+    }
+    if (answer instanceof SharesAnswer shares) {
+      return SharesPicture.underNull(shares);
     }
     if (answer instanceof PairedAnswer paired) {
       return of(paired);

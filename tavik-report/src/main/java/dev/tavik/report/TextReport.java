@@ -11,6 +11,7 @@ import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
+import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
@@ -43,6 +44,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new CompareGroupsText(lines, detail).write(comparisons);
     } else if (answer instanceof PairedAnswer paired) {
       new PairedText(lines, detail).write(paired);
+    } else if (answer instanceof SharesAnswer shares) {
+      new SharesText(lines).write(shares);
     } else if (answer instanceof Unanswered unanswered) {
       lines.paragraph("", "", unanswered.conclusion());
     }

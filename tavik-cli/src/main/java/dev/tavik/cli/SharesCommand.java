@@ -1,0 +1,146 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.SharesSpec;
+import dev.tavik.data.Spec;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** Do counts follow claimed shares? */
+@Command(
+    name = "shares",
+    description = "Do the counts of several categories follow claimed shares?",
+    sortOptions = false,
+    optionListHeading = "%n",
+    footer = {
+      "",
+      "Examples:",
+      "  tavik shares ash=31 celadon=22 iron=17 --against 40%%,30%%,30%%",
+      "  tavik shares ash=31 celadon=22 iron=17 --against 4:3:3",
+      "  tavik shares --data returns.csv --outcome reason --count n --against equal"
+    })
+final class SharesCommand implements Callable<Integer> {
+  private final Terminal terminal;
+
+  @picocli.CommandLine.Spec CommandSpec command;
+
+  @Parameters(
+      paramLabel = "NAME=COUNT",
+      arity = "0..*",
+      description = "The counts, in place of a file: ash=31 iron=22.")
+  String @Nullable [] counts;
+
+  @Option(
+      names = "--against",
+      paramLabel = "SHARES",
+      description =
+          "The claimed shares, in the order of the categories: 40%%,30%%,30%% or 1/8,7/8, a ratio"
+              + " 4:3:3, by name ash=40%%,iron=60%%, or equal.")
+  String @Nullable [] against;
+
+  @Option(
+      names = "--alpha",
+      paramLabel = "A",
+      description = "The significance level; 0.05 unless given.")
+  @Nullable String alpha;
+
+  @Option(
+      names = "--level",
+      paramLabel = "L",
+      description = "The confidence level; 1 - alpha unless given.")
+  @Nullable String level;
+
+  @Option(
+      names = "--tests",
+      paramLabel = "LIST|all",
+      description =
+          "Which tests: pearson, likelihood-ratio, exact-multinomial; pearson and exact-multinomial"
+              + " unless given.")
+  String @Nullable [] tests;
+
+  @Option(
+      names = "--intervals",
+      paramLabel = "LIST|all",
+      description =
+          "Which intervals: goodman and sison-glaz, which hold for all shares together, wilson, one at"
+              + " a time; goodman unless given.")
+  String @Nullable [] intervals;
+
+  @Option(
+      names = "--label",
+      paramLabel = "TEXT",
+      description = "A name for what is counted, used in the answer.")
+  @Nullable String label;
+
+  @Option(
+      names = "--data",
+      paramLabel = "FILE",
+      description =
+          "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
+  @Nullable String data;
+
+  @Option(
+      names = "--outcome",
+      paramLabel = "COLUMN",
+      description = "The column whose levels are counted.")
+  @Nullable String outcome;
+
+  @Option(
+      names = "--order",
+      paramLabel = "LEVEL,LEVEL",
+      description = "The order of the levels; by number or as they first appear unless given.")
+  String @Nullable [] order;
+
+  @Option(
+      names = "--count",
+      paramLabel = "COLUMN",
+      description = "A frequency column: how many units each row stands for.")
+  @Nullable String count;
+
+  @Option(
+      names = "--where",
+      paramLabel = "COLUMN=VALUE",
+      description = "Only rows with this value; may be given several times.")
+  String @Nullable [] where;
+
+  @Option(
+      names = "--missing",
+      paramLabel = "drop|level|fail",
+      description = "What becomes of rows without a value; drop unless given.")
+  @Nullable String missing;
+
+  @Option(
+      names = "--chart",
+      paramLabel = "FILE",
+      description =
+          "Draw the shares, their intervals and the claimed ones into a .png or .svg file.")
+  java.nio.file.@Nullable Path chart;
+
+  @Option(
+      names = "--null-chart",
+      paramLabel = "FILE",
+      description =
+          "Draw what chi-square to expect under the null, the p-value shaded, into a .png or .svg"
+              + " file.")
+  java.nio.file.@Nullable Path nullChart;
+
+  @Mixin OutputOptions output;
+
+  SharesCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  @Override
+  public Integer call() {
+    Spec spec = Words.of(command, SharesSpec.WORDS, "counts");
+    AnswerOptions answer = new AnswerOptions();
+    answer.chart = chart;
+    answer.nullChart = nullChart;
+    answer.output = output;
+    return answer.answer(spec, () -> SharesSpec.question(spec, terminal.files()).ask(), terminal);
+  }
+}

@@ -1,0 +1,160 @@
+package dev.tavik.association;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Claimed shares of several categories, held as whole parts of a common whole, so that 40 %, 30 %,
+ * 30 % are exactly 4, 3 and 3 tenths.
+ *
+ * @param parts one part a category, all above 0
+ */
+public record Shares(List<BigInteger> parts) {
+  private static final Pattern FRACTION = Pattern.compile("(\\d{1,18})\\s*/\\s*(\\d{1,18})");
+  private static final Pattern DECIMAL =
+      Pattern.compile("(\\d+\\.?\\d*|\\.\\d+)(?:[eE]-?\\d{1,3})?\\s*(%?)");
+  private static final Pattern RATIO = Pattern.compile("\\d{1,18}(?:\\s*:\\s*\\d{1,18})+");
+  private static final int MOST_DIGITS = 6;
+
+  /**
+   * Copies the parts.
+   *
+   * @throws IllegalArgumentException if there are fewer than two, or one isn't above 0
+   */
+  public Shares {
+    parts = List.copyOf(parts);
+    if (parts.size() < 2 || parts.stream().anyMatch(part -> part.signum() <= 0)) {
+      throw new IllegalArgumentException("shares must be at least two, each above 0, got " + parts);
+    }
+  }
+
+  /**
+   * The same share for every category.
+   *
+   * @param categories how many there are, at least two
+   * @return the shares
+   */
+  public static Shares equal(int categories) {
+    return new Shares(Collections.nCopies(categories, BigInteger.ONE));
+  }
+
+  /**
+   * Reads shares as people write them: proportions, percentages or fractions that add up to 1, such
+   * as {@code 1/8, 7/8} or {@code 40%, 30%, 30%}, or one ratio such as {@code 4:3:3}.
+   *
+   * @param written the shares, one an entry, or a ratio as the only entry
+   * @return the shares
+   * @throws IllegalArgumentException if they are none of these, one isn't above 0, or they don't
+   *     add up to 1
+   */
+  public static Shares parse(List<String> written) {
+    if (written.size() == 1 && RATIO.matcher(written.get(0).strip()).matches()) {
+      List<BigInteger> parts = new ArrayList<>();
+      for (String part : written.get(0).split(":", -1)) {
+        parts.add(new BigInteger(part.strip()));
+      }
+      return new Shares(parts);
+    }
+    List<BigInteger> numerators = new ArrayList<>();
+    List<BigInteger> denominators = new ArrayList<>();
+    BigInteger common = BigInteger.ONE;
+    for (String each : written) {
+      BigInteger[] share = fraction(each.strip());
+      numerators.add(share[0]);
+      denominators.add(share[1]);
+      common = common.multiply(share[1]).divide(common.gcd(share[1]));
+    }
+    List<BigInteger> parts = new ArrayList<>();
+    BigInteger sum = BigInteger.ZERO;
+    for (int i = 0; i < numerators.size(); i++) {
+      BigInteger part = numerators.get(i).multiply(common).divide(denominators.get(i));
+      parts.add(part);
+      sum = sum.add(part);
+    }
+    if (!sum.equals(common)) {
+      BigDecimal total =
+          new BigDecimal(sum)
+              .multiply(BigDecimal.valueOf(100))
+              .divide(new BigDecimal(common), MOST_DIGITS, RoundingMode.HALF_EVEN)
+              .stripTrailingZeros();
+      throw new IllegalArgumentException(
+          String.format(
+              "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3 needs"
+                  + " no sum",
+              String.join(", ", written), total.toPlainString()));
+    }
+    return new Shares(parts);
+  }
+
+  private static BigInteger[] fraction(String text) {
+    Matcher fraction = FRACTION.matcher(text);
+    if (fraction.matches() && new BigInteger(fraction.group(2)).signum() > 0) {
+      return new BigInteger[] {
+        new BigInteger(fraction.group(1)), new BigInteger(fraction.group(2))
+      };
+    }
+    Matcher decimal = DECIMAL.matcher(text);
+    if (!decimal.matches()) {
+      throw new IllegalArgumentException(
+          "a share must be written as 0.4, 40% or 2/5, or all as a ratio 4:3:3, got '"
+              + text
+              + "'");
+    }
+    boolean percent = !decimal.group(2).isEmpty();
+    BigDecimal value = new BigDecimal(text.replace("%", "").strip()).movePointLeft(percent ? 2 : 0);
+    int scale = Math.max(0, value.scale());
+    return new BigInteger[] {
+      value.movePointRight(scale).toBigIntegerExact(), BigInteger.TEN.pow(scale)
+    };
+  }
+
+  /**
+   * How many categories there are.
+   *
+   * @return at least two
+   */
+  public int size() {
+    return parts.size();
+  }
+
+  /**
+   * A share as a number.
+   *
+   * @param category its position, from 0
+   * @return the nearest double, strictly between 0 and 1
+   */
+  public double share(int category) {
+    return new BigDecimal(parts.get(category))
+        .divide(new BigDecimal(whole()), MathContext.DECIMAL64)
+        .doubleValue();
+  }
+
+  BigInteger whole() {
+    return parts.stream().reduce(BigInteger.ZERO, BigInteger::add);
+  }
+
+  /** The count that a category is expected to have out of a total. */
+  double expected(int category, long total) {
+    return ratio(BigInteger.valueOf(total).multiply(parts.get(category)), whole());
+  }
+
+  /** What a count has beyond its expectation, a whole number divided once. */
+  double excess(int category, long count, long total) {
+    BigInteger beyond =
+        BigInteger.valueOf(count)
+            .multiply(whole())
+            .subtract(BigInteger.valueOf(total).multiply(parts.get(category)));
+    return ratio(beyond, whole());
+  }
+
+  private static double ratio(BigInteger part, BigInteger whole) {
+    return new BigDecimal(part).divide(new BigDecimal(whole), MathContext.DECIMAL64).doubleValue();
+  }
+}

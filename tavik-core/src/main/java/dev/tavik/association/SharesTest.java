@@ -1,0 +1,107 @@
+package dev.tavik.association;
+
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.numeric.ChiSquare;
+import dev.tavik.numeric.Deviance;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.TestResult;
+
+/**
+ * The tests of whether counts follow claimed shares. None of them has a direction.
+ *
+ * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
+ * {@link TestResult#log10PValue}.
+ */
+public enum SharesTest {
+  /** X² = Σ (O - E)²/E, referred to chi-square with one degree of freedom fewer than categories. */
+  PEARSON("pearson", "Pearson 1900, Philosophical Magazine 50, 157-175"),
+  /** G² = 2 Σ O ln(O/E), referred to the same distribution. */
+  LIKELIHOOD_RATIO("likelihood-ratio", "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
+  /**
+   * The probability, under the claimed shares, of all outcomes no more probable than the observed
+   * one, with a relative tolerance of 10⁻⁷ on ties. With two categories the binomial test. Declines
+   * beyond a budget, which its message names.
+   */
+  EXACT_MULTINOMIAL("exact-multinomial", "Freeman and Halton 1951, Biometrika 38, 141-149");
+
+  private final String id;
+  private final String reference;
+
+  SharesTest(String id, String reference) {
+    this.id = id;
+    this.reference = reference;
+  }
+
+  /**
+   * Tests whether counts follow claimed shares.
+   *
+   * @param counts the counts
+   * @param shares one share a category
+   * @return the result
+   * @throws IllegalArgumentException if there isn't one share a category
+   * @throws DeclinedException if the exact test would take too long
+   */
+  public TestResult of(CategoryCounts counts, Shares shares) {
+    requireOneEach(counts, shares);
+    return switch (this) {
+      case PEARSON -> chiSquare("X2", pearson(counts, shares), counts.size());
+      case LIKELIHOOD_RATIO -> chiSquare("G2", likelihoodRatio(counts, shares), counts.size());
+      case EXACT_MULTINOMIAL ->
+          TestResult.of(id, null, new MultinomialTest(counts, shares).logPValue());
+    };
+  }
+
+  static void requireOneEach(CategoryCounts counts, Shares shares) {
+    if (shares.size() != counts.size()) {
+      throw new IllegalArgumentException(
+          String.format(
+              "there must be one share for each category (%d: %s), got %d",
+              counts.size(), String.join(", ", counts.levels()), shares.size()));
+    }
+  }
+
+  private TestResult chiSquare(String name, double statistic, int categories) {
+    double df = categories - 1.0;
+    return TestResult.of(
+            id, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
+        .withDf(df);
+  }
+
+  static double pearson(CategoryCounts counts, Shares shares) {
+    double sum = 0;
+    for (int i = 0; i < counts.size(); i++) {
+      double excess = shares.excess(i, counts.counts().get(i), counts.total());
+      sum += excess * (excess / shares.expected(i, counts.total()));
+    }
+    return sum;
+  }
+
+  private static double likelihoodRatio(CategoryCounts counts, Shares shares) {
+    double half = 0;
+    for (int i = 0; i < counts.size(); i++) {
+      long count = counts.counts().get(i);
+      double expected = shares.expected(i, counts.total());
+      double excess = shares.excess(i, count, counts.total());
+      half += count == 0 ? expected : Deviance.half((double) count, expected, excess);
+    }
+    return 2 * half;
+  }
+
+  /**
+   * The public id.
+   *
+   * @return such as {@code pearson}
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * Where the test was published.
+   *
+   * @return author, year, journal, volume, pages
+   */
+  public String reference() {
+    return reference;
+  }
+}

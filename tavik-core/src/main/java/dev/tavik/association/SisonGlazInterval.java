@@ -1,0 +1,120 @@
+package dev.tavik.association;
+
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Interval;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Sison and Glaz (1995, "Simultaneous confidence intervals and sample size determination for
+ * multinomial proportions", Journal of the American Statistical Association 90, 366-369).
+ *
+ * <p>ν(c) is the probability that every count of a multinomial sample with the observed shares is
+ * within c of the observed one. With ν(c) &lt; level ≤ ν(c + 1), the limits are p - c/n and p + (c
+ * + 2γ)/n, γ = (level - ν(c))/(ν(c + 1) - ν(c)).
+ *
+ * <p>Multinomial counts are Poisson ones, given their sum; ν is the observed outcome's probability
+ * times the sum, over all deviations that cancel, of the products of Poisson ratios: a convolution
+ * of k short arrays, where the paper takes an Edgeworth approximation.
+ */
+final class SisonGlazInterval {
+  private static final double MOST_WORK = 2e9;
+
+  private final CategoryCounts counts;
+  private final double observed;
+
+  private SisonGlazInterval(CategoryCounts counts) {
+    this.counts = counts;
+    this.observed = Math.exp(logObserved(counts));
+  }
+
+  static List<Interval> of(SharesInterval method, CategoryCounts counts, double level) {
+    SisonGlazInterval search = new SisonGlazInterval(counts);
+    long most = 0;
+    for (long count : counts.counts()) {
+      most = Math.max(most, Math.max(count, counts.total() - count));
+    }
+    long beyond = 1;
+    while (beyond < most && search.within(beyond) < level) {
+      beyond *= 2;
+    }
+    long c = beyond / 2;
+    while (beyond - c > 1) {
+      long middle = c + (beyond - c) / 2;
+      if (search.within(middle) < level) {
+        c = middle;
+      } else {
+        beyond = middle;
+      }
+    }
+    if (search.within(0) >= level) {
+      c = -1;
+    }
+    double below = c < 0 ? 0 : search.within(c);
+    double gamma = (level - below) / (search.within(c + 1) - below);
+    double n = counts.total();
+    List<Interval> intervals = new ArrayList<>();
+    for (long count : counts.counts()) {
+      intervals.add(
+          method.share(
+              level,
+              Math.max(0, (count - Math.max(0, c)) / n),
+              Math.min(1, (count + Math.max(0, c) + 2 * gamma) / n)));
+    }
+    return intervals;
+  }
+
+  /** The probability of the observed counts if the shares are the observed ones. */
+  private static double logObserved(CategoryCounts counts) {
+    double log = 0;
+    long left = counts.total();
+    for (long count : counts.counts()) {
+      if (count > 0 && count < left) {
+        DecimalFraction share =
+            new DecimalFraction((double) count / left, 0, (double) (left - count) / left);
+        log += new Binomial(left, share).logMass(count);
+      }
+      left -= count;
+    }
+    return log;
+  }
+
+  /** ν(c): the deviations of the categories so far, by their sum, from -(kc) to kc. */
+  private double within(long c) {
+    int categories = counts.size();
+    if ((double) categories * categories * c * c > MOST_WORK) {
+      throw new DeclinedException(
+          "the counts are so large that the probability would take long to sum; use goodman");
+    }
+    int reach = (int) c;
+    double[] sums = {1};
+    for (long count : counts.counts()) {
+      double[] ratios = poissonRatios(count, reach);
+      double[] next = new double[sums.length + 2 * reach];
+      for (int i = 0; i < sums.length; i++) {
+        for (int j = 0; j < ratios.length && sums[i] > 0; j++) {
+          next[i + j] += sums[i] * ratios[j];
+        }
+      }
+      sums = next;
+    }
+    return Math.min(1, observed * sums[sums.length / 2]);
+  }
+
+  /**
+   * The Poisson probabilities around a count that is its own mean, as multiples of that count's.
+   */
+  private static double[] poissonRatios(long count, int reach) {
+    double[] ratios = new double[2 * reach + 1];
+    ratios[reach] = 1;
+    for (int away = 1; away <= reach; away++) {
+      ratios[reach + away] = ratios[reach + away - 1] * (count / (double) (count + away));
+      ratios[reach - away] =
+          count - away < 0 ? 0 : ratios[reach - away + 1] * ((count - away + 1) / (double) count);
+    }
+    return ratios;
+  }
+}

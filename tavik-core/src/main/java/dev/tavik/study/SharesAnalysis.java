@@ -1,0 +1,326 @@
+package dev.tavik.study;
+
+import dev.tavik.association.CellFigures;
+import dev.tavik.association.Shares;
+import dev.tavik.association.SharesInterval;
+import dev.tavik.association.SharesTest;
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.numeric.Normal;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** Puts the answer to one question about shares together. */
+final class SharesAnalysis {
+  private static final int SMALL = 5;
+  private static final double FEW = 0.2;
+
+  private final SharesQuestion question;
+  private final SharesSettings settings;
+  private final CategoryCounts counts;
+  private final Shares claimed;
+  private final List<CellFigures> cells;
+  private final List<Double> standingOut;
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Interval> intervals = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final SharesTest preferred;
+  private final TestResult test;
+  private final SharesInterval interval;
+
+  SharesAnalysis(SharesQuestion question) {
+    this.question = question;
+    this.settings = question.settings();
+    this.counts = question.counts();
+    this.claimed = question.claimed();
+    this.cells =
+        IntStream.range(0, counts.size())
+            .mapToObj(category -> CellFigures.of(counts, claimed, category))
+            .toList();
+    this.standingOut = standingOut();
+    List<SharesTest> made = new ArrayList<>();
+    for (SharesTest method : settings.tests()) {
+      try {
+        tests.add(method.of(counts, claimed));
+        made.add(method);
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method.id(), e.reason()));
+      }
+    }
+    List<SharesInterval> shown = new ArrayList<>();
+    for (SharesInterval method : settings.intervals()) {
+      try {
+        intervals.addAll(method.of(counts, settings.level()));
+        shown.add(method);
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method.id(), e.reason()));
+      }
+    }
+    if (made.isEmpty() || shown.isEmpty()) {
+      throw new IllegalArgumentException(
+          "none of the methods asked for can be used: "
+              + refusals.stream()
+                  .map(each -> each.method() + ": " + each.reason())
+                  .collect(Collectors.joining("; ")));
+    }
+    SharesTest wanted = enough() ? SharesTest.PEARSON : SharesTest.EXACT_MULTINOMIAL;
+    this.preferred = made.contains(wanted) ? wanted : made.get(0);
+    this.test = tests.get(made.indexOf(preferred));
+    this.interval = shown.get(0);
+  }
+
+  SharesAnswer answer() {
+    return new SharesAnswer(
+        question.label(),
+        counts,
+        claimed,
+        settings,
+        question.from(),
+        cells,
+        standingOut,
+        estimates(),
+        tests,
+        intervals,
+        refusals,
+        new Preference(preferred.id(), interval.id(), reason()),
+        conditions(),
+        cautions(),
+        conclusion());
+  }
+
+  /** Holm's adjustment of the two-sided p-values of the adjusted residuals. */
+  private List<Double> standingOut() {
+    List<List<TestResult>> each =
+        cells.stream()
+            .map(
+                cell ->
+                    List.of(
+                        TestResult.of(
+                            "residual",
+                            null,
+                            Math.log(2) + Normal.logUpper(Math.abs(cell.adjustedResidual())))))
+            .toList();
+    return Holm.adjust(each).stream()
+        .map(result -> Objects.requireNonNull(result.get(0).adjusted()).pValue())
+        .toList();
+  }
+
+  private List<Estimate> estimates() {
+    List<Estimate> estimates = new ArrayList<>();
+    for (int i = 0; i < counts.size(); i++) {
+      Estimate proportion = CompareAnalysis.proportion(counts.levels().get(i), counts.tally(i));
+      estimates.add(
+          new Estimate(
+              Quantity.SHARE, proportion.label(), proportion.value(), proportion.standardError()));
+    }
+    double chiSquare = cells.stream().mapToDouble(CellFigures::contribution).sum();
+    estimates.add(
+        new Estimate(
+            Quantity.COHENS_W, "sqrt(X2 / n)", Math.sqrt(chiSquare / counts.total()), Double.NaN));
+    return estimates;
+  }
+
+  /** None expected under 1, and at most a fifth under 5. */
+  private boolean enough() {
+    return cells.stream().allMatch(cell -> cell.expected() >= 1)
+        && small().size() <= FEW * counts.size();
+  }
+
+  private List<String> small() {
+    return IntStream.range(0, counts.size())
+        .filter(i -> cells.get(i).expected() < SMALL)
+        .mapToObj(
+            i ->
+                String.format(
+                    "%s (%s)",
+                    counts.levels().get(i), Figures.significant(cells.get(i).expected(), 3)))
+        .toList();
+  }
+
+  private List<Condition> conditions() {
+    List<String> small = small();
+    Condition expected =
+        new Condition(
+            "expected counts",
+            enough() ? Condition.State.MET : Condition.State.NOT_MET,
+            small.isEmpty()
+                ? "all are at least 5, enough for the chi-square approximation"
+                : String.format(
+                    "under 5 are %s; the chi-square approximation wants none under 1 and at most a"
+                        + " fifth of them under 5",
+                    String.join(", ", small)));
+    return List.of(
+        expected,
+        new Condition(
+            "independent units",
+            Condition.State.NOT_IN_THE_DATA,
+            "each unit falls into one category on its own. Units that come in lots are alike, and then"
+                + " p-values come out too small. Counts can't show this"),
+        new Condition(
+            "shares claimed beforehand",
+            Condition.State.NOT_IN_THE_DATA,
+            "the shares were not taken from these counts; each one that was costs a degree of freedom"));
+  }
+
+  private String reason() {
+    if (settings.tests().size() == 1) {
+      return preferred.id() + " is the only test asked for";
+    }
+    if (preferred == SharesTest.PEARSON && enough()) {
+      return "the expected counts are enough for the chi-square approximation";
+    }
+    return preferred == SharesTest.EXACT_MULTINOMIAL && !enough()
+        ? "some expected counts are too small for the chi-square approximation; the exact test holds"
+            + " at any size"
+        : preferred.id() + " is the first of the tests that could be made";
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    if (!enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Some expected counts are too small for the chi-square approximation: "
+                  + String.join(", ", small())
+                  + ". Use exact-multinomial, or merge categories that were alike before the data were"
+                  + " seen."));
+    }
+    DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(decisions.nearAlpha());
+    if (settings.level() != settings.matchingLevel()) {
+      cautions.add(
+          new Caution(
+              Code.LEVEL_ALPHA,
+              String.format(
+                  "Intervals are at level %s, tests at alpha %s; level %s would match.",
+                  Figures.exactPercent(settings.level()),
+                  Figures.plain(settings.alpha()),
+                  Figures.exactPercent(settings.matchingLevel()))));
+    }
+    testAndIntervals(cautions);
+    if (settings.intervals().stream().anyMatch(method -> !method.simultaneous())) {
+      cautions.add(
+          new Caution(
+              Code.ONE_AT_A_TIME,
+              "Wilson's intervals hold at the level one at a time; all together they miss some share"
+                  + " more often. Use goodman or sison-glaz to look at several."));
+    }
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, counts.total()));
+    }
+    return cautions;
+  }
+
+  /** A chi-square test of all shares and intervals of each may part ways. */
+  private void testAndIntervals(List<Caution> cautions) {
+    boolean rejects = test.rejects(settings.alpha());
+    boolean outside = !outside().isEmpty();
+    if (settings.level() == settings.matchingLevel() && rejects != outside) {
+      cautions.add(
+          new Caution(
+              Code.TEST_AND_INTERVAL,
+              rejects
+                  ? String.format(
+                      "The %s test rejects the shares together, though each claimed share lies inside"
+                          + " its %s interval: small departures of several add up.",
+                      test.method(), interval.id())
+                  : String.format(
+                      "The %s test doesn't reject the shares together, though by the %s intervals %s"
+                          + " lies outside. They ask different questions, and here the case is close.",
+                      test.method(), interval.id(), String.join(", ", outside()))));
+    }
+  }
+
+  /** The categories whose claimed share lies outside of its interval. */
+  private List<String> outside() {
+    List<Interval> shown =
+        intervals.stream().filter(each -> each.method().equals(interval.id())).toList();
+    return IntStream.range(0, counts.size())
+        .filter(i -> !shown.get(i).contains(claimed.share(i)))
+        .mapToObj(i -> counts.levels().get(i))
+        .toList();
+  }
+
+  private String conclusion() {
+    boolean rejects = test.rejects(settings.alpha());
+    return String.format(
+        "%s%s: %s; %s, %s test at alpha %s.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        rejects
+            ? "the counts don't follow the claimed shares"
+            : "the counts are not shown to depart from the claimed shares",
+        rejects ? whatStandsOut() : widest(),
+        Figures.pEquals(test.log10PValue()),
+        test.method(),
+        Figures.plain(settings.alpha()));
+  }
+
+  private String whatStandsOut() {
+    List<String> found =
+        IntStream.range(0, counts.size())
+            .filter(i -> standingOut.get(i) <= settings.alpha())
+            .mapToObj(this::departure)
+            .toList();
+    return found.isEmpty()
+        ? "no category stands out alone, the largest departure is " + departure(largest())
+        : String.join(", ", found)
+            + (found.size() == 1 ? " stands" : " stand")
+            + " out, after adjustment for "
+            + counts.size()
+            + " categories";
+  }
+
+  private String departure(int category) {
+    double share = counts.tally(category).proportion();
+    double claim = claimed.share(category);
+    return String.format(
+        "%s %s (%s against %s)",
+        counts.levels().get(category),
+        share < claim ? "below" : "above",
+        Figures.percentBeside(share, claim),
+        Figures.percentBeside(claim, share));
+  }
+
+  private int largest() {
+    int largest = 0;
+    for (int i = 1; i < cells.size(); i++) {
+      if (Math.abs(cells.get(i).adjustedResidual())
+          > Math.abs(cells.get(largest).adjustedResidual())) {
+        largest = i;
+      }
+    }
+    return largest;
+  }
+
+  private String widest() {
+    int category = largest();
+    Interval shown =
+        intervals.stream()
+            .filter(each -> each.method().equals(interval.id()))
+            .toList()
+            .get(category);
+    return String.format(
+        "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"
+            + " interval)",
+        departure(category),
+        Figures.percentBeside(shown.lower(), shown.upper()),
+        Figures.percentBeside(shown.upper(), shown.lower()),
+        Figures.exactPercent(settings.level()),
+        interval.title());
+  }
+}

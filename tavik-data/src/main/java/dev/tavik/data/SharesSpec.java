@@ -1,0 +1,232 @@
+package dev.tavik.data;
+
+import dev.tavik.association.Shares;
+import dev.tavik.association.SharesInterval;
+import dev.tavik.association.SharesTest;
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.count.Tabulation;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Question;
+import dev.tavik.study.SharesQuestion;
+import dev.tavik.study.SharesSettings;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Makes a question about shares from its words. The counts come from named counts, {@code ash=31},
+ * or from a column of a file.
+ */
+public final class SharesSpec {
+  /** The words that a question about shares understands. */
+  public static final Set<String> WORDS =
+      Set.of(
+          "label",
+          "counts",
+          "data",
+          "outcome",
+          "count",
+          "where",
+          "missing",
+          "order",
+          "against",
+          "alpha",
+          "level",
+          "tests",
+          "intervals");
+
+  private static final String FORMS =
+      "the claimed shares: 40%,30%,30%, fractions 1/8,7/8, a ratio 4:3:3, named ash=40%,iron=60%, or"
+          + " equal";
+
+  private final Spec spec;
+  private final CountsSpec counts;
+
+  private SharesSpec(Spec spec, Opening opening) {
+    this.spec = spec;
+    this.counts = new CountsSpec(spec, opening);
+  }
+
+  /**
+   * Makes the question. Everything that the words alone can get wrong is refused before a file is
+   * opened.
+   *
+   * @param spec the words
+   * @param opening how a file is opened
+   * @return the question
+   * @throws SpecException if the words make no question
+   * @throws IllegalArgumentException if a value is out of its range
+   * @throws DataException if the file can't be read or lacks what is asked for
+   */
+  public static Question question(Spec spec, Opening opening) {
+    return new SharesSpec(spec, opening).question();
+  }
+
+  private Question question() {
+    spec.requireWith("data", "outcome", "count", "where", "missing", "order");
+    if (spec.has("counts") == spec.has("data")) {
+      throw new SpecException(
+          spec.has("data")
+              ? "counts come from the command or from "
+                  + spec.name("data")
+                  + ", not from both; leave one out"
+              : "nothing to count: give counts such as ash=31 iron=22, or "
+                  + spec.name("data")
+                  + " with "
+                  + spec.name("outcome"));
+    }
+    if (!spec.has("against")) {
+      throw new SpecException(spec.name("against") + " is needed: " + FORMS);
+    }
+    SharesSettings settings = settings();
+    if (spec.has("counts")) {
+      Map<String, Long> named = named();
+      return question("", named, settings, null);
+    }
+    return fromFile(settings);
+  }
+
+  private SharesSettings settings() {
+    SharesSettings settings = SharesSettings.usual();
+    @Nullable String alpha = spec.text("alpha");
+    if (alpha != null) {
+      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
+    }
+    @Nullable String level = spec.text("level");
+    if (level != null) {
+      settings = settings.level(Proportion.parse(spec.name("level"), level));
+    }
+    if (spec.has("tests")) {
+      settings =
+          settings.tests(counts.methods("tests", List.of(SharesTest.values()), SharesTest::id));
+    }
+    if (spec.has("intervals")) {
+      settings =
+          settings.intervals(
+              counts.methods("intervals", List.of(SharesInterval.values()), SharesInterval::id));
+    }
+    return settings;
+  }
+
+  private Map<String, Long> named() {
+    Map<String, Long> named = new LinkedHashMap<>();
+    for (String each : spec.all("counts")) {
+      int equals = each.lastIndexOf('=');
+      String count = each.substring(equals + 1).strip();
+      if (equals <= 0 || !count.matches("\\d{1,12}")) {
+        throw new SpecException(
+            "counts must be written NAME=COUNT with a whole number, such as ash=31, got '"
+                + each
+                + "'");
+      }
+      if (named.put(each.substring(0, equals).strip(), Long.parseLong(count)) != null) {
+        throw new SpecException(
+            "two counts are called '" + each.substring(0, equals).strip() + "'; add them up");
+      }
+    }
+    return named;
+  }
+
+  private Question fromFile(SharesSettings settings) {
+    String outcome = spec.required("outcome", "the column whose levels are counted");
+    counts.requireDifferent("outcome", "count");
+    Tabulation counted = counts.tabulation(outcome);
+    Map<String, Long> named = new LinkedHashMap<>();
+    for (String level : ordered(counted)) {
+      named.put(level, counted.where(0, level).total());
+    }
+    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    return question(counted.columns().get(0), named, settings, from);
+  }
+
+  /** In the order given, else by number where all levels are numbers, else as they first appear. */
+  private List<String> ordered(Tabulation counted) {
+    List<String> levels = counted.levels(0);
+    if (spec.has("order")) {
+      List<String> order = new ArrayList<>();
+      for (String typed : spec.list("order")) {
+        order.add(match(typed, levels, counted.source()));
+      }
+      for (String level : levels) {
+        if (!order.contains(level)) {
+          throw new SpecException(spec.name("order") + " must name every level; missing: " + level);
+        }
+      }
+      return order;
+    }
+    boolean numbers = levels.stream().allMatch(level -> level.matches("-?\\d{1,18}(\\.\\d+)?"));
+    return numbers
+        ? levels.stream().sorted(Comparator.comparing(BigDecimal::new)).toList()
+        : levels;
+  }
+
+  private static String match(String typed, List<String> levels, String source) {
+    List<String> matching = Names.matching(typed, levels);
+    if (matching.size() != 1) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          source + ": there is no level '" + typed + "'" + Names.hint(typed, levels));
+    }
+    return matching.get(0);
+  }
+
+  private Question question(
+      String label, Map<String, Long> named, SharesSettings settings, @Nullable CountedFrom from) {
+    List<String> written = spec.list("against");
+    Shares claimed;
+    if (written.size() == 1 && written.get(0).equals("equal")) {
+      claimed = Shares.equal(Math.max(2, named.size()));
+    } else if (written.get(0).contains("=")) {
+      claimed = byName(written, named, from);
+    } else {
+      claimed = Shares.parse(written);
+    }
+    if (claimed.size() != named.size()) {
+      throw new SpecException(
+          String.format(
+              "%s must have one share for each of the %d categories (%s), got %d",
+              spec.name("against"),
+              named.size(),
+              String.join(", ", named.keySet()),
+              claimed.size()));
+    }
+    CategoryCounts categories =
+        CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
+    return new SharesQuestion(counts.label(label), categories, claimed, settings, from);
+  }
+
+  /** Shares by name; a category that is claimed but was never counted has a count of 0. */
+  private Shares byName(List<String> written, Map<String, Long> named, @Nullable CountedFrom from) {
+    Map<String, String> shares = new LinkedHashMap<>();
+    for (String each : written) {
+      int equals = each.lastIndexOf('=');
+      if (equals <= 0) {
+        throw new SpecException(
+            spec.name("against") + " must name all shares or none, got '" + each + "'");
+      }
+      String typed = each.substring(0, equals).strip();
+      List<String> matching = Names.matching(typed, List.copyOf(named.keySet()));
+      String level = matching.size() == 1 ? matching.get(0) : typed;
+      shares.put(level, each.substring(equals + 1).strip());
+    }
+    for (String level : named.keySet()) {
+      if (!shares.containsKey(level)) {
+        throw new SpecException(
+            String.format(
+                "%s has no share for '%s'%s",
+                spec.name("against"),
+                level,
+                from == null ? "" : ", which occurs in " + from.data()));
+      }
+    }
+    shares.keySet().forEach(level -> named.putIfAbsent(level, 0L));
+    return Shares.parse(
+        named.keySet().stream().map(level -> shares.getOrDefault(level, "")).toList());
+  }
+}

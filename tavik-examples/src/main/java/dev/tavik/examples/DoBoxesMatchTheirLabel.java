@@ -1,0 +1,44 @@
+package dev.tavik.examples;
+
+import dev.tavik.association.Shares;
+import dev.tavik.association.SharesInterval;
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.report.Detail;
+import dev.tavik.report.Emphasis;
+import dev.tavik.report.TextReport;
+import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.SharesQuestion;
+import dev.tavik.study.SharesSettings;
+import java.io.PrintStream;
+import java.util.List;
+
+/**
+ * A mixed box says on its label that 40 % of its tiles are ash, 30 % celadon and 30 % iron. Ten
+ * boxes were opened and their tiles counted. Do the boxes match their label?
+ */
+public final class DoBoxesMatchTheirLabel {
+  private DoBoxesMatchTheirLabel() {}
+
+  /**
+   * Holds the counts against the label.
+   *
+   * @param arguments none
+   */
+  public static void main(String[] arguments) {
+    check(List.of(392L, 331L, 277L), System.out);
+  }
+
+  static SharesAnswer check(List<Long> tiles, PrintStream out) {
+    SharesAnswer answer =
+        SharesQuestion.of(
+                CategoryCounts.of(List.of("ash", "celadon", "iron"), tiles),
+                Shares.parse(List.of("40%", "30%", "30%")))
+            .labelled("Mixed boxes")
+            .settings(
+                SharesSettings.usual()
+                    .intervals(List.of(SharesInterval.GOODMAN, SharesInterval.SISON_GLAZ)))
+            .ask();
+    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
+    return answer;
+  }
+}

@@ -1,0 +1,99 @@
+package dev.tavik.report;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.tavik.association.CellFigures;
+import dev.tavik.association.SharesTest;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.SharesAnswer;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+
+/** The JSON of answers about shares. */
+final class SharesJson {
+  private SharesJson() {}
+
+  static ObjectNode of(SharesAnswer answer) {
+    ObjectNode node = JsonParts.head(answer);
+    ObjectNode input = JsonParts.input(answer.from(), null);
+    ObjectNode counts = input.putObject("counts");
+    for (int i = 0; i < answer.counts().size(); i++) {
+      counts.put(answer.counts().levels().get(i), answer.counts().counts().get(i));
+    }
+    node.set("input", input);
+    ObjectNode hypothesis = node.putObject("hypothesis").put("quantity", Quantity.SHARE.id());
+    ArrayNode against = hypothesis.putArray("against");
+    for (int i = 0; i < answer.claimed().size(); i++) {
+      against.add(answer.claimed().share(i));
+    }
+    hypothesis.put("alternative", "two-sided").put("alpha", answer.settings().alpha());
+    JsonParts.estimates(node, answer.estimates());
+    tests(node, answer);
+    ArrayNode intervals = node.putArray("intervals");
+    answer
+        .settings()
+        .intervals()
+        .forEach(
+            method -> {
+              List<Interval> each = answer.intervals(method.id());
+              for (int i = 0; i < each.size(); i++) {
+                intervals.add(
+                    JsonParts.interval(each.get(i)).put("label", answer.counts().levels().get(i)));
+              }
+              refused(intervals, answer, method.id());
+            });
+    cells(node, answer);
+    JsonParts.preferred(node, answer.preference());
+    return JsonParts.ending(
+        node,
+        answer.conditions(),
+        answer.cautions(),
+        List.of(),
+        Detail.FINDINGS,
+        answer.conclusion());
+  }
+
+  private static void tests(ObjectNode node, SharesAnswer answer) {
+    ArrayNode tests = node.putArray("tests");
+    for (SharesTest method : answer.settings().tests()) {
+      for (TestResult test : answer.tests()) {
+        if (test.method().equals(method.id())) {
+          tests.add(JsonParts.test(test, answer.settings().alpha()));
+        }
+      }
+      refused(tests, answer, method.id());
+    }
+  }
+
+  private static void refused(ArrayNode array, SharesAnswer answer, String method) {
+    for (Refusal refusal : answer.refusals()) {
+      if (refusal.method().equals(method)) {
+        array.addObject().put("method", method).put("refused", refusal.reason());
+      }
+    }
+  }
+
+  private static void cells(ObjectNode node, SharesAnswer answer) {
+    ObjectNode cells = node.putObject("cells");
+    answer.counts().levels().forEach(cells.putArray("rows")::add);
+    cells.putArray("columns").add("count");
+    ArrayNode observed = cells.putArray("observed");
+    answer.cells().forEach(cell -> observed.add(cell.observed()));
+    array(cells, "expected", answer, CellFigures::expected);
+    array(cells, "pearsonResiduals", answer, CellFigures::pearsonResidual);
+    array(cells, "adjustedResiduals", answer, CellFigures::adjustedResidual);
+    array(cells, "contributions", answer, CellFigures::contribution);
+    answer.standingOut().forEach(cells.putArray("adjustedPValues")::add);
+  }
+
+  private static void array(
+      ObjectNode cells, String name, SharesAnswer answer, ToDoubleFunction<CellFigures> figure) {
+    ArrayNode array = cells.putArray(name);
+    for (CellFigures cell : answer.cells()) {
+      array.add(figure.applyAsDouble(cell));
+    }
+  }
+}

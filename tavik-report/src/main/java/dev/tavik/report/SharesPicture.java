@@ -1,0 +1,92 @@
+package dev.tavik.report;
+
+import dev.tavik.proportion.NullDistribution;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.SharesAnswer;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Draws shares beside what was claimed, and the chi-square that the claims would make. */
+final class SharesPicture {
+  private SharesPicture() {}
+
+  static Picture intervals(SharesAnswer answer) {
+    String method = answer.preference().interval();
+    List<Interval> intervals = answer.intervals(method);
+    List<IntervalRow> rows = new ArrayList<>();
+    for (int i = 0; i < answer.counts().size(); i++) {
+      double share = answer.counts().tally(i).proportion();
+      double claimed = answer.claimed().share(i);
+      boolean out = answer.standingOut().get(i) <= answer.settings().alpha();
+      rows.add(
+          new IntervalRow(
+              String.format(
+                  "%s  %s",
+                  IntervalPicture.shortened(answer.counts().levels().get(i)),
+                  Figures.count(answer.counts().counts().get(i))),
+              share,
+              intervals.get(i),
+              String.format(
+                  "%s, claimed %s%s",
+                  Figures.percentBeside(share, claimed),
+                  Figures.percentBeside(claimed, share),
+                  out ? ", stands out" : ""),
+              out,
+              claimed));
+    }
+    String title =
+        String.format(
+            "%s: observed and claimed shares of %s",
+            answer.label().isEmpty() ? "Shares" : answer.label(),
+            Figures.count(answer.counts().total()));
+    String subtitle =
+        String.format(
+            "upright bars: claimed; points with %s %s intervals: observed, filled where they stand out;"
+                + " %s test: %s",
+            Figures.exactPercent(answer.settings().level()),
+            method,
+            answer.preference().test(),
+            Figures.pEquals(answer.preferredTest().log10PValue()));
+    return new IntervalChart(
+            title,
+            subtitle,
+            List.of(new IntervalPanel("share, in percent", Scale.PERCENT, rows, List.of())))
+        .picture();
+  }
+
+  static Picture underNull(SharesAnswer answer) {
+    TestResult test =
+        answer.tests().stream()
+            .filter(each -> each.df() != null)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "the picture of a p-value of shares needs pearson or likelihood-ratio among"
+                            + " the tests"));
+    TestResult.Statistic statistic = test.statistic();
+    Double df = test.df();
+    if (statistic == null || df == null) {
+      throw new IllegalArgumentException("there is nothing to draw: the test has no statistic");
+    }
+    double alpha = answer.settings().alpha();
+    return new NullChart(
+            "What to expect of " + statistic.name() + " if the shares are as claimed",
+            String.format(
+                "%s test, chi-square with %s degrees of freedom; shaded: %s; dotted: where rejection"
+                    + " begins at alpha %s",
+                test.method(),
+                Figures.plain(df),
+                Figures.pEquals(test.log10PValue()),
+                Figures.plain(alpha)),
+            NullDistribution.chiSquare(statistic.value(), df),
+            new NullChart.Marks(
+                statistic.name(),
+                statistic.value(),
+                Figures.significant(statistic.value(), 3),
+                List.of(NullDistribution.chiSquareAbove(alpha, df))))
+        .picture();
+  }
+}
