@@ -60,6 +60,16 @@ final class DemoCommand implements Callable<Integer> {
                   "--label",
                   "Tiles not graded sound")),
           new Stop(
+              "Which grades come from which kiln more often than from the others?",
+              List.of(
+                  "cross",
+                  "--data",
+                  "demo/firing-log.csv",
+                  "--rows",
+                  "kiln",
+                  "--columns",
+                  "grade")),
+          new Stop(
               "Customers returned 291 boxes. Do the four reasons occur equally often?",
               List.of(
                   "shares",

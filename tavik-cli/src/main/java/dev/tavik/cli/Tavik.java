@@ -37,6 +37,7 @@ public final class Tavik {
             .addSubcommand(new RateCommand(terminal))
             .addSubcommand(new CompareCommand(terminal))
             .addSubcommand(new SharesCommand(terminal))
+            .addSubcommand(new CrossCommand(terminal))
             .addSubcommand(new LookCommand(terminal))
             .addSubcommand(new RunCommand(terminal))
             .addSubcommand(new DemoCommand(terminal))
@@ -133,7 +134,7 @@ public final class Tavik {
       name = "tavik",
       description =
           "Answers questions about proportions and counts: is a rate different from a value, do groups"
-              + " differ, do counts follow claimed shares, and how far not?",
+              + " differ, do counts follow claimed shares, are two classifications associated?",
       mixinStandardHelpOptions = true,
       versionProvider = Version.class,
       synopsisSubcommandLabel = "COMMAND",
@@ -150,7 +151,7 @@ public final class Tavik {
     @Override
     public void run() {
       throw new IllegalArgumentException(
-          "a command is needed, such as rate, compare, shares, look, run or demo");
+          "a command is needed, such as rate, compare, shares, cross, look, run or demo");
     }
   }
 

@@ -21,7 +21,14 @@ class DocumentationTest {
   @TempDir Path folder;
 
   @ParameterizedTest
-  @ValueSource(strings = {"README.md", "docs/rates.md", "docs/comparisons.md", "docs/shares.md"})
+  @ValueSource(
+      strings = {
+        "README.md",
+        "docs/rates.md",
+        "docs/comparisons.md",
+        "docs/shares.md",
+        "docs/associations.md"
+      })
   void commandsAreAnswered(String page) throws IOException {
     int commands = 0;
     for (String block : blocks(page, "sh")) {
@@ -70,6 +77,7 @@ class DocumentationTest {
         "docs/rates.md",
         "docs/comparisons.md",
         "docs/shares.md",
+        "docs/associations.md",
         "docs/json.md",
         "CONTRIBUTING.md"
       })

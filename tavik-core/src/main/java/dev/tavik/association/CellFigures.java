@@ -1,6 +1,7 @@
 package dev.tavik.association;
 
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.count.CrossTable;
 
 /**
  * What one count says beside its expectation.
@@ -18,6 +19,27 @@ public record CellFigures(
     double pearsonResidual,
     double adjustedResidual,
     double contribution) {
+
+  /**
+   * The figures of one cell of a table, expected to be independent.
+   *
+   * @param table the counts
+   * @param row the position of the row, from 0
+   * @param column the position of the column, from 0
+   * @return its figures; the adjusted residual is (O - E)/√(E(1 - R/N)(1 - C/N))
+   */
+  public static CellFigures of(CrossTable table, int row, int column) {
+    double n = table.total();
+    double expected = Independence.expected(table, row, column);
+    double residual = Independence.excess(table, row, column) / Math.sqrt(expected);
+    double others = (n - table.rowTotal(row)) / n * ((n - table.columnTotal(column)) / n);
+    return new CellFigures(
+        table.count(row, column),
+        expected,
+        residual,
+        residual / Math.sqrt(others),
+        residual * residual);
+  }
 
   /**
    * The figures of one category.

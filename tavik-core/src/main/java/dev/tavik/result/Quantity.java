@@ -16,6 +16,14 @@ public enum Quantity {
   NUMBER_NEEDED("number-needed", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY),
   /** The share of one of several categories, 0 to 1. */
   SHARE("share", 0, 1),
+  /** The correlation of two classifications of two levels each, -1 to 1. */
+  PHI("phi", -1, 1),
+  /** The strength of an association, 0 to 1. */
+  CRAMERS_V("cramers-v", 0, 1),
+  /** Cramér's V, corrected for its bias. */
+  CRAMERS_V_CORRECTED("cramers-v-corrected", 0, 1),
+  /** Pearson's contingency coefficient, 0 to below 1. */
+  CONTINGENCY("contingency", 0, 1),
   /** How far counts are from claimed shares or from independence: √(X²/n), 0 to infinity. */
   COHENS_W("cohens-w", 0, Double.POSITIVE_INFINITY),
   /** The difference of 2·asin√p, -π to π. */

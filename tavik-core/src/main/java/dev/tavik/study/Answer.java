@@ -8,6 +8,7 @@ public sealed interface Answer
         CompareGroupsAnswer,
         PairedAnswer,
         SharesAnswer,
+        CrossAnswer,
         Unanswered {
   /**
    * The kind of question.

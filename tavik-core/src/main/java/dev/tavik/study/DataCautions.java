@@ -70,8 +70,8 @@ final class DataCautions {
                     String.format("%s lacks %s", column.getKey(), Figures.count(column.getValue())))
             .collect(Collectors.joining(", "));
     return String.format(
-        "%s of %s were left out for a missing value (%s), %s. If the missing ones tend to be"
-            + " successes or failures, the rate is off.",
+        "%s of %s were left out for a missing value (%s), %s. If the missing ones are"
+            + " unlike the others, the answer is off.",
         Figures.count(missing),
         Figures.count(missing + used),
         columns,

@@ -2,7 +2,9 @@ package dev.tavik.data;
 
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
+import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -169,6 +171,14 @@ final class CountsSpec {
       }
     }
     return chosen;
+  }
+
+  /** By number where all levels are numbers, else as they first appear. */
+  static List<String> ordered(List<String> levels) {
+    boolean numbers = levels.stream().allMatch(level -> level.matches("-?\\d{1,18}(\\.\\d+)?"));
+    return numbers
+        ? levels.stream().sorted(Comparator.comparing(BigDecimal::new)).toList()
+        : levels;
   }
 
   String label(String otherwise) {

@@ -10,9 +10,7 @@ import dev.tavik.study.CountedFrom;
 import dev.tavik.study.Question;
 import dev.tavik.study.SharesQuestion;
 import dev.tavik.study.SharesSettings;
-import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -160,10 +158,7 @@ public final class SharesSpec {
       }
       return order;
     }
-    boolean numbers = levels.stream().allMatch(level -> level.matches("-?\\d{1,18}(\\.\\d+)?"));
-    return numbers
-        ? levels.stream().sorted(Comparator.comparing(BigDecimal::new)).toList()
-        : levels;
+    return CountsSpec.ordered(levels);
   }
 
   private static String match(String typed, List<String> levels, String source) {

@@ -38,7 +38,8 @@ public final class StudyFile {
       Map.of(
           "rate", new Kind(RateSpec.WORDS, RateSpec::question),
           "compare", new Kind(CompareSpec.WORDS, CompareSpec::question),
-          "shares", new Kind(SharesSpec.WORDS, SharesSpec::question));
+          "shares", new Kind(SharesSpec.WORDS, SharesSpec::question),
+          "cross", new Kind(CrossSpec.WORDS, CrossSpec::question));
 
   private record Kind(Set<String> words, BiFunction<Spec, Opening, Question> maker) {
     Set<String> keys() {
@@ -138,8 +139,8 @@ public final class StudyFile {
       if (known == null) {
         throw new SpecException(
             kind.isEmpty()
-                ? "'ask' is needed: it says what kind of question this is, rate, compare or shares"
-                : "ask must be rate, compare or shares, got '" + kind + "'");
+                ? "'ask' is needed: it says what kind of question this is, rate, compare, shares or cross"
+                : "ask must be rate, compare, shares or cross, got '" + kind + "'");
       }
       Map<String, List<String>> values = new LinkedHashMap<>();
       if (alpha != null) {

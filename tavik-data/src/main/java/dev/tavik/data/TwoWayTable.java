@@ -215,6 +215,30 @@ record TwoWayTable(
     return new TwoWayTable(source, rows.subList(0, last), columns, cells.subList(0, last), found);
   }
 
+  /** Without a last column of totals; one that is called so and doesn't add up is refused. */
+  TwoWayTable withoutTotalColumn() {
+    int last = columns.size() - 1;
+    if (last < 2 || !isTotal(columns.get(last))) {
+      return this;
+    }
+    if (!isSumOfOthers(last)) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          String.format(
+              "%s: column '%s' isn't the sum of the others in every row; mend the table, or give the"
+                  + " column another name if it is a level",
+              source, columns.get(last)));
+    }
+    List<String> found = new ArrayList<>(totals);
+    found.add("column " + columns.get(last));
+    return new TwoWayTable(
+        source,
+        rows,
+        columns.subList(0, last),
+        cells.stream().map(row -> row.subList(0, last)).toList(),
+        found);
+  }
+
   /** Whether one column is the sum of all others in every row. */
   boolean isSumOfOthers(int column) {
     return cells.stream()

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.tavik.count.PairedTally;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.SharesAnswer;
@@ -75,6 +76,17 @@ class ExamplesTest {
     }
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith("Mixed boxes: the counts are not shown to depart");
+  }
+
+  @Test
+  void returnsComeBrokenFromColdmere() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      CrossAnswer answer = WhereDoReturnsComeFrom.look(out);
+      assertThat(answer.table().total()).isEqualTo(291);
+      assertThat(answer.tests()).hasSize(2);
+    }
+    assertThat(bytes.toString(StandardCharsets.UTF_8)).contains("Coldmere x broken above");
   }
 
   @Test

@@ -14,6 +14,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
@@ -123,6 +124,9 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof SharesAnswer shares) {
       return SharesJson.of(shares);
+    }
+    if (answer instanceof CrossAnswer cross) {
+      return CrossJson.of(cross);
     }
     if (answer instanceof Unanswered unanswered) {
       ObjectNode node = JsonParts.head(answer);

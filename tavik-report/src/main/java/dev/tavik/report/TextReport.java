@@ -7,6 +7,7 @@ import dev.tavik.result.Working;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
@@ -46,6 +47,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new PairedText(lines, detail).write(paired);
     } else if (answer instanceof SharesAnswer shares) {
       new SharesText(lines).write(shares);
+    } else if (answer instanceof CrossAnswer cross) {
+      new CrossText(lines).write(cross);
     } else if (answer instanceof Unanswered unanswered) {
       lines.paragraph("", "", unanswered.conclusion());
     }

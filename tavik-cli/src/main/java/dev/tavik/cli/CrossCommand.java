@@ -1,0 +1,112 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.CrossSpec;
+import dev.tavik.data.Spec;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+
+/** Are two classifications associated, and where? */
+@Command(
+    name = "cross",
+    description = "Are two classifications associated, and where does it sit?",
+    sortOptions = false,
+    optionListHeading = "%n",
+    footer = {
+      "",
+      "Examples:",
+      "  tavik cross --data firing-log.csv --rows kiln --columns grade",
+      "  tavik cross --table kilns-by-grade.csv",
+      "  tavik cross --cells \"12 5; 7 9\" --tests all"
+    })
+final class CrossCommand implements Callable<Integer> {
+  private final Terminal terminal;
+
+  @picocli.CommandLine.Spec CommandSpec command;
+
+  @Option(
+      names = "--cells",
+      paramLabel = "\"A B; C D\"",
+      description = "The counts, row by row: \"12 5; 7 9\".")
+  @Nullable String cells;
+
+  @Option(
+      names = "--table",
+      paramLabel = "FILE",
+      description = "A labelled two-way table. Totals at its edges are left out.")
+  @Nullable String table;
+
+  @Option(
+      names = "--data",
+      paramLabel = "FILE",
+      description =
+          "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
+  @Nullable String data;
+
+  @Option(
+      names = "--rows",
+      paramLabel = "COLUMN",
+      description = "The column whose levels are the rows of the table.")
+  @Nullable String rows;
+
+  @Option(
+      names = "--columns",
+      paramLabel = "COLUMN",
+      description = "The column whose levels are the columns of the table.")
+  @Nullable String columns;
+
+  @Option(
+      names = "--count",
+      paramLabel = "COLUMN",
+      description = "A frequency column: how many units each row stands for.")
+  @Nullable String count;
+
+  @Option(
+      names = "--where",
+      paramLabel = "COLUMN=VALUE",
+      description = "Only rows with this value; may be given several times.")
+  String @Nullable [] where;
+
+  @Option(
+      names = "--missing",
+      paramLabel = "drop|level|fail",
+      description = "What becomes of rows without a value; drop unless given.")
+  @Nullable String missing;
+
+  @Option(
+      names = "--alpha",
+      paramLabel = "A",
+      description = "The significance level; 0.05 unless given.")
+  @Nullable String alpha;
+
+  @Option(
+      names = "--tests",
+      paramLabel = "LIST|all",
+      description =
+          "Which tests: pearson, likelihood-ratio, cressie-read, n-1, yates; pearson and"
+              + " likelihood-ratio unless given.")
+  String @Nullable [] tests;
+
+  @Option(
+      names = "--label",
+      paramLabel = "TEXT",
+      description = "A name for the question, used in the answer.")
+  @Nullable String label;
+
+  @Mixin OutputOptions output;
+
+  CrossCommand(Terminal terminal) {
+    this.terminal = terminal;
+  }
+
+  @Override
+  public Integer call() {
+    Spec spec = Words.of(command, CrossSpec.WORDS);
+    AnswerOptions answer = new AnswerOptions();
+    answer.output = output;
+    return answer.answer(spec, () -> CrossSpec.question(spec, terminal.files()).ask(), terminal);
+  }
+}

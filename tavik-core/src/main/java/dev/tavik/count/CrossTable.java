@@ -1,0 +1,132 @@
+package dev.tavik.count;
+
+import dev.tavik.result.Figures;
+import java.util.LinkedHashSet;
+import java.util.List;
+
+/**
+ * How often each combination of two classifications was counted: kilns in rows, grades in columns.
+ *
+ * @param rows the names of the rows, at least two, all different
+ * @param columns the names of the columns, at least two, all different
+ * @param cells the counts, row by row; every row and every column has at least one unit
+ */
+public record CrossTable(List<String> rows, List<String> columns, List<List<Long>> cells) {
+  /** The most rows or columns, which is more than anyone can read. */
+  public static final int MOST_LEVELS = 200;
+
+  /**
+   * Copies the parts.
+   *
+   * @throws IllegalArgumentException if there are fewer than two rows or columns or more than
+   *     {@value #MOST_LEVELS}, two of the same name, a count that is negative or missing, an empty
+   *     row or column, or a total above 10¹²
+   */
+  public CrossTable {
+    rows = names("rows", rows);
+    columns = names("columns", columns);
+    cells = cells.stream().map(List::copyOf).toList();
+    int width = columns.size();
+    if (cells.size() != rows.size() || cells.stream().anyMatch(row -> row.size() != width)) {
+      throw new IllegalArgumentException(
+          String.format("cells must have %d rows of %d counts each", rows.size(), width));
+    }
+    long total = 0;
+    for (List<Long> row : cells) {
+      for (long count : row) {
+        if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
+          throw new IllegalArgumentException(
+              "a count must be between 0 and "
+                  + Figures.count(Tally.MAX_TRIALS)
+                  + ", got "
+                  + count);
+        }
+        total = Math.min(total + count, Tally.MAX_TRIALS + 1);
+      }
+    }
+    if (total > Tally.MAX_TRIALS) {
+      throw new IllegalArgumentException(
+          "counts must add up to at most " + Figures.count(Tally.MAX_TRIALS));
+    }
+    for (int i = 0; i < rows.size(); i++) {
+      requireUnits("row", rows.get(i), sum(cells.get(i)));
+    }
+    for (int j = 0; j < width; j++) {
+      int column = j;
+      requireUnits(
+          "column", columns.get(j), cells.stream().mapToLong(row -> row.get(column)).sum());
+    }
+  }
+
+  private static List<String> names(String what, List<String> names) {
+    if (!(names.size() >= 2 && names.size() <= MOST_LEVELS)) {
+      throw new IllegalArgumentException(
+          what + " must be between 2 and " + MOST_LEVELS + ", got " + names.size());
+    }
+    if (new LinkedHashSet<>(names).size() < names.size()) {
+      throw new IllegalArgumentException(
+          what + " must have different names, got " + String.join(", ", names));
+    }
+    return List.copyOf(names);
+  }
+
+  private static void requireUnits(String what, String name, long total) {
+    if (total == 0) {
+      throw new IllegalArgumentException(
+          what + " '" + name + "' is empty; it says nothing, leave it out");
+    }
+  }
+
+  private static long sum(List<Long> counts) {
+    return counts.stream().mapToLong(Long::longValue).sum();
+  }
+
+  /**
+   * One count.
+   *
+   * @param row the position of the row, from 0
+   * @param column the position of the column, from 0
+   * @return how often both occur together
+   */
+  public long count(int row, int column) {
+    return cells.get(row).get(column);
+  }
+
+  /**
+   * The units of one row.
+   *
+   * @param row its position, from 0
+   * @return their number
+   */
+  public long rowTotal(int row) {
+    return sum(cells.get(row));
+  }
+
+  /**
+   * The units of one column.
+   *
+   * @param column its position, from 0
+   * @return their number
+   */
+  public long columnTotal(int column) {
+    return cells.stream().mapToLong(row -> row.get(column)).sum();
+  }
+
+  /**
+   * All units.
+   *
+   * @return their number
+   */
+  public long total() {
+    return cells.stream().mapToLong(CrossTable::sum).sum();
+  }
+
+  /**
+   * Whether there are two rows and two columns.
+   *
+   * @return whether it is two by two
+   */
+  public boolean twoByTwo() {
+    return rows.size() == 2 && columns.size() == 2;
+  }
+}

@@ -1,0 +1,260 @@
+package dev.tavik.study;
+
+import dev.tavik.association.AssociationMeasure;
+import dev.tavik.association.CellFigures;
+import dev.tavik.association.TableTest;
+import dev.tavik.count.CrossTable;
+import dev.tavik.numeric.Normal;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+
+/** Puts the answer to one question about an association together. */
+final class CrossAnalysis {
+  private static final int SMALL = 5;
+  private static final double FEW = 0.2;
+  private static final int MOST_NAMED = 6;
+
+  private final CrossQuestion question;
+  private final CrossSettings settings;
+  private final CrossTable table;
+  private final List<List<CellFigures>> cells = new ArrayList<>();
+  private final List<List<Double>> standingOut = new ArrayList<>();
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final TestResult test;
+
+  CrossAnalysis(CrossQuestion question) {
+    this.question = question;
+    this.settings = question.settings();
+    this.table = question.table();
+    for (int i = 0; i < table.rows().size(); i++) {
+      List<CellFigures> row = new ArrayList<>();
+      for (int j = 0; j < table.columns().size(); j++) {
+        row.add(CellFigures.of(table, i, j));
+      }
+      cells.add(row);
+    }
+    adjustResiduals();
+    for (TableTest method : settings.tests()) {
+      try {
+        tests.add(method.of(table));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method.id(), e.reason()));
+      }
+    }
+    if (tests.isEmpty()) {
+      throw new IllegalArgumentException(
+          "none of the tests asked for can be made: "
+              + refusals.get(0).method()
+              + " "
+              + refusals.get(0).reason());
+    }
+    this.test =
+        tests.stream()
+            .filter(each -> each.method().equals(TableTest.PEARSON.id()))
+            .findFirst()
+            .orElse(tests.get(0));
+  }
+
+  /** Holm's adjustment of the two-sided p-values of all adjusted residuals. */
+  private void adjustResiduals() {
+    List<List<TestResult>> each = new ArrayList<>();
+    for (List<CellFigures> row : cells) {
+      for (CellFigures cell : row) {
+        double z = Math.abs(cell.adjustedResidual());
+        each.add(List.of(TestResult.of("residual", null, Math.log(2) + Normal.logUpper(z))));
+      }
+    }
+    List<List<TestResult>> adjusted = Holm.adjust(each);
+    int width = table.columns().size();
+    for (int i = 0; i < table.rows().size(); i++) {
+      List<Double> row = new ArrayList<>();
+      for (int j = 0; j < width; j++) {
+        row.add(Objects.requireNonNull(adjusted.get(i * width + j).get(0).adjusted()).pValue());
+      }
+      standingOut.add(row);
+    }
+  }
+
+  CrossAnswer answer() {
+    return new CrossAnswer(
+        question.label(),
+        table,
+        settings,
+        question.from(),
+        cells,
+        standingOut,
+        estimates(),
+        tests,
+        refusals,
+        test.method(),
+        conditions(),
+        cautions(),
+        conclusion());
+  }
+
+  private List<Estimate> estimates() {
+    List<Estimate> estimates = new ArrayList<>();
+    for (AssociationMeasure measure : AssociationMeasure.values()) {
+      if (measure != AssociationMeasure.PHI || table.twoByTwo()) {
+        estimates.add(measure.of(table));
+      }
+    }
+    return estimates;
+  }
+
+  private boolean enough() {
+    int all = table.rows().size() * table.columns().size();
+    return cells.stream().flatMap(List::stream).allMatch(cell -> cell.expected() >= 1)
+        && small().size() <= FEW * all;
+  }
+
+  /** The cells that are expected to hold fewer than five. */
+  private List<String> small() {
+    List<String> small = new ArrayList<>();
+    for (int i = 0; i < cells.size(); i++) {
+      for (int j = 0; j < cells.get(i).size(); j++) {
+        double expected = cells.get(i).get(j).expected();
+        if (expected < SMALL) {
+          small.add(name(i, j) + " (" + Figures.significant(expected, 3) + ")");
+        }
+      }
+    }
+    return small;
+  }
+
+  private String name(int row, int column) {
+    return table.rows().get(row) + " x " + table.columns().get(column);
+  }
+
+  private static String some(List<String> names) {
+    return names.size() <= MOST_NAMED
+        ? String.join(", ", names)
+        : String.join(", ", names.subList(0, MOST_NAMED))
+            + " and "
+            + (names.size() - MOST_NAMED)
+            + " more";
+  }
+
+  private List<Condition> conditions() {
+    List<String> small = small();
+    return List.of(
+        new Condition(
+            "expected counts",
+            enough() ? Condition.State.MET : Condition.State.NOT_MET,
+            small.isEmpty()
+                ? "all are at least 5, enough for the chi-square approximation"
+                : String.format(
+                    "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
+                        + " most a fifth of them under 5",
+                    small.size(), table.rows().size() * table.columns().size(), some(small))),
+        new Condition(
+            "independent units",
+            Condition.State.NOT_IN_THE_DATA,
+            "each unit stands in one cell and tells nothing about another. Counts can't show this: you"
+                + " have to know how they were collected"));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    if (!enough()) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Expected counts are too small for the chi-square approximation. "
+                  + (table.twoByTwo()
+                      ? "Compare the two rows with compare, whose fisher test is exact."
+                      : "Merge levels that were alike before the data were seen, or read the p-value"
+                          + " with care.")));
+    }
+    DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(decisions.nearAlpha());
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, table.total()));
+    }
+    cautions.addAll(DataCautions.empty(question.empty()));
+    return cautions;
+  }
+
+  private String conclusion() {
+    boolean rejects = test.rejects(settings.alpha());
+    String v = Figures.significant(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
+    return String.format(
+        "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        rejects
+            ? "rows and columns are associated: " + whereItIs()
+            : "rows and columns are not shown to be associated: " + largest(),
+        v,
+        Figures.pEquals(test.log10PValue()),
+        test.method(),
+        Figures.plain(settings.alpha()),
+        rejects ? " The test says nothing of direction or cause." : "");
+  }
+
+  private record Place(int row, int column, double size) {}
+
+  /**
+   * From the largest departure down; in a table of two by two all are alike, and the first cell
+   * leads.
+   */
+  private List<Place> places() {
+    List<Place> places = new ArrayList<>();
+    if (table.twoByTwo()) {
+      return List.of(new Place(0, 0, Math.abs(cells.get(0).get(0).adjustedResidual())));
+    }
+    for (int i = 0; i < cells.size(); i++) {
+      for (int j = 0; j < cells.get(i).size(); j++) {
+        places.add(new Place(i, j, Math.abs(cells.get(i).get(j).adjustedResidual())));
+      }
+    }
+    places.sort(Comparator.comparingDouble(Place::size).reversed());
+    return places;
+  }
+
+  /** In a table of two by two all cells depart alike; one says it. */
+  private String whereItIs() {
+    if (table.twoByTwo()) {
+      return departure(places().get(0));
+    }
+    List<String> found =
+        places().stream()
+            .filter(place -> standingOut.get(place.row()).get(place.column()) <= settings.alpha())
+            .map(this::departure)
+            .toList();
+    int all = table.rows().size() * table.columns().size();
+    return found.isEmpty()
+        ? "no cell stands out alone, the largest departure is " + departure(places().get(0))
+        : some(found)
+            + (found.size() == 1 ? " stands" : " stand")
+            + " out, after adjustment for "
+            + all
+            + " cells";
+  }
+
+  private String largest() {
+    return "the largest departure is " + departure(places().get(0));
+  }
+
+  private String departure(Place place) {
+    CellFigures cell = cells.get(place.row()).get(place.column());
+    return String.format(
+        "%s %s (%s, expected %s)",
+        name(place.row(), place.column()),
+        cell.adjustedResidual() < 0 ? "below" : "above",
+        Figures.count(cell.observed()),
+        Figures.significant(cell.expected(), 3));
+  }
+}

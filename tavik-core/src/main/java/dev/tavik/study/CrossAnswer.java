@@ -1,0 +1,71 @@
+package dev.tavik.study;
+
+import dev.tavik.association.CellFigures;
+import dev.tavik.count.CrossTable;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The answer to a {@link CrossQuestion}.
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param table the counts
+ * @param settings how strictly, by which tests
+ * @param from where the counts came from; null when they were given as counts
+ * @param cells the figures of each cell, row by row
+ * @param standingOut for each cell the p-value of its adjusted residual, after Holm's adjustment
+ *     for their number
+ * @param estimates how strong the association is
+ * @param tests one result for each test that could be made, in the order asked for
+ * @param refusals the tests that declined, and why
+ * @param preferred the id of the test that the verdict rests on
+ * @param conditions what the tests take for granted
+ * @param cautions what to be careful of
+ * @param conclusion the verdict in words
+ */
+public record CrossAnswer(
+    String label,
+    CrossTable table,
+    CrossSettings settings,
+    @Nullable CountedFrom from,
+    List<List<CellFigures>> cells,
+    List<List<Double>> standingOut,
+    List<Estimate> estimates,
+    List<TestResult> tests,
+    List<Refusal> refusals,
+    String preferred,
+    List<Condition> conditions,
+    List<Caution> cautions,
+    String conclusion)
+    implements Answer {
+
+  /** Copies the lists. */
+  public CrossAnswer {
+    cells = cells.stream().map(List::copyOf).toList();
+    standingOut = standingOut.stream().map(List::copyOf).toList();
+    estimates = List.copyOf(estimates);
+    tests = List.copyOf(tests);
+    refusals = List.copyOf(refusals);
+    conditions = List.copyOf(conditions);
+    cautions = List.copyOf(cautions);
+  }
+
+  @Override
+  public String question() {
+    return "cross";
+  }
+
+  /**
+   * The test that the verdict rests on.
+   *
+   * @return the preferred test
+   */
+  public TestResult preferredTest() {
+    return tests.stream().filter(test -> test.method().equals(preferred)).findFirst().orElseThrow();
+  }
+}

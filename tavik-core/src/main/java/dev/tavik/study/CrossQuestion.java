@@ -1,0 +1,53 @@
+package dev.tavik.study;
+
+import dev.tavik.count.CrossTable;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Are two classifications associated, and where?
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param table the counts
+ * @param empty rows and columns without any unit that were left out, in words
+ * @param settings how strictly, by which tests
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record CrossQuestion(
+    String label,
+    CrossTable table,
+    List<String> empty,
+    CrossSettings settings,
+    @Nullable CountedFrom from)
+    implements Question {
+
+  /** Copies the list. */
+  public CrossQuestion {
+    empty = List.copyOf(empty);
+  }
+
+  /**
+   * A question with the usual settings.
+   *
+   * @param table the counts
+   * @return the question
+   */
+  public static CrossQuestion of(CrossTable table) {
+    return new CrossQuestion("", table, List.of(), CrossSettings.usual(), null);
+  }
+
+  /**
+   * With other settings.
+   *
+   * @param changed the settings
+   * @return the question
+   */
+  public CrossQuestion settings(CrossSettings changed) {
+    return new CrossQuestion(label, table, empty, changed, from);
+  }
+
+  @Override
+  public CrossAnswer ask() {
+    return new CrossAnalysis(this).answer();
+  }
+}

@@ -1,0 +1,195 @@
+package dev.tavik.association;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.tavik.count.CrossTable;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class TableTestTest {
+  private static final MathContext DIGITS = new MathContext(50);
+
+  private static CrossTable table(String cells) {
+    List<List<Long>> rows = new ArrayList<>();
+    for (String row : cells.split(";")) {
+      rows.add(Arrays.stream(row.strip().split(" ")).map(Long::valueOf).toList());
+    }
+    return new CrossTable(names("r", rows.size()), names("c", rows.get(0).size()), rows);
+  }
+
+  private static List<String> names(String what, int size) {
+    return IntStream.range(0, size).mapToObj(i -> what + i).toList();
+  }
+
+  private static double statistic(TableTest test, CrossTable table) {
+    return Objects.requireNonNull(test.of(table).statistic()).value();
+  }
+
+  /** By the definition, in fifty digits. */
+  private static double pearson(CrossTable table) {
+    BigDecimal sum = BigDecimal.ZERO;
+    for (int i = 0; i < table.rows().size(); i++) {
+      for (int j = 0; j < table.columns().size(); j++) {
+        BigDecimal expected =
+            BigDecimal.valueOf(table.rowTotal(i))
+                .multiply(BigDecimal.valueOf(table.columnTotal(j)))
+                .divide(BigDecimal.valueOf(table.total()), DIGITS);
+        BigDecimal excess = BigDecimal.valueOf(table.count(i, j)).subtract(expected);
+        sum = sum.add(excess.multiply(excess).divide(expected, DIGITS));
+      }
+    }
+    return sum.doubleValue();
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "12 5;7 9",
+        "355 32 8 8;322 33 37 16;331 25 21 8",
+        "1 2 2 1 1 0 1;2 0 0 2 3 0 0;0 1 1 1 2 7 3;1 1 2 0 0 0 1;0 1 1 1 1 0 0",
+        "1000000001 999999999;999999998 1000000003",
+        "900000000 3 1;4 800000000 1"
+      })
+  void pearsonIsItsDefinitionToTheLastDigits(String cells) {
+    CrossTable table = table(cells);
+    double expected = pearson(table);
+    TestResult result = TableTest.PEARSON.of(table);
+    assertThat(statistic(TableTest.PEARSON, table)).isCloseTo(expected, within(1e-12 * expected));
+    double df = (table.rows().size() - 1.0) * (table.columns().size() - 1);
+    assertThat(result.df()).isEqualTo(df);
+    double p = ChiSquaredDistribution.of(df).survivalProbability(expected);
+    assertThat(result.pValue()).isCloseTo(p, within(1e-11 * p));
+  }
+
+  /**
+   * Plain formulas on a table whose cells are far from their expectation, where nothing cancels.
+   */
+  @Test
+  void otherStatisticsAreTheirFormulas() {
+    CrossTable table = table("30 3 0;4 25 9;2 8 40");
+    double g = 0;
+    double power = 0;
+    for (int i = 0; i < 3; i++) {
+      for (int j = 0; j < 3; j++) {
+        double observed = table.count(i, j);
+        double expected = (double) table.rowTotal(i) * table.columnTotal(j) / table.total();
+        g += observed == 0 ? 0 : 2 * observed * Math.log(observed / expected);
+        power += 1.8 * observed * (Math.pow(observed / expected, 2.0 / 3) - 1);
+      }
+    }
+    assertThat(statistic(TableTest.LIKELIHOOD_RATIO, table)).isCloseTo(g, within(1e-11));
+    assertThat(statistic(TableTest.CRESSIE_READ, table)).isCloseTo(power, within(1e-11));
+  }
+
+  /**
+   * Near independence all power divergences agree to the second order; digits must not be lost
+   * there.
+   */
+  @Test
+  void statisticsAgreeNearIndependence() {
+    CrossTable table = table("1000000100 2000000000;1000000000 2000000300");
+    double pearson = pearson(table);
+    assertThat(statistic(TableTest.LIKELIHOOD_RATIO, table))
+        .isCloseTo(pearson, within(1e-6 * pearson));
+    assertThat(statistic(TableTest.CRESSIE_READ, table)).isCloseTo(pearson, within(1e-6 * pearson));
+    CrossTable exact = table("1 2;10 20");
+    assertThat(statistic(TableTest.PEARSON, exact)).isZero();
+    assertThat(statistic(TableTest.CRESSIE_READ, exact)).isZero();
+    assertThat(TableTest.LIKELIHOOD_RATIO.of(exact).pValue()).isEqualTo(1);
+  }
+
+  /** The same counts asked as a comparison of two rates. */
+  @ParameterizedTest
+  @CsvSource({"14, 386, 31, 379", "12, 5, 7, 9", "3, 9, 9, 2", "400, 600, 410, 590"})
+  void twoByTwoAgreesWithAComparison(long a, long b, long c, long d) {
+    CrossTable table = table(a + " " + b + ";" + c + " " + d);
+    Tally first = Tally.of(a, a + b);
+    Tally second = Tally.of(c, c + d);
+    double pooled =
+        TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference()).pValue();
+    double corrected =
+        TwoProportionTest.Z_POOLED_CC.of(first, second, Hypothesis.noDifference()).pValue();
+    double ratio =
+        TwoProportionTest.LIKELIHOOD_RATIO.of(first, second, Hypothesis.noDifference()).pValue();
+    assertThat(TableTest.PEARSON.of(table).pValue()).isCloseTo(pooled, within(1e-12 * pooled));
+    assertThat(TableTest.YATES.of(table).pValue()).isCloseTo(corrected, within(1e-11 * corrected));
+    assertThat(TableTest.LIKELIHOOD_RATIO.of(table).pValue())
+        .isCloseTo(ratio, within(1e-11 * ratio));
+    double n = table.total();
+    assertThat(statistic(TableTest.N_MINUS_1, table))
+        .isCloseTo(pearson(table) * (n - 1) / n, within(1e-11));
+    double phi = AssociationMeasure.PHI.of(table).value();
+    assertThat(phi)
+        .isCloseTo(
+            (a * d - b * c) / Math.sqrt((double) (a + b) * (c + d) * ((double) (a + c) * (b + d))),
+            within(1e-13));
+    // All four cells of two by two depart equally far.
+    double z = Math.abs(CellFigures.of(table, 0, 0).adjustedResidual());
+    assertThat(z * z).isCloseTo(pearson(table), within(1e-10));
+    assertThat(Math.abs(CellFigures.of(table, 1, 0).adjustedResidual()))
+        .isCloseTo(z, within(1e-10));
+  }
+
+  @Test
+  void testsOfTwoByTwoDeclineOtherTables() {
+    for (TableTest test : List.of(TableTest.YATES, TableTest.N_MINUS_1)) {
+      assertThatThrownBy(() -> test.of(table("1 2 3;4 5 6")))
+          .isInstanceOf(DeclinedException.class)
+          .hasMessageContaining("two rows and two columns");
+    }
+    // Yates's correction never passes the expectation.
+    assertThat(TableTest.YATES.of(table("10 10;10 11")).pValue()).isEqualTo(1);
+  }
+
+  @Test
+  void measuresReachTheirEnds() {
+    CrossTable perfect = table("50 0 0;0 30 0;0 0 20");
+    assertThat(AssociationMeasure.CRAMERS_V.of(perfect).value()).isCloseTo(1, within(1e-15));
+    assertThat(AssociationMeasure.COHENS_W.of(perfect).value())
+        .isCloseTo(Math.sqrt(2), within(1e-15));
+    assertThat(AssociationMeasure.CONTINGENCY.of(perfect).value())
+        .isCloseTo(Math.sqrt(2 / 3.0), within(1e-15));
+    CrossTable none = table("10 20;30 60");
+    for (AssociationMeasure measure : AssociationMeasure.values()) {
+      assertThat(measure.of(none).value()).as(measure.name()).isZero();
+    }
+    assertThat(AssociationMeasure.PHI.of(perfect).value()).isNaN();
+    // Bergsma's correction, by his formulas.
+    CrossTable some = table("12 5 9;7 9 14");
+    double n = some.total();
+    double square = pearson(some) / n - 2 / (n - 1);
+    double rows = 2 - 1 / (n - 1);
+    assertThat(AssociationMeasure.CRAMERS_V_CORRECTED.of(some).value())
+        .isCloseTo(square <= 0 ? 0 : Math.sqrt(square / (rows - 1)), within(1e-13));
+  }
+
+  @Test
+  void tablesThatAreNoneAreRefused() {
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> table("1 2"))
+        .withMessageContaining("rows must be between 2 and 200");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> table("1 0;2 0"))
+        .withMessageContaining("column 'c1' is empty");
+    assertThatIllegalArgumentException().isThrownBy(() -> table("1 2;3"));
+    assertThatIllegalArgumentException().isThrownBy(() -> table("1 -2;3 4"));
+  }
+}
