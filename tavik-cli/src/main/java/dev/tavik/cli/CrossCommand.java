@@ -86,8 +86,8 @@ final class CrossCommand implements Callable<Integer> {
       names = "--tests",
       paramLabel = "LIST|all",
       description =
-          "Which tests: pearson, likelihood-ratio, cressie-read, n-1, yates; pearson and"
-              + " likelihood-ratio unless given.")
+          "Which tests: pearson, likelihood-ratio, cressie-read, n-1, yates, fisher; pearson"
+              + " and likelihood-ratio unless given, and fisher where expected counts are small.")
   String @Nullable [] tests;
 
   @Option(

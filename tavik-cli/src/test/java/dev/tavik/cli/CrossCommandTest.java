@@ -114,7 +114,7 @@ class CrossCommandTest {
           .isEqualTo(cells.at("/cells/adjustedResiduals"));
     }
     assertThat(cells.at("/tests").findValuesAsText("method"))
-        .containsExactly("pearson", "likelihood-ratio", "cressie-read", "n-1", "yates");
+        .containsExactly("pearson", "likelihood-ratio", "cressie-read", "n-1", "yates", "fisher");
     assertThat(cells.fieldNames())
         .toIterable()
         .containsExactly(
@@ -138,6 +138,16 @@ class CrossCommandTest {
   }
 
   @Test
+  void smallExpectedCountsBringTheExactTest() throws IOException {
+    JsonNode small = json("cross --cells '3 1 0; 0 2 4; 1 0 3'");
+    assertThat(small.at("/preferred/test").asText()).isEqualTo("fisher");
+    assertThat(small.at("/tests").findValuesAsText("method")).contains("pearson", "fisher");
+    assertThat(small.at("/cautions").findValuesAsText("code")).contains("few-successes");
+    assertThat(CommandLine.shell("cross --cells '3 1 0; 0 2 4; 1 0 3'").out())
+        .contains("tables no more probable", "The verdict rests on fisher.");
+  }
+
+  @Test
   void wideTablesWrapByBlocksOfColumns() {
     String out =
         CommandLine.shell("cross --cells '1 2 3 4 5 2 1 2 1 1 2 1; 5 1 0 1 2 3 4 1 2 3 2 1'").out();
@@ -157,7 +167,7 @@ class CrossCommandTest {
         "2|cross --data demo/firing-log.csv --rows kiln|--columns is needed",
         "2|cross --data demo/firing-log.csv --rows kiln --columns kiln|different columns",
         "2|cross --cells '1 2; 3 4' --tests fischer|has no 'fischer'",
-        "2|cross --cells '1 2 3; 3 4 5' --tests yates|two rows and two columns",
+        "2|cross --cells '10 20 30; 30 40 50' --tests yates|two rows and two columns",
         "3|cross --cells '1 2; 0 0'|two rows and two columns with counts",
         "3|cross --data demo/firing-log.csv --rows kiln --columns grad|grade",
         "3|cross --table nowhere.csv|there is no file"

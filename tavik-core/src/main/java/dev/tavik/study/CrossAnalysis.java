@@ -45,7 +45,7 @@ final class CrossAnalysis {
       cells.add(row);
     }
     adjustResiduals();
-    for (TableTest method : settings.tests()) {
+    for (TableTest method : methods()) {
       try {
         tests.add(method.of(table));
       } catch (DeclinedException e) {
@@ -59,11 +59,23 @@ final class CrossAnalysis {
               + " "
               + refusals.get(0).reason());
     }
+    String wanted = (enough() ? TableTest.PEARSON : TableTest.FISHER).id();
     this.test =
         tests.stream()
-            .filter(each -> each.method().equals(TableTest.PEARSON.id()))
+            .filter(each -> each.method().equals(wanted))
             .findFirst()
             .orElse(tests.get(0));
+  }
+
+  /**
+   * Where the chi-square approximation is poor, the exact test is shown beside what was asked for.
+   */
+  private List<TableTest> methods() {
+    List<TableTest> methods = new ArrayList<>(settings.tests());
+    if (!enough() && !methods.contains(TableTest.FISHER)) {
+      methods.add(TableTest.FISHER);
+    }
+    return methods;
   }
 
   /** Holm's adjustment of the two-sided p-values of all adjusted residuals. */
@@ -172,8 +184,8 @@ final class CrossAnalysis {
           new Caution(
               Code.FEW_SUCCESSES,
               "Expected counts are too small for the chi-square approximation. "
-                  + (table.twoByTwo()
-                      ? "Compare the two rows with compare, whose fisher test is exact."
+                  + (test.method().equals(TableTest.FISHER.id())
+                      ? "The verdict rests on fisher, which is exact."
                       : "Merge levels that were alike before the data were seen, or read the p-value"
                           + " with care.")));
     }

@@ -12,11 +12,14 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
 import java.math.BigDecimal;
+import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.junit.jupiter.api.Test;
@@ -146,6 +149,156 @@ class TableTestTest {
     assertThat(z * z).isCloseTo(pearson(table), within(1e-10));
     assertThat(Math.abs(CellFigures.of(table, 1, 0).adjustedResidual()))
         .isCloseTo(z, within(1e-10));
+  }
+
+  /**
+   * All tables with the same margins, by the number of ways Π r! Π c! / (N! Π x!), in whole
+   * numbers.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "3, 3, 9, 40",
+    "2, 5, 12, 40",
+    "4, 3, 10, 30",
+    "3, 4, 14, 20",
+    "2, 3, 25, 30",
+    "5, 2, 11, 30"
+  })
+  void fisherAgreesWithCountsOfTables(int rows, int columns, int units, int tables) {
+    Random random = new Random(31L * rows + columns);
+    int tried = 0;
+    for (int k = 0; k < tables; k++) {
+      long[][] cells = new long[rows][columns];
+      for (int unit = 0; unit < units; unit++) {
+        cells[random.nextInt(rows)][random.nextInt(columns)]++;
+      }
+      boolean full =
+          Arrays.stream(cells).allMatch(row -> Arrays.stream(row).sum() > 0)
+              && IntStream.range(0, columns)
+                  .allMatch(j -> Arrays.stream(cells).mapToLong(row -> row[j]).sum() > 0);
+      if (full) {
+        tried++;
+        double expected = byEnumeration(cells);
+        String written =
+            Arrays.stream(cells)
+                .map(
+                    row ->
+                        Arrays.stream(row)
+                            .mapToObj(Long::toString)
+                            .collect(Collectors.joining(" ")))
+                .collect(Collectors.joining(";"));
+        assertThat(TableTest.FISHER.of(table(written)).pValue())
+            .as(written)
+            .isCloseTo(expected, within(1e-11 * expected));
+      }
+    }
+    assertThat(tried).isGreaterThan(tables / 5);
+  }
+
+  private static double byEnumeration(long[][] observed) {
+    long[] down = Arrays.stream(observed).mapToLong(row -> Arrays.stream(row).sum()).toArray();
+    long[] across =
+        IntStream.range(0, observed[0].length)
+            .mapToLong(j -> Arrays.stream(observed).mapToLong(row -> row[j]).sum())
+            .toArray();
+    BigInteger scale = BigInteger.ONE;
+    for (long margin : across) {
+      scale = scale.multiply(factorial(margin));
+    }
+    List<BigInteger> ways = new ArrayList<>();
+    enumerate(
+        new long[down.length][across.length], 0, 0, down.clone(), across.clone(), scale, ways);
+    BigInteger own = ways(observed, scale);
+    BigInteger all = ways.stream().reduce(BigInteger.ZERO, BigInteger::add);
+    BigInteger noMore =
+        ways.stream().filter(w -> w.compareTo(own) <= 0).reduce(BigInteger.ZERO, BigInteger::add);
+    return new BigDecimal(noMore).divide(new BigDecimal(all), DIGITS).doubleValue();
+  }
+
+  /** Π c! Π 1/x!, a whole number. */
+  private static BigInteger ways(long[][] cells, BigInteger scale) {
+    BigInteger divisor = BigInteger.ONE;
+    for (long[] row : cells) {
+      for (long count : row) {
+        divisor = divisor.multiply(factorial(count));
+      }
+    }
+    return scale.divide(divisor);
+  }
+
+  private static BigInteger factorial(long k) {
+    BigInteger result = BigInteger.ONE;
+    for (long i = 2; i <= k; i++) {
+      result = result.multiply(BigInteger.valueOf(i));
+    }
+    return result;
+  }
+
+  private static void enumerate(
+      long[][] cells,
+      int i,
+      int j,
+      long[] down,
+      long[] across,
+      BigInteger scale,
+      List<BigInteger> ways) {
+    if (i == cells.length) {
+      if (Arrays.stream(across).allMatch(left -> left == 0)) {
+        ways.add(ways(cells, scale));
+      }
+      return;
+    }
+    if (j == cells[0].length) {
+      if (down[i] == 0) {
+        enumerate(cells, i + 1, 0, down, across, scale, ways);
+      }
+      return;
+    }
+    for (long x = 0; x <= Math.min(down[i], across[j]); x++) {
+      cells[i][j] = x;
+      down[i] -= x;
+      across[j] -= x;
+      enumerate(cells, i, j + 1, down, across, scale, ways);
+      down[i] += x;
+      across[j] += x;
+    }
+    cells[i][j] = 0;
+  }
+
+  /** Two tables known to be hard: 1.1·10¹¹ tables have the margins of the first. */
+  @ParameterizedTest
+  @CsvSource({
+    "1 2 2 1 1 0 1;2 0 0 2 3 0 0;0 1 1 1 2 7 3;1 1 2 0 0 0 1;0 1 1 1 1 0 0, 0.0392896436553339, 1e-15",
+    "1 2 1 0;3 3 6 1;10 10 14 9;6 7 12 11, 0.7826849390, 5e-11"
+  })
+  void fisherAgreesWithPublishedTables(String cells, double expected, double tolerance) {
+    assertThat(TableTest.FISHER.of(table(cells)).pValue()).isCloseTo(expected, within(tolerance));
+    // Rows and columns may be exchanged.
+    CrossTable table = table(cells);
+    String turned =
+        IntStream.range(0, table.columns().size())
+            .mapToObj(
+                j ->
+                    IntStream.range(0, table.rows().size())
+                        .mapToObj(i -> Long.toString(table.count(i, j)))
+                        .collect(Collectors.joining(" ")))
+            .collect(Collectors.joining(";"));
+    assertThat(TableTest.FISHER.of(table(turned)).pValue()).isCloseTo(expected, within(tolerance));
+  }
+
+  @Test
+  void fisherOfTwoByTwoIsThatOfTwoProportionsAndLargeTablesAreDeclined() {
+    assertThat(TableTest.FISHER.of(table("14 386;31 379")).pValue())
+        .isEqualTo(
+            TwoProportionTest.FISHER
+                .of(Tally.of(14, 400), Tally.of(31, 410), Hypothesis.noDifference())
+                .pValue());
+    for (String large :
+        List.of("9000 9000 9000;9000 9100 9000", "221 240 208;214 219 230;229 219 220")) {
+      assertThatThrownBy(() -> TableTest.FISHER.of(table(large)))
+          .isInstanceOf(DeclinedException.class)
+          .hasMessageContaining("200 MB allow");
+    }
   }
 
   @Test

@@ -23,7 +23,7 @@ final class CrossJson {
         .put("alpha", answer.settings().alpha());
     JsonParts.estimates(node, answer.estimates());
     ArrayNode tests = node.putArray("tests");
-    for (TableTest method : answer.settings().tests()) {
+    for (TableTest method : TableTest.values()) {
       for (TestResult test : answer.tests()) {
         if (test.method().equals(method.id())) {
           tests.add(JsonParts.test(test, answer.settings().alpha()));

@@ -157,9 +157,9 @@ final class CrossText {
       double value = statistic == null ? 0 : statistic.value();
       table.row(
           test.method(),
-          (statistic == null ? "" : statistic.name())
-              + " = "
-              + (value == 0 ? "0" : Figures.significant(value, 4)),
+          statistic == null
+              ? "tables no more probable"
+              : statistic.name() + " = " + (value == 0 ? "0" : Figures.significant(value, 4)),
           test.df() == null ? "" : "df " + Figures.plain(test.df()),
           Figures.pValue(test.log10PValue()),
           test.rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
