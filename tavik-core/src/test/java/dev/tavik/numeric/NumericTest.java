@@ -190,6 +190,31 @@ class NumericTest {
     assertThat(distribution.logUpper(greatest + 1L)).isEqualTo(Double.NEGATIVE_INFINITY);
   }
 
+  /** As doubles within half a unit, and as whole numbers the same for equal products. */
+  @Test
+  void logarithmsOfFactorialsAddUp() {
+    LogFactorials factorials = new LogFactorials(10_000);
+    BigDecimal product = BigDecimal.ONE;
+    for (int k = 2; k <= 170; k++) {
+      product = product.multiply(BigDecimal.valueOf(k));
+      assertRelative(factorials.log(k), Math.log(product.doubleValue()), 1e-14);
+    }
+    // Stirling's series to its fourth term.
+    double n = 10_000;
+    double stirling =
+        (n + 0.5) * Math.log(n)
+            - n
+            + 0.5 * Math.log(2 * Math.PI)
+            + 1 / (12 * n)
+            - 1 / (360 * n * n * n);
+    assertRelative(factorials.log(10_000), stirling, 1e-15);
+    // 6! · 7! = 10!, and 3! · 5! = 6!: equal products, equal lengths.
+    assertThat(factorials.exact(6) + factorials.exact(7)).isEqualTo(factorials.exact(10));
+    assertThat(factorials.exact(3) + factorials.exact(5)).isEqualTo(factorials.exact(6));
+    assertThat(factorials.exact(23) / LogFactorials.UNIT)
+        .isCloseTo(factorials.log(23), within(1e-10));
+  }
+
   private static double choose(int n, int k) {
     double result = 1;
     for (int i = 1; i <= k; i++) {

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
@@ -19,7 +20,10 @@ import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Interval;
 import dev.tavik.study.Answer;
+import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CompareGroupsQuestion;
 import dev.tavik.study.CompareQuestion;
+import dev.tavik.study.CompareSettings;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.PairedQuestion;
 import dev.tavik.study.RateAnswer;
@@ -267,6 +271,44 @@ class ReportTest {
     // Both ends of the margin have a line of their own.
     assertThat(svg(IntervalPicture.of(kilns("14/400", "31/410").equivalent(0.05).ask())))
         .contains(">5 points<", ">-5 points<", ">no difference<");
+  }
+
+  @Test
+  void groupsAndPairsAreShownPairByPair() throws IOException {
+    CompareGroupsAnswer groups =
+        CompareGroupsQuestion.of(
+                List.of(
+                    new NamedTally("North", Tally.of(16, 403)),
+                    new NamedTally("South", Tally.of(53, 408)),
+                    new NamedTally("Tunnel", Tally.of(2, 300_000))),
+                CompareSettings.usual()
+                    .tests(List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.BOSCHLOO)))
+            .baseline("Tunnel")
+            .ask();
+    String text = unwrapped(groups);
+    assertThat(text)
+        .startsWith("The 3 groups differ (pearson chi-square,")
+        .contains("for 2 groups against Tunnel.")
+        .contains("All groups together: null, the same proportion in every group")
+        .contains("North minus Tunnel z-pooled")
+        .contains("boschloo not made")
+        .contains("Intervals are each for itself");
+    JsonNode json = new ObjectMapper().readTree(new JsonReport(Detail.WORKING).of(groups));
+    assertThat(json.at("/pairs/0/tests/1/refused").asText()).contains("100,000 trials");
+    assertThat(json.at("/pairs/1/input/order").asText()).isEqualTo("South minus Tunnel");
+    assertThat(json.at("/pairs/0/working/0/steps")).hasSizeGreaterThan(5);
+    assertThat(svg(IntervalPicture.of(groups)))
+        .contains(">North minus Tunnel<", ">Tunnel  2 of 300,000<");
+
+    PairedAnswer pairs = PairedQuestion.of("Ann", "Ben", PairedTally.of(49, 3, 10, 178)).ask();
+    assertThat(unwrapped(pairs))
+        .contains("Observed: 240 units, each judged twice")
+        .contains("Ann yes 49 3 52", "Ann no 10 178 188", "all 59 181 240")
+        .contains("Ann minus Ben is -2.917 points");
+    JsonNode paired = new ObjectMapper().readTree(new JsonReport(Detail.FINDINGS).of(pairs));
+    assertThat(paired.at("/hypothesis/quantity").asText()).isEqualTo("difference");
+    assertThat(paired.at("/input/order").asText()).isEqualTo("Ann minus Ben");
+    assertThat(paired.has("working")).isFalse();
   }
 
   private static String svg(Picture picture) {
