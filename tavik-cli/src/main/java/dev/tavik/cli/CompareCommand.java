@@ -1,7 +1,6 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.CompareSpec;
-import dev.tavik.data.Spec;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -144,7 +143,6 @@ final class CompareCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Spec spec = Words.of(command, CompareSpec.WORDS);
-    return answer.answer(spec, () -> CompareSpec.question(spec, terminal.files()).ask(), terminal);
+    return answer.on(terminal).answer(Words.of(command, CompareSpec.WORDS), CompareSpec::question);
   }
 }

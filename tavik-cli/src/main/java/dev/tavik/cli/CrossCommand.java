@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.CrossSpec;
-import dev.tavik.data.Spec;
+import dev.tavik.report.Detail;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -40,13 +40,6 @@ final class CrossCommand implements Callable<Integer> {
   @Nullable String table;
 
   @Option(
-      names = "--data",
-      paramLabel = "FILE",
-      description =
-          "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
-  @Nullable String data;
-
-  @Option(
       names = "--rows",
       paramLabel = "COLUMN",
       description = "The column whose levels are the rows of the table.")
@@ -57,24 +50,6 @@ final class CrossCommand implements Callable<Integer> {
       paramLabel = "COLUMN",
       description = "The column whose levels are the columns of the table.")
   @Nullable String columns;
-
-  @Option(
-      names = "--count",
-      paramLabel = "COLUMN",
-      description = "A frequency column: how many units each row stands for.")
-  @Nullable String count;
-
-  @Option(
-      names = "--where",
-      paramLabel = "COLUMN=VALUE",
-      description = "Only rows with this value; may be given several times.")
-  String @Nullable [] where;
-
-  @Option(
-      names = "--missing",
-      paramLabel = "drop|level|fail",
-      description = "What becomes of rows without a value; drop unless given.")
-  @Nullable String missing;
 
   @Option(
       names = "--alpha",
@@ -96,6 +71,8 @@ final class CrossCommand implements Callable<Integer> {
       description = "A name for the question, used in the answer.")
   @Nullable String label;
 
+  @Mixin RowOptions rowOptions;
+
   @Mixin OutputOptions output;
 
   CrossCommand(Terminal terminal) {
@@ -104,9 +81,7 @@ final class CrossCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Spec spec = Words.of(command, CrossSpec.WORDS);
-    AnswerOptions answer = new AnswerOptions();
-    answer.output = output;
-    return answer.answer(spec, () -> CrossSpec.question(spec, terminal.files()).ask(), terminal);
+    return new Answering(terminal, output, new PictureOptions(), Detail.FINDINGS)
+        .answer(Words.of(command, CrossSpec.WORDS), CrossSpec::question);
   }
 }

@@ -1,7 +1,6 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.RateSpec;
-import dev.tavik.data.Spec;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -46,7 +45,6 @@ final class RateCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Spec spec = Words.of(command, RateSpec.WORDS);
-    return answer.answer(spec, () -> RateSpec.question(spec, terminal.files()).ask(), terminal);
+    return answer.on(terminal).answer(Words.of(command, RateSpec.WORDS), RateSpec::question);
   }
 }

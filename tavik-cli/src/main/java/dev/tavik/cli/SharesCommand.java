@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.SharesSpec;
-import dev.tavik.data.Spec;
+import dev.tavik.report.Detail;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -77,13 +77,6 @@ final class SharesCommand implements Callable<Integer> {
   @Nullable String label;
 
   @Option(
-      names = "--data",
-      paramLabel = "FILE",
-      description =
-          "Rows with a header line, separated by comma, semicolon or tab; - reads standard input.")
-  @Nullable String data;
-
-  @Option(
       names = "--outcome",
       paramLabel = "COLUMN",
       description = "The column whose levels are counted.")
@@ -95,38 +88,9 @@ final class SharesCommand implements Callable<Integer> {
       description = "The order of the levels; by number or as they first appear unless given.")
   String @Nullable [] order;
 
-  @Option(
-      names = "--count",
-      paramLabel = "COLUMN",
-      description = "A frequency column: how many units each row stands for.")
-  @Nullable String count;
+  @Mixin RowOptions rows;
 
-  @Option(
-      names = "--where",
-      paramLabel = "COLUMN=VALUE",
-      description = "Only rows with this value; may be given several times.")
-  String @Nullable [] where;
-
-  @Option(
-      names = "--missing",
-      paramLabel = "drop|level|fail",
-      description = "What becomes of rows without a value; drop unless given.")
-  @Nullable String missing;
-
-  @Option(
-      names = "--chart",
-      paramLabel = "FILE",
-      description =
-          "Draw the shares, their intervals and the claimed ones into a .png or .svg file.")
-  java.nio.file.@Nullable Path chart;
-
-  @Option(
-      names = "--null-chart",
-      paramLabel = "FILE",
-      description =
-          "Draw what chi-square to expect under the null, the p-value shaded, into a .png or .svg"
-              + " file.")
-  java.nio.file.@Nullable Path nullChart;
+  @Mixin PictureOptions pictures;
 
   @Mixin OutputOptions output;
 
@@ -136,11 +100,7 @@ final class SharesCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Spec spec = Words.of(command, SharesSpec.WORDS, "counts");
-    AnswerOptions answer = new AnswerOptions();
-    answer.chart = chart;
-    answer.nullChart = nullChart;
-    answer.output = output;
-    return answer.answer(spec, () -> SharesSpec.question(spec, terminal.files()).ask(), terminal);
+    return new Answering(terminal, output, pictures, Detail.FINDINGS)
+        .answer(Words.of(command, SharesSpec.WORDS, "counts"), SharesSpec::question);
   }
 }

@@ -7,8 +7,6 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.NumberNeeded;
 import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
-import dev.tavik.result.TestResult;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareSettings;
@@ -32,7 +30,13 @@ record ComparisonJson(Detail detail) {
     if (needed != null) {
       numberNeeded((ArrayNode) node.get("estimates"), needed, answer.order());
     }
-    tests(node, answer);
+    JsonParts.tests(
+        node,
+        answer.settings().tests().stream().map(TwoProportionTest::id).toList(),
+        answer.tests(),
+        answer.refusals(),
+        answer.settings().alpha());
+    oneSided(node, answer);
     JsonParts.intervals(node, answer.intervals());
     if (needed != null) {
       ObjectNode interval = ((ArrayNode) node.get("intervals")).addObject();
@@ -62,26 +66,11 @@ record ComparisonJson(Detail detail) {
     node.putNull("standardError");
   }
 
-  /** In the order asked for; a test that declined stands in its place with the reason. */
-  private static void tests(ObjectNode node, CompareAnswer answer) {
-    double alpha = answer.settings().alpha();
-    ArrayNode tests = node.putArray("tests");
-    for (TwoProportionTest method : answer.settings().tests()) {
-      for (TestResult test : answer.tests()) {
-        if (test.method().equals(method.id())) {
-          tests.add(JsonParts.test(test, alpha));
-        }
-      }
-      for (Refusal refusal : answer.refusals()) {
-        if (refusal.method().equals(method.id())) {
-          tests.addObject().put("method", refusal.method()).put("refused", refusal.reason());
-        }
-      }
-    }
+  private static void oneSided(ObjectNode node, CompareAnswer answer) {
     if (!answer.oneSided().isEmpty()) {
       ArrayNode oneSided = node.putArray("oneSidedTests");
       for (DirectedTest each : answer.oneSided()) {
-        ObjectNode test = JsonParts.test(each.result(), alpha);
+        ObjectNode test = JsonParts.test(each.result(), answer.settings().alpha());
         test.put("against", each.hypothesis().against())
             .put("alternative", each.hypothesis().alternative().id());
         oneSided.add(test);

@@ -4,9 +4,8 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.TableTest;
-import dev.tavik.result.Refusal;
-import dev.tavik.result.TestResult;
 import dev.tavik.study.CrossAnswer;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -22,19 +21,12 @@ final class CrossJson {
         .put("alternative", "two-sided")
         .put("alpha", answer.settings().alpha());
     JsonParts.estimates(node, answer.estimates());
-    ArrayNode tests = node.putArray("tests");
-    for (TableTest method : TableTest.values()) {
-      for (TestResult test : answer.tests()) {
-        if (test.method().equals(method.id())) {
-          tests.add(JsonParts.test(test, answer.settings().alpha()));
-        }
-      }
-      for (Refusal refusal : answer.refusals()) {
-        if (refusal.method().equals(method.id())) {
-          tests.addObject().put("method", method.id()).put("refused", refusal.reason());
-        }
-      }
-    }
+    JsonParts.tests(
+        node,
+        Arrays.stream(TableTest.values()).map(TableTest::id).toList(),
+        answer.tests(),
+        answer.refusals(),
+        answer.settings().alpha());
     cells(node, answer);
     node.putObject("preferred").put("test", answer.preferred());
     return JsonParts.ending(

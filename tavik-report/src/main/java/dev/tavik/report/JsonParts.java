@@ -9,6 +9,7 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.result.Working;
@@ -32,6 +33,28 @@ final class JsonParts {
   static void estimates(ObjectNode node, List<Estimate> estimates) {
     ArrayNode array = node.putArray("estimates");
     estimates.forEach(each -> array.add(estimate(each)));
+  }
+
+  /** In the order of the ids; a method that declined stands in its place with the reason. */
+  static void tests(
+      ObjectNode node,
+      List<String> ids,
+      List<TestResult> tests,
+      List<Refusal> refusals,
+      double alpha) {
+    ArrayNode array = node.putArray("tests");
+    for (String id : ids) {
+      tests.stream()
+          .filter(each -> each.method().equals(id))
+          .forEach(each -> array.add(test(each, alpha)));
+      refused(array, refusals, id);
+    }
+  }
+
+  static void refused(ArrayNode array, List<Refusal> refusals, String id) {
+    refusals.stream()
+        .filter(each -> each.method().equals(id))
+        .forEach(each -> array.addObject().put("method", id).put("refused", each.reason()));
   }
 
   static void intervals(ObjectNode node, List<Interval> intervals) {

@@ -6,8 +6,6 @@ import dev.tavik.association.CellFigures;
 import dev.tavik.association.SharesTest;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
-import dev.tavik.result.TestResult;
 import dev.tavik.study.SharesAnswer;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -31,7 +29,12 @@ final class SharesJson {
     }
     hypothesis.put("alternative", "two-sided").put("alpha", answer.settings().alpha());
     JsonParts.estimates(node, answer.estimates());
-    tests(node, answer);
+    JsonParts.tests(
+        node,
+        answer.settings().tests().stream().map(SharesTest::id).toList(),
+        answer.tests(),
+        answer.refusals(),
+        answer.settings().alpha());
     ArrayNode intervals = node.putArray("intervals");
     answer
         .settings()
@@ -43,7 +46,7 @@ final class SharesJson {
                 intervals.add(
                     JsonParts.interval(each.get(i)).put("label", answer.counts().levels().get(i)));
               }
-              refused(intervals, answer, method.id());
+              JsonParts.refused(intervals, answer.refusals(), method.id());
             });
     cells(node, answer);
     JsonParts.preferred(node, answer.preference());
@@ -54,26 +57,6 @@ final class SharesJson {
         List.of(),
         Detail.FINDINGS,
         answer.conclusion());
-  }
-
-  private static void tests(ObjectNode node, SharesAnswer answer) {
-    ArrayNode tests = node.putArray("tests");
-    for (SharesTest method : answer.settings().tests()) {
-      for (TestResult test : answer.tests()) {
-        if (test.method().equals(method.id())) {
-          tests.add(JsonParts.test(test, answer.settings().alpha()));
-        }
-      }
-      refused(tests, answer, method.id());
-    }
-  }
-
-  private static void refused(ArrayNode array, SharesAnswer answer, String method) {
-    for (Refusal refusal : answer.refusals()) {
-      if (refusal.method().equals(method)) {
-        array.addObject().put("method", method).put("refused", refusal.reason());
-      }
-    }
   }
 
   private static void cells(ObjectNode node, SharesAnswer answer) {

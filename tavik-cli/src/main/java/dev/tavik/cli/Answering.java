@@ -1,0 +1,48 @@
+package dev.tavik.cli;
+
+import dev.tavik.data.Opening;
+import dev.tavik.data.Spec;
+import dev.tavik.report.Detail;
+import dev.tavik.report.JsonReport;
+import dev.tavik.report.Picture;
+import dev.tavik.report.TextReport;
+import dev.tavik.study.Answer;
+import dev.tavik.study.Question;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+
+/**
+ * Makes a question of its words, asks it and writes the answer; what can't be written is refused
+ * first.
+ *
+ * @param terminal the surroundings
+ * @param output where the answer goes
+ * @param pictures which pictures are drawn
+ * @param detail how much is written
+ */
+record Answering(Terminal terminal, OutputOptions output, PictureOptions pictures, Detail detail) {
+
+  int answer(Spec spec, BiFunction<Spec, Opening, Question> question) {
+    List<String> sources = new ArrayList<>(spec.all("data"));
+    sources.addAll(spec.all("table"));
+    output.check(sources);
+    Map<Path, Function<Answer, Picture>> wanted = pictures.wanted(sources);
+    Answer answer = question.apply(spec, terminal.files()).ask();
+    wanted.forEach(
+        (file, drawing) -> {
+          Picture drawn = drawing.apply(answer);
+          output.picture(
+              file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
+        });
+    output.write(
+        output.wantsJson()
+            ? new JsonReport(detail).of(answer)
+            : new TextReport(output.emphasis(terminal), detail).of(answer),
+        terminal);
+    return ExitStatus.ANSWERED;
+  }
+}

@@ -1,0 +1,55 @@
+package dev.tavik.cli;
+
+import dev.tavik.report.IntervalPicture;
+import dev.tavik.report.NullPicture;
+import dev.tavik.report.Picture;
+import dev.tavik.study.Answer;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Option;
+
+/** Options that say which pictures are drawn into which files. */
+final class PictureOptions {
+  private static final List<String> ENDINGS = List.of(".png", ".svg");
+
+  @Option(
+      names = "--chart",
+      paramLabel = "FILE",
+      description = "Draw the intervals into a .png or .svg file.")
+  @Nullable Path chart;
+
+  @Option(
+      names = "--null-chart",
+      paramLabel = "FILE",
+      description =
+          "Draw what to expect under the null, the p-value shaded, into a .png or .svg file.")
+  @Nullable Path nullChart;
+
+  /** What is to be drawn into which file; what can't be written is refused. */
+  Map<Path, Function<Answer, Picture>> wanted(List<String> sources) {
+    Map<Path, Function<Answer, Picture>> wanted = new LinkedHashMap<>();
+    add("--chart", chart, IntervalPicture::of, sources, wanted);
+    add("--null-chart", nullChart, NullPicture::of, sources, wanted);
+    return wanted;
+  }
+
+  private static void add(
+      String option,
+      @Nullable Path file,
+      Function<Answer, Picture> drawing,
+      List<String> sources,
+      Map<Path, Function<Answer, Picture>> wanted) {
+    if (file != null) {
+      OutputOptions.requireEnding(option, file, ENDINGS);
+      OutputOptions.requireWritable(option, file, sources);
+      if (wanted.put(file, drawing) != null) {
+        throw new IllegalArgumentException(
+            "--chart and --null-chart must name different files, got " + file + " for both");
+      }
+    }
+  }
+}
