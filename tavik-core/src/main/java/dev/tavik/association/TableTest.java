@@ -36,9 +36,13 @@ public enum TableTest {
       "yates", "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235"),
   /**
    * Fisher's exact test: both margins held, all tables no more probable than the observed one, with
-   * a relative tolerance of 10⁻⁷ on ties. Declines beyond a budget of a few seconds and 200 MB.
+   * a relative tolerance of 10⁻⁷ on ties. Beyond two by two it declines more than 200,000 units,
+   * work beyond its budget, and p-values below 10⁻²⁹⁰.
    */
   FISHER("fisher", "Freeman and Halton 1951, Biometrika 38, 141-149");
+
+  /** How long an exact test may take unless more is given, in seconds. */
+  public static final double USUAL_BUDGET = 5;
 
   private static final double LAMBDA_PLUS_1 = 5.0 / 3;
   private static final double SERIES_WITHIN = 0.05;
@@ -52,13 +56,30 @@ public enum TableTest {
   }
 
   /**
-   * Tests whether rows and columns are associated.
+   * Tests whether rows and columns are associated, with the usual budget.
    *
    * @param table the counts
    * @return the result
-   * @throws DeclinedException if the test is for tables of two by two and the table is another
+   * @throws DeclinedException if the test is not for such a table, or would take too long
    */
   public TestResult of(CrossTable table) {
+    return of(table, USUAL_BUDGET);
+  }
+
+  /**
+   * Tests whether rows and columns are associated.
+   *
+   * @param table the counts
+   * @param budget how long an exact test may take, in seconds of a usual machine, above 0; work is
+   *     estimated and then counted, so that a table is answered or declined alike every time
+   * @return the result
+   * @throws DeclinedException if the test is not for such a table, or would take too long
+   * @throws IllegalArgumentException if not budget &gt; 0
+   */
+  public TestResult of(CrossTable table, double budget) {
+    if (!(budget > 0)) {
+      throw new IllegalArgumentException("budget must be above 0 seconds, got " + budget);
+    }
     if ((this == N_MINUS_1 || this == YATES) && !table.twoByTwo()) {
       throw new DeclinedException("is for tables of two rows and two columns only; use pearson");
     }
@@ -76,14 +97,14 @@ public enum TableTest {
               "X2",
               table,
               (expected, excess) -> squared(expected, Math.max(0, Math.abs(excess) - 0.5)));
-      case FISHER -> fisher(table);
+      case FISHER -> fisher(table, budget);
     };
   }
 
   /** Two by two is the test of two proportions, which has its digits at any distance. */
-  private TestResult fisher(CrossTable table) {
+  private TestResult fisher(CrossTable table, double budget) {
     if (!table.twoByTwo()) {
-      return TestResult.of(id, null, Math.log(ExactTable.pValue(table)));
+      return TestResult.of(id, null, Math.log(ExactTable.pValue(table, budget)));
     }
     TestResult same =
         TwoProportionTest.FISHER.of(

@@ -1,0 +1,124 @@
+package dev.tavik.association;
+
+import java.util.function.DoubleConsumer;
+
+/**
+ * All ways to take a column's units from what is left of the rows; those that differ only in rows
+ * with equal remainders come once, with their number.
+ */
+final class Filling {
+  private final int[] rows;
+  private final int column;
+  private final Lookup lookup;
+  private final Ways ways;
+  private final int[] suffix;
+  private final int[] runs;
+  private final int[] taken;
+  private final int[] left;
+
+  /** How many equal rows up to each one have as much taken. */
+  private final int[] alike;
+
+  private final Visitor visitor;
+
+  private long limit = Long.MAX_VALUE;
+  private long[] evenly;
+  private final long[] unfilled;
+  private DoubleConsumer beyond = ways -> {};
+
+  /** What is done with one way. */
+  @FunctionalInterface
+  interface Visitor {
+    /**
+     * One way.
+     *
+     * @param left what is left of each row; valid during the call only
+     * @param code the code of what is left
+     * @param length Σ ln x! of what is taken
+     * @param rest Σ ln x! of what is left
+     * @param ways the number of ways to choose the units, Π C(row, x), of all alike
+     */
+    void visit(int[] left, long code, long length, long rest, double ways);
+  }
+
+  /** The rows in any order with equal ones beside each other. */
+  Filling(int[] rows, int column, Lookup lookup, Ways ways, Visitor visitor) {
+    this.ways = ways;
+    this.visitor = visitor;
+    this.evenly = lookup.none();
+    this.unfilled = new long[rows.length + 1];
+    this.rows = rows;
+    this.column = column;
+    this.lookup = lookup;
+    this.suffix = new int[rows.length + 1];
+    for (int i = rows.length - 1; i >= 0; i--) {
+      suffix[i] = suffix[i + 1] + rows[i];
+    }
+    this.runs = runs(rows);
+    this.taken = new int[rows.length];
+    this.left = new int[rows.length];
+    this.alike = new int[rows.length];
+  }
+
+  /** For each row how many before it are equal. */
+  private static int[] runs(int[] rows) {
+    int[] runs = new int[rows.length];
+    for (int i = 1; i < rows.length; i++) {
+      runs[i] = rows[i] == rows[i - 1] ? runs[i - 1] + 1 : 0;
+    }
+    return runs;
+  }
+
+  /**
+   * Passes over fillings that are known to be long without being looked at one by one.
+   *
+   * @param limit the length, what is left included, from which on a filling is long
+   * @param evenly by count, a bound below the length of what is left of a row
+   * @param before by count, the same of a whole row
+   * @param beyond takes the ways of the fillings passed over
+   */
+  Filling below(long limit, long[] evenly, long[] before, DoubleConsumer beyond) {
+    this.limit = limit;
+    this.evenly = evenly;
+    this.beyond = beyond;
+    for (int i = rows.length - 1; i >= 0; i--) {
+      unfilled[i] = unfilled[i + 1] + before[rows[i]];
+    }
+    return this;
+  }
+
+  void forEach() {
+    fill(0, column, 0, 0, 0, 1, 0);
+  }
+
+  private void fill(
+      int row, int more, long code, long length, long rest, double soFar, long bound) {
+    int least = Math.max(0, more - suffix[row + 1]);
+    int most = Math.min(more, rows[row]);
+    boolean run = runs[row] > 0;
+    if (run) {
+      most = Math.min(most, taken[row - 1]);
+    }
+    double[] choices = ways.of(rows[row]);
+    boolean last = row + 1 == rows.length;
+    for (int x = least; x <= most; x++) {
+      taken[row] = x;
+      left[row] = rows[row] - x;
+      alike[row] = run && x == taken[row - 1] ? alike[row - 1] + 1 : 1;
+      double chosen = soFar * choices[x] * (run ? (runs[row] + 1.0) / alike[row] : 1);
+      long after = code + lookup.code(left[row]);
+      long longer = length + lookup.length(x);
+      long restLonger = rest + lookup.length(left[row]);
+      if (last) {
+        visitor.visit(left, after, longer, restLonger, chosen);
+      } else {
+        long higher = bound + lookup.length(x) + evenly[left[row]];
+        if (runs[row + 1] == 0 && higher + unfilled[row + 1] >= limit) {
+          beyond.accept(chosen * ways.of(suffix[row + 1])[more - x]);
+        } else {
+          fill(row + 1, more - x, after, longer, restLonger, chosen, higher);
+        }
+      }
+    }
+  }
+}

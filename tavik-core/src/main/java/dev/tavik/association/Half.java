@@ -1,0 +1,265 @@
+package dev.tavik.association;
+
+import java.util.Arrays;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Some columns of a table: for every state, which is what they take of the rows, the shortest and
+ * the longest filling, and then the lengths in between with their probabilities.
+ *
+ * <p>The first column takes what the others leave, so that there are states from two columns on. A
+ * state of some columns is filled by filling the last of them and then the state that is left,
+ * which is found once however often it is met. Bounds are found on the way up; then the undecided
+ * lengths are passed down, so that a list holds only what matters to some state above; then the
+ * lists are made, from the first column up.
+ */
+final class Half {
+  private static final int EDGE = 3;
+
+  private final int[] columns;
+  private final int units;
+  private final Lookup lookup;
+  private final Work work;
+  private final Ways[] ways;
+  private final double[] all;
+
+  /** Σ ln x! of a row's units spread evenly over the columns of each level. */
+  private final long[][] evenly;
+
+  private final States[] levels;
+  private @Nullable Lengths[] lists = {};
+
+  /** At least two columns, in descending order, and the most units of a row. */
+  Half(int[] columns, int most, Lookup lookup, Work work) {
+    this.columns = columns;
+    this.lookup = lookup;
+    this.work = work;
+    this.units = Arrays.stream(columns).sum();
+    this.all = new double[columns.length];
+    this.ways = new Ways[columns.length];
+    int so = 0;
+    for (int i = 0; i < columns.length; i++) {
+      so += columns[i];
+      ways[i] = new Ways((double) columns[i] / so, work);
+      all[i] = i == 0 ? 1 : ways[i].of(so, columns[i]);
+    }
+    this.evenly =
+        IntStream.rangeClosed(1, columns.length)
+            .mapToObj(
+                width ->
+                    IntStream.rangeClosed(0, most)
+                        .mapToLong(count -> evenly(count, width))
+                        .toArray())
+            .toArray(long[][]::new);
+    this.levels = Stream.generate(States::new).limit(columns.length).toArray(States[]::new);
+  }
+
+  private long evenly(int count, int width) {
+    int share = count / width;
+    int over = count % width;
+    return over * lookup.length(over == 0 ? share : share + 1)
+        + (width - over) * lookup.length(share);
+  }
+
+  /**
+   * Roughly how many fillings are looked at: the states of each number of columns, were their rows
+   * all different, times the fillings of a state in the middle.
+   */
+  double fillings(int[] rows) {
+    double total = Arrays.stream(rows).sum();
+    double orders = 1;
+    for (int i = 2; i <= rows.length; i++) {
+      orders *= i;
+    }
+    double fillings = 0;
+    int filled = columns[0];
+    for (int level = 1; level < columns.length; level++) {
+      filled += columns[level];
+      double share = filled / total;
+      int[] middle = Arrays.stream(rows).map(row -> (int) Math.ceil(row * share)).toArray();
+      int[] largest = rows.clone();
+      Arrays.fill(largest, rows[rows.length - 1]);
+      fillings += (1 + fillings(largest, filled) / orders) * fillings(middle, columns[level]);
+    }
+    return fillings;
+  }
+
+  /** In how many ways units can be taken, so many of each row at most. */
+  private static double fillings(int[] most, int units) {
+    double[] number = new double[units + 1];
+    number[0] = 1;
+    for (int row : most) {
+      double[] sums = new double[units + 2];
+      for (int i = 0; i <= units; i++) {
+        sums[i + 1] = sums[i] + number[i];
+      }
+      for (int i = 0; i <= units; i++) {
+        number[i] = sums[i + 1] - sums[Math.max(0, i - row)];
+      }
+    }
+    return number[units];
+  }
+
+  int units() {
+    return units;
+  }
+
+  /** The number of a state of all columns. */
+  int state(int[] rows, long code) {
+    return state(columns.length - 1, rows, code);
+  }
+
+  private int state(int level, int[] rows, long code) {
+    States states = levels[level];
+    int known = states.find(code);
+    if (known >= 0) {
+      return known;
+    }
+    work.keep(2);
+    int[] sorted = rows.clone();
+    Arrays.sort(sorted);
+    long[] bounds = {Long.MAX_VALUE, Long.MIN_VALUE};
+    long[] edges = new long[1];
+    new Filling(
+            sorted,
+            columns[level],
+            lookup,
+            ways[level],
+            (left, next, length, rest, ways) -> {
+              edges[0]++;
+              if (level == 1) {
+                bounds[0] = Math.min(bounds[0], length + rest);
+                bounds[1] = Math.max(bounds[1], length + rest);
+              } else {
+                int state = state(level - 1, left, next);
+                bounds[0] = Math.min(bounds[0], length + levels[level - 1].least(state));
+                bounds[1] = Math.max(bounds[1], length + levels[level - 1].greatest(state));
+              }
+            })
+        .forEach();
+    work.spend(EDGE * edges[0]);
+    return states.add(code, sorted, bounds[0], bounds[1]);
+  }
+
+  long least(int state) {
+    return levels[columns.length - 1].least(state);
+  }
+
+  long greatest(int state) {
+    return levels[columns.length - 1].greatest(state);
+  }
+
+  /** Lengths of a state from the first bound to below the second are undecided. */
+  void widen(int state, long from, long beyond) {
+    levels[columns.length - 1].widen(state, from, beyond);
+  }
+
+  /** The undecided lengths of a state. */
+  Lengths lengths(int state) {
+    Lengths found = lists[state];
+    if (found == null) {
+      throw new IllegalStateException("a state without undecided lengths was asked for");
+    }
+    return found;
+  }
+
+  /** A bound below the shortest length: each row spread evenly over the columns. */
+  long leastOfRows(int[] rows) {
+    long length = 0;
+    for (int row : rows) {
+      length += evenly[columns.length - 1][row];
+    }
+    return length;
+  }
+
+  /** Makes the lists of all undecided states. */
+  void list() {
+    for (int level = columns.length - 1; level > 1; level--) {
+      passDown(level);
+    }
+    for (int level = 1; level < columns.length; level++) {
+      long before = Stream.of(lists).mapToLong(list -> list == null ? 0 : list.size()).sum();
+      lists = lists(level, lists);
+      work.keep(-before);
+    }
+  }
+
+  private void passDown(int level) {
+    States states = levels[level];
+    States below = levels[level - 1];
+    for (int state = 0; state < states.size(); state++) {
+      if (states.undecided(state)) {
+        long from = states.from(state);
+        long beyond = states.beyond(state);
+        new Filling(
+                states.rows(state),
+                columns[level],
+                lookup,
+                ways[level],
+                (left, code, length, rest, ways) -> {
+                  int next = below.find(code);
+                  if (beyond - length > below.least(next)
+                      && from - length <= below.greatest(next)) {
+                    below.widen(next, from - length, beyond - length);
+                  }
+                })
+            .below(beyond, evenly[level - 1], evenly[level], skipped -> {})
+            .forEach();
+      }
+    }
+  }
+
+  private @Nullable Lengths[] lists(int level, @Nullable Lengths[] below) {
+    States states = levels[level];
+    @Nullable Lengths[] made = new Lengths[states.size()];
+    Lengths.Gathering gathering = new Lengths.Gathering();
+    for (int state = 0; state < made.length; state++) {
+      if (states.undecided(state)) {
+        long[] steps = new long[1];
+        gather(level, state, below, gathering, steps);
+        work.spend(steps[0]);
+        work.keep(gathering.size());
+        made[state] = gathering.sorted();
+      }
+    }
+    return made;
+  }
+
+  private void gather(
+      int level, int state, @Nullable Lengths[] below, Lengths.Gathering gathering, long[] steps) {
+    long from = levels[level].from(state);
+    long beyond = levels[level].beyond(state);
+    States next = levels[level - 1];
+    new Filling(
+            levels[level].rows(state),
+            columns[level],
+            lookup,
+            ways[level],
+            (left, code, length, rest, ways) -> {
+              double chance = ways / all[level];
+              steps[0] += EDGE;
+              if (level == 1) {
+                gathering.add(length + rest, chance, from, beyond);
+                return;
+              }
+              int found = next.find(code);
+              if (next.least(found) + length >= beyond) {
+                gathering.addBeyond(chance);
+              } else if (next.greatest(found) + length >= from) {
+                Lengths lengths = below[found];
+                if (lengths == null) {
+                  throw new IllegalStateException("a state was not passed down");
+                }
+                steps[0] += lengths.addTo(gathering, length, chance, from, beyond);
+              }
+            })
+        .below(
+            beyond,
+            evenly[level - 1],
+            evenly[level],
+            ways -> gathering.addBeyond(ways / all[level]))
+        .forEach();
+  }
+}

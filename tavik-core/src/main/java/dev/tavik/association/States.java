@@ -1,0 +1,117 @@
+package dev.tavik.association;
+
+import java.util.Arrays;
+
+/**
+ * What can be left of the rows at one column of a half, without regard to their order, with the
+ * bounds of its length.
+ */
+final class States {
+  private static final int ABSENT = -1;
+
+  private long[] keys = new long[64];
+  private int[] slots = new int[64];
+  private int[][] rows = new int[32][];
+  private long[] least = new long[32];
+  private long[] greatest = new long[32];
+
+  /** A length below is too short in every state that leads here, one from beyond on long enough. */
+  private long[] from = new long[32];
+
+  private long[] beyond = new long[32];
+  private int size;
+
+  States() {
+    Arrays.fill(slots, ABSENT);
+  }
+
+  int size() {
+    return size;
+  }
+
+  /** The number of a state by its code; -1 if it is new. */
+  int find(long code) {
+    return slots[place(code)];
+  }
+
+  private int place(long code) {
+    int mask = keys.length - 1;
+    int at = (int) (code >>> 32) & mask;
+    while (slots[at] != ABSENT && keys[at] != code) {
+      at = (at + 1) & mask;
+    }
+    return at;
+  }
+
+  /** Adds a state; its rows are copied in descending order. */
+  int add(long code, int[] left, long shortest, long longest) {
+    int[] sorted = left.clone();
+    Arrays.sort(sorted);
+    if (size == rows.length) {
+      int larger = 2 * size;
+      rows = Arrays.copyOf(rows, larger);
+      least = Arrays.copyOf(least, larger);
+      greatest = Arrays.copyOf(greatest, larger);
+      from = Arrays.copyOf(from, larger);
+      beyond = Arrays.copyOf(beyond, larger);
+    }
+    rows[size] = sorted;
+    least[size] = shortest;
+    greatest[size] = longest;
+    from[size] = Long.MAX_VALUE;
+    beyond[size] = Long.MIN_VALUE;
+    int at = place(code);
+    keys[at] = code;
+    slots[at] = size;
+    size++;
+    if (2 * size > keys.length) {
+      rehash();
+    }
+    return size - 1;
+  }
+
+  private void rehash() {
+    long[] oldKeys = keys;
+    int[] oldSlots = slots;
+    keys = new long[2 * oldKeys.length];
+    slots = new int[keys.length];
+    Arrays.fill(slots, ABSENT);
+    for (int i = 0; i < oldKeys.length; i++) {
+      if (oldSlots[i] != ABSENT) {
+        int at = place(oldKeys[i]);
+        keys[at] = oldKeys[i];
+        slots[at] = oldSlots[i];
+      }
+    }
+  }
+
+  int[] rows(int state) {
+    return rows[state];
+  }
+
+  long least(int state) {
+    return least[state];
+  }
+
+  long greatest(int state) {
+    return greatest[state];
+  }
+
+  long from(int state) {
+    return from[state];
+  }
+
+  long beyond(int state) {
+    return beyond[state];
+  }
+
+  /** Whether some length of the state is undecided. */
+  boolean undecided(int state) {
+    return beyond[state] > least[state] && from[state] <= greatest[state];
+  }
+
+  void widen(int state, long low, long high) {
+    from[state] = Math.min(from[state], low);
+    beyond[state] = Math.max(beyond[state], high);
+  }
+}

@@ -1,0 +1,124 @@
+package dev.tavik.association;
+
+import java.util.Arrays;
+
+/**
+ * The exact test of larger tables, by meeting in the middle: a development of the network algorithm
+ * (Mehta and Patel 1983, "A network algorithm for performing Fisher's exact test in r × c
+ * contingency tables", Journal of the American Statistical Association 78, 427-434).
+ *
+ * <p>The columns are cut into two halves. What the first half takes of the rows is a joint state,
+ * which leaves the rest to the second; rows with equal totals are exchangeable. For either half the
+ * shortest and longest filling is known, see {@link Half}: where even both shortest together make a
+ * table improbable enough, the state's whole probability counts; where both longest don't, none of
+ * it. Only for the rest are the halves' lengths listed, each with its probability, and only as far
+ * as they are undecided in some state; two lists are joined by running one up and the other down.
+ */
+final class TwoHalves {
+  private static final int STATE = 5;
+
+  private final int[] rows;
+  private final long threshold;
+  private final Work work;
+  private final Lookup lookup;
+  private final Half first;
+  private final Half second;
+  private final Ways ways;
+  private final double all;
+  private final int[] taken;
+  private double sum;
+
+  /** The undecided joint states. */
+  private int[] firsts = new int[64];
+
+  private int[] seconds = new int[64];
+  private double[] chances = new double[64];
+  private int undecided;
+
+  TwoHalves(ExactTable table, Work work) {
+    this.rows = table.rows();
+    this.threshold = table.threshold();
+    this.work = work;
+    int[] columns = descending(table.columns());
+    int[] large = Arrays.copyOf(columns, columns.length / 2);
+    int[] small = Arrays.copyOfRange(columns, large.length, columns.length);
+    int taken = Arrays.stream(large).sum();
+    int units = taken + Arrays.stream(small).sum();
+    this.lookup = new Lookup(table.factorials(), units);
+    this.first = new Half(large, rows[rows.length - 1], lookup, work);
+    this.second = new Half(small, rows[rows.length - 1], lookup, work);
+    this.taken = new int[rows.length];
+    this.ways = new Ways((double) taken / units, work);
+    this.all = ways.of(units, taken);
+    work.expect(first.fillings(rows) + second.fillings(rows));
+  }
+
+  private static int[] descending(int[] ascending) {
+    int[] turned = new int[ascending.length];
+    for (int i = 0; i < turned.length; i++) {
+      turned[i] = ascending[ascending.length - 1 - i];
+    }
+    return turned;
+  }
+
+  double pValue() {
+    new Filling(rows, first.units(), lookup, ways, this::state).forEach();
+    for (int i = 0; i < undecided; i++) {
+      first.widen(
+          firsts[i], threshold - second.greatest(seconds[i]), threshold - second.least(seconds[i]));
+      second.widen(
+          seconds[i], threshold - first.greatest(firsts[i]), threshold - first.least(firsts[i]));
+    }
+    first.list();
+    second.list();
+    for (int i = 0; i < undecided; i++) {
+      sum += chances[i] * joined(first.lengths(firsts[i]), second.lengths(seconds[i]));
+    }
+    return sum;
+  }
+
+  private void state(int[] left, long code, long length, long rest, double ways) {
+    work.spend(STATE);
+    for (int i = 0; i < rows.length; i++) {
+      taken[i] = rows[i] - left[i];
+    }
+    if (first.leastOfRows(taken) + second.leastOfRows(left) >= threshold) {
+      sum += ways / all;
+      return;
+    }
+    int one = first.state(taken, lookup.code(taken));
+    int other = second.state(left, code);
+    double chance = ways / all;
+    if (first.least(one) + second.least(other) >= threshold) {
+      sum += chance;
+    } else if (first.greatest(one) + second.greatest(other) >= threshold) {
+      if (undecided == firsts.length) {
+        work.keep(undecided);
+        firsts = Arrays.copyOf(firsts, 2 * undecided);
+        seconds = Arrays.copyOf(seconds, 2 * undecided);
+        chances = Arrays.copyOf(chances, 2 * undecided);
+      }
+      firsts[undecided] = one;
+      seconds[undecided] = other;
+      chances[undecided] = chance;
+      undecided++;
+    }
+  }
+
+  /** How likely the lengths of two halves add up to the threshold. */
+  private double joined(Lengths one, Lengths other) {
+    work.spend(1 + (one.size() + other.size()) / 4);
+    double counted = one.from(one.size());
+    double reached = other.from(other.size());
+    int j = other.size() - 1;
+    for (int i = 0; i < one.size(); i++) {
+      long needed = threshold - one.length(i);
+      while (j >= 0 && other.length(j) >= needed) {
+        reached += other.chance(j);
+        j--;
+      }
+      counted += one.chance(i) * reached;
+    }
+    return counted;
+  }
+}
