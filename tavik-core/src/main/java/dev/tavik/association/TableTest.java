@@ -4,6 +4,7 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
+import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
@@ -39,10 +40,14 @@ public enum TableTest {
    * a relative tolerance of 10⁻⁷ on ties. Beyond two by two it declines more than 200,000 units,
    * work beyond its budget, and p-values below 10⁻²⁹⁰.
    */
-  FISHER("fisher", "Freeman and Halton 1951, Biometrika 38, 141-149");
-
-  /** How long an exact test may take unless more is given, in seconds. */
-  public static final double USUAL_BUDGET = 5;
+  FISHER("fisher", "Freeman and Halton 1951, Biometrika 38, 141-149"),
+  /**
+   * Two rows or two columns: does the share of the first of the two rise or fall with the scores of
+   * the other classification? z with N, not N - 1, in its variance; positive where it rises.
+   */
+  TREND("trend", "Cochran 1954, Biometrics 10, 417-451; Armitage 1955, Biometrics 11, 375-386"),
+  /** Both ordered: do the scores of rows and columns go together? (N - 1)r² with one df. */
+  LINEAR("linear", "Mantel 1963, Journal of the American Statistical Association 58, 690-700");
 
   private static final double LAMBDA_PLUS_1 = 5.0 / 3;
   private static final double SERIES_WITHIN = 0.05;
@@ -56,30 +61,26 @@ public enum TableTest {
   }
 
   /**
-   * Tests whether rows and columns are associated, with the usual budget.
+   * Tests whether rows and columns are associated, with the usual options.
    *
    * @param table the counts
    * @return the result
    * @throws DeclinedException if the test is not for such a table, or would take too long
    */
   public TestResult of(CrossTable table) {
-    return of(table, USUAL_BUDGET);
+    return of(table, TestOptions.usual());
   }
 
   /**
    * Tests whether rows and columns are associated.
    *
    * @param table the counts
-   * @param budget how long an exact test may take, in seconds of a usual machine, above 0; work is
-   *     estimated and then counted, so that a table is answered or declined alike every time
+   * @param options the budget of an exact test, and the scores of ordered levels
    * @return the result
    * @throws DeclinedException if the test is not for such a table, or would take too long
-   * @throws IllegalArgumentException if not budget &gt; 0
+   * @throws IllegalArgumentException if there isn't one score a level
    */
-  public TestResult of(CrossTable table, double budget) {
-    if (!(budget > 0)) {
-      throw new IllegalArgumentException("budget must be above 0 seconds, got " + budget);
-    }
+  public TestResult of(CrossTable table, TestOptions options) {
     if ((this == N_MINUS_1 || this == YATES) && !table.twoByTwo()) {
       throw new DeclinedException("is for tables of two rows and two columns only; use pearson");
     }
@@ -97,8 +98,24 @@ public enum TableTest {
               "X2",
               table,
               (expected, excess) -> squared(expected, Math.max(0, Math.abs(excess) - 0.5)));
-      case FISHER -> fisher(table, budget);
+      case TREND -> trend(table, options);
+      case LINEAR -> {
+        double statistic = new ScoreTests(table, options).linear();
+        yield TestResult.of(
+                id, new TestResult.Statistic("M2", statistic), ChiSquare.logUpper(statistic, 1))
+            .withDf(1);
+      }
+      case FISHER -> fisher(table, options.budget());
     };
+  }
+
+  private TestResult trend(CrossTable table, TestOptions options) {
+    if (table.rows().size() > 2 && table.columns().size() > 2) {
+      throw new DeclinedException("is for tables with two rows or two columns; use linear");
+    }
+    double z = new ScoreTests(table, options).trend();
+    return TestResult.of(
+        id, new TestResult.Statistic("z", z), Math.log(2) + Normal.logUpper(Math.abs(z)));
   }
 
   /** Two by two is the test of two proportions, which has its digits at any distance. */
@@ -156,6 +173,15 @@ public enum TableTest {
       value = Math.pow(1 + delta, LAMBDA_PLUS_1) - 1 - LAMBDA_PLUS_1 * delta;
     }
     return 1.8 * expected * value;
+  }
+
+  /**
+   * Whether the levels must be ordered.
+   *
+   * @return whether the test is against a rise with scores
+   */
+  public boolean ofOrder() {
+    return this == TREND || this == LINEAR;
   }
 
   /**

@@ -26,6 +26,24 @@ public enum Quantity {
   CONTINGENCY("contingency", 0, 1),
   /** How far counts are from claimed shares or from independence: √(X²/n), 0 to infinity. */
   COHENS_W("cohens-w", 0, Double.POSITIVE_INFINITY),
+  /** The share of wrong guesses that is avoided, 0 to 1. */
+  LAMBDA("lambda", 0, 1),
+  /** The share of entropy that is explained, 0 to 1. */
+  THEILS_U("theils-u", 0, 1),
+  /** Goodman and Kruskal's measure of a monotone association, -1 to 1. */
+  GAMMA("gamma", -1, 1),
+  /** Kendall's measure of a monotone association, corrected for ties, -1 to 1. */
+  KENDALLS_TAU_B("kendalls-tau-b", -1, 1),
+  /** Somers' measure of a monotone dependence, -1 to 1. */
+  SOMERS_D("somers-d", -1, 1),
+  /** Cohen's agreement beyond chance, up to 1. */
+  KAPPA("kappa", -1, 1),
+  /** Cohen's agreement beyond chance, disagreements weighted by their distance. */
+  KAPPA_LINEAR("kappa-linear", -1, 1),
+  /** Cohen's agreement beyond chance, disagreements weighted by their squared distance. */
+  KAPPA_QUADRATIC("kappa-quadratic", -1, 1),
+  /** The odds ratio that all strata have in common. */
+  COMMON_ODDS_RATIO("common-odds-ratio", 0, Double.POSITIVE_INFINITY),
   /** The difference of 2·asin√p, -π to π. */
   COHENS_H("cohens-h", -Math.PI, Math.PI);
 
