@@ -20,7 +20,10 @@ import picocli.CommandLine.Option;
       "Examples:",
       "  tavik cross --data firing-log.csv --rows kiln --columns grade",
       "  tavik cross --table kilns-by-grade.csv",
-      "  tavik cross --cells \"12 5; 7 9\" --tests all"
+      "  tavik cross --cells \"12 5; 7 9\" --tests all",
+      "  tavik cross --data firing-log.csv --rows shift --columns grade --strata kiln \\",
+      "      --merge crazed+cracked+warped=damaged",
+      "  tavik cross --data inspections.csv --rows first --columns second --paired"
     })
 final class CrossCommand implements Callable<Integer> {
   private final Terminal terminal;
@@ -52,18 +55,95 @@ final class CrossCommand implements Callable<Integer> {
   @Nullable String columns;
 
   @Option(
+      names = "--strata",
+      paramLabel = "COLUMN",
+      description =
+          "A third column: is there an association within its levels, and the same in all? For two"
+              + " rows and two columns: mantel-haenszel, breslow-day, common odds ratio.")
+  @Nullable String strata;
+
+  @Option(
+      names = "--paired",
+      description =
+          "Rows and columns classify the same units by the same levels: agreement (kappa) and"
+              + " symmetry (bowker).")
+  boolean paired;
+
+  @Option(
+      names = "--ordered",
+      paramLabel = "rows|columns|both",
+      description =
+          "Whose levels have an order: adds trend (two by k) or linear, gamma, tau-b, Somers' d;"
+              + " with --paired weighted kappas.")
+  @Nullable String ordered;
+
+  @Option(
+      names = "--row-scores",
+      paramLabel = "N,N",
+      description =
+          "Scores of ordered rows; the levels themselves if they are numbers, else 1, 2, 3.")
+  String @Nullable [] rowScores;
+
+  @Option(
+      names = "--column-scores",
+      paramLabel = "N,N",
+      description = "The same of ordered columns.")
+  String @Nullable [] columnScores;
+
+  @Option(
+      names = "--order",
+      paramLabel = "LEVEL,LEVEL",
+      description =
+          "The order of all rows, all columns or both; by number or as they first appear unless"
+              + " given.")
+  String @Nullable [] order;
+
+  @Option(
+      names = "--merge",
+      paramLabel = "A+B=NAME",
+      description = "Put levels of rows or of columns together; may be given several times.")
+  String @Nullable [] merge;
+
+  @Option(
+      names = "--figures",
+      paramLabel = "LIST|all",
+      description =
+          "What to show of each cell beside its count: row-percents, column-percents,"
+              + " total-percents, expected, residuals, pearson-residuals, contributions; residuals"
+              + " unless given.")
+  String @Nullable [] figures;
+
+  @Option(
+      names = "--pairwise",
+      description = "Compare each two rows as well, p-values adjusted by Holm's method.")
+  boolean pairwise;
+
+  @Option(
       names = "--alpha",
       paramLabel = "A",
       description = "The significance level; 0.05 unless given.")
   @Nullable String alpha;
 
   @Option(
+      names = "--level",
+      paramLabel = "L",
+      description = "The confidence level; 1 - alpha unless given.")
+  @Nullable String level;
+
+  @Option(
       names = "--tests",
       paramLabel = "LIST|all",
       description =
-          "Which tests: pearson, likelihood-ratio, cressie-read, n-1, yates, fisher; pearson"
-              + " and likelihood-ratio unless given, and fisher where expected counts are small.")
+          "Which tests: pearson, likelihood-ratio, cressie-read, n-1, yates, fisher, trend,"
+              + " linear; pearson and likelihood-ratio unless given, the one for ordered levels, and"
+              + " fisher where expected counts are small.")
   String @Nullable [] tests;
+
+  @Option(
+      names = "--budget",
+      paramLabel = "SECONDS",
+      description = "How long fisher may take, about; 5 unless given.")
+  @Nullable String budget;
 
   @Option(
       names = "--label",
@@ -73,6 +153,8 @@ final class CrossCommand implements Callable<Integer> {
 
   @Mixin RowOptions rowOptions;
 
+  @Mixin PictureOptions pictures;
+
   @Mixin OutputOptions output;
 
   CrossCommand(Terminal terminal) {
@@ -81,7 +163,7 @@ final class CrossCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    return new Answering(terminal, output, new PictureOptions(), Detail.FINDINGS)
+    return new Answering(terminal, output, pictures, Detail.FINDINGS)
         .answer(Words.of(command, CrossSpec.WORDS), CrossSpec::question);
   }
 }

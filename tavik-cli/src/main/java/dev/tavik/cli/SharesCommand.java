@@ -77,6 +77,12 @@ final class SharesCommand implements Callable<Integer> {
   @Nullable String label;
 
   @Option(
+      names = "--table",
+      paramLabel = "FILE",
+      description = "A table of names and counts. A total and percents are left out.")
+  @Nullable String table;
+
+  @Option(
       names = "--outcome",
       paramLabel = "COLUMN",
       description = "The column whose levels are counted.")

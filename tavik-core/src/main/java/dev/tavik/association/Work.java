@@ -49,7 +49,7 @@ final class Work {
         "would take longer than its budget of "
             + Figures.plain(seconds)
             + (seconds == 1 ? " second" : " seconds")
-            + "; give it more with --budget, or use pearson or likelihood-ratio, or merge levels"
+            + "; give it a larger budget, or use pearson or likelihood-ratio, or merge levels"
             + " that were alike before the data were seen");
   }
 

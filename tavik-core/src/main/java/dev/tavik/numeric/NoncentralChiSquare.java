@@ -18,8 +18,10 @@ import org.apache.commons.numbers.gamma.RegularizedGamma;
  * <p>Measured error: relative 10⁻¹² to λ = 10⁵, 10⁻¹⁰ to λ = 10¹², for tails above 10⁻¹².
  */
 public final class NoncentralChiSquare {
-  private static final double SERIES_TO = 5000;
+  private static final double SERIES_TO = 200;
   private static final double NEGLIGIBLE = 1e-18;
+
+  private static final double SMALLEST = 1e-300;
 
   /** A search ends within this, relatively. */
   private static final double NOISE = 1e-13;
@@ -95,6 +97,10 @@ public final class NoncentralChiSquare {
   private static double lowerSeries(double x, double df, double lambda) {
     double mean = lambda / 2;
     long[] span = span(mean);
+    // A weight of 0 would stay 0 all the way down.
+    while (span[1] > span[0] && !(weight(span[1], mean) > SMALLEST)) {
+      span[1]--;
+    }
     double half = x / 2;
     double a = df / 2 + span[1];
     double tail = RegularizedGamma.P.value(a, half);

@@ -44,6 +44,14 @@ public record Caution(Code code, String message) {
     TOTALS_LEFT_OUT("totals-left-out"),
     /** Intervals of several shares hold one at a time, not all together. */
     ONE_AT_A_TIME("one-at-a-time"),
+    /** Levels were put together, which after seeing the data can make a result. */
+    LEVELS_MERGED("levels-merged"),
+    /** Rows and columns have the same levels, as if the same units were classified twice. */
+    SAME_LEVELS("same-levels"),
+    /**
+     * An odds ratio differs from stratum to stratum, or turns round when strata are put together.
+     */
+    STRATA_DIFFER("strata-differ"),
     /** Groups without any observation were left out. */
     EMPTY_GROUP("empty-group");
 

@@ -7,8 +7,11 @@ public sealed interface Answer
         CompareAnswer,
         CompareGroupsAnswer,
         PairedAnswer,
+        MatchedAnswer,
         SharesAnswer,
         CrossAnswer,
+        StrataAnswer,
+        AgreementAnswer,
         Unanswered {
   /**
    * The kind of question.

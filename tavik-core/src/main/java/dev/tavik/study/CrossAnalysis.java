@@ -4,29 +4,33 @@ import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.NamedTally;
+import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.CrossSettings.RowPairs;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one question about an association together. */
 final class CrossAnalysis {
-  private static final int SMALL = 5;
-  private static final double FEW = 0.2;
+  private static final double SMALL = ExpectedCounts.SMALL;
   private static final int MOST_NAMED = 6;
 
   private final CrossQuestion question;
   private final CrossSettings settings;
   private final CrossTable table;
+  private final LevelOrder order;
   private final List<List<CellFigures>> cells = new ArrayList<>();
   private final List<List<Double>> standingOut = new ArrayList<>();
   private final List<TestResult> tests = new ArrayList<>();
@@ -37,6 +41,7 @@ final class CrossAnalysis {
     this.question = question;
     this.settings = question.settings();
     this.table = question.table();
+    this.order = new LevelOrder(table, settings.ordered());
     for (int i = 0; i < table.rows().size(); i++) {
       List<CellFigures> row = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
@@ -47,7 +52,7 @@ final class CrossAnalysis {
     adjustResiduals();
     for (TableTest method : methods()) {
       try {
-        tests.add(method.of(table));
+        tests.add(made(method));
       } catch (DeclinedException e) {
         refusals.add(new Refusal(method.id(), e.reason()));
       }
@@ -59,12 +64,31 @@ final class CrossAnalysis {
               + " "
               + refusals.get(0).reason());
     }
-    String wanted = (enough() ? TableTest.PEARSON : TableTest.FISHER).id();
+    List<String> wanted = preferences();
     this.test =
         tests.stream()
-            .filter(each -> each.method().equals(wanted))
-            .findFirst()
+            .filter(each -> wanted.contains(each.method()))
+            .min(Comparator.comparingInt(each -> wanted.indexOf(each.method())))
             .orElse(tests.get(0));
+  }
+
+  private TestResult made(TableTest method) {
+    if (method.ofOrder() && !order.allows(method)) {
+      throw new DeclinedException(order.reason(method));
+    }
+    return method.of(table, settings.options());
+  }
+
+  /** The ids of the tests that a verdict should rest on, the best first. */
+  private List<String> preferences() {
+    List<TableTest> best = new ArrayList<>();
+    if (enough()) {
+      order.test().ifPresent(best::add);
+      best.add(TableTest.PEARSON);
+    } else {
+      best.add(TableTest.FISHER);
+    }
+    return best.stream().map(TableTest::id).toList();
   }
 
   /**
@@ -72,6 +96,10 @@ final class CrossAnalysis {
    */
   private List<TableTest> methods() {
     List<TableTest> methods = new ArrayList<>(settings.tests());
+    if (methods.isEmpty()) {
+      order.test().ifPresent(methods::add);
+      methods.addAll(List.of(TableTest.PEARSON, TableTest.LIKELIHOOD_RATIO));
+    }
     if (!enough() && !methods.contains(TableTest.FISHER)) {
       methods.add(TableTest.FISHER);
     }
@@ -106,29 +134,51 @@ final class CrossAnalysis {
         question.from(),
         cells,
         standingOut,
-        estimates(),
+        strengths(),
+        comparison(),
         tests,
         refusals,
+        settings.rowPairs() == RowPairs.COMPARED
+            ? new RowComparison(table, settings).pairs()
+            : List.of(),
         test.method(),
         conditions(),
         cautions(),
         conclusion());
   }
 
-  private List<Estimate> estimates() {
-    List<Estimate> estimates = new ArrayList<>();
+  private List<Strength> strengths() {
+    List<Strength> strengths = new ArrayList<>();
     for (AssociationMeasure measure : AssociationMeasure.values()) {
-      if (measure != AssociationMeasure.PHI || table.twoByTwo()) {
-        estimates.add(measure.of(table));
+      boolean fits =
+          measure.ofOrder() ? order.both() : measure != AssociationMeasure.PHI || table.twoByTwo();
+      if (fits) {
+        strengths.add(
+            new Strength(
+                measure,
+                measure.of(table),
+                measure.interval(table, settings.level()).orElse(null)));
       }
     }
-    return estimates;
+    return strengths;
+  }
+
+  /** The same counts as two rates, which have a direction and a difference. */
+  private @Nullable CompareAnswer comparison() {
+    if (!table.twoByTwo()) {
+      return null;
+    }
+    CompareSettings rates = CompareSettings.usual().alpha(settings.alpha()).level(settings.level());
+    return CompareQuestion.of(rate(0), rate(1), rates).titled(table.columns().get(0)).ask();
+  }
+
+  private NamedTally rate(int row) {
+    return new NamedTally(
+        table.rows().get(row), Tally.of(table.count(row, 0), table.rowTotal(row)));
   }
 
   private boolean enough() {
-    int all = table.rows().size() * table.columns().size();
-    return cells.stream().flatMap(List::stream).allMatch(cell -> cell.expected() >= 1)
-        && small().size() <= FEW * all;
+    return ExpectedCounts.enough(table);
   }
 
   /** The cells that are expected to hold fewer than five. */
@@ -189,6 +239,22 @@ final class CrossAnalysis {
                       : "Merge levels that were alike before the data were seen, or read the p-value"
                           + " with care.")));
     }
+    if (new HashSet<>(table.rows()).equals(new HashSet<>(table.columns()))) {
+      cautions.add(
+          new Caution(
+              Code.SAME_LEVELS,
+              "Rows and columns have the same levels. If the same units were classified twice, this"
+                  + " is the wrong question: ask for it as paired, for agreement and symmetry."));
+    }
+    if (!question.merged().isEmpty()) {
+      cautions.add(
+          new Caution(
+              Code.LEVELS_MERGED,
+              "Put together: "
+                  + String.join("; ", question.merged())
+                  + ". If this was decided after seeing the data, the p-values are too small; say so"
+                  + " beside them."));
+    }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
@@ -206,14 +272,24 @@ final class CrossAnalysis {
     return String.format(
         "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
-        rejects
-            ? "rows and columns are associated: " + whereItIs()
-            : "rows and columns are not shown to be associated: " + largest(),
+        order
+            .verdict(test, rejects)
+            .orElseGet(
+                () ->
+                    rejects
+                        ? "rows and columns are associated: " + whereItIs()
+                        : "rows and columns are not shown to be associated: " + largest()),
         v,
         Figures.pEquals(test.log10PValue()),
         test.method(),
         Figures.plain(settings.alpha()),
-        rejects ? " The test says nothing of direction or cause." : "");
+        rejects ? nothingOf() : "");
+  }
+
+  private String nothingOf() {
+    return order.isOfOrder(test)
+        ? " The test says nothing of cause."
+        : " The test says nothing of direction or cause.";
   }
 
   private record Place(int row, int column, double size) {}

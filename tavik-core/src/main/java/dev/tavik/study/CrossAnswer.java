@@ -20,9 +20,11 @@ import org.jspecify.annotations.Nullable;
  * @param cells the figures of each cell, row by row
  * @param standingOut for each cell the p-value of its adjusted residual, after Holm's adjustment
  *     for their number
- * @param estimates how strong the association is
+ * @param strengths how strong the association is
+ * @param comparison the same counts as two rates, for a table of two by two; else null
  * @param tests one result for each test that could be made, in the order asked for
  * @param refusals the tests that declined, and why
+ * @param rowPairs each two rows compared, if that was asked for
  * @param preferred the id of the test that the verdict rests on
  * @param conditions what the tests take for granted
  * @param cautions what to be careful of
@@ -35,9 +37,11 @@ public record CrossAnswer(
     @Nullable CountedFrom from,
     List<List<CellFigures>> cells,
     List<List<Double>> standingOut,
-    List<Estimate> estimates,
+    List<Strength> strengths,
+    @Nullable CompareAnswer comparison,
     List<TestResult> tests,
     List<Refusal> refusals,
+    List<RowPair> rowPairs,
     String preferred,
     List<Condition> conditions,
     List<Caution> cautions,
@@ -48,7 +52,8 @@ public record CrossAnswer(
   public CrossAnswer {
     cells = cells.stream().map(List::copyOf).toList();
     standingOut = standingOut.stream().map(List::copyOf).toList();
-    estimates = List.copyOf(estimates);
+    strengths = List.copyOf(strengths);
+    rowPairs = List.copyOf(rowPairs);
     tests = List.copyOf(tests);
     refusals = List.copyOf(refusals);
     conditions = List.copyOf(conditions);
@@ -58,6 +63,15 @@ public record CrossAnswer(
   @Override
   public String question() {
     return "cross";
+  }
+
+  /**
+   * How strong the association is.
+   *
+   * @return the values of all measures
+   */
+  public List<Estimate> estimates() {
+    return strengths.stream().map(Strength::estimate).toList();
   }
 
   /**

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param label the analyst's name for the question, empty for none
  * @param table the counts
  * @param empty rows and columns without any unit that were left out, in words
+ * @param merged levels that were put together, in words
  * @param settings how strictly, by which tests
  * @param from where the counts came from; null when they were given as counts
  */
@@ -17,13 +18,15 @@ public record CrossQuestion(
     String label,
     CrossTable table,
     List<String> empty,
+    List<String> merged,
     CrossSettings settings,
     @Nullable CountedFrom from)
     implements Question {
 
-  /** Copies the list. */
+  /** Copies the lists. */
   public CrossQuestion {
     empty = List.copyOf(empty);
+    merged = List.copyOf(merged);
   }
 
   /**
@@ -33,7 +36,7 @@ public record CrossQuestion(
    * @return the question
    */
   public static CrossQuestion of(CrossTable table) {
-    return new CrossQuestion("", table, List.of(), CrossSettings.usual(), null);
+    return new CrossQuestion("", table, List.of(), List.of(), CrossSettings.usual(), null);
   }
 
   /**
@@ -43,7 +46,7 @@ public record CrossQuestion(
    * @return the question
    */
   public CrossQuestion settings(CrossSettings changed) {
-    return new CrossQuestion(label, table, empty, changed, from);
+    return new CrossQuestion(label, table, empty, merged, changed, from);
   }
 
   @Override

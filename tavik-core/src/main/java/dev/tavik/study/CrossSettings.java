@@ -1,36 +1,77 @@
 package dev.tavik.study;
 
 import dev.tavik.association.TableTest;
+import dev.tavik.association.TestOptions;
+import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Proportion;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
- * How strictly an association is to be judged, and by which tests.
+ * How strictly an association is to be judged, by which tests, and what is to be shown.
  *
  * @param alpha the significance level, strictly between 0 and 1
- * @param tests the tests to show, at least one
+ * @param chosenLevel the confidence level, strictly between 0 and 1; null for 1 - alpha
+ * @param tests the tests to show; none for the usual ones, which depend on what is ordered
+ * @param ordered which classifications have ordered levels
+ * @param options the scores of ordered levels and the budget of exact tests
+ * @param shown the tables of cells to show beside the counts
+ * @param rowPairs whether each two rows are compared
  */
-public record CrossSettings(double alpha, List<TableTest> tests) {
-  /**
-   * Checks the parts.
-   *
-   * @throws IllegalArgumentException if alpha is not strictly between 0 and 1, or there is no test
-   */
-  public CrossSettings {
-    Proportion.require("alpha", alpha);
-    tests = tests.stream().distinct().toList();
-    if (tests.isEmpty()) {
-      throw new IllegalArgumentException("tests must name at least one method, got none");
-    }
+public record CrossSettings(
+    double alpha,
+    @Nullable Double chosenLevel,
+    List<TableTest> tests,
+    Ordered ordered,
+    TestOptions options,
+    List<CellTable> shown,
+    RowPairs rowPairs) {
+  /** Whether each two rows are compared with each other. */
+  public enum RowPairs {
+    /** They are. */
+    COMPARED,
+    /** They are not. */
+    LEFT
   }
 
   /**
-   * The usual settings: alpha 0.05, Pearson's and the likelihood-ratio test.
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if alpha or the level is not strictly between 0 and 1
+   */
+  public CrossSettings {
+    Proportion.require("alpha", alpha);
+    if (chosenLevel != null) {
+      Proportion.require("level", chosenLevel);
+    }
+    tests = tests.stream().distinct().toList();
+    shown = shown.stream().distinct().toList();
+  }
+
+  /**
+   * The usual settings: alpha 0.05, nothing ordered, Pearson's and the likelihood-ratio test,
+   * adjusted residuals.
    *
    * @return the settings
    */
   public static CrossSettings usual() {
-    return new CrossSettings(0.05, List.of(TableTest.PEARSON, TableTest.LIKELIHOOD_RATIO));
+    return new CrossSettings(
+        0.05,
+        null,
+        List.of(),
+        Ordered.NONE,
+        TestOptions.usual(),
+        List.of(CellTable.RESIDUALS),
+        RowPairs.LEFT);
+  }
+
+  /**
+   * The confidence level of intervals.
+   *
+   * @return the chosen one, else 1 - alpha
+   */
+  public double level() {
+    return chosenLevel == null ? DecimalFraction.complement(alpha) : chosenLevel;
   }
 
   /**
@@ -41,17 +82,67 @@ public record CrossSettings(double alpha, List<TableTest> tests) {
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CrossSettings alpha(double value) {
-    return new CrossSettings(value, tests);
+    return new CrossSettings(value, chosenLevel, tests, ordered, options, shown, rowPairs);
+  }
+
+  /**
+   * With a confidence level of its own.
+   *
+   * @param value the confidence level, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  public CrossSettings level(double value) {
+    return new CrossSettings(alpha, value, tests, ordered, options, shown, rowPairs);
   }
 
   /**
    * With these tests only.
    *
-   * @param methods the tests, at least one
+   * @param methods the tests; none for the usual ones
    * @return the settings
-   * @throws IllegalArgumentException if there is none
    */
   public CrossSettings tests(List<TableTest> methods) {
-    return new CrossSettings(alpha, methods);
+    return new CrossSettings(alpha, chosenLevel, methods, ordered, options, shown, rowPairs);
+  }
+
+  /**
+   * With ordered levels.
+   *
+   * @param which the classifications whose order means something
+   * @return the settings
+   */
+  public CrossSettings ordered(Ordered which) {
+    return new CrossSettings(alpha, chosenLevel, tests, which, options, shown, rowPairs);
+  }
+
+  /**
+   * With scores of ordered levels, or another budget.
+   *
+   * @param changed the options of the tests
+   * @return the settings
+   */
+  public CrossSettings options(TestOptions changed) {
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, changed, shown, rowPairs);
+  }
+
+  /**
+   * With these tables of cells beside the counts.
+   *
+   * @param tables what to show; may be none
+   * @return the settings
+   */
+  public CrossSettings shown(List<CellTable> tables) {
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, tables, rowPairs);
+  }
+
+  /**
+   * With each two rows compared, or not.
+   *
+   * @param choice whether they are
+   * @return the settings
+   */
+  public CrossSettings rowPairs(RowPairs choice) {
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, choice);
   }
 }

@@ -36,7 +36,7 @@ final class DataCautions {
       cautions.add(
           new Caution(
               Code.TOTALS_LEFT_OUT,
-              "Totals are no group and no outcome of their own; left out of the table: "
+              "Totals and percents are no group and no outcome of their own; left out of the table: "
                   + String.join(", ", from.totals())
                   + "."));
     }

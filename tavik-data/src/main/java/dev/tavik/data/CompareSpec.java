@@ -78,7 +78,7 @@ public final class CompareSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    if (spec.has("paired") && !spec.all("paired").equals(List.of("false"))) {
+    if (spec.flag("paired")) {
       return new PairedSpec(spec, opening).question();
     }
     return new CompareSpec(spec, opening).question();

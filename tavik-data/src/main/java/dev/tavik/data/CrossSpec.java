@@ -1,14 +1,25 @@
 package dev.tavik.data;
 
 import dev.tavik.association.TableTest;
+import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.SquareTable;
+import dev.tavik.count.StratifiedTables;
+import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
 import dev.tavik.result.Proportion;
+import dev.tavik.study.AgreementQuestion;
+import dev.tavik.study.CellTable;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.CrossQuestion;
 import dev.tavik.study.CrossSettings;
+import dev.tavik.study.CrossSettings.RowPairs;
+import dev.tavik.study.Ordered;
 import dev.tavik.study.Question;
+import dev.tavik.study.StrataQuestion;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -16,14 +27,40 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Makes a question about an association from its words. The counts come from cells, {@code 12 5; 7
- * 9}, from a two-way table file, or from two columns of a file of rows.
+ * 9}, from a two-way table file, or from two columns of a file of rows; with {@code strata} from
+ * three. With {@code paired} rows and columns are two classifications of the same units, and the
+ * question is whether they agree.
  */
 public final class CrossSpec {
   /** The words that a question about an association understands. */
   public static final Set<String> WORDS =
       Set.of(
-          "label", "cells", "table", "data", "rows", "columns", "count", "where", "missing",
-          "alpha", "tests");
+          "label",
+          "cells",
+          "table",
+          "data",
+          "rows",
+          "columns",
+          "strata",
+          "paired",
+          "count",
+          "where",
+          "missing",
+          "order",
+          "merge",
+          "ordered",
+          "row-scores",
+          "column-scores",
+          "alpha",
+          "level",
+          "tests",
+          "budget",
+          "figures",
+          "pairwise");
+
+  private static final String[] NOT_OF_ASSOCIATION = {
+    "tests", "figures", "pairwise", "budget", "row-scores", "column-scores"
+  };
 
   private final Spec spec;
   private final Opening opening;
@@ -51,7 +88,7 @@ public final class CrossSpec {
   }
 
   private Question question() {
-    spec.requireWith("data", "rows", "columns", "count", "where", "missing");
+    spec.requireWith("data", "rows", "columns", "strata", "count", "where", "missing");
     List<String> sources =
         List.of("cells", "table", "data").stream().filter(spec::has).map(spec::name).toList();
     if (sources.size() != 1) {
@@ -69,11 +106,34 @@ public final class CrossSpec {
                   + String.join(" and ", sources)
                   + "; leave one out");
     }
-    CrossSettings settings = settings();
-    if (spec.has("cells")) {
-      return fromCells(settings);
+    boolean paired = spec.flag("paired");
+    if (paired && spec.has("strata")) {
+      throw new SpecException(
+          spec.name("paired") + " doesn't go with " + spec.name("strata") + "; leave one out");
     }
-    return spec.has("table") ? fromTable(settings) : fromFile(settings);
+    if (paired || spec.has("strata")) {
+      for (String word : NOT_OF_ASSOCIATION) {
+        if (spec.has(word)) {
+          throw new SpecException(
+              String.format(
+                  "%s doesn't go with %s, which has %s; leave it out",
+                  spec.name(word),
+                  spec.name(paired ? "paired" : "strata"),
+                  paired ? "bowker and kappa" : "mantel-haenszel and breslow-day"));
+        }
+      }
+    }
+    CrossSettings settings = settings();
+    if (spec.has("strata")) {
+      return strata(settings);
+    }
+    if (spec.has("cells")) {
+      List<List<Long>> cells = cells();
+      return paired
+          ? agreement(square(cells), "First", "Second", settings, null)
+          : association("", written(cells), settings, null);
+    }
+    return spec.has("table") ? fromTable(settings, paired) : fromFile(settings, paired);
   }
 
   private CrossSettings settings() {
@@ -82,15 +142,76 @@ public final class CrossSpec {
     if (alpha != null) {
       settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
     }
-    if (spec.has("tests")) {
-      settings =
-          settings.tests(counts.methods("tests", List.of(TableTest.values()), TableTest::id));
+    @Nullable String level = spec.text("level");
+    if (level != null) {
+      settings = settings.level(Proportion.parse(spec.name("level"), level));
     }
-    return settings;
+    if (spec.has("tests")) {
+      settings = settings.tests(tests());
+    }
+    if (spec.has("figures")) {
+      settings =
+          settings.shown(counts.methods("figures", List.of(CellTable.values()), CellTable::id));
+    }
+    if (spec.flag("pairwise")) {
+      settings = settings.rowPairs(RowPairs.COMPARED);
+    }
+    return settings.ordered(ordered()).options(options());
+  }
+
+  private List<TableTest> tests() {
+    for (String wanted : spec.list("tests")) {
+      String elsewhere =
+          switch (wanted) {
+            case "mantel-haenszel", "breslow-day" ->
+                "is about strata; name their column with " + spec.name("strata");
+            case "bowker" ->
+                "is about the same units classified twice; ask with " + spec.name("paired");
+            default -> "";
+          };
+      if (!elsewhere.isEmpty()) {
+        throw new SpecException(spec.name("tests") + ": " + wanted + " " + elsewhere);
+      }
+    }
+    return counts.methods("tests", List.of(TableTest.values()), TableTest::id);
+  }
+
+  /** What is said to be ordered; what has scores is. */
+  private Ordered ordered() {
+    @Nullable String word = spec.text("ordered");
+    Ordered said = word == null ? Ordered.NONE : Ordered.of(word);
+    boolean rows = said.rows() || spec.has("row-scores");
+    boolean columns = said.columns() || spec.has("column-scores");
+    if (rows && columns) {
+      return Ordered.BOTH;
+    }
+    return rows ? Ordered.ROWS : columns ? Ordered.COLUMNS : Ordered.NONE;
+  }
+
+  private TestOptions options() {
+    TestOptions options = TestOptions.usual();
+    @Nullable String budget = spec.text("budget");
+    if (budget != null) {
+      options = options.budget(number("budget", budget, "a number of seconds, such as 30"));
+    }
+    return options.rowScores(scores("row-scores")).columnScores(scores("column-scores"));
+  }
+
+  private List<Double> scores(String word) {
+    return spec.list(word).stream()
+        .map(each -> number(word, each, "numbers that rise, one a level, such as 1,2,4"))
+        .toList();
+  }
+
+  private double number(String word, String text, String accepted) {
+    if (!text.matches("-?\\d{1,15}(\\.\\d{1,15})?")) {
+      throw new SpecException(spec.name(word) + " must be " + accepted + ", got '" + text + "'");
+    }
+    return Double.parseDouble(text);
   }
 
   /** Rows apart by semicolons, counts by blanks or commas. */
-  private Question fromCells(CrossSettings settings) {
+  private List<List<Long>> cells() {
     List<List<Long>> cells = new ArrayList<>();
     for (String row : String.join(";", spec.all("cells")).split(";", -1)) {
       List<Long> line = new ArrayList<>();
@@ -112,20 +233,29 @@ public final class CrossSpec {
       }
       cells.add(line);
     }
-    return question(
-        counts.label(""),
-        numbered("row", cells.size()),
-        numbered("column", cells.get(0).size()),
-        cells,
-        settings,
-        null);
+    return cells;
+  }
+
+  private static Grid written(List<List<Long>> cells) {
+    return new Grid(numbered("row", cells.size()), numbered("column", cells.get(0).size()), cells);
+  }
+
+  private Grid square(List<List<Long>> cells) {
+    if (cells.size() != cells.get(0).size()) {
+      throw new SpecException(
+          String.format(
+              "%s with %s must have as many rows as columns, got %d and %d",
+              spec.name("cells"), spec.name("paired"), cells.size(), cells.get(0).size()));
+    }
+    List<String> levels = numbered("level", cells.size());
+    return new Grid(levels, levels, cells);
   }
 
   private static List<String> numbered(String what, int size) {
     return IntStream.rangeClosed(1, size).mapToObj(i -> what + " " + i).toList();
   }
 
-  private Question fromTable(CrossSettings settings) {
+  private Question fromTable(CrossSettings settings, boolean paired) {
     TwoWayTable table =
         TwoWayTable.read(spec.required("table", "a labelled two-way table"), opening)
             .withoutTotalColumn();
@@ -136,76 +266,188 @@ public final class CrossSpec {
             List.of(),
             table.rows(),
             table.totals());
-    return question(counts.label(""), table.rows(), table.columns(), table.cells(), settings, from);
+    Grid grid = new Grid(table.rows(), table.columns(), table.cells());
+    return paired
+        ? agreement(grid, "First", "Second", settings, from)
+        : association("", grid, settings, from);
   }
 
-  private Question fromFile(CrossSettings settings) {
-    String rows = spec.required("rows", "the column whose levels are the rows of the table");
-    String columns =
-        spec.required("columns", "the column whose levels are the columns of the table");
-    counts.requireDifferent("rows", "columns");
-    counts.requireDifferent("rows", "count");
-    counts.requireDifferent("columns", "count");
-    Tabulation counted = counts.tabulation(rows, columns);
-    List<String> rowLevels = CountsSpec.ordered(counted.levels(0));
-    List<String> columnLevels = CountsSpec.ordered(counted.levels(1));
+  private Question fromFile(CrossSettings settings, boolean paired) {
+    Tabulation counted = counts.tabulation(column("rows"), column("columns"));
+    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    String first = counted.columns().get(0);
+    String second = counted.columns().get(1);
+    return paired
+        ? agreement(grid(counted), first, second, settings, from)
+        : association(first + " by " + second, grid(counted), settings, from);
+  }
+
+  private String column(String word) {
+    String column =
+        spec.required(
+            word,
+            word.equals("strata")
+                ? "the column whose levels are the strata"
+                : "the column whose levels are the " + word + " of the table");
+    for (String other : List.of("rows", "columns", "strata", "count")) {
+      if (!other.equals(word)) {
+        counts.requireDifferent(word, other);
+      }
+    }
+    return column;
+  }
+
+  /** The counts of the first two columns, those beyond at given levels. */
+  private static Grid grid(Tabulation counted, String... others) {
+    List<String> rows = CountsSpec.ordered(counted.levels(0));
+    List<String> columns = CountsSpec.ordered(counted.levels(1));
     List<List<Long>> cells = new ArrayList<>();
-    for (String row : rowLevels) {
+    for (String row : rows) {
       List<Long> line = new ArrayList<>();
-      for (String column : columnLevels) {
-        line.add(counted.counts().getOrDefault(List.of(row, column), 0L));
+      for (String column : columns) {
+        List<String> combination = new ArrayList<>(List.of(row, column));
+        combination.addAll(List.of(others));
+        line.add(counted.counts().getOrDefault(combination, 0L));
       }
       cells.add(line);
     }
-    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
-    return question(
-        counts.label(counted.columns().get(0) + " by " + counted.columns().get(1)),
-        rowLevels,
-        columnLevels,
-        cells,
-        settings,
+    return new Grid(rows, columns, cells);
+  }
+
+  /** With levels put together and in order, as the words say. */
+  private Grid arranged(Grid found) {
+    Grid grid = found;
+    for (String written : spec.all("merge")) {
+      grid = grid.merged(written, spec.name("merge"));
+    }
+    return spec.has("order") ? grid.ordered(spec.list("order"), spec.name("order")) : grid;
+  }
+
+  private Question association(
+      String label, Grid found, CrossSettings settings, @Nullable CountedFrom from) {
+    Grid grid = arranged(found);
+    CrossTable table = grid.table();
+    TestOptions options = settings.options();
+    if (settings.ordered().rows() && options.rowScores().isEmpty()) {
+      options = options.rowScores(natural(table.rows()));
+    }
+    if (settings.ordered().columns() && options.columnScores().isEmpty()) {
+      options = options.columnScores(natural(table.columns()));
+    }
+    requireOneEach("row-scores", options.rowScores(), table.rows());
+    requireOneEach("column-scores", options.columnScores(), table.columns());
+    return new CrossQuestion(
+        counts.label(label),
+        table,
+        grid.empty(),
+        spec.all("merge"),
+        settings.options(options),
         from);
   }
 
-  /** Leaves rows and columns out that are empty. */
-  private static Question question(
-      String label,
-      List<String> rows,
-      List<String> columns,
-      List<List<Long>> cells,
-      CrossSettings settings,
-      @Nullable CountedFrom from) {
-    List<Integer> keptRows =
-        IntStream.range(0, rows.size())
-            .filter(i -> cells.get(i).stream().anyMatch(count -> count > 0))
-            .boxed()
-            .toList();
-    List<Integer> keptColumns =
-        IntStream.range(0, columns.size())
-            .filter(j -> cells.stream().anyMatch(row -> row.get(j) > 0))
-            .boxed()
-            .toList();
-    List<String> empty = new ArrayList<>();
-    IntStream.range(0, rows.size())
-        .filter(i -> !keptRows.contains(i))
-        .forEach(i -> empty.add(rows.get(i)));
-    IntStream.range(0, columns.size())
-        .filter(j -> !keptColumns.contains(j))
-        .forEach(j -> empty.add(columns.get(j)));
-    if (keptRows.size() < 2 || keptColumns.size() < 2) {
+  /** Levels that are rising numbers are their own scores. */
+  private static List<Double> natural(List<String> levels) {
+    if (!levels.stream().allMatch(level -> level.matches("-?\\d{1,15}(\\.\\d{1,15})?"))) {
+      return List.of();
+    }
+    List<Double> scores = levels.stream().map(Double::valueOf).toList();
+    boolean rising =
+        IntStream.range(1, scores.size()).allMatch(i -> scores.get(i) > scores.get(i - 1));
+    return rising ? scores : List.of();
+  }
+
+  private void requireOneEach(String word, List<Double> scores, List<String> levels) {
+    if (!scores.isEmpty() && scores.size() != levels.size()) {
+      throw new SpecException(
+          String.format(
+              "%s must be one a level, %d (%s), got %d",
+              spec.name(word), levels.size(), Names.listed(levels), scores.size()));
+    }
+  }
+
+  /** Rows and columns get the same levels, those that either lacks with counts of 0. */
+  private Question agreement(
+      Grid found, String first, String second, CrossSettings settings, @Nullable CountedFrom from) {
+    Grid grid = arranged(found);
+    Set<String> all = new LinkedHashSet<>(grid.rows());
+    all.addAll(grid.columns());
+    if (grid.rows().stream().noneMatch(grid.columns()::contains)) {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "an association needs two rows and two columns with counts, got %d and %d",
-              keptRows.size(), keptColumns.size()));
+              "%s needs the same levels in rows and columns, got %s and %s",
+              spec.name("paired"), Names.listed(grid.rows()), Names.listed(grid.columns())));
     }
-    CrossTable table =
-        new CrossTable(
-            keptRows.stream().map(rows::get).toList(),
-            keptColumns.stream().map(columns::get).toList(),
-            keptRows.stream()
-                .map(i -> keptColumns.stream().map(j -> cells.get(i).get(j)).toList())
-                .toList());
-    return new CrossQuestion(label, table, empty, settings, from);
+    List<String> levels =
+        spec.has("order") ? List.copyOf(all) : CountsSpec.ordered(List.copyOf(all));
+    List<List<Long>> cells =
+        levels.stream()
+            .map(
+                row ->
+                    levels.stream()
+                        .map(
+                            column -> {
+                              int i = grid.rows().indexOf(row);
+                              int j = grid.columns().indexOf(column);
+                              return i < 0 || j < 0 ? 0L : grid.cells().get(i).get(j);
+                            })
+                        .toList())
+            .toList();
+    return new AgreementQuestion(
+        counts.label(""), first, second, new SquareTable(levels, cells), settings, from);
+  }
+
+  private Question strata(CrossSettings settings) {
+    String rows = column("rows");
+    String columns = column("columns");
+    Tabulation counted = counts.tabulation(rows, columns, column("strata"));
+    List<String> rowNames = List.of();
+    List<String> columnNames = List.of();
+    List<Stratum> strata = new ArrayList<>();
+    List<String> empty = new ArrayList<>();
+    for (String level : CountsSpec.ordered(counted.levels(2))) {
+      Grid grid = arranged(grid(counted, level));
+      if (grid.rows().size() != 2 || grid.columns().size() != 2) {
+        throw new DataException(
+            DataException.Code.LEVEL,
+            String.format(
+                "%s needs two rows and two columns, got %d (%s) and %d (%s); put levels together with"
+                    + " %s, or keep two with %s",
+                spec.name("strata"),
+                grid.rows().size(),
+                Names.listed(grid.rows()),
+                grid.columns().size(),
+                Names.listed(grid.columns()),
+                spec.name("merge"),
+                spec.name("where")));
+      }
+      rowNames = grid.rows();
+      columnNames = grid.columns();
+      long[] sizes = grid.cells().stream().mapToLong(row -> row.get(0) + row.get(1)).toArray();
+      if (sizes[0] == 0 || sizes[1] == 0) {
+        empty.add(level);
+      } else {
+        strata.add(
+            new Stratum(
+                level,
+                Tally.of(grid.cells().get(0).get(0), sizes[0]),
+                Tally.of(grid.cells().get(1).get(0), sizes[1])));
+      }
+    }
+    if (strata.isEmpty()) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          counted.source() + ": no stratum has units of both " + String.join(" and ", rowNames));
+    }
+    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    return new StrataQuestion(
+        counts.label(
+            String.format(
+                "%s by %s within %s",
+                counted.columns().get(0), counted.columns().get(1), counted.columns().get(2))),
+        new StratifiedTables(rowNames, columnNames, strata),
+        empty,
+        settings,
+        from);
   }
 }

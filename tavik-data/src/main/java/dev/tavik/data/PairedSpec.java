@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
 import dev.tavik.proportion.PairedDifferenceInterval;
@@ -7,14 +8,18 @@ import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CountedFrom;
+import dev.tavik.study.MatchedQuestion;
 import dev.tavik.study.PairedQuestion;
 import dev.tavik.study.PairedSettings;
+import dev.tavik.study.Question;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a paired comparison from its words. */
@@ -31,7 +36,7 @@ final class PairedSpec {
     this.counts = new CountsSpec(spec, opening);
   }
 
-  PairedQuestion question() {
+  Question question() {
     for (String word : NOT_OF_PAIRS) {
       if (spec.has(word)) {
         throw new SpecException(
@@ -44,6 +49,9 @@ final class PairedSpec {
                 spec.name("success"),
                 spec.name("cells")));
       }
+    }
+    if (!spec.has("cells") && outcomes().size() > 2) {
+      return matched();
     }
     PairedSettings settings = settings();
     if (!spec.has("cells")) {
@@ -111,10 +119,51 @@ final class PairedSpec {
         Long.parseLong(numbers[3]));
   }
 
+  /** Each name as it stands, else split at commas. */
+  private List<String> outcomes() {
+    return spec.all("outcome").size() > 1 ? spec.all("outcome") : spec.list("outcome");
+  }
+
+  /** Three columns or more of the same units. */
+  private Question matched() {
+    for (String word : List.of("alternative", "level", "tests", "intervals")) {
+      if (spec.has(word)) {
+        throw new SpecException(
+            String.format(
+                "%s goes with two columns of pairs; for more there is cochran-q, and each two by"
+                    + " mcnemar",
+                spec.name(word)));
+      }
+    }
+    spec.required("data", "a file with a header line, for the columns of judgements");
+    List<String> columns = outcomes();
+    if (new LinkedHashSet<>(columns).size() < columns.size()) {
+      throw new SpecException(
+          spec.name("outcome") + " must name different columns, got " + String.join(", ", columns));
+    }
+    counts.requireSuccess(String.join(" and ", columns));
+    Tabulation counted = counts.tabulation(columns.toArray(String[]::new));
+    Set<String> levels = new LinkedHashSet<>();
+    IntStream.range(0, columns.size()).forEach(i -> levels.addAll(counted.levels(i)));
+    Set<String> success = counts.success(counted, new ArrayList<>(levels));
+    Map<List<Boolean>, Long> patterns = new LinkedHashMap<>();
+    counted
+        .counts()
+        .forEach(
+            (combination, count) ->
+                patterns.merge(
+                    combination.stream().map(success::contains).toList(), count, Long::sum));
+    @Nullable String alpha = spec.text("alpha");
+    return new MatchedQuestion(
+        counts.label(String.join(" or ", success)),
+        new MatchedTallies(counted.columns(), patterns),
+        alpha == null ? 0.05 : Proportion.parse(spec.name("alpha"), alpha),
+        CountedFrom.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters()));
+  }
+
   private PairedQuestion fromFile(PairedSettings settings) {
     spec.required("data", "a file with a header line, for the two columns of pairs");
-    List<String> columns =
-        spec.all("outcome").size() == 2 ? spec.all("outcome") : spec.list("outcome");
+    List<String> columns = outcomes();
     if (columns.size() != 2 || columns.get(0).equals(columns.get(1))) {
       throw new SpecException(
           String.format(

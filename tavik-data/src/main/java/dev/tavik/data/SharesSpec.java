@@ -27,6 +27,7 @@ public final class SharesSpec {
       Set.of(
           "label",
           "counts",
+          "table",
           "data",
           "outcome",
           "count",
@@ -44,10 +45,12 @@ public final class SharesSpec {
           + " equal";
 
   private final Spec spec;
+  private final Opening opening;
   private final CountsSpec counts;
 
   private SharesSpec(Spec spec, Opening opening) {
     this.spec = spec;
+    this.opening = opening;
     this.counts = new CountsSpec(spec, opening);
   }
 
@@ -68,16 +71,25 @@ public final class SharesSpec {
 
   private Question question() {
     spec.requireWith("data", "outcome", "count", "where", "missing", "order");
-    if (spec.has("counts") == spec.has("data")) {
+    List<String> sources = new ArrayList<>();
+    if (spec.has("counts")) {
+      sources.add("the counts themselves");
+    }
+    for (String word : List.of("table", "data")) {
+      if (spec.has(word)) {
+        sources.add(spec.name(word));
+      }
+    }
+    if (sources.size() != 1) {
       throw new SpecException(
-          spec.has("data")
-              ? "counts come from the command or from "
-                  + spec.name("data")
-                  + ", not from both; leave one out"
-              : "nothing to count: give counts such as ash=31 iron=22, or "
-                  + spec.name("data")
-                  + " with "
-                  + spec.name("outcome"));
+          sources.isEmpty()
+              ? String.format(
+                  "nothing to count: give counts such as ash=31 iron=22, or %s with a table of names"
+                      + " and counts, or %s with %s",
+                  spec.name("table"), spec.name("data"), spec.name("outcome"))
+              : "counts come from one place, not from "
+                  + String.join(" and ", sources)
+                  + "; leave one out");
     }
     if (!spec.has("against")) {
       throw new SpecException(spec.name("against") + " is needed: " + FORMS);
@@ -87,7 +99,7 @@ public final class SharesSpec {
       Map<String, Long> named = named();
       return question("", named, settings, null);
     }
-    return fromFile(settings);
+    return spec.has("table") ? fromTable(settings) : fromFile(settings);
   }
 
   private SharesSettings settings() {
@@ -129,6 +141,28 @@ public final class SharesSpec {
       }
     }
     return named;
+  }
+
+  /** Names in the first column, counts in the second; totals and percents are left out. */
+  private Question fromTable(SharesSettings settings) {
+    TwoWayTable table =
+        TwoWayTable.read(spec.required("table", "a table of names and counts"), opening)
+            .withoutTotalColumn();
+    if (table.columns().size() != 1) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          String.format(
+              "%s has %d columns of counts (%s); shares need one",
+              table.source(), table.columns().size(), String.join(", ", table.columns())));
+    }
+    Map<String, Long> named = new LinkedHashMap<>();
+    for (int i = 0; i < table.rows().size(); i++) {
+      named.put(table.rows().get(i), table.cells().get(i).get(0));
+    }
+    CountedFrom from =
+        CountedFrom.table(
+            table.source(), table.columns().get(0), List.of(), table.rows(), table.totals());
+    return question("", named, settings, from);
   }
 
   private Question fromFile(SharesSettings settings) {

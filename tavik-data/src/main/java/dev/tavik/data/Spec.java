@@ -98,6 +98,16 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
   }
 
   /**
+   * Whether a word that needs no value is said.
+   *
+   * @param word the word
+   * @return whether it is there and not {@code false}
+   */
+  public boolean flag(String word) {
+    return has(word) && !all(word).equals(List.of("false"));
+  }
+
+  /**
    * How messages name a word.
    *
    * @param word the word

@@ -11,18 +11,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * A labelled two-way table of counts, as people paste it: names of columns in the first line, a
- * name at the start of each row, perhaps a title above, thousands separators, and totals at the
- * edges.
+ * name at the start of each row, perhaps a title above, thousands separators, percents behind or
+ * between the counts, and totals at the edges.
  *
  * @param source the file's name
  * @param rows the names of the rows
  * @param columns the names of the columns
  * @param cells the counts, row by row
- * @param totals what was found to be totals, in words, and is no longer in the table
+ * @param totals what was found to be totals or percents, in words, and is no longer in the table
  */
 record TwoWayTable(
     String source,
@@ -35,6 +37,16 @@ record TwoWayTable(
   private static final Pattern WHOLE = Pattern.compile("\\d{1,18}");
   private static final Pattern GROUPED =
       Pattern.compile("\\d{1,3}(?:[,.'\u2019 \u00a0\u202f]\\d{3}){1,5}");
+  private static final Pattern PERCENTAGE = Pattern.compile("\\d{1,18}(?:[.,]\\d{1,18})?\\s*%");
+
+  /** A count with its percent behind it, {@code 12 (35.3%)}. */
+  private static final Pattern WITH_PERCENTAGE =
+      Pattern.compile(
+          "([\\d,.'\u2019 \u00a0\u202f]{1,24}?)\\s*\\(\\d{1,3}(?:[.,]\\d{1,9})?\\s*%\\)");
+
+  /** Stands for a percent where a count should be. */
+  private static final long PERCENT = -1;
+
   private static final int MOST_LINES = 10_000;
 
   TwoWayTable {
@@ -80,7 +92,9 @@ record TwoWayTable(
       cells.add(table.counts(line, width));
     }
     names(name, rows);
-    return new TwoWayTable(name, rows, table.columns(), cells, List.of()).withoutTotalRow();
+    return new TwoWayTable(name, rows, table.columns(), cells, List.of())
+        .withoutPercents()
+        .withoutTotalRow();
   }
 
   private static long filled(CsvRecord line) {
@@ -174,21 +188,68 @@ record TwoWayTable(
     if (GROUPED.matcher(text).matches()) {
       return Long.parseLong(text.replaceAll("\\D", ""));
     }
+    if (PERCENTAGE.matcher(text).matches()) {
+      return PERCENT;
+    }
+    Matcher both = WITH_PERCENTAGE.matcher(text);
+    if (both.matches()) {
+      return Long.parseLong(both.group(1).replaceAll("\\D", ""));
+    }
     throw new DataException(
         DataException.Code.COUNT,
         String.format(
-            "%s, line %d, column %s has '%s'; a table holds whole counts%s",
-            source,
-            line.getStartingLineNumber(),
-            columns.get(column - 1),
-            text,
-            text.contains("%") ? ", not percents: give the counts behind them" : ""));
+            "%s, line %d, column %s has '%s'; a table holds whole counts",
+            source, line.getStartingLineNumber(), columns.get(column - 1), text));
   }
 
   private DataException malformed(CsvRecord line, String found) {
     return new DataException(
         DataException.Code.MALFORMED,
         String.format("%s, line %d %s", source, line.getStartingLineNumber(), found));
+  }
+
+  /** Without rows and columns of nothing but percents; one among counts is refused. */
+  private TwoWayTable withoutPercents() {
+    List<Integer> keptRows = withCounts(cells);
+    List<Integer> keptColumns =
+        withCounts(
+            IntStream.range(0, columns.size())
+                .mapToObj(j -> keptRows.stream().map(i -> cells.get(i).get(j)).toList())
+                .toList());
+    List<List<Long>> kept =
+        keptRows.stream()
+            .map(i -> keptColumns.stream().map(j -> cells.get(i).get(j)).toList())
+            .toList();
+    if (kept.isEmpty() || keptColumns.isEmpty()) {
+      throw new DataException(
+          DataException.Code.COUNT,
+          source + " has percents only; a table holds whole counts: give the counts behind them");
+    }
+    if (kept.stream().anyMatch(row -> row.contains(PERCENT))) {
+      throw new DataException(
+          DataException.Code.COUNT,
+          source + " has percents among the counts; give the counts behind them");
+    }
+    List<String> found = new ArrayList<>(totals);
+    IntStream.range(0, rows.size())
+        .filter(i -> !keptRows.contains(i))
+        .forEach(i -> found.add("row " + rows.get(i)));
+    IntStream.range(0, columns.size())
+        .filter(j -> !keptColumns.contains(j))
+        .forEach(j -> found.add("column " + columns.get(j)));
+    return new TwoWayTable(
+        source,
+        keptRows.stream().map(rows::get).toList(),
+        keptColumns.stream().map(columns::get).toList(),
+        kept,
+        found);
+  }
+
+  private static List<Integer> withCounts(List<List<Long>> lines) {
+    return IntStream.range(0, lines.size())
+        .filter(i -> lines.get(i).stream().anyMatch(count -> count != PERCENT))
+        .boxed()
+        .toList();
   }
 
   private TwoWayTable withoutTotalRow() {

@@ -5,14 +5,18 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Estimate;
 import dev.tavik.result.NumberNeeded;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareSettings;
 import dev.tavik.study.DirectedTest;
+import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.Show;
+import java.util.ArrayList;
+import java.util.List;
 
 /** The JSON of comparisons. */
 record ComparisonJson(Detail detail) {
@@ -115,6 +119,39 @@ record ComparisonJson(Detail detail) {
     answer.pairs().forEach(pair -> pairs.add(of(pair)));
     JsonParts.cautions(node, answer.cautions());
     return node.put("conclusion", answer.conclusion());
+  }
+
+  ObjectNode of(MatchedAnswer answer) {
+    ObjectNode node = JsonParts.head(answer);
+    ObjectNode input = JsonParts.input(answer.from(), null).put("paired", true);
+    ArrayNode groups = input.putArray("groups");
+    List<Estimate> estimates = new ArrayList<>();
+    for (int i = 0; i < answer.tallies().names().size(); i++) {
+      NamedTally rate = new NamedTally(answer.tallies().names().get(i), answer.tallies().tally(i));
+      groups.add(group(rate));
+      estimates.add(
+          new Estimate(Quantity.PROPORTION, rate.name(), rate.tally().proportion(), Double.NaN));
+    }
+    node.set("input", input);
+    node.putObject("hypothesis")
+        .put("quantity", Quantity.DIFFERENCE.id())
+        .put("against", 0.0)
+        .put("alternative", "two-sided")
+        .put("alpha", answer.alpha());
+    JsonParts.estimates(node, estimates);
+    node.putArray("tests").add(JsonParts.test(answer.test(), answer.alpha()));
+    node.put("adjustment", "holm");
+    ArrayNode pairs = node.putArray("pairs");
+    for (MatchedAnswer.Pair pair : answer.pairs()) {
+      pairs
+          .addObject()
+          .put("first", pair.first())
+          .put("second", pair.second())
+          .put("difference", pair.difference())
+          .set("test", JsonParts.test(pair.test(), answer.alpha()));
+    }
+    return JsonParts.ending(
+        node, answer.conditions(), answer.cautions(), List.of(), detail, answer.conclusion());
   }
 
   ObjectNode of(PairedAnswer answer) {

@@ -1,22 +1,25 @@
 package dev.tavik.report;
 
+import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.CellTable;
+import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CrossAnswer;
-import java.util.ArrayList;
-import java.util.Arrays;
+import dev.tavik.study.RowPair;
+import dev.tavik.study.Strength;
 import java.util.List;
-import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The answer about an association in words and tables. */
 final class CrossText {
-  private static final int MOST_NAME = 22;
-  private static final int GAP = 2;
-
   private final Lines lines;
 
   CrossText(Lines lines) {
@@ -24,26 +27,36 @@ final class CrossText {
   }
 
   void write(CrossAnswer answer) {
-    String verdict = answer.conclusion();
-    lines.strong(Character.toUpperCase(verdict.charAt(0)) + verdict.substring(1));
+    TextReport.verdict(lines, answer.conclusion());
     CrossTable table = answer.table();
     lines.heading("Observed");
-    table(table, (i, j) -> observed(table, i, j), true);
-    lines.heading("Expected if rows and columns are independent");
-    table(table, (i, j) -> Figures.significant(answer.cells().get(i).get(j).expected(), 4), false);
-    lines.heading("Adjusted residuals, standard normal under the null; * stands out");
-    table(table, (i, j) -> residual(answer, i, j), false);
+    CellBlocks.withTotals(table.rows(), table.columns())
+        .write(lines, (i, j) -> observed(table, i, j));
+    for (CellTable shown : answer.settings().shown()) {
+      lines.heading(shown.title());
+      new CellBlocks(table.rows(), table.columns())
+          .write(lines, (i, j) -> figure(answer, shown, i, j));
+    }
+    tests(
+        lines,
+        "Tests: null, rows and columns are independent; alpha ",
+        answer.settings().alpha(),
+        answer.tests(),
+        answer.refusals());
+    scores(answer);
     strength(answer);
-    tests(answer);
+    CompareAnswer comparison = answer.comparison();
+    if (comparison != null) {
+      rates(comparison);
+    }
+    if (!answer.rowPairs().isEmpty()) {
+      rowPairs(answer);
+    }
+    lines.blank();
+    lines.paragraph("", "", "The verdict rests on " + answer.preferred() + ".");
     lines.heading("Taken for granted");
     answer.conditions().forEach(condition -> RateText.condition(lines, condition));
     TextReport.cautions(lines, answer.cautions());
-  }
-
-  /** What stands in a cell. */
-  @FunctionalInterface
-  private interface Cell {
-    String at(int row, int column);
   }
 
   private static String observed(CrossTable table, int row, int column) {
@@ -58,120 +71,147 @@ final class CrossText {
     return Figures.count(lastColumn ? table.rowTotal(row) : table.count(row, column));
   }
 
-  private static String residual(CrossAnswer answer, int row, int column) {
-    double value = answer.cells().get(row).get(column).adjustedResidual();
-    boolean out = answer.standingOut().get(row).get(column) <= answer.settings().alpha();
-    return (value == 0 ? "0" : String.format("%.2f", value)) + (out ? "*" : " ");
+  private static String figure(CrossAnswer answer, CellTable shown, int row, int column) {
+    CrossTable table = answer.table();
+    double count = table.count(row, column);
+    var cell = answer.cells().get(row).get(column);
+    return switch (shown) {
+      case ROW_PERCENTS -> Figures.percent(count / table.rowTotal(row));
+      case COLUMN_PERCENTS -> Figures.percent(count / table.columnTotal(column));
+      case TOTAL_PERCENTS -> Figures.percent(count / table.total());
+      case EXPECTED -> Figures.significant(cell.expected(), 4);
+      case RESIDUALS ->
+          residual(cell.adjustedResidual())
+              + (answer.standingOut().get(row).get(column) <= answer.settings().alpha()
+                  ? "*"
+                  : " ");
+      case PEARSON_RESIDUALS -> residual(cell.pearsonResidual());
+      case CONTRIBUTIONS -> residual(cell.contribution());
+    };
   }
 
-  /** In blocks of as many columns as fit, the names of the rows repeated. */
-  private void table(CrossTable table, Cell cell, boolean totals) {
-    int height = table.rows().size() + (totals ? 1 : 0);
-    int width = table.columns().size() + (totals ? 1 : 0);
-    IntFunction<String> rowName =
-        i -> i == table.rows().size() ? "all" : shortened(table.rows().get(i));
-    IntFunction<String> columnName =
-        j -> j == table.columns().size() ? "all" : shortened(table.columns().get(j));
-    int names = 0;
-    for (int i = 0; i < height; i++) {
-      names = Math.max(names, rowName.apply(i).length());
-    }
-    int from = 0;
-    while (from < width) {
-      int to = from;
-      int used = GAP + names;
-      while (to < width) {
-        int needed = columnName.apply(to).length();
-        for (int i = 0; i < height; i++) {
-          needed = Math.max(needed, cell.at(i, to).length());
-        }
-        if (to > from && used + GAP + needed > Lines.WIDTH) {
-          break;
-        }
-        used += GAP + needed;
-        to++;
-      }
-      block(height, from, to, rowName, columnName, cell);
-      from = to;
-    }
+  private static String residual(double value) {
+    return value == 0 ? "0" : String.format("%.2f", value);
   }
 
-  private void block(
-      int height,
-      int from,
-      int to,
-      IntFunction<String> rowName,
-      IntFunction<String> columnName,
-      Cell cell) {
-    if (from > 0) {
-      lines.blank();
-    }
-    Align[] aligns = new Align[to - from + 1];
-    Arrays.fill(aligns, Align.RIGHT);
-    aligns[0] = Align.LEFT;
-    TextTable block = new TextTable(aligns);
-    List<String> header = new ArrayList<>(List.of(""));
-    for (int j = from; j < to; j++) {
-      header.add(columnName.apply(j));
-    }
-    block.header(header.toArray(String[]::new));
-    for (int i = 0; i < height; i++) {
-      List<String> row = new ArrayList<>(List.of(rowName.apply(i)));
-      for (int j = from; j < to; j++) {
-        row.add(cell.at(i, j));
-      }
-      block.row(row.toArray(String[]::new));
-    }
-    lines.table(block);
-  }
-
-  private static String shortened(String name) {
-    return name.length() <= MOST_NAME ? name : name.substring(0, MOST_NAME - 1) + "…";
-  }
-
-  private void strength(CrossAnswer answer) {
-    lines.heading("Strength");
-    TextTable table = new TextTable(Align.LEFT, Align.POINT);
-    for (Estimate estimate : answer.estimates()) {
-      String name =
-          switch (estimate.quantity()) {
-            case PHI -> "phi";
-            case CRAMERS_V -> "Cramer's V";
-            case CRAMERS_V_CORRECTED -> "Cramer's V, corrected for bias";
-            case CONTINGENCY -> "contingency coefficient";
-            default -> "Cohen's w";
-          };
-      table.row(name, estimate.value() == 0 ? "0" : Figures.significant(estimate.value(), 4));
-    }
-    lines.table(table);
-  }
-
-  private void tests(CrossAnswer answer) {
-    lines.heading(
-        "Tests: null, rows and columns are independent; alpha "
-            + Figures.plain(answer.settings().alpha()));
+  static void tests(
+      Lines lines, String title, double alpha, List<TestResult> tests, List<Refusal> refusals) {
+    lines.heading(title + Figures.plain(alpha));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
     table.header("", "", "", "p", "");
-    for (TestResult test : answer.tests()) {
+    for (TestResult test : tests) {
       TestResult.@Nullable Statistic statistic = test.statistic();
       double value = statistic == null ? 0 : statistic.value();
       table.row(
           test.method(),
           statistic == null
-              ? "tables no more probable"
+              ? test.method().equals("fisher") ? "tables no more probable" : "no statistic"
               : statistic.name() + " = " + (value == 0 ? "0" : Figures.significant(value, 4)),
           test.df() == null ? "" : "df " + Figures.plain(test.df()),
           Figures.pValue(test.log10PValue()),
-          test.rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
+          test.rejects(alpha) ? "rejects" : "does not reject");
     }
     lines.table(table);
-    answer
-        .refusals()
-        .forEach(
-            refusal ->
-                lines.paragraph(
-                    "  ", "    ", "not made: " + refusal.method() + " " + refusal.reason() + "."));
-    lines.blank();
-    lines.paragraph("", "", "The verdict rests on " + answer.preferred() + ".");
+    refusals.forEach(
+        refusal ->
+            lines.paragraph(
+                "  ", "    ", "not made: " + refusal.method() + " " + refusal.reason() + "."));
+  }
+
+  /** Scores that are not simply 1, 2, 3 … are told. */
+  private void scores(CrossAnswer answer) {
+    TestOptions options = answer.settings().options();
+    scores("rows", options.rowScores());
+    scores("columns", options.columnScores());
+  }
+
+  private void scores(String what, List<Double> scores) {
+    if (!scores.isEmpty()) {
+      lines.paragraph(
+          "  ",
+          "    ",
+          "scores of the "
+              + what
+              + ": "
+              + scores.stream().map(Figures::plain).collect(Collectors.joining(", ")));
+    }
+  }
+
+  private void strength(CrossAnswer answer) {
+    lines.heading("Strength, level " + Figures.exactPercent(answer.settings().level()));
+    TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT);
+    for (Strength strength : answer.strengths()) {
+      row(table, strength.measure().title(), strength.estimate().value(), strength.interval());
+    }
+    lines.table(table);
+  }
+
+  static void row(TextTable table, String name, double value, @Nullable Interval interval) {
+    table.row(
+        name,
+        figure(value),
+        interval == null ? "" : figure(interval.lower()),
+        interval == null ? "" : "to",
+        interval == null ? "" : figure(interval.upper()));
+  }
+
+  static String figure(double value) {
+    if (Double.isNaN(value)) {
+      return "undefined";
+    }
+    return Double.isInfinite(value) ? "infinite" : Figures.significant(value, 4);
+  }
+
+  /** A table of two by two as two rates. */
+  private void rates(CompareAnswer comparison) {
+    lines.heading(
+        String.format(
+            "As rates of %s: %s against %s",
+            comparison.label(), comparison.first().name(), comparison.second().name()));
+    TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT);
+    for (Quantity quantity : List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO)) {
+      for (Estimate estimate : comparison.estimates()) {
+        if (estimate.quantity() == quantity) {
+          row(
+              table,
+              switch (quantity) {
+                case DIFFERENCE -> "difference of rates";
+                case RATIO -> "ratio of rates";
+                default -> "odds ratio";
+              },
+              estimate.value(),
+              comparison.intervals().stream()
+                  .filter(each -> each.quantity() == quantity)
+                  .findFirst()
+                  .orElse(null));
+        }
+      }
+    }
+    lines.table(table);
+    lines.paragraph(
+        "  ",
+        "  ",
+        String.format(
+            "With a direction, and every method: tavik compare \"%s=%s\" \"%s=%s\"",
+            comparison.first().name(),
+            comparison.first().tally(),
+            comparison.second().name(),
+            comparison.second().tally()));
+  }
+
+  private void rowPairs(CrossAnswer answer) {
+    lines.heading("Each two rows; p adjusted by Holm's method, then as it is");
+    TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.POINT, Align.LEFT);
+    table.header("", "", "p, Holm", "p", "");
+    for (RowPair pair : answer.rowPairs()) {
+      TestResult.@Nullable AdjustedP adjusted = pair.test().adjusted();
+      table.row(
+          pair.first() + ", " + pair.second(),
+          pair.test().method(),
+          Figures.pValue(adjusted == null ? 0 : adjusted.log10PValue()),
+          Figures.pValue(pair.test().log10PValue()),
+          pair.test().rejectsAdjusted(answer.settings().alpha()) ? "rejects" : "does not reject");
+    }
+    lines.table(table);
   }
 }

@@ -11,15 +11,18 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.count.DataOverview;
 import dev.tavik.result.Quantity;
+import dev.tavik.study.AgreementAnswer;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CrossAnswer;
+import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
@@ -127,6 +130,15 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof CrossAnswer cross) {
       return CrossJson.of(cross);
+    }
+    if (answer instanceof StrataAnswer strata) {
+      return CrossJson.of(strata);
+    }
+    if (answer instanceof AgreementAnswer agreement) {
+      return CrossJson.of(agreement);
+    }
+    if (answer instanceof MatchedAnswer matched) {
+      return new ComparisonJson(detail).of(matched);
     }
     if (answer instanceof Unanswered unanswered) {
       ObjectNode node = JsonParts.head(answer);

@@ -21,7 +21,7 @@ final class SharesText {
 
   void write(SharesAnswer answer) {
     String verdict = answer.conclusion();
-    lines.strong(Character.toUpperCase(verdict.charAt(0)) + verdict.substring(1));
+    TextReport.verdict(lines, verdict);
     cells(answer);
     tests(answer);
     intervals(answer);

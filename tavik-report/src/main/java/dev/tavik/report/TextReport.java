@@ -4,15 +4,18 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Working;
+import dev.tavik.study.AgreementAnswer;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CrossAnswer;
+import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
@@ -49,6 +52,12 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new SharesText(lines).write(shares);
     } else if (answer instanceof CrossAnswer cross) {
       new CrossText(lines).write(cross);
+    } else if (answer instanceof StrataAnswer strata) {
+      new StrataText(lines).write(strata);
+    } else if (answer instanceof AgreementAnswer agreement) {
+      new AgreementText(lines).write(agreement);
+    } else if (answer instanceof MatchedAnswer matched) {
+      new MatchedText(lines).write(matched);
     } else if (answer instanceof Unanswered unanswered) {
       lines.paragraph("", "", unanswered.conclusion());
     }
@@ -116,6 +125,11 @@ public record TextReport(Emphasis emphasis, Detail detail) {
     if (working != null) {
       new WorkingText(lines).write(working);
     }
+  }
+
+  /** The verdict as a sentence of its own. */
+  static void verdict(Lines lines, String verdict) {
+    lines.strong(Character.toUpperCase(verdict.charAt(0)) + verdict.substring(1));
   }
 
   static void cautions(Lines lines, List<Caution> cautions) {

@@ -1,0 +1,135 @@
+package dev.tavik.study;
+
+import dev.tavik.association.Agreement;
+import dev.tavik.association.SquareTest;
+import dev.tavik.count.SquareTable;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Puts the answer about the agreement of two classifications together. */
+final class AgreementAnalysis {
+  private static final long FEW = 10;
+
+  private final AgreementQuestion question;
+  private final SquareTable table;
+  private final double alpha;
+  private final double level;
+  private final TestResult test;
+
+  AgreementAnalysis(AgreementQuestion question) {
+    this.question = question;
+    this.table = question.table();
+    this.alpha = question.settings().alpha();
+    this.level = question.settings().level();
+    this.test = SquareTest.BOWKER.of(table);
+  }
+
+  AgreementAnswer answer() {
+    List<Agreement> shown =
+        question.settings().ordered() == Ordered.NONE || table.levels().size() == 2
+            ? List.of(Agreement.KAPPA)
+            : List.of(Agreement.values());
+    double share = (double) table.alike() / table.total();
+    return new AgreementAnswer(
+        question.label(),
+        question.first(),
+        question.second(),
+        table,
+        question.settings(),
+        question.from(),
+        new Estimate(
+            Quantity.PROPORTION,
+            "classified alike",
+            share,
+            Math.sqrt(share * (1 - share) / table.total())),
+        shown.stream().map(each -> each.of(table)).toList(),
+        shown.stream().flatMap(each -> each.interval(table, level).stream()).toList(),
+        test,
+        conditions(),
+        cautions(),
+        conclusion());
+  }
+
+  private long moved() {
+    return table.total() - table.alike();
+  }
+
+  private List<Condition> conditions() {
+    return List.of(
+        new Condition(
+            "units classified differently",
+            moved() >= FEW ? Condition.State.MET : Condition.State.NOT_MET,
+            String.format(
+                "%s; the chi-square approximation of bowker wants at least %d",
+                Figures.count(moved()), FEW)),
+        new Condition(
+            "the same units",
+            Condition.State.NOT_IN_THE_DATA,
+            "each unit was classified once by "
+                + question.first()
+                + " and once by "
+                + question.second()
+                + ", without knowing of the other. Counts can't show this"));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    if (moved() < FEW) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Too few units were classified differently for the chi-square approximation; read"
+                  + " bowker's p-value with care."));
+    }
+    cautions.addAll(new DecisionCautions(List.of(test), alpha, test).nearAlpha());
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, table.total()));
+    }
+    return cautions;
+  }
+
+  private String conclusion() {
+    double kappa = Agreement.KAPPA.of(table).value();
+    Optional<Interval> interval = Agreement.KAPPA.interval(table, level);
+    String beyond =
+        Double.isNaN(kappa)
+            ? ", which chance alone would bring too"
+            : String.format(
+                ", kappa %s%s",
+                Figures.significant(kappa, 3),
+                interval
+                    .map(
+                        each ->
+                            String.format(
+                                " (%s interval %s to %s)",
+                                Figures.exactPercent(level),
+                                Figures.significant(each.lower(), 3),
+                                Figures.significant(each.upper(), 3)))
+                    .orElse(""));
+    return String.format(
+        "%s%s and %s agree on %s of %s units (%s)%s; where they differ, %s: %s, %s test at alpha %s.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        question.first(),
+        question.second(),
+        Figures.count(table.alike()),
+        Figures.count(table.total()),
+        Figures.percent((double) table.alike() / table.total()),
+        beyond,
+        test.rejects(alpha)
+            ? "one leans to other levels than the other"
+            : "neither is shown to lean to other levels than the other",
+        Figures.pEquals(test.log10PValue()),
+        test.method(),
+        Figures.plain(alpha));
+  }
+}

@@ -1,0 +1,137 @@
+package dev.tavik.study;
+
+import dev.tavik.count.MatchedTallies;
+import dev.tavik.count.PairedTally;
+import dev.tavik.proportion.MatchedTest;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.MatchedAnswer.Pair;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Puts the answer about several judgements of the same units together. */
+final class MatchedAnalysis {
+  private static final long FEW_UNITS = 24;
+  private static final long FEW_PAIRS = 10;
+
+  private final MatchedQuestion question;
+  private final MatchedTallies tallies;
+  private final TestResult test;
+
+  MatchedAnalysis(MatchedQuestion question) {
+    this.question = question;
+    this.tallies = question.tallies();
+    this.test = MatchedTest.COCHRAN_Q.of(tallies);
+  }
+
+  MatchedAnswer answer() {
+    List<Pair> pairs = pairs();
+    return new MatchedAnswer(
+        question.label(),
+        tallies,
+        question.alpha(),
+        question.from(),
+        test,
+        pairs,
+        conditions(),
+        cautions(),
+        conclusion(pairs));
+  }
+
+  private List<Pair> pairs() {
+    List<int[]> positions = new ArrayList<>();
+    List<PairedTally> paired = new ArrayList<>();
+    for (int i = 0; i < tallies.names().size(); i++) {
+      for (int j = i + 1; j < tallies.names().size(); j++) {
+        positions.add(new int[] {i, j});
+        paired.add(tallies.pair(i, j));
+      }
+    }
+    PairedTest method =
+        paired.stream().allMatch(each -> each.discordant() >= FEW_PAIRS)
+            ? PairedTest.MCNEMAR
+            : PairedTest.MCNEMAR_EXACT;
+    List<List<TestResult>> adjusted =
+        Holm.adjust(
+            paired.stream()
+                .map(each -> List.of(method.of(each, Hypothesis.noDifference().alternative())))
+                .toList());
+    List<Pair> pairs = new ArrayList<>();
+    for (int k = 0; k < paired.size(); k++) {
+      pairs.add(
+          new Pair(
+              tallies.names().get(positions.get(k)[0]),
+              tallies.names().get(positions.get(k)[1]),
+              paired.get(k).difference(),
+              adjusted.get(k).get(0)));
+    }
+    return pairs;
+  }
+
+  /** Units that are not alike in all judgements, the only ones that tell these apart. */
+  private long telling() {
+    List<Long> bySuccesses = tallies.bySuccesses();
+    return tallies.units() - bySuccesses.get(0) - bySuccesses.get(bySuccesses.size() - 1);
+  }
+
+  private List<Condition> conditions() {
+    long judged = telling() * tallies.names().size();
+    return List.of(
+        new Condition(
+            "units that tell the judgements apart",
+            judged >= FEW_UNITS ? Condition.State.MET : Condition.State.NOT_MET,
+            String.format(
+                "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
+                Figures.count(telling()), tallies.names().size(), FEW_UNITS)),
+        new Condition(
+            "the same units",
+            Condition.State.NOT_IN_THE_DATA,
+            "every unit was judged by each of "
+                + String.join(", ", tallies.names())
+                + ", without knowing of the others. Counts can't show this"));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions =
+        new ArrayList<>(new DecisionCautions(List.of(test), question.alpha(), test).nearAlpha());
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, tallies.units()));
+    }
+    return cautions;
+  }
+
+  private String conclusion(List<Pair> pairs) {
+    boolean rejects = test.rejects(question.alpha());
+    String different =
+        pairs.stream()
+            .filter(pair -> pair.test().rejectsAdjusted(question.alpha()))
+            .map(
+                pair ->
+                    String.format(
+                        "%s %s points %s than %s",
+                        pair.first(),
+                        Figures.points(pair.difference()),
+                        pair.difference() < 0 ? "lower" : "higher",
+                        pair.second()))
+            .collect(Collectors.joining(", "));
+    String found =
+        different.isEmpty()
+            ? "no two alone after adjustment for " + pairs.size() + " pairs"
+            : different + ", after adjustment for " + pairs.size() + " pairs";
+    return String.format(
+        "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        tallies.names().size(),
+        Figures.count(tallies.units()),
+        rejects ? "differ: " + found : "are not shown to differ",
+        Figures.pEquals(test.log10PValue()),
+        test.method(),
+        Figures.plain(question.alpha()));
+  }
+}

@@ -1,0 +1,32 @@
+package dev.tavik.study;
+
+import dev.tavik.count.MatchedTallies;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Do several judgements of the same units have the same rate of successes, and which two differ?
+ *
+ * @param label what counts as success, empty for none
+ * @param tallies the judgements, at least three
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record MatchedQuestion(
+    String label, MatchedTallies tallies, double alpha, @Nullable CountedFrom from)
+    implements Question {
+
+  /**
+   * A question at alpha 0.05.
+   *
+   * @param tallies the judgements
+   * @return the question
+   */
+  public static MatchedQuestion of(MatchedTallies tallies) {
+    return new MatchedQuestion("", tallies, 0.05, null);
+  }
+
+  @Override
+  public MatchedAnswer ask() {
+    return new MatchedAnalysis(this).answer();
+  }
+}

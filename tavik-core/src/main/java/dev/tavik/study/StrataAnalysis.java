@@ -1,0 +1,195 @@
+package dev.tavik.study;
+
+import dev.tavik.association.CommonOddsRatio;
+import dev.tavik.association.StratifiedTest;
+import dev.tavik.count.StratifiedTables;
+import dev.tavik.count.StratifiedTables.Stratum;
+import dev.tavik.count.Tally;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Puts the answer about an association within strata together. */
+final class StrataAnalysis {
+  private static final double SMALL = 5;
+
+  private final StrataQuestion question;
+  private final StratifiedTables tables;
+  private final double alpha;
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final Estimate common;
+  private final Optional<Interval> interval;
+  private final Estimate together;
+
+  StrataAnalysis(StrataQuestion question) {
+    this.question = question;
+    this.tables = question.tables();
+    this.alpha = question.settings().alpha();
+    for (StratifiedTest method : StratifiedTest.values()) {
+      try {
+        tests.add(method.of(tables));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method.id(), e.reason()));
+      }
+    }
+    if (tests.isEmpty()) {
+      throw new IllegalArgumentException(
+          "no stratum has units of both " + String.join(" and ", tables.columns()));
+    }
+    this.common = CommonOddsRatio.of(tables);
+    this.interval = CommonOddsRatio.interval(tables, question.settings().level());
+    this.together = oddsRatio("all strata", tables.together().get(0), tables.together().get(1));
+  }
+
+  StrataAnswer answer() {
+    return new StrataAnswer(
+        question.label(),
+        tables,
+        question.settings(),
+        question.from(),
+        common,
+        interval.orElse(null),
+        tables.strata().stream()
+            .map(each -> oddsRatio(each.name(), each.first(), each.second()))
+            .toList(),
+        together,
+        tests,
+        refusals,
+        List.of(enough(), independent()),
+        cautions(),
+        conclusion());
+  }
+
+  private static Estimate oddsRatio(String label, Tally first, Tally second) {
+    double diagonal = (double) first.successes() * second.failures();
+    double other = (double) first.failures() * second.successes();
+    return new Estimate(Quantity.ODDS_RATIO, label, diagonal / other, Double.NaN);
+  }
+
+  /**
+   * The counts that can go either way, summed over strata, should be at least five from what is
+   * expected (Mantel and Fleiss 1980, American Journal of Epidemiology 112, 129-134).
+   */
+  private Condition enough() {
+    double expected = 0;
+    double least = 0;
+    double greatest = 0;
+    for (Stratum stratum : tables.informative()) {
+      double first = stratum.first().trials();
+      double second = stratum.second().trials();
+      double successes = (double) stratum.first().successes() + stratum.second().successes();
+      expected += first * successes / (first + second);
+      least += Math.max(0, successes - second);
+      greatest += Math.min(successes, first);
+    }
+    double room = Math.min(expected - least, greatest - expected);
+    return new Condition(
+        "expected counts",
+        room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
+        String.format(
+            "over all strata the expected count is %s from the nearest it can get to; the"
+                + " approximation wants at least 5",
+            Figures.significant(room, 3)));
+  }
+
+  private static Condition independent() {
+    return new Condition(
+        "independent units",
+        Condition.State.NOT_IN_THE_DATA,
+        "each unit stands in one cell of one stratum and tells nothing about another. Counts can't"
+            + " show this: you have to know how they were collected");
+  }
+
+  private Optional<TestResult> test(StratifiedTest method) {
+    return tests.stream().filter(each -> each.method().equals(method.id())).findFirst();
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    test(StratifiedTest.BRESLOW_DAY)
+        .filter(test -> test.rejects(alpha))
+        .ifPresent(
+            test ->
+                cautions.add(
+                    new Caution(
+                        Code.STRATA_DIFFER,
+                        "The odds ratio differs from stratum to stratum ("
+                            + Figures.pEquals(test.log10PValue())
+                            + ", breslow-day): a common one hides that. Report the strata apart.")));
+    if ((together.value() - 1) * (common.value() - 1) < 0) {
+      cautions.add(
+          new Caution(
+              Code.STRATA_DIFFER,
+              String.format(
+                  "Put together, the strata turn the association round: odds ratio %s instead of %s"
+                      + " within strata. The groups are spread unevenly over the strata; trust the"
+                      + " one within.",
+                  Figures.significant(together.value(), 3),
+                  Figures.significant(common.value(), 3))));
+    }
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(
+          DataCautions.of(
+              from,
+              tables.strata().stream()
+                  .mapToLong(each -> each.first().trials() + each.second().trials())
+                  .sum()));
+    }
+    cautions.addAll(DataCautions.empty(question.empty()));
+    return cautions;
+  }
+
+  private String conclusion() {
+    TestResult test = test(StratifiedTest.MANTEL_HAENSZEL).orElse(tests.get(0));
+    boolean rejects = test.rejects(alpha);
+    String limits =
+        interval
+            .map(
+                each ->
+                    String.format(
+                        " (%s interval %s to %s)",
+                        Figures.exactPercent(each.level()),
+                        Figures.significant(each.lower(), 3),
+                        Figures.significant(each.upper(), 3)))
+            .orElse("");
+    String alike =
+        test(StratifiedTest.BRESLOW_DAY)
+            .map(
+                each ->
+                    String.format(
+                        " The odds ratios of the strata %s (%s, breslow-day).",
+                        each.rejects(alpha) ? "differ" : "are not shown to differ",
+                        Figures.pEquals(each.log10PValue())))
+            .orElse("");
+    return String.format(
+        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
+            + " at alpha %s.%s",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        tables.rows().get(0),
+        tables.rows().get(1),
+        rejects ? "differ" : "are not shown to differ",
+        tables.columns().get(0),
+        tables.rows().get(0),
+        Double.isFinite(common.value())
+            ? Figures.significant(common.value(), 3)
+            : "infinitely many",
+        tables.rows().get(1),
+        limits,
+        Figures.pEquals(test.log10PValue()),
+        test.method(),
+        Figures.plain(alpha),
+        alike);
+  }
+}
