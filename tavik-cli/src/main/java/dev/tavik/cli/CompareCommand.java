@@ -126,7 +126,9 @@ final class CompareCommand implements Callable<Integer> {
 
   @Option(
       names = "--paired",
-      description = "The same units judged twice: two outcome columns, or --cells.")
+      description =
+          "The same units judged twice: two outcome columns, or --cells; three columns or more:"
+              + " cochran-q.")
   boolean paired;
 
   @Option(

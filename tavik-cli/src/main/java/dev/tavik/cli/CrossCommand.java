@@ -153,7 +153,7 @@ final class CrossCommand implements Callable<Integer> {
 
   @Mixin RowOptions rowOptions;
 
-  @Mixin PictureOptions pictures;
+  @Mixin CrossPictureOptions pictures;
 
   @Mixin OutputOptions output;
 

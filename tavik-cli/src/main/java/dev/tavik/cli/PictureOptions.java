@@ -13,13 +13,14 @@ import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 
 /** Options that say which pictures are drawn into which files. */
-final class PictureOptions {
+class PictureOptions {
   private static final List<String> ENDINGS = List.of(".png", ".svg");
 
   @Option(
       names = "--chart",
       paramLabel = "FILE",
-      description = "Draw the intervals into a .png or .svg file.")
+      description =
+          "Draw the intervals, or the shares of each row of a table, into a .png or .svg file.")
   @Nullable Path chart;
 
   @Option(
@@ -37,7 +38,7 @@ final class PictureOptions {
     return wanted;
   }
 
-  private static void add(
+  static void add(
       String option,
       @Nullable Path file,
       Function<Answer, Picture> drawing,
@@ -48,7 +49,7 @@ final class PictureOptions {
       OutputOptions.requireWritable(option, file, sources);
       if (wanted.put(file, drawing) != null) {
         throw new IllegalArgumentException(
-            "--chart and --null-chart must name different files, got " + file + " for both");
+            "pictures must go to different files, got " + file + " twice");
       }
     }
   }

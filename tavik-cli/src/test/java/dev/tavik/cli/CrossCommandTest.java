@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,6 +17,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 class CrossCommandTest {
   private static final String KILNS =
       "cross --data demo/firing-log.csv --rows kiln --columns grade";
+
+  private static final String SHIFTS =
+      "cross --data demo/firing-log.csv --rows shift --columns grade --strata kiln --order early,late"
+          + " --merge crazed+cracked+warped=damaged";
+  private static final String PAIRED =
+      "cross --data demo/regrade.csv --rows first_inspector --columns second_inspector --paired";
+  private static final String RATINGS =
+      "cross --data demo/panel-survey.csv --rows delivery --columns would_reorder --ordered rows"
+          + " --order 'very poor,poor,fair,good,very good'";
 
   @TempDir Path folder;
 
@@ -45,17 +55,28 @@ class CrossCommandTest {
               Tunnel    331      25       21       8    385
               all     1,008      90       66      32  1,196
 
-            Expected if rows and columns are independent
-                      sound  crazed  cracked  warped
-              North   339.7   30.33    22.24   10.78
-              South   343.9   30.70    22.52   10.92
-              Tunnel  324.5   28.97    21.25   10.30
-
             Adjusted residuals, standard normal under the null; * stands out
                        sound  crazed  cracked  warped
               North    2.58    0.39    -3.81*  -1.05
               South   -3.66*   0.53     3.87*   1.92
               Tunnel   1.11   -0.93    -0.07   -0.88
+
+            Tests: null, rows and columns are independent; alpha 0.05
+                                                         p
+              pearson           X2 = 25.06  df 6  0.000333  rejects
+              likelihood-ratio  G2 = 26.39  df 6  0.000188  rejects
+
+            Strength, level 95%
+              Cramer's V                      0.1024   0.04759   to  0.1335
+              Cramer's V, corrected for bias  0.08933
+              contingency coefficient         0.1433   0.06714   to  0.1855
+              Cohen's w                       0.1448   0.06730   to  0.1887
+              lambda, columns from rows       0
+              lambda, rows from columns       0.04188  0         to  0.1052
+              Theil's U, columns from rows    0.01852  0.005246  to  0.03180
+              Theil's U, rows from columns    0.01004  0.002744  to  0.01734
+
+            The verdict rests on pearson.
             """);
     assertThat(CommandLine.shell("cross --cells '12 5; 7 9'").out())
         .startsWith(
@@ -65,7 +86,11 @@ class CrossCommandTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        KILNS + " --tests all",
+        KILNS + " --tests all --figures all --pairwise",
+        SHIFTS,
+        PAIRED + " --ordered both",
+        RATINGS + " --figures all --level 90%",
+        "cross --paired --cells '4 1 0; 2 9 1; 0 3 5'",
         "cross --data demo/panel-survey.csv --rows region --columns delivery",
         "cross --data demo/returns-by-depot.csv --rows depot --columns reason --count n",
         "cross --table demo/scrap-by-kiln.csv",
@@ -109,12 +134,21 @@ class CrossCommandTest {
     JsonNode asked = json("run " + study).at("/answers/0");
     for (JsonNode other : new JsonNode[] {labelled, raw, frequencies, asked}) {
       assertThat(other.get("tests")).isEqualTo(cells.get("tests"));
-      assertThat(other.get("estimates")).isEqualTo(cells.get("estimates"));
+      assertThat(values(other)).isEqualTo(values(cells));
+      assertThat(other.get("intervals")).isEqualTo(cells.get("intervals"));
       assertThat(other.at("/cells/adjustedResiduals"))
           .isEqualTo(cells.at("/cells/adjustedResiduals"));
     }
     assertThat(cells.at("/tests").findValuesAsText("method"))
-        .containsExactly("pearson", "likelihood-ratio", "cressie-read", "n-1", "yates", "fisher");
+        .containsExactly(
+            "pearson",
+            "likelihood-ratio",
+            "cressie-read",
+            "n-1",
+            "yates",
+            "fisher",
+            "trend",
+            "linear");
     assertThat(cells.fieldNames())
         .toIterable()
         .containsExactly(
@@ -124,6 +158,7 @@ class CrossCommandTest {
             "hypothesis",
             "estimates",
             "tests",
+            "intervals",
             "cells",
             "preferred",
             "conditions",
@@ -135,6 +170,218 @@ class CrossCommandTest {
     assertThat(labelled.at("/cells/columns").toString()).isEqualTo("[\"sound\",\"cracked\"]");
     assertThat(json(KILNS + " --tests all").at("/tests/4/refused").asText())
         .contains("two rows and two columns");
+  }
+
+  private static List<String> values(JsonNode answer) {
+    return answer.get("estimates").findValuesAsText("value");
+  }
+
+  /** To the last digit: the same counts as a comparison of two rates, and each names the other. */
+  @Test
+  void twoByTwoAgreesWithCompareAndPointsThere() throws IOException {
+    JsonNode cross = json("cross --cells '14 386; 31 379' --tests fisher,pearson");
+    JsonNode compare = json("compare North=14/400 South=31/410 --tests fisher,z-pooled");
+    assertThat(cross.at("/tests/1/pValue")).isEqualTo(compare.at("/tests/0/pValue"));
+    assertThat(values(cross)).containsAll(values(compare).subList(2, 5));
+    for (JsonNode interval : compare.get("intervals")) {
+      if (!interval.get("quantity").asText().equals("number-needed")) {
+        assertThat(cross.get("intervals")).contains(interval);
+      }
+    }
+    assertThat(CommandLine.shell("cross --cells '14 386; 31 379'").out())
+        .contains("tavik compare \"row 1=14/400\" \"row 2=31/410\"");
+    assertThat(CommandLine.shell("compare North=14/400 South=31/410").out())
+        .contains("tavik cross --cells \"14 386; 31 379\"");
+  }
+
+  @Test
+  void orderedLevelsBringATrendAndItsMeasures() throws IOException {
+    assertThat(CommandLine.shell(RATINGS).out())
+        .startsWith(
+            """
+            Delivery by would_reorder: the share of yes rises from very poor to very good
+            (53.8% to 84.4%); Cramer's V 0.19; p = 2.19e-7, trend test at alpha 0.05. The
+            test says nothing of cause.
+            """)
+        .contains("trend             z = 5.183", "Kendall's tau-b", "Somers' d, columns from rows");
+    JsonNode scored = json(RATINGS + " --row-scores 1,2,3,10,20");
+    assertThat(scored.at("/input/rowScores").toString()).isEqualTo("[1.0,2.0,3.0,10.0,20.0]");
+    assertThat(scored.at("/tests").findValuesAsText("method"))
+        .containsExactly("pearson", "likelihood-ratio", "trend");
+    Path numbers = folder.resolve("numbers.csv");
+    Files.writeString(
+        numbers, "dose,cracked,n\n10,yes,9\n10,no,20\n2,no,25\n2,yes,3\n5,yes,5\n5,no,21\n");
+    JsonNode natural =
+        json("cross --data " + numbers + " --rows dose --columns cracked --count n --ordered rows");
+    assertThat(natural.at("/cells/rows").toString()).isEqualTo("[\"2\",\"5\",\"10\"]");
+    assertThat(natural.at("/input/rowScores").toString()).isEqualTo("[2.0,5.0,10.0]");
+    assertThat(natural.at("/preferred/test").asText()).isEqualTo("trend");
+    assertThat(CommandLine.shell("cross --cells '19 9 6; 8 18 10; 5 9 22' --ordered both").out())
+        .startsWith("Rows and columns rise together: Kendall's tau-b 0.");
+  }
+
+  @Test
+  void strataKeepTheirCommonOddsRatio() throws IOException {
+    assertThat(CommandLine.shell(SHIFTS).out())
+        .startsWith(
+            """
+            Shift by grade within kiln: within strata, early and late are not shown to
+            differ: the odds of sound for early are 0.896 times those for late (95% interval
+            0.652 to 1.23); p = 0.497, mantel-haenszel test at alpha 0.05. The odds ratios
+            of the strata are not shown to differ (p = 0.875, breslow-day).
+            """)
+        .contains("North         187/212  88.2%  168/191  88.0%      1.024");
+    // Turned round when put together: the groups are spread unevenly.
+    Path turned = folder.resolve("turned.csv");
+    Files.writeString(
+        turned,
+        """
+        kiln,grade,glaze,n
+        North,cracked,ash,2
+        North,sound,ash,98
+        South,cracked,ash,40
+        South,sound,ash,860
+        North,cracked,iron,300
+        North,sound,iron,600
+        South,cracked,iron,40
+        South,sound,iron,60
+        North,cracked,none,3
+        """);
+    JsonNode answer =
+        json("cross --data " + turned + " --rows kiln --columns grade --strata glaze --count n");
+    assertThat(answer.at("/cautions").findValuesAsText("code"))
+        .contains("strata-differ", "empty-group");
+    assertThat(answer.at("/estimates/0/value").asDouble()).isLessThan(1);
+    assertThat(answer.at("/estimates/3/value").asDouble()).isGreaterThan(1);
+    assertThat(answer.at("/tests").findValuesAsText("method"))
+        .containsExactly("mantel-haenszel", "breslow-day");
+    assertThat(answer.at("/strata/1/first").asText()).isEqualTo("300/900");
+  }
+
+  @Test
+  void theSameUnitsClassifiedTwiceAgreeOrNot() throws IOException {
+    assertThat(CommandLine.shell(PAIRED).out())
+        .startsWith(
+            "First_inspector and second_inspector agree on 225 of 240 units (93.8%), kappa\n0.840");
+    JsonNode answer = json(PAIRED + " --ordered both");
+    assertThat(answer.at("/estimates").findValuesAsText("quantity"))
+        .containsExactly("proportion", "kappa", "kappa-linear", "kappa-quadratic");
+    assertThat(answer.at("/tests/0/method").asText()).isEqualTo("bowker");
+    assertThat(answer.at("/cells/rows")).hasSize(4);
+    // Asked as an association, it is noticed that the levels are the same.
+    assertThat(json(PAIRED.replace(" --paired", "")).at("/cautions").findValuesAsText("code"))
+        .contains("same-levels");
+  }
+
+  @Test
+  void threeJudgementsOrMoreAreComparedByCochransTest() throws IOException {
+    Path judged = folder.resolve("judged.csv");
+    Files.writeString(
+        judged,
+        """
+        ann,ben,cleo,n
+        yes,yes,no,6
+        no,no,no,16
+        no,yes,no,2
+        yes,no,yes,1
+        yes,yes,yes,9
+        no,no,yes,4
+        yes,no,no,12
+        """);
+    String line =
+        "compare --paired --data " + judged + " --outcome ann,ben,cleo --success yes --count n";
+    JsonNode answer = json(line);
+    assertThat(answer.at("/tests/0/method").asText()).isEqualTo("cochran-q");
+    assertThat(answer.at("/pairs")).hasSize(3);
+    assertThat(answer.at("/input/groups/0/tally").asText()).isEqualTo("28/50");
+    assertThat(CommandLine.shell(line).out())
+        .startsWith("Yes: the 3 judgements of the same 50 units differ: ann ")
+        .contains("ann minus ben", "mcnemar");
+    assertThat(CommandLine.shell(line + " --tests mcnemar").err()).contains("cochran-q");
+  }
+
+  @Test
+  void levelsArePutTogetherAndOrderedAsAsked() throws IOException {
+    JsonNode merged = json(KILNS + " --merge cracked+warped=bent --order bent,crazed,sound");
+    assertThat(merged.at("/cells/columns").toString()).isEqualTo("[\"bent\",\"crazed\",\"sound\"]");
+    assertThat(merged.at("/cells/observed/0").toString()).isEqualTo("[16,32,355]");
+    assertThat(merged.at("/cautions").findValuesAsText("code")).contains("levels-merged");
+    JsonNode rows = json(KILNS + " --merge North+South=old --pairwise");
+    assertThat(rows.at("/cells/observed/0").toString()).isEqualTo("[677,65,45,24]");
+    assertThat(rows.at("/pairs")).hasSize(1);
+    assertThat(rows.at("/pairs/0/test/adjustedPValue")).isEqualTo(rows.at("/pairs/0/test/pValue"));
+    assertThat(json(KILNS + " --pairwise").at("/pairs/0/test/adjustedPValue").asDouble())
+        .isEqualTo(3 * json(KILNS + " --pairwise").at("/pairs/0/test/pValue").asDouble());
+  }
+
+  /** Counts with their percents, columns of percents, thousands, a title and totals. */
+  @Test
+  void pastedTablesBringPercents() throws IOException {
+    Path pasted = folder.resolve("pasted.csv");
+    Files.writeString(
+        pasted,
+        """
+        Returns in May,,,,
+        ,broken,wrong shade,Share,Total
+        Aldgarth,21 (55.3%),17 (44.7%),3.6%,38
+        Brackwater,"1,012",9,96%,"1,021"
+        Total,"1,033",26,,"1,059"
+        """);
+    JsonNode answer = json("cross --table " + pasted);
+    assertThat(answer.at("/cells/observed").toString()).isEqualTo("[[21,17],[1012,9]]");
+    assertThat(answer.at("/cautions").findValuesAsText("message").toString())
+        .contains("column Share, row Total, column Total");
+    Path one = folder.resolve("one.csv");
+    Files.writeString(
+        one, "glaze,n,share\nash,31,44%\nceladon,22,31%\niron,17,24%\nTotal,70,100%\n");
+    assertThat(json("shares --table " + one + " --against equal").at("/tests/0"))
+        .isEqualTo(json("shares ash=31 celadon=22 iron=17 --against equal").at("/tests/0"));
+    Path percents = folder.resolve("percents.csv");
+    Files.writeString(percents, ",a,b\nx,10%,90%\ny,20%,80%\n");
+    assertThat(CommandLine.shell("cross --table " + percents).err())
+        .contains("has percents only", "give the counts behind them");
+    Files.writeString(percents, ",a,b\nx,10,90%\ny,20,80\n");
+    assertThat(CommandLine.shell("cross --table " + percents).err())
+        .contains("row 'x' has a percent in column b");
+  }
+
+  @Test
+  void aBudgetIsKeptOrSaid() throws IOException {
+    String hard =
+        "cross --cells '34 25 35 25; 31 30 34 31; 26 41 24 33; 38 22 30 41' --tests pearson,fisher";
+    JsonNode refused = json(hard);
+    assertThat(refused.at("/tests/1/refused").asText())
+        .startsWith("would take longer than its budget of 5 seconds; give it a larger budget");
+    assertThat(json(hard + " --budget 1.5").at("/tests/1/refused").asText())
+        .contains("its budget of 1.5 seconds");
+    assertThat(CommandLine.shell(hard).out()).contains("not made: fisher would take longer");
+    assertThat(
+            json("cross --cells '3 1 0; 0 2 4; 1 0 3' --budget 0.001")
+                .at("/preferred/test")
+                .asText())
+        .isEqualTo("fisher");
+  }
+
+  @Test
+  void picturesShowSharesDeparturesAndTheTail() throws IOException {
+    Path chart = folder.resolve("chart.svg");
+    Path mosaic = folder.resolve("mosaic.svg");
+    Path density = folder.resolve("density.svg");
+    CommandLine drawn =
+        CommandLine.shell(
+            KILNS + " --chart " + chart + " --mosaic " + mosaic + " --null-chart " + density);
+    assertThat(drawn.status()).as(drawn.err()).isZero();
+    assertThat(Files.readString(chart))
+        .contains("Kiln by grade: shares of each row", "sound 88.1%", "cracked 2.0%, warped 2.0%");
+    assertThat(Files.readString(mosaic))
+        .contains("sound -3.7, cracked +3.9", "fewer than expected", "adjusted residuals");
+    assertThat(Files.readString(density))
+        .contains("chi-square with 6 degrees of freedom", "p = 0.000333");
+    CommandLine.shell(SHIFTS + " --chart " + chart + " --null-chart " + density);
+    assertThat(Files.readString(chart)).contains("odds of sound, early against late", "in common");
+    assertThat(Files.readString(density)).contains("without association within strata");
+    CommandLine.shell(PAIRED + " --null-chart " + density);
+    assertThat(Files.readString(density)).contains("bowker test");
   }
 
   @Test
@@ -168,6 +415,30 @@ class CrossCommandTest {
         "2|cross --data demo/firing-log.csv --rows kiln --columns kiln|different columns",
         "2|cross --cells '1 2; 3 4' --tests fischer|has no 'fischer'",
         "2|cross --cells '10 20 30; 30 40 50' --tests yates|two rows and two columns",
+        "2|cross --cells '1 2; 3 4' --tests bowker|ask with --paired",
+        "2|cross --cells '1 2; 3 4' --tests mantel-haenszel|name their column with --strata",
+        "2|cross --cells '10 20; 30 40' --tests trend|trend needs ordered levels",
+        "2|cross --cells '10 20 30; 30 40 50; 9 9 9' --tests trend --ordered both|use linear",
+        "2|cross --cells '1 2; 3 4' --ordered up|ordered must be none, rows, columns, both",
+        "2|cross --cells '1 2; 3 4' --row-scores 1,x|numbers that rise",
+        "2|cross --cells '1 2; 3 4' --row-scores 2,1|must be numbers that rise",
+        "2|cross --cells '1 2; 3 4' --row-scores 1,2,3|must be one a level, 2 (row 1, row 2), got 3",
+        "2|cross --cells '1 2; 3 4' --budget soon|a number of seconds",
+        "2|cross --cells '1 2; 3 4' --budget 0|above 0 seconds",
+        "2|cross --cells '1 2; 3 4' --figures percents|has no 'percents'",
+        "2|cross --cells '1 2; 3 4' --merge 'row 1+row 2'|LEVEL+LEVEL=NAME",
+        "3|cross --cells '1 2; 3 4' --merge 'row 1+row 9=x'|there is no level 'row 9'",
+        "3|cross --cells '1 2; 3 4' --merge 'row 1+column 1=x'|mixes rows and columns",
+        "3|cross --cells '1 2; 3 4' --merge 'row 1+row 2=x'|two rows and two columns with counts, got 1",
+        "3|cross --cells '1 2; 3 4' --order 'row 2,row 3'|there is no level 'row 3'",
+        "2|cross --cells '1 2; 3 4; 5 6' --order 'row 2,row 1'|must name every level; missing: row 3",
+        "2|cross --cells '1 2; 3 4; 5 6' --paired|as many rows as columns",
+        "2|cross --cells '1 2; 3 4' --paired --tests pearson|which has bowker and kappa",
+        "2|cross --cells '1 2; 3 4' --strata kiln|--strata needs --data",
+        "2|cross --cells '1 2; 3 4' --paired --mosaic m.png|not of pairs or strata",
+        "3|cross --data demo/firing-log.csv --rows kiln --columns grade --paired|the same levels in rows and columns",
+        "3|cross --data demo/firing-log.csv --rows kiln --columns grade --strata shift|needs two rows and two columns, got 3 (North",
+        "2|cross --data demo/firing-log.csv --rows kiln --columns grade --strata grade|different columns",
         "3|cross --cells '1 2; 0 0'|two rows and two columns with counts",
         "3|cross --data demo/firing-log.csv --rows kiln --columns grad|grade",
         "3|cross --table nowhere.csv|there is no file"

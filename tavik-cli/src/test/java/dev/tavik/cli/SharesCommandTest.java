@@ -156,7 +156,7 @@ class SharesCommandTest {
         "2|shares a=3 b=4 --against x,y|a share must be written",
         "2|shares a=3 b=4 --against equal --tests fisher|has no 'fisher'",
         "2|shares a=3 b=4 --against equal --order a,b|--order needs --data",
-        "2|shares a=3 --data x.csv --against equal|not from both",
+        "2|shares a=3 --data x.csv --against equal|not from the counts themselves and --data",
         "3|shares --data demo/firing-log.csv --outcome grad --against equal|grade",
         "3|shares --data demo/firing-log.csv --outcome grade --order sond --against equal|sound",
         "2|shares --data demo/firing-log.csv --outcome grade --order sound --against equal|missing"

@@ -37,7 +37,7 @@ public enum SquareTest {
         double moved = square.count(i, j) + square.count(j, i);
         if (moved > 0) {
           double surplus = square.count(i, j) - square.count(j, i);
-          statistic += surplus * (surplus / moved);
+          statistic += surplus * surplus / moved;
           pairs++;
         }
       }

@@ -5,6 +5,7 @@ import dev.tavik.association.StratifiedTest;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
@@ -62,6 +63,12 @@ final class StrataAnalysis {
         interval.orElse(null),
         tables.strata().stream()
             .map(each -> oddsRatio(each.name(), each.first(), each.second()))
+            .toList(),
+        tables.strata().stream()
+            .map(
+                each ->
+                    OddsRatioInterval.SCORE.of(
+                        each.first(), each.second(), question.settings().level()))
             .toList(),
         together,
         tests,

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param common the odds ratio that the strata have in common
  * @param interval its interval; null where it is 0 or infinite
  * @param within the odds ratio of each stratum, labelled by its name
+ * @param withinIntervals the score interval of each stratum's odds ratio, in the same order
  * @param together the odds ratio of all strata put together
  * @param tests the tests that could be made
  * @param refusals the tests that declined, and why
@@ -35,6 +36,7 @@ public record StrataAnswer(
     Estimate common,
     @Nullable Interval interval,
     List<Estimate> within,
+    List<Interval> withinIntervals,
     Estimate together,
     List<TestResult> tests,
     List<Refusal> refusals,
@@ -46,6 +48,7 @@ public record StrataAnswer(
   /** Copies the lists. */
   public StrataAnswer {
     within = List.copyOf(within);
+    withinIntervals = List.copyOf(withinIntervals);
     tests = List.copyOf(tests);
     refusals = List.copyOf(refusals);
     conditions = List.copyOf(conditions);

@@ -134,7 +134,11 @@ class CrossQuestionTest {
             Quantity.CRAMERS_V,
             Quantity.CRAMERS_V_CORRECTED,
             Quantity.CONTINGENCY,
-            Quantity.COHENS_W);
+            Quantity.COHENS_W,
+            Quantity.LAMBDA,
+            Quantity.LAMBDA,
+            Quantity.THEILS_U,
+            Quantity.THEILS_U);
     assertThat(CrossQuestion.of(twoByTwo(12, 5, 7, 9)).ask().estimates().get(0).quantity())
         .isEqualTo(Quantity.PHI);
   }
@@ -146,13 +150,14 @@ class CrossQuestionTest {
                 "",
                 KILNS,
                 List.of("East"),
+                List.of("cracked+warped=bent"),
                 CrossSettings.usual().tests(List.of(TableTest.values())),
                 null)
             .ask();
-    assertThat(codes(answer)).contains(Code.EMPTY_GROUP);
+    assertThat(codes(answer)).contains(Code.EMPTY_GROUP, Code.LEVELS_MERGED);
     assertThat(answer.refusals())
         .extracting(refusal -> refusal.method())
-        .containsExactly("n-1", "yates", "fisher");
+        .containsExactly("n-1", "yates", "trend", "linear");
     assertThatIllegalArgumentException()
         .isThrownBy(
             () ->
@@ -161,7 +166,6 @@ class CrossQuestionTest {
                     .ask())
         .withMessageContaining("yates is for tables of two rows and two columns only");
     assertThatIllegalArgumentException().isThrownBy(() -> CrossSettings.usual().alpha(1));
-    assertThatIllegalArgumentException().isThrownBy(() -> CrossSettings.usual().tests(List.of()));
     assertThat(
             CrossQuestion.of(KILNS)
                 .settings(CrossSettings.usual().alpha(0.0001))

@@ -47,6 +47,9 @@ record TwoWayTable(
   /** Stands for a percent where a count should be. */
   private static final long PERCENT = -1;
 
+  /** Stands for nothing at all. */
+  private static final long BLANK = -2;
+
   private static final int MOST_LINES = 10_000;
 
   TwoWayTable {
@@ -188,8 +191,8 @@ record TwoWayTable(
     if (GROUPED.matcher(text).matches()) {
       return Long.parseLong(text.replaceAll("\\D", ""));
     }
-    if (PERCENTAGE.matcher(text).matches()) {
-      return PERCENT;
+    if (text.isEmpty() || PERCENTAGE.matcher(text).matches()) {
+      return text.isEmpty() ? BLANK : PERCENT;
     }
     Matcher both = WITH_PERCENTAGE.matcher(text);
     if (both.matches()) {
@@ -225,10 +228,22 @@ record TwoWayTable(
           DataException.Code.COUNT,
           source + " has percents only; a table holds whole counts: give the counts behind them");
     }
-    if (kept.stream().anyMatch(row -> row.contains(PERCENT))) {
-      throw new DataException(
-          DataException.Code.COUNT,
-          source + " has percents among the counts; give the counts behind them");
+    for (int i = 0; i < kept.size(); i++) {
+      for (int j = 0; j < keptColumns.size(); j++) {
+        if (kept.get(i).get(j) < 0) {
+          throw new DataException(
+              DataException.Code.COUNT,
+              String.format(
+                  "%s: row '%s' has %s in column %s; a table holds whole counts%s",
+                  source,
+                  rows.get(keptRows.get(i)),
+                  kept.get(i).get(j) == BLANK ? "nothing" : "a percent",
+                  columns.get(keptColumns.get(j)),
+                  kept.get(i).get(j) == BLANK
+                      ? ", also 0"
+                      : ", not percents: give the counts behind them"));
+        }
+      }
     }
     List<String> found = new ArrayList<>(totals);
     IntStream.range(0, rows.size())
@@ -247,7 +262,7 @@ record TwoWayTable(
 
   private static List<Integer> withCounts(List<List<Long>> lines) {
     return IntStream.range(0, lines.size())
-        .filter(i -> lines.get(i).stream().anyMatch(count -> count != PERCENT))
+        .filter(i -> lines.get(i).stream().anyMatch(count -> count >= 0))
         .boxed()
         .toList();
   }

@@ -39,6 +39,14 @@ final class CompareText {
     effects(answer);
     tests(answer);
     intervals(answer);
+    lines.command(
+        "As a table",
+        String.format(
+            "tavik cross --cells \"%d %d; %d %d\"",
+            answer.first().tally().successes(),
+            answer.first().tally().failures(),
+            answer.second().tally().successes(),
+            answer.second().tally().failures()));
     TextReport.ending(
         lines,
         answer.preference(),

@@ -138,7 +138,7 @@ final class ComparisonPicture {
     return (difference < 0 ? "-" : "") + Figures.points(difference);
   }
 
-  private static String times(Interval interval) {
+  static String times(Interval interval) {
     return switch (interval.side()) {
       case TWO_SIDED -> number(interval.lower()) + " to " + number(interval.upper());
       case UPPER -> "at most " + number(interval.upper());

@@ -106,7 +106,15 @@ final class CrossJson {
         answer.refusals(),
         answer.settings().alpha());
     Interval interval = answer.interval();
-    JsonParts.intervals(node, interval == null ? List.of() : List.of(interval));
+    ArrayNode intervals = node.putArray("intervals");
+    if (interval != null) {
+      intervals.add(JsonParts.interval(interval));
+    }
+    for (int i = 0; i < answer.within().size(); i++) {
+      intervals.add(
+          JsonParts.interval(answer.withinIntervals().get(i))
+              .put("label", answer.within().get(i).label()));
+    }
     answer.tables().rows().forEach(node.putArray("rows")::add);
     answer.tables().columns().forEach(node.putArray("columns")::add);
     ArrayNode strata = node.putArray("strata");

@@ -188,11 +188,10 @@ final class CrossText {
       }
     }
     lines.table(table);
-    lines.paragraph(
-        "  ",
-        "  ",
+    lines.command(
+        "With a direction",
         String.format(
-            "With a direction, and every method: tavik compare \"%s=%s\" \"%s=%s\"",
+            "tavik compare \"%s=%s\" \"%s=%s\"",
             comparison.first().name(),
             comparison.first().tally(),
             comparison.second().name(),

@@ -8,11 +8,13 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.StrataAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -51,6 +53,12 @@ public final class IntervalPicture {
     }
     if (answer instanceof PairedAnswer paired) {
       return ComparisonPicture.of(paired);
+    }
+    if (answer instanceof CrossAnswer cross) {
+      return CrossPicture.shares(cross);
+    }
+    if (answer instanceof StrataAnswer strata) {
+      return StrataPicture.of(strata);
     }
     throw new IllegalArgumentException(
         "answer must have intervals to draw, got: " + answer.conclusion());

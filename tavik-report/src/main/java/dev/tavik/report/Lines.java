@@ -42,6 +42,15 @@ final class Lines {
     text.append(line.stripTrailing()).append('\n');
   }
 
+  /** A command that asks the same otherwise, on one line to copy; left out where it is too long. */
+  void command(String why, String command) {
+    String line = "  " + why + ": " + command;
+    if (line.length() <= WIDTH) {
+      blank();
+      line(line);
+    }
+  }
+
   void table(TextTable table) {
     table.lines(WIDTH - 2).forEach(line -> line("  " + line));
   }

@@ -10,12 +10,19 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.AgreementAnswer;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CrossAnswer;
+import dev.tavik.study.CrossSettings;
+import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.StrataAnswer;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -44,6 +51,27 @@ public final class NullPicture {
     if (answer instanceof PairedAnswer paired) {
       return of(paired);
     }
+    if (answer instanceof CrossAnswer cross) {
+      return ofChiSquare(
+          cross.tests(),
+          cross.preferred(),
+          "if rows and columns are independent",
+          cross.settings());
+    }
+    if (answer instanceof StrataAnswer strata) {
+      return ofChiSquare(
+          strata.tests(),
+          "mantel-haenszel",
+          "without association within strata",
+          strata.settings());
+    }
+    if (answer instanceof AgreementAnswer agreement) {
+      return SharesPicture.chiSquare(
+          agreement.test(), "if moves balance those back", agreement.settings().alpha());
+    }
+    if (answer instanceof MatchedAnswer matched) {
+      return SharesPicture.chiSquare(matched.test(), "if all have the same rate", matched.alpha());
+    }
     if (!(answer instanceof RateAnswer rate)) {
       throw new IllegalArgumentException(
           "the picture of a p-value is about one rate or two groups; choose, for example with a"
@@ -59,6 +87,21 @@ public final class NullPicture {
             () ->
                 new IllegalArgumentException(
                     "the picture of a p-value needs the score or the exact test among the tests"));
+  }
+
+  /** The preferred test if it has a chi-square, else the first that has. */
+  private static Picture ofChiSquare(
+      List<TestResult> tests, String preferred, String world, CrossSettings settings) {
+    TestResult test =
+        tests.stream()
+            .filter(each -> each.df() != null)
+            .min(Comparator.comparing(each -> !each.method().equals(preferred)))
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "the picture of a p-value needs a chi-square test, such as pearson, among the"
+                            + " tests"));
+    return SharesPicture.chiSquare(test, world, settings.alpha());
   }
 
   private static Optional<ProportionTest> pictured(RateAnswer rate) {

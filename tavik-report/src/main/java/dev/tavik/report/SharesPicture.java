@@ -66,19 +66,24 @@ final class SharesPicture {
                     new IllegalArgumentException(
                         "the picture of a p-value of shares needs pearson or likelihood-ratio among"
                             + " the tests"));
+    return chiSquare(test, "if the shares are as claimed", answer.settings().alpha());
+  }
+
+  /** The density of chi-square with its tail shaded. */
+  static Picture chiSquare(TestResult test, String world, double alpha) {
     TestResult.Statistic statistic = test.statistic();
     Double df = test.df();
     if (statistic == null || df == null) {
       throw new IllegalArgumentException("there is nothing to draw: the test has no statistic");
     }
-    double alpha = answer.settings().alpha();
     return new NullChart(
-            "What to expect of " + statistic.name() + " if the shares are as claimed",
+            "What to expect of " + statistic.name() + " " + world,
             String.format(
-                "%s test, chi-square with %s degrees of freedom; shaded: %s; dotted: where rejection"
-                    + " begins at alpha %s",
+                "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
+                    + " %s",
                 test.method(),
                 Figures.plain(df),
+                df == 1 ? "degree of freedom" : "degrees of freedom",
                 Figures.pEquals(test.log10PValue()),
                 Figures.plain(alpha)),
             NullDistribution.chiSquare(statistic.value(), df),
