@@ -1,5 +1,8 @@
 package dev.tavik.bench;
 
+import dev.tavik.association.AssociationMeasure;
+import dev.tavik.association.TableTest;
+import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
@@ -8,11 +11,15 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Hypothesis;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.SplittableRandom;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 
-/** How long tests and intervals of one and two proportions take, warm. */
+/** How long tests and intervals of proportions and tables take, warm. */
 public final class Methods {
   private static final Hypothesis NO_DIFFERENCE = Hypothesis.noDifference();
 
@@ -75,7 +82,67 @@ public final class Methods {
     work.put(
         "conditional-exact, n = 400",
         i -> OddsRatioInterval.CONDITIONAL_EXACT.of(some(400, i), some(400, i + 5), 0.95).lower());
+    work.put(
+        "cramers-v with its interval, 3 x 4",
+        i ->
+            AssociationMeasure.CRAMERS_V
+                .interval(random(3, 4, 1000, i), 0.95)
+                .orElseThrow()
+                .lower());
+    tables(work);
     return work;
+  }
+
+  /**
+   * Fisher's test of tables beyond two by two: two that were published as hard, the others random,
+   * a different one each call.
+   */
+  private static void tables(Map<String, IntToDoubleFunction> work) {
+    CrossTable wide =
+        table("1 2 2 1 1 0 1;2 0 0 2 3 0 0;0 1 1 1 2 7 3;1 1 2 0 0 0 1;0 1 1 1 1 0 0");
+    CrossTable square = table("1 2 1 0;3 3 6 1;10 10 14 9;6 7 12 11");
+    work.put("fisher r x c, published 5 x 7", i -> TableTest.FISHER.of(wide).pValue());
+    work.put("fisher r x c, published 4 x 4", i -> TableTest.FISHER.of(square).pValue());
+    int[][] shapes = {
+      {4, 6, 100},
+      {6, 6, 60},
+      {2, 20, 200},
+      {3, 10, 150},
+      {5, 5, 100},
+      {8, 8, 64},
+      {3, 3, 2000},
+      {2, 5, 10_000}
+    };
+    for (int[] shape : shapes) {
+      work.put(
+          String.format("fisher r x c, %d x %d, n = %d", shape[0], shape[1], shape[2]),
+          i -> TableTest.FISHER.of(random(shape[0], shape[1], shape[2], i)).pValue());
+    }
+  }
+
+  private static CrossTable table(String cells) {
+    List<List<Long>> rows =
+        Arrays.stream(cells.split(";"))
+            .map(row -> Arrays.stream(row.split(" ")).map(Long::valueOf).toList())
+            .toList();
+    return new CrossTable(names(rows.size()), names(rows.get(0).size()), rows);
+  }
+
+  private static List<String> names(int size) {
+    return IntStream.range(0, size).mapToObj(Integer::toString).toList();
+  }
+
+  /** Units that fall into all cells alike; one of ten tables, since each has its own margins. */
+  private static CrossTable random(int rows, int columns, int units, int seed) {
+    SplittableRandom random = new SplittableRandom(seed % 10);
+    long[][] cells = new long[rows][columns];
+    for (int unit = 0; unit < units; unit++) {
+      cells[random.nextInt(rows)][random.nextInt(columns)]++;
+    }
+    return new CrossTable(
+        names(rows),
+        names(columns),
+        Arrays.stream(cells).map(row -> Arrays.stream(row).boxed().toList()).toList());
   }
 
   private static void put(Map<String, IntToDoubleFunction> work, TwoProportionTest test, long n) {

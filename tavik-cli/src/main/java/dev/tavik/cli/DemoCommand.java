@@ -70,6 +70,36 @@ final class DemoCommand implements Callable<Integer> {
                   "--columns",
                   "grade")),
           new Stop(
+              "The same tiles: do the shifts differ, once each kiln is looked at alone?",
+              List.of(
+                  "cross",
+                  "--data",
+                  "demo/firing-log.csv",
+                  "--rows",
+                  "shift",
+                  "--columns",
+                  "grade",
+                  "--strata",
+                  "kiln",
+                  "--merge",
+                  "crazed+cracked+warped=damaged",
+                  "--order",
+                  "early,late,damaged,sound")),
+          new Stop(
+              "Four depots take boxes back. For the same reasons?",
+              List.of(
+                  "cross",
+                  "--data",
+                  "demo/returns-by-depot.csv",
+                  "--rows",
+                  "depot",
+                  "--columns",
+                  "reason",
+                  "--count",
+                  "n",
+                  "--figures",
+                  "row-percents,residuals")),
+          new Stop(
               "Customers returned 291 boxes. Do the four reasons occur equally often?",
               List.of(
                   "shares",

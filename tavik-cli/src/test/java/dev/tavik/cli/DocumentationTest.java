@@ -38,8 +38,7 @@ class DocumentationTest {
           String command =
               line.substring(8)
                   .replaceAll(" #.*", "")
-                  .replace("--chart shares.png", "--chart " + folder + "/shares.png")
-                  .replace("--chart kilns.png", "--chart " + folder + "/kilns.png");
+                  .replaceAll("(--[a-z-]*chart|--mosaic) ([a-z]+\\.png)", "$1 " + folder + "/$2");
           CommandLine answer = CommandLine.shell(command);
           assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
           assertThat(answer.out()).as(line).isNotBlank();

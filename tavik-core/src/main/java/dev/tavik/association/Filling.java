@@ -22,8 +22,9 @@ final class Filling {
   private final Visitor visitor;
 
   private long limit = Long.MAX_VALUE;
-  private long[] evenly;
-  private final long[] unfilled;
+  private long[] bounds;
+  private long base;
+  private final long[][] ahead;
   private DoubleConsumer beyond = ways -> {};
 
   /** What is done with one way. */
@@ -45,8 +46,8 @@ final class Filling {
   Filling(int[] rows, int column, Lookup lookup, Ways ways, Visitor visitor) {
     this.ways = ways;
     this.visitor = visitor;
-    this.evenly = lookup.none();
-    this.unfilled = new long[rows.length + 1];
+    this.bounds = lookup.none();
+    this.ahead = new long[rows.length + 1][];
     this.rows = rows;
     this.column = column;
     this.lookup = lookup;
@@ -73,22 +74,53 @@ final class Filling {
    * Passes over fillings that are known to be long without being looked at one by one.
    *
    * @param limit the length, what is left included, from which on a filling is long
-   * @param evenly by count, a bound below the length of what is left of a row
-   * @param before by count, the same of a whole row
+   * @param bounds by count, a bound below the length of what is left of a row; convex
+   * @param base what is added to the rows' bounds
    * @param beyond takes the ways of the fillings passed over
    */
-  Filling below(long limit, long[] evenly, long[] before, DoubleConsumer beyond) {
+  Filling below(long limit, long[] bounds, long base, DoubleConsumer beyond) {
     this.limit = limit;
-    this.evenly = evenly;
+    this.bounds = bounds;
+    this.base = base;
     this.beyond = beyond;
+    ahead[rows.length] = new long[1];
     for (int i = rows.length - 1; i >= 0; i--) {
-      unfilled[i] = unfilled[i + 1] + before[rows[i]];
+      ahead[i] = ahead(i, ahead[i + 1]);
     }
     return this;
   }
 
+  /**
+   * The least bound of all rows from one on, by the units taken of them. A sum of convex functions
+   * is least where the smallest increments are taken first.
+   */
+  private long[] ahead(int row, long[] others) {
+    long[] least = new long[1 + Math.min(column, suffix[row])];
+    int own = 0;
+    int other = 0;
+    least[0] = bounds[rows[row]] + others[0];
+    for (int more = 1; more < least.length; more++) {
+      long ofOwn =
+          own < rows[row]
+              ? lookup.length(own + 1)
+                  - lookup.length(own)
+                  + bounds[rows[row] - own - 1]
+                  - bounds[rows[row] - own]
+              : Long.MAX_VALUE;
+      long ofOthers =
+          other + 1 < others.length ? others[other + 1] - others[other] : Long.MAX_VALUE;
+      least[more] = least[more - 1] + Math.min(ofOwn, ofOthers);
+      if (ofOwn <= ofOthers) {
+        own++;
+      } else {
+        other++;
+      }
+    }
+    return least;
+  }
+
   void forEach() {
-    fill(0, column, 0, 0, 0, 1, 0);
+    fill(0, column, 0, 0, 0, 1, base);
   }
 
   private void fill(
@@ -112,8 +144,10 @@ final class Filling {
       if (last) {
         visitor.visit(left, after, longer, restLonger, chosen);
       } else {
-        long higher = bound + lookup.length(x) + evenly[left[row]];
-        if (runs[row + 1] == 0 && higher + unfilled[row + 1] >= limit) {
+        long higher = bound + lookup.length(x) + bounds[left[row]];
+        if (limit < Long.MAX_VALUE
+            && runs[row + 1] == 0
+            && higher + ahead[row + 1][more - x] >= limit) {
           beyond.accept(chosen * ways.of(suffix[row + 1])[more - x]);
         } else {
           fill(row + 1, more - x, after, longer, restLonger, chosen, higher);

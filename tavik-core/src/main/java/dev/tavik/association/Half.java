@@ -1,7 +1,7 @@
 package dev.tavik.association;
 
+import dev.tavik.numeric.LogFactorials;
 import java.util.Arrays;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -25,14 +25,20 @@ final class Half {
   private final Ways[] ways;
   private final double[] all;
 
-  /** Σ ln x! of a row's units spread evenly over the columns of each level. */
-  private final long[][] evenly;
+  /**
+   * By level and count, a bound below Σ ln x! of a row: the least of Σ (ln x! - λx) over its units
+   * in the columns so far, λ about the logarithm of a usual count in each. Together with Σ λ·column
+   * no filling of all rows is shorter, whatever the λ (Lagrange's duality).
+   */
+  private final long[][] bounds;
+
+  private final long[] bases;
 
   private final States[] levels;
   private @Nullable Lengths[] lists = {};
 
-  /** At least two columns, in descending order, and the most units of a row. */
-  Half(int[] columns, int most, Lookup lookup, Work work) {
+  /** At least two columns, in descending order, the number of rows and their most units. */
+  Half(int[] columns, int height, int most, Lookup lookup, Work work) {
     this.columns = columns;
     this.lookup = lookup;
     this.work = work;
@@ -45,22 +51,38 @@ final class Half {
       ways[i] = new Ways((double) columns[i] / so, work);
       all[i] = i == 0 ? 1 : ways[i].of(so, columns[i]);
     }
-    this.evenly =
-        IntStream.rangeClosed(1, columns.length)
-            .mapToObj(
-                width ->
-                    IntStream.rangeClosed(0, most)
-                        .mapToLong(count -> evenly(count, width))
-                        .toArray())
-            .toArray(long[][]::new);
+    this.bounds = new long[columns.length][];
+    this.bases = new long[columns.length];
+    long[] usual = new long[columns.length];
+    long base = 0;
+    for (int level = 0; level < columns.length; level++) {
+      usual[level] =
+          Math.round(LogFactorials.UNIT * Math.log((double) columns[level] / height + 0.5));
+      base += usual[level] * columns[level];
+      bases[level] = base;
+      bounds[level] = bounds(level + 1, most, usual);
+    }
     this.levels = Stream.generate(States::new).limit(columns.length).toArray(States[]::new);
   }
 
-  private long evenly(int count, int width) {
-    int share = count / width;
-    int over = count % width;
-    return over * lookup.length(over == 0 ? share : share + 1)
-        + (width - over) * lookup.length(share);
+  /** The units of a row go one after another to the column where they add least. */
+  private long[] bounds(int width, int most, long... usual) {
+    long[] bounds = new long[most + 1];
+    int[] filled = new int[width];
+    for (int count = 1; count <= most; count++) {
+      int best = 0;
+      long least = Long.MAX_VALUE;
+      for (int j = 0; j < width; j++) {
+        long more = lookup.length(filled[j] + 1) - lookup.length(filled[j]) - usual[j];
+        if (more < least) {
+          least = more;
+          best = j;
+        }
+      }
+      filled[best]++;
+      bounds[count] = bounds[count - 1] + least;
+    }
+    return bounds;
   }
 
   /**
@@ -165,11 +187,12 @@ final class Half {
     return found;
   }
 
-  /** A bound below the shortest length: each row spread evenly over the columns. */
+  /** A bound below the shortest length of a state. */
   long leastOfRows(int[] rows) {
-    long length = 0;
+    int top = columns.length - 1;
+    long length = bases[top];
     for (int row : rows) {
-      length += evenly[columns.length - 1][row];
+      length += bounds[top][row];
     }
     return length;
   }
@@ -205,7 +228,7 @@ final class Half {
                     below.widen(next, from - length, beyond - length);
                   }
                 })
-            .below(beyond, evenly[level - 1], evenly[level], skipped -> {})
+            .below(beyond, bounds[level - 1], bases[level - 1], skipped -> {})
             .forEach();
       }
     }
@@ -257,8 +280,8 @@ final class Half {
             })
         .below(
             beyond,
-            evenly[level - 1],
-            evenly[level],
+            bounds[level - 1],
+            bases[level - 1],
             ways -> gathering.addBeyond(ways / all[level]))
         .forEach();
   }

@@ -43,10 +43,8 @@ final class States {
     return at;
   }
 
-  /** Adds a state; its rows are copied in descending order. */
+  /** Adds a state; its rows are copied. */
   int add(long code, int[] left, long shortest, long longest) {
-    int[] sorted = left.clone();
-    Arrays.sort(sorted);
     if (size == rows.length) {
       int larger = 2 * size;
       rows = Arrays.copyOf(rows, larger);
@@ -55,7 +53,7 @@ final class States {
       from = Arrays.copyOf(from, larger);
       beyond = Arrays.copyOf(beyond, larger);
     }
-    rows[size] = sorted;
+    rows[size] = arranged(left);
     least[size] = shortest;
     greatest[size] = longest;
     from[size] = Long.MAX_VALUE;
@@ -68,6 +66,27 @@ final class States {
       rehash();
     }
     return size - 1;
+  }
+
+  /** Equal rows beside each other, the most frequent first: single ones can be passed over. */
+  static int[] arranged(int[] left) {
+    int[] sorted = left.clone();
+    Arrays.sort(sorted);
+    int[] arranged = new int[sorted.length];
+    int filled = 0;
+    for (int wanted = sorted.length; wanted > 0; wanted--) {
+      for (int from = 0, to; from < sorted.length; from = to) {
+        to = from + 1;
+        while (to < sorted.length && sorted[to] == sorted[from]) {
+          to++;
+        }
+        if (to - from == wanted) {
+          Arrays.fill(arranged, filled, filled + wanted, sorted[from]);
+          filled += wanted;
+        }
+      }
+    }
+    return arranged;
   }
 
   private void rehash() {

@@ -39,26 +39,35 @@ final class TwoHalves {
     this.rows = table.rows();
     this.threshold = table.threshold();
     this.work = work;
-    int[] columns = descending(table.columns());
-    int[] large = Arrays.copyOf(columns, columns.length / 2);
-    int[] small = Arrays.copyOfRange(columns, large.length, columns.length);
-    int taken = Arrays.stream(large).sum();
-    int units = taken + Arrays.stream(small).sum();
+    int[][] halves = balanced(table.columns());
+    int taken = Arrays.stream(halves[0]).sum();
+    int units = taken + Arrays.stream(halves[1]).sum();
     this.lookup = new Lookup(table.factorials(), units);
-    this.first = new Half(large, rows[rows.length - 1], lookup, work);
-    this.second = new Half(small, rows[rows.length - 1], lookup, work);
+    this.first = new Half(halves[0], rows.length, rows[rows.length - 1], lookup, work);
+    this.second = new Half(halves[1], rows.length, rows[rows.length - 1], lookup, work);
     this.taken = new int[rows.length];
     this.ways = new Ways((double) taken / units, work);
     this.all = ways.of(units, taken);
     work.expect(first.fillings(rows) + second.fillings(rows));
   }
 
-  private static int[] descending(int[] ascending) {
-    int[] turned = new int[ascending.length];
-    for (int i = 0; i < turned.length; i++) {
-      turned[i] = ascending[ascending.length - 1 - i];
+  /** As many columns and about as many units on either side, both in descending order. */
+  private static int[][] balanced(int... ascending) {
+    int[] first = new int[ascending.length / 2];
+    int[] second = new int[ascending.length - first.length];
+    int inFirst = 0;
+    int inSecond = 0;
+    int ahead = 0;
+    for (int i = ascending.length - 1; i >= 0; i--) {
+      boolean toFirst = inSecond == second.length || (inFirst < first.length && ahead <= 0);
+      if (toFirst) {
+        first[inFirst++] = ascending[i];
+      } else {
+        second[inSecond++] = ascending[i];
+      }
+      ahead += toFirst ? ascending[i] : -ascending[i];
     }
-    return turned;
+    return new int[][] {first, second};
   }
 
   double pValue() {

@@ -109,13 +109,10 @@ public final class CrossPicture {
         double residual = cross.cells().get(i).get(j).adjustedResidual();
         boolean standsOut = cross.standingOut().get(i).get(j) <= cross.settings().alpha();
         String sign = signed(residual);
-        tiles.add(
-            new Tile(
-                (double) table.count(i, j) / table.rowTotal(i),
-                colour(residual),
-                List.of(table.columns().get(j) + " " + sign, sign),
-                standsOut));
-        if (standsOut && out.size() < MOST_NAMED) {
+        String named = table.columns().get(j) + " " + sign;
+        double share = (double) table.count(i, j) / table.rowTotal(i);
+        tiles.add(new Tile(share, colour(residual), List.of(named, sign), standsOut));
+        if (standsOut && !TilePicture.fits(named, share) && out.size() < MOST_NAMED) {
           out.add(IntervalPicture.shortened(table.columns().get(j)) + " " + sign);
         }
       }
@@ -125,8 +122,8 @@ public final class CrossPicture {
     }
     return new TilePicture(
             title(cross) + ": where it departs from independence",
-            "numbers are adjusted residuals, + above and - below expectation; outlined and named: stands"
-                + " out after adjustment for all cells",
+            "numbers are adjusted residuals, + above and - below expectation; outlined: stands out after"
+                + " adjustment for all cells",
             bands,
             List.of(
                 new Swatch(colour(FULL), "more than expected (+5)"),
