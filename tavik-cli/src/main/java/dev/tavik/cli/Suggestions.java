@@ -43,11 +43,11 @@ final class Suggestions {
             + quoted(success)
             + frequency.map(column -> " --count " + quoted(column.name())).orElse("");
     String rate = quoted(name) + " rate" + counted + " --against " + against(outcome, success);
-    Optional<String> group =
+    Optional<Column> other =
         classes.stream()
             .filter(column -> !column.equals(outcome) && column.distinct() <= MOST_GROUPS)
-            .findFirst()
-            .map(column -> " --group " + quoted(column.name()));
+            .findFirst();
+    Optional<String> group = other.map(column -> " --group " + quoted(column.name()));
     List<String> suggestions = new ArrayList<>();
     suggestions.add(rate);
     group.ifPresent(by -> suggestions.add(rate + by));
@@ -55,6 +55,19 @@ final class Suggestions {
         group
             .map(by -> quoted(name) + " compare" + counted + by)
             .orElse(rate + " --alternative greater --working"));
+    other
+        .filter(column -> outcome.distinct() > 2)
+        .ifPresent(
+            column ->
+                suggestions.add(
+                    quoted(name)
+                        + " cross --data "
+                        + quoted(data)
+                        + " --rows "
+                        + quoted(column.name())
+                        + " --columns "
+                        + quoted(outcome.name())
+                        + frequency.map(each -> " --count " + quoted(each.name())).orElse("")));
     return suggestions;
   }
 

@@ -413,7 +413,7 @@ class CommandLineTest {
         CommandLine answer = CommandLine.shell(command.group(1));
         assertThat(answer.status()).as(command.group(1) + answer.err()).isZero();
       }
-      assertThat(commands).as(file).isBetween(2, 3);
+      assertThat(commands).as(file).isBetween(2, 4);
     }
   }
 

@@ -5,6 +5,7 @@ import dev.tavik.numeric.LogFactorials;
 import dev.tavik.result.DeclinedException;
 import java.util.Arrays;
 import java.util.stream.IntStream;
+import org.apache.commons.numbers.gamma.LogGamma;
 
 /**
  * Fisher's exact test of a table of any shape (Freeman and Halton 1951, "Note on an exact treatment
@@ -64,8 +65,8 @@ final class ExactTable {
       throw new DeclinedException(
           "is for at most 200,000 units in tables beyond two by two; use pearson");
     }
-    Work work = Work.of(seconds);
     ExactTable exact = of(table);
+    Work work = Work.of(seconds, exact.logTables());
     int free = (exact.rows.length - 1) * (exact.columns.length - 1);
     double p =
         free <= FEW_FREE_CELLS
@@ -75,6 +76,30 @@ final class ExactTable {
       throw new DeclinedException("has a p-value below 1e-290, too small for it; use pearson");
     }
     return Math.min(1, p);
+  }
+
+  /**
+   * About the logarithm of the number of tables with these margins (Good 1976, "On the application
+   * of symmetric Dirichlet distributions and their mixtures to contingency tables", Annals of
+   * Statistics 4, 1159-1189).
+   */
+  private double logTables() {
+    int units = IntStream.of(rows).sum();
+    double log = -logWays(units, rows.length * columns.length);
+    for (int row : rows) {
+      log += logWays(row, columns.length);
+    }
+    for (int column : columns) {
+      log += logWays(column, rows.length);
+    }
+    return log;
+  }
+
+  /** ln of the ways to put units into so many places. */
+  private static double logWays(int units, int places) {
+    return LogGamma.value(units + (double) places)
+        - LogGamma.value(places)
+        - LogGamma.value(units + 1.0);
   }
 
   private static ExactTable of(CrossTable table) {

@@ -20,13 +20,17 @@ final class Work {
   private long left;
   private long values;
 
-  private Work(double seconds) {
+  private final String tables;
+
+  private Work(double seconds, double logTables) {
     this.seconds = seconds;
+    this.tables = "1e" + Math.round(logTables / Math.log(10));
     this.left = (long) (seconds * STEPS_A_SECOND);
   }
 
-  static Work of(double seconds) {
-    return new Work(seconds);
+  /** With the logarithm of the number of tables that a refusal should name. */
+  static Work of(double seconds, double logTables) {
+    return new Work(seconds, logTables);
   }
 
   /** Refuses at once what is sure to take far longer. */
@@ -49,7 +53,9 @@ final class Work {
         "would take longer than its budget of "
             + Figures.plain(seconds)
             + (seconds == 1 ? " second" : " seconds")
-            + "; give it a larger budget, or use pearson or likelihood-ratio, or merge levels"
+            + " for about "
+            + tables
+            + " tables with these margins; give it a larger budget, or use pearson or likelihood-ratio, or merge levels"
             + " that were alike before the data were seen");
   }
 

@@ -117,7 +117,7 @@ final class AgreementAnalysis {
                                 Figures.significant(each.upper(), 3)))
                     .orElse(""));
     return String.format(
-        "%s%s and %s agree on %s of %s units (%s)%s; where they differ, %s: %s, %s test at alpha %s.",
+        "%s%s and %s agree on %s of %s units (%s)%s%s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         question.first(),
         question.second(),
@@ -125,6 +125,12 @@ final class AgreementAnalysis {
         Figures.count(table.total()),
         Figures.percent((double) table.alike() / table.total()),
         beyond,
+        moved() == 0 ? "" : whereTheyDiffer());
+  }
+
+  private String whereTheyDiffer() {
+    return String.format(
+        "; where they differ, %s: %s, %s test at alpha %s",
         test.rejects(alpha)
             ? "one leans to other levels than the other"
             : "neither is shown to lean to other levels than the other",

@@ -270,6 +270,14 @@ record TwoWayTable(
   private TwoWayTable withoutTotalRow() {
     int last = rows.size() - 1;
     if (last < 1 || !isTotal(rows.get(last))) {
+      if (last > 1 && IntStream.range(0, columns.size()).allMatch(this::lastIsSum)) {
+        throw new DataException(
+            DataException.Code.MALFORMED,
+            String.format(
+                "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or put"
+                    + " it first if it is a level of its own",
+                source, rows.get(last)));
+      }
       return this;
     }
     for (int column = 0; column < columns.size(); column++) {
@@ -291,10 +299,23 @@ record TwoWayTable(
     return new TwoWayTable(source, rows.subList(0, last), columns, cells.subList(0, last), found);
   }
 
+  private boolean lastIsSum(int column) {
+    long sum = cells.stream().mapToLong(row -> row.get(column)).sum();
+    return sum == 2 * cells.get(cells.size() - 1).get(column);
+  }
+
   /** Without a last column of totals; one that is called so and doesn't add up is refused. */
   TwoWayTable withoutTotalColumn() {
     int last = columns.size() - 1;
     if (last < 2 || !isTotal(columns.get(last))) {
+      if (last > 1 && isSumOfOthers(last)) {
+        throw new DataException(
+            DataException.Code.MALFORMED,
+            String.format(
+                "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
+                    + " out, or put it first if it is a level of its own",
+                source, columns.get(last)));
+      }
       return this;
     }
     if (!isSumOfOthers(last)) {
