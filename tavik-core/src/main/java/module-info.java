@@ -8,6 +8,7 @@ module dev.tavik.core {
   requires static org.jspecify;
 
   exports dev.tavik.association;
+  exports dev.tavik.bayes;
   exports dev.tavik.count;
   exports dev.tavik.proportion;
   exports dev.tavik.result;

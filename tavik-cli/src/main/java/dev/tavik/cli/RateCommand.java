@@ -37,6 +37,8 @@ final class RateCommand implements Callable<Integer> {
 
   @Mixin DataOptions data;
 
+  @Mixin BayesOptions bayes;
+
   @Mixin AnswerOptions answer;
 
   RateCommand(Terminal terminal) {

@@ -14,6 +14,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one rate question together. */
 final class RateAnalysis {
@@ -50,11 +51,17 @@ final class RateAnalysis {
             intervals(),
             criticalCounts(),
             preference(),
+            bayes(),
             conditions(),
             List.of(),
             working(tests),
             "");
     return draft.concluded(RateCautions.of(draft), RateVerdict.of(draft));
+  }
+
+  private @Nullable RateBayes bayes() {
+    BayesSettings view = question.settings().bayes();
+    return view == null ? null : RateBayes.of(question.tally(), question.settings(), view);
   }
 
   private Estimate estimate() {

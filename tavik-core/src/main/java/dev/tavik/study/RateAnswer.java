@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  *     alternative, the one-sided bound that matches it
  * @param criticalCounts for each test the counts that it would reject, and its true size
  * @param preference which test and interval the verdict rests on, and why
+ * @param bayes the Bayesian view; null unless it was asked for
  * @param conditions what the methods take for granted
  * @param cautions what to be careful of
  * @param working the z tests and the closed-form intervals as they are done by hand
@@ -39,6 +40,7 @@ public record RateAnswer(
     List<Interval> intervals,
     List<CriticalCounts> criticalCounts,
     Preference preference,
+    @Nullable RateBayes bayes,
     List<Condition> conditions,
     List<Caution> cautions,
     List<Working> working,
@@ -99,6 +101,7 @@ public record RateAnswer(
         intervals,
         criticalCounts,
         preference,
+        bayes,
         conditions,
         cautions,
         working,
@@ -116,6 +119,7 @@ public record RateAnswer(
         intervals,
         criticalCounts,
         preference,
+        bayes,
         conditions,
         found,
         working,

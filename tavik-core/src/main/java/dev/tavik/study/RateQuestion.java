@@ -124,6 +124,17 @@ public record RateQuestion(
     return with(settings.lot(units));
   }
 
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region
+   * @return the question
+   * @throws IllegalArgumentException if there is a lot
+   */
+  public RateQuestion bayes(BayesSettings view) {
+    return with(settings.bayes(view));
+  }
+
   private RateQuestion with(RateSettings changed) {
     return new RateQuestion(label, tally, changed, from);
   }

@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param intervals the intervals to show, at least one
  * @param lot how many units the lot has from which the sample was drawn without replacement; null
  *     for trials without end
+ * @param bayes the prior and region of the Bayesian view; null to leave it out
  */
 public record RateSettings(
     Hypothesis hypothesis,
@@ -32,7 +33,8 @@ public record RateSettings(
     @Nullable Double chosenLevel,
     List<ProportionTest> tests,
     List<ProportionInterval> intervals,
-    @Nullable Long lot) {
+    @Nullable Long lot,
+    @Nullable BayesSettings bayes) {
 
   /**
    * Checks the parts.
@@ -48,6 +50,10 @@ public record RateSettings(
     }
     tests = requireSome("tests", tests);
     intervals = requireSome("intervals", intervals);
+    if (lot != null && bayes != null) {
+      throw new IllegalArgumentException(
+          "the Bayesian view is of trials without end; leave the lot out");
+    }
     if (lot != null) {
       requireKnown("tests", tests.stream().map(Enum::name).toList(), LotTest.values());
       requireKnown("intervals", intervals.stream().map(Enum::name).toList(), LotInterval.values());
@@ -82,6 +88,7 @@ public record RateSettings(
         null,
         List.of(ProportionTest.SCORE, ProportionTest.EXACT),
         List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON),
+        null,
         null);
   }
 
@@ -144,7 +151,8 @@ public record RateSettings(
         chosenLevel,
         tests,
         intervals,
-        lot);
+        lot,
+        bayes);
   }
 
   /**
@@ -155,7 +163,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public RateSettings alpha(double value) {
-    return new RateSettings(hypothesis, value, chosenLevel, tests, intervals, lot);
+    return new RateSettings(hypothesis, value, chosenLevel, tests, intervals, lot, bayes);
   }
 
   /**
@@ -166,7 +174,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public RateSettings level(double value) {
-    return new RateSettings(hypothesis, alpha, value, tests, intervals, lot);
+    return new RateSettings(hypothesis, alpha, value, tests, intervals, lot, bayes);
   }
 
   /**
@@ -177,7 +185,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if there is none
    */
   public RateSettings tests(List<ProportionTest> methods) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, methods, intervals, lot);
+    return new RateSettings(hypothesis, alpha, chosenLevel, methods, intervals, lot, bayes);
   }
 
   /**
@@ -188,7 +196,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if there is none
    */
   public RateSettings intervals(List<ProportionInterval> methods) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, tests, methods, lot);
+    return new RateSettings(hypothesis, alpha, chosenLevel, tests, methods, lot, bayes);
   }
 
   /**
@@ -199,6 +207,17 @@ public record RateSettings(
    * @throws IllegalArgumentException if a test or an interval has no form for a lot
    */
   public RateSettings lot(long units) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, tests, intervals, units);
+    return new RateSettings(hypothesis, alpha, chosenLevel, tests, intervals, units, bayes);
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region
+   * @return the settings
+   * @throws IllegalArgumentException if there is a lot
+   */
+  public RateSettings bayes(BayesSettings view) {
+    return new RateSettings(hypothesis, alpha, chosenLevel, tests, intervals, lot, view);
   }
 }

@@ -1,11 +1,13 @@
 package dev.tavik.data;
 
+import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
+import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.Question;
 import dev.tavik.study.RateByGroupQuestion;
@@ -40,6 +42,9 @@ public final class RateSpec {
           "level",
           "tests",
           "intervals",
+          "bayes",
+          "prior",
+          "region",
           "working");
 
   private static final String[] OF_A_FILE = {
@@ -127,6 +132,9 @@ public final class RateSpec {
       }
       settings = settings.lot(Long.parseLong(lot));
     }
+    if (spec.flag("bayes") || spec.has("prior") || spec.has("region")) {
+      settings = settings.bayes(bayes());
+    }
     if (spec.has("working") && !settings.hasWorking()) {
       throw new SpecException(
           spec.name("working")
@@ -137,6 +145,34 @@ public final class RateSpec {
               + ", such as score or wilson");
     }
     return settings;
+  }
+
+  private BayesSettings bayes() {
+    BetaPrior prior =
+        spec.has("prior")
+            ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
+            : BetaPrior.uniform();
+    if (!spec.has("region")) {
+      return new BayesSettings(prior, null);
+    }
+    List<String> ends = spec.list("region");
+    if (ends.size() != 2) {
+      throw new SpecException(
+          spec.name("region")
+              + " must be two values such as 4%,6%, got '"
+              + String.join(",", ends)
+              + "'");
+    }
+    return new BayesSettings(prior, new BayesSettings.Region(end(ends.get(0)), end(ends.get(1))));
+  }
+
+  /** An end of a region, which may also be 0 or 1. */
+  private double end(String text) {
+    return switch (text) {
+      case "0", "0%" -> 0;
+      case "1", "100%" -> 1;
+      default -> Proportion.parse(spec.name("region"), text);
+    };
   }
 
   private Question fromTallies(RateSettings settings) {

@@ -19,6 +19,7 @@ import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.SharesAnswer;
@@ -171,6 +172,10 @@ public record JsonReport(Detail detail) {
                     .put("atMost", counts.atMost())
                     .put("atLeast", counts.atLeast())
                     .put("size", counts.size()));
+    RateBayes bayes = answer.bayes();
+    if (bayes != null) {
+      node.set("bayes", BayesJson.of(bayes));
+    }
     JsonParts.preferred(node, answer.preference());
     return JsonParts.ending(
         node,

@@ -30,6 +30,9 @@ final class RateByGroupText {
     observed(answer);
     tests(answer);
     intervals(answer);
+    if (answer.settings().bayes() != null) {
+      new BayesText(lines).write(answer);
+    }
     lines.blank();
     RateAnswer first = answer.groups().get(0);
     lines.paragraph(

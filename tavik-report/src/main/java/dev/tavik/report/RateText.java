@@ -12,6 +12,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateSettings;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,6 +34,10 @@ final class RateText {
     tests(answer);
     intervals(answer);
     criticalCounts(answer);
+    RateBayes bayes = answer.bayes();
+    if (bayes != null) {
+      new BayesText(lines).write(bayes, answer.settings());
+    }
     TextReport.ending(
         lines,
         answer.preference(),

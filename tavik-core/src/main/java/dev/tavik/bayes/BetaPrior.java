@@ -1,0 +1,78 @@
+package dev.tavik.bayes;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Figures;
+
+/**
+ * What is believed of a proportion before the data: a beta distribution, as if a - 1 successes and
+ * b - 1 failures had been seen on top of knowing nothing.
+ *
+ * @param a the first parameter, above 0
+ * @param b the second parameter, above 0
+ */
+public record BetaPrior(double a, double b) {
+  private static final double MOST = 1e9;
+  private static final double LEAST = 1e-6;
+
+  /**
+   * Checks the parameters.
+   *
+   * @throws IllegalArgumentException if one is not between 10⁻⁶ and 10⁹: beyond, a prior is all but
+   *     improper or all but a single value, and a Bayes factor says nothing of the data
+   */
+  public BetaPrior {
+    require(a);
+    require(b);
+  }
+
+  private static void require(double parameter) {
+    if (!(parameter >= LEAST && parameter <= MOST)) {
+      throw new IllegalArgumentException(
+          "prior must be two numbers from 0.000001 to 1e9, such as 1,1, got "
+              + parameter
+              + "; beyond, a Bayes factor says more of the prior than of the data");
+    }
+  }
+
+  /**
+   * All proportions alike.
+   *
+   * @return Beta(1, 1)
+   */
+  public static BetaPrior uniform() {
+    return new BetaPrior(1, 1);
+  }
+
+  /**
+   * Reads a prior.
+   *
+   * @param name what to call it in an error
+   * @param text such as {@code 1,1}
+   * @return the prior
+   * @throws IllegalArgumentException if these aren't two numbers in their range
+   */
+  public static BetaPrior parse(String name, String text) {
+    String[] parts = text.split(",", -1);
+    String number = "\\s*\\d{1,10}(\\.\\d{1,15})?\\s*";
+    if (parts.length != 2 || !parts[0].matches(number) || !parts[1].matches(number)) {
+      throw new IllegalArgumentException(
+          name + " must be two numbers above 0 such as 1,1 or 0.5,0.5, got '" + text + "'");
+    }
+    return new BetaPrior(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
+  }
+
+  /**
+   * What is believed after the data.
+   *
+   * @param tally the data
+   * @return Beta(a + successes, b + failures)
+   */
+  public BetaPosterior posterior(Tally tally) {
+    return BetaPosterior.of(a + tally.successes(), b + tally.failures());
+  }
+
+  @Override
+  public String toString() {
+    return "Beta(" + Figures.plain(a) + ", " + Figures.plain(b) + ")";
+  }
+}

@@ -1,0 +1,41 @@
+package dev.tavik.bayes;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Beta;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
+
+/**
+ * How much likelier the data are under the alternative than under the null value of a proportion
+ * (Jeffreys 1961, Theory of Probability, 5.1).
+ *
+ * <p>The ratio is that of the prior's and the posterior's height at the null value (Dickey and
+ * Lientz 1970, Annals of Mathematical Statistics 41, 214-226), taken as a difference of logarithms
+ * that don't grow with n; a directional alternative cuts the prior at the null value, which
+ * multiplies by the ratio of the posterior's and the prior's probability on its side.
+ */
+public final class RateBayesFactor {
+  private RateBayesFactor() {}
+
+  /**
+   * The natural logarithm of the Bayes factor, alternative over null.
+   *
+   * @param tally the data
+   * @param hypothesis the null value and the alternative
+   * @param prior what is believed of the proportion under the alternative
+   * @return ln BF, to 10⁻¹¹ relatively or 10⁻¹³ absolutely
+   */
+  public static double log(Tally tally, Hypothesis hypothesis, BetaPrior prior) {
+    DecimalFraction against = DecimalFraction.of(hypothesis.against());
+    Beta before = new Beta(prior.a(), prior.b());
+    Beta after = new Beta(prior.a() + tally.successes(), prior.b() + tally.failures());
+    double log = before.logDensity(against) - after.logDensity(against);
+    Alternative alternative = hypothesis.alternative();
+    return switch (alternative) {
+      case TWO_SIDED -> log;
+      case LESS -> log + after.logLower(against) - before.logLower(against);
+      case GREATER -> log + after.logUpper(against) - before.logUpper(against);
+    };
+  }
+}

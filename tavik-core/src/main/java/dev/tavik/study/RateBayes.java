@@ -1,0 +1,156 @@
+package dev.tavik.study;
+
+import dev.tavik.bayes.BetaPosterior;
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.Credible;
+import dev.tavik.bayes.Evidence;
+import dev.tavik.bayes.RateBayesFactor;
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The Bayesian view of one rate.
+ *
+ * @param prior what was believed before the data
+ * @param logBayesFactor ln of the Bayes factor, alternative over null
+ * @param posteriors what is believed after the data: the whole, then for a directional alternative
+ *     what is left of it on that side
+ * @param probabilityAbove the posterior probability that the rate is above the null value
+ * @param region the region of practical equivalence; null for none
+ * @param probabilityInside its posterior probability; null for none
+ * @param sensitivity the Bayes factor with other priors
+ * @param conclusion in words what the Bayes factor favours
+ */
+public record RateBayes(
+    BetaPrior prior,
+    double logBayesFactor,
+    List<Posterior> posteriors,
+    double probabilityAbove,
+    BayesSettings.@Nullable Region region,
+    @Nullable Double probabilityInside,
+    List<Sensitivity> sensitivity,
+    String conclusion) {
+  private static final double MOST_SPELT = Math.log(1e300);
+  private static final double[] EVEN = {0.5, 1, 2, 5, 20};
+  private static final double[] AT_NULL = {2, 10, 50, 200};
+
+  /** Copies the lists. */
+  public RateBayes {
+    posteriors = List.copyOf(posteriors);
+    sensitivity = List.copyOf(sensitivity);
+  }
+
+  /**
+   * What is believed after the data.
+   *
+   * @param truncated whether it is only what the alternative allows, renormalised
+   * @param mean its mean
+   * @param median its median
+   * @param mode its most probable value; NaN where there is no single one
+   * @param credible its intervals
+   */
+  public record Posterior(
+      boolean truncated, double mean, double median, double mode, List<Credible> credible) {
+    /** Copies the list. */
+    public Posterior {
+      credible = List.copyOf(credible);
+    }
+
+    private static Posterior of(BetaPosterior posterior, double level) {
+      List<Credible> credible = new ArrayList<>(List.of(posterior.equalTailed(level)));
+      posterior.highestDensity(level).ifPresent(credible::add);
+      return new Posterior(
+          posterior.truncated(), posterior.mean(), posterior.median(), posterior.mode(), credible);
+    }
+  }
+
+  /**
+   * The Bayes factor with another prior.
+   *
+   * @param prior the prior
+   * @param logBayesFactor its natural logarithm, alternative over null
+   */
+  public record Sensitivity(BetaPrior prior, double logBayesFactor) {}
+
+  static RateBayes of(Tally tally, RateSettings settings, BayesSettings bayes) {
+    Hypothesis hypothesis = settings.hypothesis();
+    double against = hypothesis.against();
+    double log = RateBayesFactor.log(tally, hypothesis, bayes.prior());
+    BetaPosterior whole = bayes.prior().posterior(tally);
+    List<Posterior> posteriors = new ArrayList<>(List.of(Posterior.of(whole, settings.level())));
+    if (hypothesis.alternative() != Alternative.TWO_SIDED) {
+      posteriors.add(
+          Posterior.of(whole.within(hypothesis.alternative(), against), settings.level()));
+    }
+    BayesSettings.Region region = bayes.region();
+    return new RateBayes(
+        bayes.prior(),
+        log,
+        posteriors,
+        whole.above(against),
+        region,
+        region == null ? null : whole.inside(region.low(), region.high()),
+        priors(against).stream()
+            .map(prior -> new Sensitivity(prior, RateBayesFactor.log(tally, hypothesis, prior)))
+            .toList(),
+        words(log, hypothesis));
+  }
+
+  /** From wide to strong, around one half and around the null value. */
+  private static List<BetaPrior> priors(double against) {
+    List<BetaPrior> priors = new ArrayList<>();
+    for (double each : EVEN) {
+      priors.add(new BetaPrior(each, each));
+    }
+    for (double strength : AT_NULL) {
+      priors.add(new BetaPrior(strength * against, strength * DecimalFraction.complement(against)));
+    }
+    return priors;
+  }
+
+  private static String words(double log, Hypothesis hypothesis) {
+    String value = Figures.exactPercent(hypothesis.against());
+    String alternative =
+        switch (hypothesis.alternative()) {
+          case TWO_SIDED -> "a rate other than " + value;
+          case LESS -> "a rate below " + value;
+          case GREATER -> "a rate above " + value;
+        };
+    String atValue = "a rate of " + value;
+    boolean favoursNull = log < 0;
+    return String.format(
+        "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
+        times(log),
+        favoursNull ? atValue : alternative,
+        favoursNull ? alternative : atValue,
+        Evidence.of(log).words());
+  }
+
+  /**
+   * A Bayes factor as the number of times that one hypothesis makes the data likelier, above 1.
+   *
+   * @param logBayesFactor its natural logarithm, of either sign
+   * @return such as {@code 6.30}, or {@code 1e434} where it is beyond the range of doubles
+   */
+  public static String times(double logBayesFactor) {
+    double size = Math.abs(logBayesFactor);
+    return size < MOST_SPELT
+        ? Figures.significant(Math.exp(size), 3)
+        : "1e" + Math.round(size / Math.log(10));
+  }
+
+  /**
+   * Which hypothesis the Bayes factor favours.
+   *
+   * @return {@code null} or {@code alternative}
+   */
+  public String favours() {
+    return logBayesFactor < 0 ? "null" : "alternative";
+  }
+}
