@@ -1,5 +1,6 @@
 package dev.tavik.cli;
 
+import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 
@@ -23,4 +24,11 @@ final class BayesOptions {
       description =
           "The rates that are as good as the null value, such as 4%%,6%%; implies --bayes.")
   @Nullable String region;
+
+  @Option(
+      names = "--bayes-chart",
+      paramLabel = "FILE",
+      description =
+          "Draw prior and posterior with their heights at the null value into a .png or .svg file.")
+  @Nullable Path chart;
 }

@@ -3,6 +3,7 @@ package dev.tavik.cli;
 import dev.tavik.report.IntervalPicture;
 import dev.tavik.report.NullPicture;
 import dev.tavik.report.Picture;
+import dev.tavik.report.PosteriorPicture;
 import dev.tavik.study.Answer;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -30,11 +31,19 @@ class PictureOptions {
           "Draw what to expect under the null, the p-value shaded, into a .png or .svg file.")
   @Nullable Path nullChart;
 
+  private @Nullable Path posterior;
+
+  /** A file for prior and posterior, where a command has such an option. */
+  void posterior(@Nullable Path file) {
+    posterior = file;
+  }
+
   /** What is to be drawn into which file; what can't be written is refused. */
   Map<Path, Function<Answer, Picture>> wanted(List<String> sources) {
     Map<Path, Function<Answer, Picture>> wanted = new LinkedHashMap<>();
     add("--chart", chart, IntervalPicture::of, sources, wanted);
     add("--null-chart", nullChart, NullPicture::of, sources, wanted);
+    add("--bayes-chart", posterior, PosteriorPicture::of, sources, wanted);
     return wanted;
   }
 

@@ -47,6 +47,7 @@ final class RateCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    answer.pictures.posterior(bayes.chart);
     return answer.on(terminal).answer(Words.of(command, RateSpec.WORDS), RateSpec::question);
   }
 }

@@ -79,6 +79,19 @@ class BayesCommandTest {
         .isEqualTo(json(NORTH + " --prior 2,3 --region 4%,6%").get("bayes"));
   }
 
+  @Test
+  void thePictureExplainsTheRatioOfHeights() throws IOException {
+    Path chart = folder.resolve("belief.svg");
+    CommandLine drawn = CommandLine.shell(NORTH + " --bayes --bayes-chart " + chart);
+    assertThat(drawn.status()).as(drawn.err()).isZero();
+    assertThat(Files.readString(chart))
+        .contains(
+            "the heights at 5% are in a ratio of 15.1: the two-sided Bayes factor, for the null")
+        .contains(
+            "directional: 1.20, for the alternative", "posterior there 15.1", "prior there 1.00");
+    assertThat(CommandLine.shell(NORTH + " --bayes-chart " + chart).err()).contains("--bayes");
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

@@ -204,7 +204,7 @@ public final class BetaPosterior {
     // The share of what is left out that lies below: where both ends are equally dense.
     for (int i = 0; i < MOST_HALVINGS && high - low > 0x1p-60; i++) {
       double share = low + (high - low) / 2;
-      if (density(lower(share * outside)) < density(upper(share, outside))) {
+      if (logDensity(lower(share * outside)) < logDensity(upper(share, outside))) {
         low = share;
       } else {
         high = share;
@@ -231,7 +231,17 @@ public final class BetaPosterior {
     return quantile(Math.log1p(-tail), Math.log(tail));
   }
 
-  private double density(double p) {
+  /**
+   * The density of the whole.
+   *
+   * @param p where, from 0 to 1
+   * @return its height, 0 or infinite at an end
+   */
+  public double density(double p) {
+    return Math.exp(logDensity(p));
+  }
+
+  private double logDensity(double p) {
     if (p <= 0 || p >= 1) {
       double parameter = p <= 0 ? alpha : beta;
       return parameter > 1

@@ -1,0 +1,253 @@
+package dev.tavik.report;
+
+import dev.tavik.bayes.BetaPosterior;
+import dev.tavik.bayes.Credible;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.study.Answer;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateBayes;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.Path2D;
+import org.jfree.chart.annotations.XYShapeAnnotation;
+import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.plot.ValueMarker;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.Layer;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeries;
+import org.jfree.data.xy.XYSeriesCollection;
+
+/**
+ * Draws what is believed of a rate before and after the data, with the heights at the null value:
+ * their ratio is the two-sided Bayes factor.
+ */
+public final class PosteriorPicture {
+  private static final int WIDTH = 960;
+  private static final int HEIGHT = 480;
+  private static final int POINTS = 600;
+  private static final double NEARLY_ALL = 0.9999;
+
+  /** The width that a label may need, as a share of the axis. */
+  private static final double LABEL = 0.2;
+
+  private static final Color AFTER = new Color(0x00, 0x50, 0x8C);
+  private static final Color INSIDE = new Color(0xB9, 0xD3, 0xE6);
+  private static final Color BEFORE = new Color(0x77, 0x77, 0x77);
+  private static final Color NULL = new Color(0xB8, 0x47, 0x00);
+
+  private final RateAnswer answer;
+  private final RateBayes bayes;
+  private final BetaPosterior before;
+  private final BetaPosterior after;
+  private final double against;
+  private final double left;
+  private final double right;
+  private final double highest;
+  private final XYPlot plot = new XYPlot();
+  private final XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
+
+  private PosteriorPicture(RateAnswer answer, RateBayes bayes) {
+    this.answer = answer;
+    this.bayes = bayes;
+    this.before = BetaPosterior.of(bayes.prior().a(), bayes.prior().b());
+    this.after = bayes.prior().posterior(answer.tally());
+    this.against = answer.settings().hypothesis().against();
+    Credible most = after.equalTailed(NEARLY_ALL);
+    double low = Math.min(most.lower(), against);
+    double high = Math.max(most.upper(), against);
+    double margin = 0.08 * (high - low);
+    this.left = Math.max(0, low - margin);
+    this.right = Math.min(1, high + margin);
+    double top = 0;
+    for (int i = 1; i < POINTS; i++) {
+      top = Math.max(top, after.density(at(i)));
+    }
+    this.highest = top;
+  }
+
+  /**
+   * The picture.
+   *
+   * @param answer an answer about one rate, with its Bayesian view
+   * @return the picture
+   * @throws IllegalArgumentException if the answer has no such view
+   */
+  public static Picture of(Answer answer) {
+    if (answer instanceof RateAnswer rate) {
+      RateBayes bayes = rate.bayes();
+      if (bayes != null) {
+        return new PosteriorPicture(rate, bayes).picture();
+      }
+    }
+    throw new IllegalArgumentException(
+        "the picture of prior and posterior is of one rate and needs its Bayesian view, --bayes");
+  }
+
+  private double at(int point) {
+    return left + (right - left) * point / POINTS;
+  }
+
+  private Picture picture() {
+    XYSeriesCollection curves = new XYSeriesCollection();
+    curves.addSeries(curve("posterior", after));
+    curves.addSeries(curve("prior", before));
+    renderer.setDrawSeriesLineAsPath(true);
+    renderer.setSeriesPaint(0, AFTER);
+    renderer.setSeriesStroke(0, new BasicStroke(2.2f));
+    renderer.setSeriesPaint(1, BEFORE);
+    renderer.setSeriesStroke(
+        1,
+        new BasicStroke(
+            2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {7, 4}, 0f));
+    plot.setDataset(curves);
+    plot.setRenderer(renderer);
+    plot.setDomainAxis(rates());
+    plot.setRangeAxis(heights());
+    plot.setBackgroundPaint(Color.WHITE);
+    plot.setOutlineVisible(false);
+    plot.setDomainGridlinesVisible(false);
+    plot.setRangeGridlinesVisible(false);
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    credible();
+    atNull();
+    return new Picture(ChartStyle.titled(plot, title(), subtitle()), WIDTH, HEIGHT);
+  }
+
+  private XYSeries curve(String name, BetaPosterior distribution) {
+    XYSeries series = new XYSeries(name);
+    for (int i = 0; i <= POINTS; i++) {
+      double height = distribution.density(at(i));
+      if (Double.isFinite(height)) {
+        series.add(100 * at(i), Math.min(height, 1.12 * highest));
+      }
+    }
+    return series;
+  }
+
+  private NumberAxis rates() {
+    Credible interval = bayes.posteriors().get(0).credible().get(0);
+    NumberAxis axis =
+        new NumberAxis(
+            String.format(
+                "rate, in percent; shaded: %s credible interval, %s to %s",
+                Figures.exactPercent(interval.level()),
+                Figures.finePercent(interval.lower()),
+                Figures.finePercent(interval.upper())));
+    axis.setRange(100 * left, 100 * right);
+    ChartStyle.plain(axis);
+    return axis;
+  }
+
+  private NumberAxis heights() {
+    NumberAxis axis = new NumberAxis("density");
+    axis.setRange(0, 1.12 * highest);
+    axis.setTickLabelsVisible(false);
+    axis.setTickMarksVisible(false);
+    ChartStyle.plain(axis);
+    return axis;
+  }
+
+  /** The area of the equal-tailed interval, behind the curves. */
+  private void credible() {
+    Credible interval = bayes.posteriors().get(0).credible().get(0);
+    Path2D.Double area = new Path2D.Double();
+    area.moveTo(100 * interval.lower(), 0);
+    for (int i = 0; i <= POINTS; i++) {
+      if (at(i) >= interval.lower() && at(i) <= interval.upper()) {
+        area.lineTo(100 * at(i), after.density(at(i)));
+      }
+    }
+    area.lineTo(100 * interval.upper(), 0);
+    area.closePath();
+    renderer.addAnnotation(
+        new XYShapeAnnotation(area, new BasicStroke(0.5f), INSIDE, INSIDE), Layer.BACKGROUND);
+  }
+
+  private void atNull() {
+    double own = before.density(against);
+    double changed = after.density(against);
+    ValueMarker marker = new ValueMarker(100 * against);
+    marker.setPaint(NULL);
+    marker.setStroke(
+        new BasicStroke(
+            1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f));
+    plot.addDomainMarker(marker);
+    boolean room = against < right - LABEL * (right - left);
+    boolean toTheRight =
+        against < left + LABEL * (right - left) || (room && against >= after.mean());
+    double beside = (toTheRight ? 0.012 : -0.012) * (right - left);
+    TextAnchor anchor = toTheRight ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT;
+    write(
+        "null value " + Figures.exactPercent(against),
+        against + beside,
+        1.07 * highest,
+        anchor,
+        NULL);
+    dot(own);
+    dot(changed);
+    // Two labels that would overlap are set apart.
+    double gap = 0.055 * highest;
+    double low = Math.min(own, changed);
+    double high = Math.max(Math.max(own, changed), low + gap);
+    write(
+        "posterior there " + Figures.significant(changed, 3),
+        against + beside,
+        Math.min(changed >= own ? high : low, highest) + 0.02 * highest,
+        anchor,
+        AFTER);
+    write(
+        "prior there " + Figures.significant(own, 3),
+        against + beside,
+        Math.min(changed >= own ? low : high, highest) + 0.02 * highest,
+        anchor,
+        BEFORE);
+  }
+
+  private void dot(double height) {
+    double width = 0.9 * (right - left);
+    double tall = 0.022 * highest;
+    plot.addAnnotation(
+        new XYShapeAnnotation(
+            new Ellipse2D.Double(100 * against - width / 2, height - tall / 2, width, tall),
+            new BasicStroke(1f),
+            NULL,
+            NULL));
+  }
+
+  private void write(String text, double rate, double height, TextAnchor anchor, Color ink) {
+    XYTextAnnotation label = new XYTextAnnotation(text, 100 * rate, height);
+    label.setFont(BundledFonts.bold(12));
+    label.setTextAnchor(anchor);
+    label.setPaint(ink);
+    plot.addAnnotation(label);
+  }
+
+  private String title() {
+    String subject = answer.label().isEmpty() ? "The rate" : answer.label();
+    return String.format(
+        "%s: what to believe before (dashed) and after %s of %s",
+        subject, Figures.count(answer.tally().successes()), Figures.count(answer.tally().trials()));
+  }
+
+  private String subtitle() {
+    double log = Math.log(before.density(against)) - Math.log(after.density(against));
+    String two =
+        String.format(
+            "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
+            Figures.exactPercent(against), RateBayes.times(log), log < 0 ? "null" : "alternative");
+    String prior = "prior " + bayes.prior() + "; ";
+    return answer.settings().hypothesis().alternative() == Alternative.TWO_SIDED
+        ? prior + two
+        : prior
+            + two
+            + String.format(
+                "; directional: %s, for the %s",
+                RateBayes.times(bayes.logBayesFactor()), bayes.favours());
+  }
+}
