@@ -256,6 +256,10 @@ class CrossCommandTest {
     assertThat(answer.at("/tests").findValuesAsText("method"))
         .containsExactly("mantel-haenszel", "breslow-day");
     assertThat(answer.at("/strata/1/first").asText()).isEqualTo("300/900");
+    assertThat(json(SHIFTS + " --tests mantel-haenszel,breslow-day").get("tests"))
+        .isEqualTo(json(SHIFTS).get("tests"));
+    assertThat(CommandLine.shell(SHIFTS + " --tests fisher").err())
+        .contains("which has mantel-haenszel and breslow-day");
   }
 
   @Test
@@ -263,7 +267,7 @@ class CrossCommandTest {
     assertThat(CommandLine.shell(PAIRED).out())
         .startsWith(
             "First_inspector and second_inspector agree on 225 of 240 units (93.8%), kappa\n0.840");
-    JsonNode answer = json(PAIRED + " --ordered both");
+    JsonNode answer = json(PAIRED + " --ordered both --tests bowker");
     assertThat(answer.at("/estimates").findValuesAsText("quantity"))
         .containsExactly("proportion", "kappa", "kappa-linear", "kappa-quadratic");
     assertThat(answer.at("/tests/0/method").asText()).isEqualTo("bowker");
@@ -442,7 +446,7 @@ class CrossCommandTest {
         "3|cross --cells '1 2; 3 4' --order 'row 2,row 3'|there is no level 'row 3'",
         "2|cross --cells '1 2; 3 4; 5 6' --order 'row 2,row 1'|must name every level; missing: row 3",
         "2|cross --cells '1 2; 3 4; 5 6' --paired|as many rows as columns",
-        "2|cross --cells '1 2; 3 4' --paired --tests pearson|which has bowker and kappa",
+        "2|cross --cells '1 2; 3 4' --paired --tests pearson|which has bowker;",
         "2|cross --cells '1 2; 3 4' --strata kiln|--strata needs --data",
         "2|cross --cells '1 2; 3 4' --paired --mosaic m.png|not of pairs or strata",
         "3|cross --data demo/firing-log.csv --rows kiln --columns grade --paired|the same levels in rows and columns",

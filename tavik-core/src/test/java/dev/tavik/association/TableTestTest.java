@@ -16,7 +16,9 @@ import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.stream.Collectors;
@@ -188,16 +190,8 @@ class TableTestTest {
       if (full) {
         tried++;
         double expected = byEnumeration(cells);
-        String written =
-            Arrays.stream(cells)
-                .map(
-                    row ->
-                        Arrays.stream(row)
-                            .mapToObj(Long::toString)
-                            .collect(Collectors.joining(" ")))
-                .collect(Collectors.joining(";"));
-        assertThat(TableTest.FISHER.of(table(written)).pValue())
-            .as(written)
+        assertThat(TableTest.FISHER.of(table(written(cells))).pValue())
+            .as(written(cells))
             .isCloseTo(expected, within(1e-11 * expected));
       }
     }
@@ -272,6 +266,107 @@ class TableTestTest {
       across[j] += x;
     }
     cells[i][j] = 0;
+  }
+
+  /**
+   * Larger tables against a slow twin: columns are filled one after another, tables with the same
+   * remainders and the same Π x! are counted together, and no bound is used; all in whole numbers.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "3, 4, 60, 6",
+    "4, 4, 40, 6",
+    "2, 9, 60, 6",
+    "3, 6, 40, 6",
+    "5, 4, 30, 4",
+    "5, 5, 25, 3",
+    "2, 5, 120, 4",
+    "3, 3, 90, 6",
+    "7, 3, 30, 3"
+  })
+  void fisherAgreesWithASlowTwin(int rows, int columns, int units, int tables) {
+    Random random = new Random(101L * rows + columns);
+    for (int k = 0; k < tables; k++) {
+      long[][] cells = new long[rows][columns];
+      for (int i = 0; i < rows; i++) {
+        cells[i][i % columns]++;
+      }
+      for (int j = 0; j < columns; j++) {
+        cells[j % rows][j]++;
+      }
+      for (int unit = rows + columns; unit < units; unit++) {
+        // From even margins to steep ones, from independence to strong association.
+        int row = (int) (rows * Math.pow(random.nextDouble(), 1 + k % 3));
+        boolean alike = random.nextInt(6) < k;
+        cells[row][alike ? row % columns : random.nextInt(columns)]++;
+      }
+      double expected = byTwin(cells);
+      assertThat(TableTest.FISHER.of(table(written(cells))).pValue())
+          .as(written(cells))
+          .isCloseTo(expected, within(1e-11 * expected));
+    }
+  }
+
+  private static String written(long[][] cells) {
+    return Arrays.stream(cells)
+        .map(row -> Arrays.stream(row).mapToObj(Long::toString).collect(Collectors.joining(" ")))
+        .collect(Collectors.joining(";"));
+  }
+
+  private static double byTwin(long[][] observed) {
+    int width = observed[0].length;
+    List<Long> down = Arrays.stream(observed).map(row -> Arrays.stream(row).sum()).toList();
+    BigInteger own = BigInteger.ONE;
+    for (long[] row : observed) {
+      for (long count : row) {
+        own = own.multiply(factorial(count));
+      }
+    }
+    Map<List<Long>, Map<BigInteger, BigInteger>> states = new HashMap<>();
+    states.put(down, Map.of(BigInteger.ONE, BigInteger.ONE));
+    for (int j = 0; j < width; j++) {
+      int column = j;
+      long total = Arrays.stream(observed).mapToLong(row -> row[column]).sum();
+      Map<List<Long>, Map<BigInteger, BigInteger>> next = new HashMap<>();
+      states.forEach(
+          (left, products) ->
+              twinFill(left, 0, total, new ArrayList<>(), BigInteger.ONE, products, next));
+      states = next;
+    }
+    BigDecimal all = BigDecimal.ZERO;
+    BigDecimal noMore = BigDecimal.ZERO;
+    for (Map<BigInteger, BigInteger> products : states.values()) {
+      for (Map.Entry<BigInteger, BigInteger> each : products.entrySet()) {
+        BigDecimal weight =
+            new BigDecimal(each.getValue()).divide(new BigDecimal(each.getKey()), DIGITS);
+        all = all.add(weight);
+        noMore = each.getKey().compareTo(own) >= 0 ? noMore.add(weight) : noMore;
+      }
+    }
+    return noMore.divide(all, DIGITS).doubleValue();
+  }
+
+  private static void twinFill(
+      List<Long> left,
+      int row,
+      long more,
+      List<Long> after,
+      BigInteger product,
+      Map<BigInteger, BigInteger> products,
+      Map<List<Long>, Map<BigInteger, BigInteger>> next) {
+    if (row == left.size()) {
+      if (more == 0) {
+        List<Long> state = after.stream().sorted().toList();
+        Map<BigInteger, BigInteger> found = next.computeIfAbsent(state, key -> new HashMap<>());
+        products.forEach((so, count) -> found.merge(so.multiply(product), count, BigInteger::add));
+      }
+      return;
+    }
+    for (long x = 0; x <= Math.min(more, left.get(row)); x++) {
+      after.add(left.get(row) - x);
+      twinFill(left, row + 1, more - x, after, product.multiply(factorial(x)), products, next);
+      after.remove(after.size() - 1);
+    }
   }
 
   /** Two tables known to be hard: 1.1·10¹¹ tables have the margins of the first. */

@@ -146,9 +146,11 @@ public final class CompareSpec {
             direction),
         alpha == null ? usual.alpha() : alpha,
         proportion("level"),
-        counts.methods("tests", List.of(TwoProportionTest.values()), TwoProportionTest::id),
+        CountsSpec.methods(
+            spec, "tests", List.of(TwoProportionTest.values()), TwoProportionTest::id),
         spec.has("intervals")
-            ? counts.methods("intervals", ComparisonInterval.values(), ComparisonInterval::id)
+            ? CountsSpec.methods(
+                spec, "intervals", ComparisonInterval.values(), ComparisonInterval::id)
             : usual.intervals(),
         margin == null ? null : Proportion.parse(spec.name("margin"), margin),
         show);

@@ -157,7 +157,7 @@ final class CountsSpec {
   }
 
   /** The methods that a word lists by their ids; {@code all} stands for all of them. */
-  <M> List<M> methods(String word, List<M> all, Function<M, String> id) {
+  static <M> List<M> methods(Spec spec, String word, List<M> all, Function<M, String> id) {
     List<String> ids = all.stream().map(id).distinct().toList();
     List<M> chosen = new ArrayList<>();
     for (String wanted : spec.list(word)) {

@@ -1,6 +1,5 @@
 package dev.tavik.data;
 
-import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.SquareTable;
@@ -8,14 +7,10 @@ import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Proportion;
 import dev.tavik.study.AgreementQuestion;
-import dev.tavik.study.CellTable;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.CrossQuestion;
 import dev.tavik.study.CrossSettings;
-import dev.tavik.study.CrossSettings.RowPairs;
-import dev.tavik.study.Ordered;
 import dev.tavik.study.Question;
 import dev.tavik.study.StrataQuestion;
 import java.util.ArrayList;
@@ -112,18 +107,11 @@ public final class CrossSpec {
           spec.name("paired") + " doesn't go with " + spec.name("strata") + "; leave one out");
     }
     if (paired || spec.has("strata")) {
-      for (String word : NOT_OF_ASSOCIATION) {
-        if (spec.has(word)) {
-          throw new SpecException(
-              String.format(
-                  "%s doesn't go with %s, which has %s; leave it out",
-                  spec.name(word),
-                  spec.name(paired ? "paired" : "strata"),
-                  paired ? "bowker and kappa" : "mantel-haenszel and breslow-day"));
-        }
-      }
+      requireNothingElse(
+          paired ? "paired" : "strata",
+          paired ? List.of("bowker") : List.of("mantel-haenszel", "breslow-day"));
     }
-    CrossSettings settings = settings();
+    CrossSettings settings = new CrossSettingsSpec(spec).settings();
     if (spec.has("strata")) {
       return strata(settings);
     }
@@ -136,78 +124,19 @@ public final class CrossSpec {
     return spec.has("table") ? fromTable(settings, paired) : fromFile(settings, paired);
   }
 
-  private CrossSettings settings() {
-    CrossSettings settings = CrossSettings.usual();
-    @Nullable String alpha = spec.text("alpha");
-    if (alpha != null) {
-      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
-    }
-    @Nullable String level = spec.text("level");
-    if (level != null) {
-      settings = settings.level(Proportion.parse(spec.name("level"), level));
-    }
-    if (spec.has("tests")) {
-      settings = settings.tests(tests());
-    }
-    if (spec.has("figures")) {
-      settings =
-          settings.shown(counts.methods("figures", List.of(CellTable.values()), CellTable::id));
-    }
-    if (spec.flag("pairwise")) {
-      settings = settings.rowPairs(RowPairs.COMPARED);
-    }
-    return settings.ordered(ordered()).options(options());
-  }
-
-  private List<TableTest> tests() {
-    for (String wanted : spec.list("tests")) {
-      String elsewhere =
-          switch (wanted) {
-            case "mantel-haenszel", "breslow-day" ->
-                "is about strata; name their column with " + spec.name("strata");
-            case "bowker" ->
-                "is about the same units classified twice; ask with " + spec.name("paired");
-            default -> "";
-          };
-      if (!elsewhere.isEmpty()) {
-        throw new SpecException(spec.name("tests") + ": " + wanted + " " + elsewhere);
+  /** What belongs to an association only is refused, other tests than a question's own too. */
+  private void requireNothingElse(String asked, List<String> tests) {
+    for (String word : NOT_OF_ASSOCIATION) {
+      boolean own =
+          word.equals("tests")
+              && spec.list(word).stream().allMatch(id -> id.equals("all") || tests.contains(id));
+      if (spec.has(word) && !own) {
+        throw new SpecException(
+            String.format(
+                "%s doesn't go with %s, which has %s; leave it out",
+                spec.name(word), spec.name(asked), String.join(" and ", tests)));
       }
     }
-    return counts.methods("tests", List.of(TableTest.values()), TableTest::id);
-  }
-
-  /** What is said to be ordered; what has scores is. */
-  private Ordered ordered() {
-    @Nullable String word = spec.text("ordered");
-    Ordered said = word == null ? Ordered.NONE : Ordered.of(word);
-    boolean rows = said.rows() || spec.has("row-scores");
-    boolean columns = said.columns() || spec.has("column-scores");
-    if (rows && columns) {
-      return Ordered.BOTH;
-    }
-    return rows ? Ordered.ROWS : columns ? Ordered.COLUMNS : Ordered.NONE;
-  }
-
-  private TestOptions options() {
-    TestOptions options = TestOptions.usual();
-    @Nullable String budget = spec.text("budget");
-    if (budget != null) {
-      options = options.budget(number("budget", budget, "a number of seconds, such as 30"));
-    }
-    return options.rowScores(scores("row-scores")).columnScores(scores("column-scores"));
-  }
-
-  private List<Double> scores(String word) {
-    return spec.list(word).stream()
-        .map(each -> number(word, each, "numbers that rise, one a level, such as 1,2,4"))
-        .toList();
-  }
-
-  private double number(String word, String text, String accepted) {
-    if (!text.matches("-?\\d{1,15}(\\.\\d{1,15})?")) {
-      throw new SpecException(spec.name(word) + " must be " + accepted + ", got '" + text + "'");
-    }
-    return Double.parseDouble(text);
   }
 
   /** Rows apart by semicolons, counts by blanks or commas. */

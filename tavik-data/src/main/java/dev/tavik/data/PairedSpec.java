@@ -84,12 +84,14 @@ final class PairedSpec {
     }
     if (spec.has("tests")) {
       settings =
-          settings.tests(counts.methods("tests", List.of(PairedTest.values()), PairedTest::id));
+          settings.tests(
+              CountsSpec.methods(spec, "tests", List.of(PairedTest.values()), PairedTest::id));
     }
     if (spec.has("intervals")) {
       settings =
           settings.intervals(
-              counts.methods(
+              CountsSpec.methods(
+                  spec,
                   "intervals",
                   List.of(PairedDifferenceInterval.values()),
                   PairedDifferenceInterval::id));
@@ -127,7 +129,8 @@ final class PairedSpec {
   /** Three columns or more of the same units. */
   private Question matched() {
     for (String word : List.of("alternative", "level", "tests", "intervals")) {
-      if (spec.has(word)) {
+      boolean own = word.equals("tests") && spec.list(word).equals(List.of("cochran-q"));
+      if (spec.has(word) && !own) {
         throw new SpecException(
             String.format(
                 "%s goes with two columns of pairs; for more there is cochran-q, and each two by"

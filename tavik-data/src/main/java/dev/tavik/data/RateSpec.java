@@ -116,13 +116,14 @@ public final class RateSpec {
     if (spec.has("tests")) {
       settings =
           settings.tests(
-              counts.methods("tests", List.of(ProportionTest.values()), ProportionTest::id));
+              CountsSpec.methods(
+                  spec, "tests", List.of(ProportionTest.values()), ProportionTest::id));
     }
     if (spec.has("intervals")) {
       settings =
           settings.intervals(
-              counts.methods(
-                  "intervals", List.of(ProportionInterval.values()), ProportionInterval::id));
+              CountsSpec.methods(
+                  spec, "intervals", List.of(ProportionInterval.values()), ProportionInterval::id));
     }
     String lot = spec.text("lot");
     if (lot != null) {

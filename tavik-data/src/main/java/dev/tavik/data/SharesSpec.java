@@ -114,12 +114,14 @@ public final class SharesSpec {
     }
     if (spec.has("tests")) {
       settings =
-          settings.tests(counts.methods("tests", List.of(SharesTest.values()), SharesTest::id));
+          settings.tests(
+              CountsSpec.methods(spec, "tests", List.of(SharesTest.values()), SharesTest::id));
     }
     if (spec.has("intervals")) {
       settings =
           settings.intervals(
-              counts.methods("intervals", List.of(SharesInterval.values()), SharesInterval::id));
+              CountsSpec.methods(
+                  spec, "intervals", List.of(SharesInterval.values()), SharesInterval::id));
     }
     return settings;
   }

@@ -1,0 +1,95 @@
+package dev.tavik.data;
+
+import dev.tavik.association.TableTest;
+import dev.tavik.association.TestOptions;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.CellTable;
+import dev.tavik.study.CrossSettings;
+import dev.tavik.study.CrossSettings.RowPairs;
+import dev.tavik.study.Ordered;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The words that say how strictly an association is judged, by which tests, and what is shown. */
+final class CrossSettingsSpec {
+  private final Spec spec;
+
+  CrossSettingsSpec(Spec spec) {
+    this.spec = spec;
+  }
+
+  CrossSettings settings() {
+    CrossSettings settings = CrossSettings.usual();
+    @Nullable String alpha = spec.text("alpha");
+    if (alpha != null) {
+      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
+    }
+    @Nullable String level = spec.text("level");
+    if (level != null) {
+      settings = settings.level(Proportion.parse(spec.name("level"), level));
+    }
+    if (spec.has("tests") && !spec.flag("paired") && !spec.has("strata")) {
+      settings = settings.tests(tests());
+    }
+    if (spec.has("figures")) {
+      settings =
+          settings.shown(
+              CountsSpec.methods(spec, "figures", List.of(CellTable.values()), CellTable::id));
+    }
+    if (spec.flag("pairwise")) {
+      settings = settings.rowPairs(RowPairs.COMPARED);
+    }
+    return settings.ordered(ordered()).options(options());
+  }
+
+  private List<TableTest> tests() {
+    for (String wanted : spec.list("tests")) {
+      String elsewhere =
+          switch (wanted) {
+            case "mantel-haenszel", "breslow-day" ->
+                "is about strata; name their column with " + spec.name("strata");
+            case "bowker" ->
+                "is about the same units classified twice; ask with " + spec.name("paired");
+            default -> "";
+          };
+      if (!elsewhere.isEmpty()) {
+        throw new SpecException(spec.name("tests") + ": " + wanted + " " + elsewhere);
+      }
+    }
+    return CountsSpec.methods(spec, "tests", List.of(TableTest.values()), TableTest::id);
+  }
+
+  /** What is said to be ordered; what has scores is. */
+  private Ordered ordered() {
+    @Nullable String word = spec.text("ordered");
+    Ordered said = word == null ? Ordered.NONE : Ordered.of(word);
+    boolean rows = said.rows() || spec.has("row-scores");
+    boolean columns = said.columns() || spec.has("column-scores");
+    if (rows && columns) {
+      return Ordered.BOTH;
+    }
+    return rows ? Ordered.ROWS : columns ? Ordered.COLUMNS : Ordered.NONE;
+  }
+
+  private TestOptions options() {
+    TestOptions options = TestOptions.usual();
+    @Nullable String budget = spec.text("budget");
+    if (budget != null) {
+      options = options.budget(number("budget", budget, "a number of seconds, such as 30"));
+    }
+    return options.rowScores(scores("row-scores")).columnScores(scores("column-scores"));
+  }
+
+  private List<Double> scores(String word) {
+    return spec.list(word).stream()
+        .map(each -> number(word, each, "numbers that rise, one a level, such as 1,2,4"))
+        .toList();
+  }
+
+  private double number(String word, String text, String accepted) {
+    if (!text.matches("-?\\d{1,15}(\\.\\d{1,15})?")) {
+      throw new SpecException(spec.name(word) + " must be " + accepted + ", got '" + text + "'");
+    }
+    return Double.parseDouble(text);
+  }
+}
