@@ -33,13 +33,13 @@ final class CrossCommand implements Callable<Integer> {
   @Option(
       names = "--cells",
       paramLabel = "\"A B; C D\"",
-      description = "The counts, row by row: \"12 5; 7 9\".")
+      description = "The counts, row by row: \"12 5; 7 9\"; with --paired a square.")
   @Nullable String cells;
 
   @Option(
       names = "--table",
       paramLabel = "FILE",
-      description = "A labelled two-way table. Totals at its edges are left out.")
+      description = "A labelled two-way table. Totals and percents are left out.")
   @Nullable String table;
 
   @Option(

@@ -273,7 +273,7 @@ final class FewFreeCells {
             }
           }
         }
-        work.spend(1 + Math.abs(x - lowest));
+        work.spend(1 + Math.abs(x - lowest) / 2);
         counted += tail;
       }
       return counted / total;
