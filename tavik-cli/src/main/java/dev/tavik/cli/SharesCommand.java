@@ -71,6 +71,19 @@ final class SharesCommand implements Callable<Integer> {
   String @Nullable [] intervals;
 
   @Option(
+      names = "--bayes",
+      description = "Show the Bayesian view beside: Bayes factor and posterior shares.")
+  boolean bayes;
+
+  @Option(
+      names = "--prior",
+      paramLabel = "A,B,C",
+      description =
+          "The parameters of the Dirichlet prior, one a category or one for all, implies --bayes; 1"
+              + " unless given.")
+  String @Nullable [] prior;
+
+  @Option(
       names = "--label",
       paramLabel = "TEXT",
       description = "A name for what is counted, used in the answer.")

@@ -79,6 +79,27 @@ class BayesCommandTest {
         .isEqualTo(json(NORTH + " --prior 2,3 --region 4%,6%").get("bayes"));
   }
 
+  /** Two categories agree with rate; one parameter stands for all. */
+  @Test
+  void sharesHaveTheirViewToo() throws IOException {
+    String tiles = "shares ash=12 iron=48 --against 25%,75%";
+    assertThat(json(tiles + " --bayes").at("/bayes/logBayesFactor"))
+        .isEqualTo(json("rate 12/60 --against 25% --bayes").at("/bayes/logBayesFactor"));
+    assertThat(json(tiles + " --prior 2,2").get("bayes"))
+        .isEqualTo(json(tiles + " --prior 2").get("bayes"));
+    assertThat(CommandLine.shell("shares ash=31 celadon=22 iron=17 --against 4:3:3 --bayes").out())
+        .contains(
+            """
+            Bayesian view, prior Dirichlet(1, 1, 1)
+              The data are 17.4 times likelier under the claimed shares than under shares
+              that may be anything (Kass and Raftery: positive).
+            """)
+        .contains("ash      43.84%  32.72%  to  55.27%");
+    assertThat(CommandLine.shell(tiles + " --prior 1,2,3").err())
+        .contains("--prior must have one parameter for each of the 2 categories");
+    assertThat(CommandLine.shell(tiles + " --prior a,b").err()).contains("must be numbers above 0");
+  }
+
   @Test
   void thePictureExplainsTheRatioOfHeights() throws IOException {
     Path chart = folder.resolve("belief.svg");
@@ -96,7 +117,7 @@ class BayesCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "--prior 0,1|prior must be two numbers",
+        "--prior 0,1|prior must have parameters",
         "--prior 1|--prior must be two numbers above 0",
         "--prior -1,2|--prior must be two numbers above 0",
         "--region 6%,4%|must run upwards",

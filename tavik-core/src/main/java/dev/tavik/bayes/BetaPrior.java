@@ -28,7 +28,7 @@ public record BetaPrior(double a, double b) {
   private static void require(double parameter) {
     if (!(parameter >= LEAST && parameter <= MOST)) {
       throw new IllegalArgumentException(
-          "prior must be two numbers from 0.000001 to 1e9, such as 1,1, got "
+          "prior must have parameters from 0.000001 to 1e9, such as 1,1, got "
               + parameter
               + "; beyond, a Bayes factor says more of the prior than of the data");
     }

@@ -38,4 +38,10 @@ public final class RateBayesFactor {
       case GREATER -> log + after.logUpper(against) - before.logUpper(against);
     };
   }
+
+  /** The two-sided one of successes and failures, the prior's parameters, and the null value. */
+  static double log(long successes, long failures, double a, double b, DecimalFraction against) {
+    return new Beta(a, b).logDensity(against)
+        - new Beta(a + successes, b + failures).logDensity(against);
+  }
 }

@@ -7,6 +7,7 @@
  * double log = RateBayesFactor.log(Tally.of(14, 400), Hypothesis.less(0.05), prior);
  * BetaPosterior posterior = prior.posterior(Tally.of(14, 400));
  * Credible interval = posterior.equalTailed(0.95);
+ * double ofShares = DirichletPrior.uniform(3).logBayesFactor(counts, claimed);
  * }</pre>
  */
 @NullMarked

@@ -4,6 +4,7 @@ import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
+import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Caution;
@@ -82,6 +83,7 @@ final class SharesAnalysis {
   }
 
   SharesAnswer answer() {
+    DirichletPrior prior = settings.prior();
     return new SharesAnswer(
         question.label(),
         counts,
@@ -95,6 +97,7 @@ final class SharesAnalysis {
         intervals,
         refusals,
         new Preference(preferred.id(), interval.id(), reason()),
+        prior == null ? null : SharesBayes.of(counts, claimed, prior, settings.level()),
         conditions(),
         cautions(),
         conclusion());

@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param intervals for each interval method that could be made one interval a category
  * @param refusals the methods that declined, and why
  * @param preference which test and interval the verdict rests on, and why
+ * @param bayes the Bayesian view; null unless it was asked for
  * @param conditions what the methods take for granted
  * @param cautions what to be careful of
  * @param conclusion the verdict in words
@@ -45,6 +46,7 @@ public record SharesAnswer(
     List<Interval> intervals,
     List<Refusal> refusals,
     Preference preference,
+    @Nullable SharesBayes bayes,
     List<Condition> conditions,
     List<Caution> cautions,
     String conclusion)

@@ -2,6 +2,7 @@ package dev.tavik.study;
 
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
+import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Proportion;
 import java.util.List;
@@ -14,12 +15,14 @@ import org.jspecify.annotations.Nullable;
  * @param chosenLevel the confidence level, strictly between 0 and 1; null for one minus alpha
  * @param tests the tests to show, at least one
  * @param intervals the intervals to show, at least one
+ * @param prior what is believed of the shares in the Bayesian view; null to leave it out
  */
 public record SharesSettings(
     double alpha,
     @Nullable Double chosenLevel,
     List<SharesTest> tests,
-    List<SharesInterval> intervals) {
+    List<SharesInterval> intervals,
+    @Nullable DirichletPrior prior) {
 
   /**
    * Checks the parts.
@@ -50,7 +53,8 @@ public record SharesSettings(
         0.05,
         null,
         List.of(SharesTest.PEARSON, SharesTest.EXACT_MULTINOMIAL),
-        List.of(SharesInterval.GOODMAN));
+        List.of(SharesInterval.GOODMAN),
+        null);
   }
 
   /**
@@ -79,7 +83,7 @@ public record SharesSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public SharesSettings alpha(double value) {
-    return new SharesSettings(value, chosenLevel, tests, intervals);
+    return new SharesSettings(value, chosenLevel, tests, intervals, prior);
   }
 
   /**
@@ -90,7 +94,7 @@ public record SharesSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public SharesSettings level(double value) {
-    return new SharesSettings(alpha, value, tests, intervals);
+    return new SharesSettings(alpha, value, tests, intervals, prior);
   }
 
   /**
@@ -101,7 +105,7 @@ public record SharesSettings(
    * @throws IllegalArgumentException if there is none
    */
   public SharesSettings tests(List<SharesTest> methods) {
-    return new SharesSettings(alpha, chosenLevel, methods, intervals);
+    return new SharesSettings(alpha, chosenLevel, methods, intervals, prior);
   }
 
   /**
@@ -112,6 +116,16 @@ public record SharesSettings(
    * @throws IllegalArgumentException if there is none
    */
   public SharesSettings intervals(List<SharesInterval> methods) {
-    return new SharesSettings(alpha, chosenLevel, tests, methods);
+    return new SharesSettings(alpha, chosenLevel, tests, methods, prior);
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param before what is believed of the shares before the data, were they not as claimed
+   * @return the settings
+   */
+  public SharesSettings prior(DirichletPrior before) {
+    return new SharesSettings(alpha, chosenLevel, tests, intervals, before);
   }
 }

@@ -5,13 +5,19 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.bayes.Credible.Kind;
+import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -187,7 +193,7 @@ class RateBayesTest {
       assertThatIllegalArgumentException()
           .as(text)
           .isThrownBy(() -> BetaPrior.parse("prior", text))
-          .withMessageContaining("prior must be two numbers");
+          .withMessageContaining("prior must");
     }
     assertThat(BetaPrior.parse("prior", "0.5, 20")).isEqualTo(new BetaPrior(0.5, 20));
     assertThatIllegalArgumentException()
@@ -197,5 +203,56 @@ class RateBayesTest {
     assertThat(BetaPosterior.of(1, 1).highestDensity(0.95)).isEmpty();
     assertThat(Evidence.of(-Math.log(19))).isEqualTo(Evidence.POSITIVE);
     assertThat(Evidence.of(Math.log(151))).isEqualTo(Evidence.VERY_STRONG);
+  }
+
+  /** From the definition, Γ functions with fifty digits (mpmath). */
+  @ParameterizedTest
+  @CsvSource({
+    "'31,22,17', '4,3,3', '1,1,1', -2.8568119691766436163",
+    "'310,220,170,0', '1,1,1,1', '0.5,0.5,0.5,0.5', 212.96307120384550493",
+    "'400000,300100,299900', '4,3,3', '1,2,3', -13.124326718084139251"
+  })
+  void sharesAgreeWithReferencesInAnyOrder(
+      String written, String claimed, String prior, double expected) {
+    List<Long> counts = Arrays.stream(written.split(",")).map(Long::valueOf).toList();
+    List<BigInteger> parts = Arrays.stream(claimed.split(",")).map(BigInteger::new).toList();
+    List<Double> parameters = Arrays.stream(prior.split(",")).map(Double::valueOf).toList();
+    double tolerance = 1e-11 * Math.max(0.1, Math.abs(expected));
+    assertThat(new DirichletPrior(parameters).logBayesFactor(counts(counts), parts))
+        .isCloseTo(expected, within(tolerance));
+    assertThat(
+            new DirichletPrior(turned(parameters))
+                .logBayesFactor(counts(turned(counts)), turned(parts)))
+        .isCloseTo(expected, within(tolerance));
+  }
+
+  private static CategoryCounts counts(List<Long> counts) {
+    List<String> levels = IntStream.range(0, counts.size()).mapToObj(i -> "c" + i).toList();
+    return CategoryCounts.of(levels, counts);
+  }
+
+  private static <T> List<T> turned(List<T> list) {
+    List<T> turned = new ArrayList<>(list);
+    Collections.reverse(turned);
+    return turned;
+  }
+
+  @Test
+  void twoSharesAreOneRate() {
+    CategoryCounts two = counts(List.of(14L, 386L));
+    DirichletPrior prior = new DirichletPrior(List.of(2.0, 3.0));
+    List<BigInteger> claimed = List.of(BigInteger.ONE, BigInteger.valueOf(19));
+    assertThat(prior.logBayesFactor(two, claimed))
+        .isCloseTo(
+            RateBayesFactor.log(Tally.of(14, 400), Hypothesis.twoSided(0.05), new BetaPrior(2, 3)),
+            within(1e-14));
+    assertThat(prior.posterior(two, 0).mean()).isCloseTo(16 / 405.0, within(1e-15));
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> DirichletPrior.uniform(3).logBayesFactor(two, claimed))
+        .withMessageContaining("as many counts");
+    assertThatIllegalArgumentException().isThrownBy(() -> DirichletPrior.uniform(1));
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new DirichletPrior(List.of(1.0, 0.0)))
+        .withMessageContaining("parameters from");
   }
 }

@@ -3,6 +3,7 @@ package dev.tavik.data;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
+import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Proportion;
@@ -11,6 +12,7 @@ import dev.tavik.study.Question;
 import dev.tavik.study.SharesQuestion;
 import dev.tavik.study.SharesSettings;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +40,9 @@ public final class SharesSpec {
           "alpha",
           "level",
           "tests",
-          "intervals");
+          "intervals",
+          "bayes",
+          "prior");
 
   private static final String FORMS =
       "the claimed shares: 40%,30%,30%, fractions 1/8,7/8, a ratio 4:3:3, named ash=40%,iron=60%, or"
@@ -229,7 +233,33 @@ public final class SharesSpec {
     }
     CategoryCounts categories =
         CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
-    return new SharesQuestion(counts.label(label), categories, claimed, settings, from);
+    return new SharesQuestion(
+        counts.label(label), categories, claimed, withPrior(settings, categories.size()), from);
+  }
+
+  /** One parameter a category, or one for all. */
+  private SharesSettings withPrior(SharesSettings settings, int categories) {
+    if (!spec.has("prior")) {
+      return spec.flag("bayes") ? settings.prior(DirichletPrior.uniform(categories)) : settings;
+    }
+    List<String> written = spec.list("prior");
+    if (written.size() != categories && written.size() != 1) {
+      throw new SpecException(
+          String.format(
+              "%s must have one parameter for each of the %d categories, or one for all, got %d",
+              spec.name("prior"), categories, written.size()));
+    }
+    List<Double> parameters = new ArrayList<>();
+    for (String each : written) {
+      if (!each.matches("\\d{1,10}(\\.\\d{1,15})?")) {
+        throw new SpecException(
+            spec.name("prior") + " must be numbers above 0 such as 1,1,1, got '" + each + "'");
+      }
+      parameters.add(Double.parseDouble(each));
+    }
+    return settings.prior(
+        new DirichletPrior(
+            written.size() == 1 ? Collections.nCopies(categories, parameters.get(0)) : parameters));
   }
 
   /** Shares by name; a category that is claimed but was never counted has a count of 0. */

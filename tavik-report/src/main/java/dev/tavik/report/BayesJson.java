@@ -3,9 +3,11 @@ package dev.tavik.report;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.RateBayes;
+import dev.tavik.study.SharesBayes;
 
 /** The JSON of Bayesian views. */
 final class BayesJson {
@@ -14,11 +16,7 @@ final class BayesJson {
   static ObjectNode of(RateBayes bayes) {
     ObjectNode node = JsonParts.NODES.objectNode();
     prior(node, bayes.prior());
-    node.put("logBayesFactor", bayes.logBayesFactor());
-    node.set("bayesFactor", JsonParts.finite(Math.exp(Math.abs(bayes.logBayesFactor()))));
-    node.put("inverse", Math.exp(-Math.abs(bayes.logBayesFactor())));
-    node.put("favours", bayes.favours());
-    node.put("evidence", Evidence.of(bayes.logBayesFactor()).words());
+    factor(node, bayes.logBayesFactor(), bayes.favours());
     ArrayNode posteriors = node.putArray("posterior");
     for (RateBayes.Posterior posterior : bayes.posteriors()) {
       ObjectNode each =
@@ -30,16 +28,7 @@ final class BayesJson {
               .put("median", posterior.median());
       each.set("mode", JsonParts.finite(posterior.mode()));
       ArrayNode credible = each.putArray("credible");
-      posterior
-          .credible()
-          .forEach(
-              interval ->
-                  credible
-                      .addObject()
-                      .put("kind", interval.kind().id())
-                      .put("level", interval.level())
-                      .put("lower", interval.lower())
-                      .put("upper", interval.upper()));
+      posterior.credible().forEach(interval -> credible.add(credible(interval)));
     }
     node.put("probabilityAbove", bayes.probabilityAbove());
     var region = bayes.region();
@@ -54,6 +43,41 @@ final class BayesJson {
       one.put("logBayesFactor", each.logBayesFactor());
     }
     return node.put("conclusion", bayes.conclusion());
+  }
+
+  static ObjectNode of(SharesBayes bayes) {
+    ObjectNode node = JsonParts.NODES.objectNode();
+    bayes.prior().parameters().forEach(node.putArray("prior")::add);
+    factor(node, bayes.logBayesFactor(), bayes.favours());
+    ArrayNode posteriors = node.putArray("posterior");
+    for (SharesBayes.Posterior posterior : bayes.posteriors()) {
+      posteriors
+          .addObject()
+          .put("quantity", Quantity.SHARE.id())
+          .put("label", posterior.label())
+          .put("mean", posterior.mean())
+          .put("median", posterior.median())
+          .putArray("credible")
+          .add(credible(posterior.credible()));
+    }
+    return node.put("conclusion", bayes.conclusion());
+  }
+
+  private static void factor(ObjectNode node, double log, String favours) {
+    node.put("logBayesFactor", log);
+    node.set("bayesFactor", JsonParts.finite(Math.exp(Math.abs(log))));
+    node.put("inverse", Math.exp(-Math.abs(log)));
+    node.put("favours", favours);
+    node.put("evidence", Evidence.of(log).words());
+  }
+
+  private static ObjectNode credible(Credible interval) {
+    return JsonParts.NODES
+        .objectNode()
+        .put("kind", interval.kind().id())
+        .put("level", interval.level())
+        .put("lower", interval.lower())
+        .put("upper", interval.upper());
   }
 
   private static void prior(ObjectNode node, BetaPrior prior) {

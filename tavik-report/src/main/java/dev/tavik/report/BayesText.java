@@ -9,6 +9,7 @@ import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
+import dev.tavik.study.SharesBayes;
 
 /** The Bayesian view in words and tables. */
 final class BayesText {
@@ -93,6 +94,27 @@ final class BayesText {
 
   private static String prior(BetaPrior prior) {
     return prior.toString();
+  }
+
+  /** The shares of several categories. */
+  void write(SharesBayes bayes, double level) {
+    lines.heading("Bayesian view, prior " + bayes.prior());
+    lines.paragraph("  ", "  ", bayes.conclusion());
+    lines.heading(
+        "Posterior shares, credible intervals at "
+            + Figures.exactPercent(level)
+            + " one at a time");
+    TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT);
+    table.header("", "mean", "", "", "");
+    for (SharesBayes.Posterior each : bayes.posteriors()) {
+      table.row(
+          each.label(),
+          Figures.finePercent(each.mean()),
+          Figures.finePercent(each.credible().lower()),
+          "to",
+          Figures.finePercent(each.credible().upper()));
+    }
+    lines.table(table);
   }
 
   /** A row a group. */

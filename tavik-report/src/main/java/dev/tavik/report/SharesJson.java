@@ -7,6 +7,7 @@ import dev.tavik.association.SharesTest;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.SharesBayes;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -49,6 +50,10 @@ final class SharesJson {
               JsonParts.refused(intervals, answer.refusals(), method.id());
             });
     cells(node, answer);
+    SharesBayes bayes = answer.bayes();
+    if (bayes != null) {
+      node.set("bayes", BayesJson.of(bayes));
+    }
     JsonParts.preferred(node, answer.preference());
     return JsonParts.ending(
         node,

@@ -8,6 +8,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.SharesBayes;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +26,10 @@ final class SharesText {
     cells(answer);
     tests(answer);
     intervals(answer);
+    SharesBayes bayes = answer.bayes();
+    if (bayes != null) {
+      new BayesText(lines).write(bayes, answer.settings().level());
+    }
     TextReport.ending(lines, answer.preference(), answer.conditions(), answer.cautions(), null);
   }
 
