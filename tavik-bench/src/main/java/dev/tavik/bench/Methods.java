@@ -94,8 +94,8 @@ public final class Methods {
   }
 
   /**
-   * Fisher's test of tables beyond two by two: two that were published as hard, the others random,
-   * a different one each call.
+   * Fisher's test of tables beyond two by two: two that were published as hard, the others random.
+   * Where one call fills a batch, only the first of ten random tables is timed.
    */
   private static void tables(Map<String, IntToDoubleFunction> work) {
     CrossTable wide =

@@ -119,18 +119,6 @@ final class CrossCommand implements Callable<Integer> {
   boolean pairwise;
 
   @Option(
-      names = "--alpha",
-      paramLabel = "A",
-      description = "The significance level; 0.05 unless given.")
-  @Nullable String alpha;
-
-  @Option(
-      names = "--level",
-      paramLabel = "L",
-      description = "The confidence level; 1 - alpha unless given.")
-  @Nullable String level;
-
-  @Option(
       names = "--tests",
       paramLabel = "LIST|all",
       description =
@@ -145,11 +133,7 @@ final class CrossCommand implements Callable<Integer> {
       description = "How long fisher may take, about; 5 unless given.")
   @Nullable String budget;
 
-  @Option(
-      names = "--label",
-      paramLabel = "TEXT",
-      description = "A name for the question, used in the answer.")
-  @Nullable String label;
+  @Mixin StrictnessOptions strictness;
 
   @Mixin RowOptions rowOptions;
 

@@ -43,18 +43,6 @@ final class SharesCommand implements Callable<Integer> {
   String @Nullable [] against;
 
   @Option(
-      names = "--alpha",
-      paramLabel = "A",
-      description = "The significance level; 0.05 unless given.")
-  @Nullable String alpha;
-
-  @Option(
-      names = "--level",
-      paramLabel = "L",
-      description = "The confidence level; 1 - alpha unless given.")
-  @Nullable String level;
-
-  @Option(
       names = "--tests",
       paramLabel = "LIST|all",
       description =
@@ -84,12 +72,6 @@ final class SharesCommand implements Callable<Integer> {
   String @Nullable [] prior;
 
   @Option(
-      names = "--label",
-      paramLabel = "TEXT",
-      description = "A name for what is counted, used in the answer.")
-  @Nullable String label;
-
-  @Option(
       names = "--table",
       paramLabel = "FILE",
       description = "A table of names and counts. A total and percents are left out.")
@@ -106,6 +88,8 @@ final class SharesCommand implements Callable<Integer> {
       paramLabel = "LEVEL,LEVEL",
       description = "The order of the levels; by number or as they first appear unless given.")
   String @Nullable [] order;
+
+  @Mixin StrictnessOptions strictness;
 
   @Mixin RowOptions rows;
 

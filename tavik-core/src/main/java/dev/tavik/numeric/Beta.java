@@ -48,7 +48,7 @@ public final class Beta {
    * The logarithm of the density.
    *
    * @param p where, strictly between 0 and 1
-   * @return ln f(p), to about 10⁻¹⁴ absolutely
+   * @return ln f(p), to about 10⁻¹³ absolutely or 10⁻¹¹ relatively
    */
   public double logDensity(DecimalFraction p) {
     double n = alpha + beta;

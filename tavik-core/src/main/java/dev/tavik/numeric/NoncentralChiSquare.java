@@ -15,7 +15,7 @@ import org.apache.commons.numbers.gamma.RegularizedGamma;
  * variables - evaluation by numerical integration", SIAM Journal on Scientific and Statistical
  * Computing 1, 438-448), where the integrand falls off like a normal density.
  *
- * <p>Measured error: relative 10⁻¹² to λ = 10⁵, 10⁻¹⁰ to λ = 10¹², for tails above 10⁻¹².
+ * <p>Measured error against forty-digit values, λ from ½ to 9100: at most 2·10⁻¹², relatively.
  */
 public final class NoncentralChiSquare {
   private static final double SERIES_TO = 200;
@@ -169,7 +169,7 @@ public final class NoncentralChiSquare {
    * @param df the degrees of freedom, above 0
    * @param tail the chance, strictly between 0 and 1
    * @param upper whether the upper tail is meant, which grows with λ, or the lower, which shrinks
-   * @return λ, to 10⁻¹⁰ relative; 0 where none is large or small enough
+   * @return λ, by bisection to 10⁻¹³ of itself; 0 where even λ = 0 has no smaller tail
    */
   public static double noncentrality(double x, double df, double tail, boolean upper) {
     DoubleUnaryOperator above =
