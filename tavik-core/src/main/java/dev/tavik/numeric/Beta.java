@@ -9,7 +9,8 @@ import org.apache.commons.numbers.gamma.LogGamma;
  * <p>The density is Loader's form of a binomial probability (2000, "Fast and accurate computation
  * of binomial probabilities") with x = α and n = α + β, which keeps its digits where the parameters
  * are large. Tails are the density times a continued fraction (Lentz's method; Press and others
- * 1992, Numerical Recipes, 6.4), each as itself on the side where it is the smaller one.
+ * 1992, Numerical Recipes, 6.4), for large parameters times an integral of the density's shape,
+ * each as itself on the side where it is the smaller one.
  */
 public final class Beta {
   private static final double HALF_LN_2_PI = 0.5 * Math.log(2 * Math.PI);
@@ -21,8 +22,19 @@ public final class Beta {
 
   private static final double TOLERANCE = 1e-15;
 
+  /** An exponent below which a density adds nothing. */
+  private static final double NEGLIGIBLE = 45;
+
+  private static final int PANELS = 3;
+
+  /** From here on a tail is integrated, since the fraction takes about the root of n terms. */
+  private static final double LARGE = 2000;
+
   private final double alpha;
   private final double beta;
+
+  /** The part of the log density that doesn't depend on p. */
+  private final double constant;
 
   /**
    * A distribution.
@@ -33,6 +45,13 @@ public final class Beta {
   public Beta(double alpha, double beta) {
     this.alpha = alpha;
     this.beta = beta;
+    double n = alpha + beta;
+    this.constant =
+        stirlingError(n)
+            - stirlingError(alpha)
+            - stirlingError(beta)
+            - HALF_LN_2_PI
+            + 0.5 * (Math.log(alpha) + Math.log(beta) - Math.log(n));
   }
 
   /**
@@ -53,18 +72,9 @@ public final class Beta {
   public double logDensity(DecimalFraction p) {
     double n = alpha + beta;
     double deviation = alpha * p.complement() - beta * p.value();
-    double logMass =
-        stirlingError(n)
-            - stirlingError(alpha)
-            - stirlingError(beta)
-            - Deviance.half(alpha, n * p.value(), deviation)
-            - Deviance.half(beta, n * p.complement(), -deviation)
-            - HALF_LN_2_PI
-            + 0.5 * (Math.log(n) - Math.log(alpha) - Math.log(beta));
-    return logMass
-        + Math.log(alpha)
-        + Math.log(beta)
-        - Math.log(n)
+    return constant
+        - Deviance.half(alpha, n * p.value(), deviation)
+        - Deviance.half(beta, n * p.complement(), -deviation)
         - Math.log(p.value())
         - Math.log(p.complement());
   }
@@ -76,9 +86,7 @@ public final class Beta {
    * @return ln P(X ≤ p)
    */
   public double logLower(DecimalFraction p) {
-    return p.value() < (alpha + 1) / (alpha + beta + 2)
-        ? logTail(alpha, beta, p.value(), p.complement(), logDensity(p))
-        : LogSpace.complement(logTail(beta, alpha, p.complement(), p.value(), logDensity(p)));
+    return logBelow(alpha, beta, p.value(), p.complement(), logDensity(p));
   }
 
   /**
@@ -88,8 +96,39 @@ public final class Beta {
    * @return ln P(X &gt; p)
    */
   public double logUpper(DecimalFraction p) {
-    return new Beta(/* alpha= */ beta, /* beta= */ alpha)
-        .logLower(new DecimalFraction(p.complement(), 0, p.value()));
+    return logBelow(beta, alpha, p.complement(), p.value(), logDensity(p));
+  }
+
+  private static double logBelow(double a, double b, double p, double q, double logDensity) {
+    return p < (a + 1) / (a + b + 2)
+        ? logSmaller(a, b, p, q, logDensity)
+        : LogSpace.complement(logSmaller(b, a, q, p, logDensity));
+  }
+
+  private static double logSmaller(double a, double b, double p, double q, double logDensity) {
+    return Math.min(a, b) < LARGE
+        ? logTail(a, b, p, q, logDensity)
+        : Math.min(0, logDensity + Math.log(p) + logShape(a - 1, b - 1, p, q));
+  }
+
+  /** ln of the integral over e of (1 - e)^a (1 + e p/q)^b, whose exponent falls from 0. */
+  private static double logShape(double a, double b, double p, double q) {
+    double odds = p / q;
+    double slope = (a * q - b * p) / q;
+    double curvature = a + b * odds * odds;
+    double length =
+        Math.min(
+            1, 2 * NEGLIGIBLE / (slope + Math.sqrt(slope * slope + 2 * NEGLIGIBLE * curvature)));
+    return Math.log(
+        GaussLegendre.integral(
+            e ->
+                Math.exp(
+                    -e * slope
+                        - a * Deviance.half(1, 1 - e, e)
+                        - b * Deviance.half(1, 1 + odds * e, -odds * e)),
+            0,
+            length,
+            PANELS));
   }
 
   /** ln I_p(a, b) = ln f + ln p + ln q - ln a + ln of the continued fraction. */
@@ -153,7 +192,7 @@ public final class Beta {
   }
 
   /** ln Γ(z + 1) - ((z + ½) ln z - z + ½ ln 2π), for z &gt; 0. */
-  private static double stirlingError(double z) {
+  static double stirlingError(double z) {
     if (z < STIRLING_FROM) {
       return LogGamma.value(z + 1) - (z + 0.5) * Math.log(z) + z - HALF_LN_2_PI;
     }

@@ -1,0 +1,363 @@
+package dev.tavik.bayes;
+
+import dev.tavik.bayes.Credible.Kind;
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Beta;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.LogSpace;
+import dev.tavik.numeric.PeakIntegral;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Proportion;
+import dev.tavik.result.Quantity;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.ToDoubleFunction;
+import org.apache.commons.numbers.rootfinder.BrentSolver;
+
+/**
+ * What is believed of the difference, the ratio and the odds ratio of two independent proportions,
+ * first against second, each with a beta distribution.
+ *
+ * <p>A probability is one density times the tail of the other, integrated by the trapezoidal rule
+ * over the logit, never drawn: probabilities are right to 10⁻¹² relatively, however small, limits
+ * to 10⁻⁸ and better. Beyond 10⁸ trials both are limited by the last place of a double.
+ */
+public final class ComparedRates {
+  /** The measures, as {@link Quantity} names them. */
+  public static final List<Quantity> MEASURES =
+      List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO);
+
+  private static final double LEAST = 0.1;
+  private static final double FARTHEST = 690;
+  private static final double CLOSE = 1e-13;
+  private static final double NO_SHARE = 1e-9;
+  private static final int MOST_WIDENINGS = 200;
+  private static final double NUDGE = 1e-6;
+  private static final double LEAST_WIDTH = 1e-9;
+
+  private final double a1;
+  private final double b1;
+  private final double a2;
+  private final double b2;
+  private final Beta first;
+  private final Beta second;
+
+  private ComparedRates(double a1, double b1, double a2, double b2) {
+    this.a1 = a1;
+    this.b1 = b1;
+    this.a2 = a2;
+    this.b2 = b2;
+    this.first = new Beta(a1, b1);
+    this.second = new Beta(a2, b2);
+  }
+
+  /**
+   * What is believed after the data.
+   *
+   * @param prior what is believed of either proportion before them
+   * @param first the first tally
+   * @param second the second tally
+   * @return the posterior
+   * @throws IllegalArgumentException if a parameter of the prior is below 0.1, where nearly all of
+   *     it lies closer to 0 or 1 than numbers go
+   */
+  public static ComparedRates of(BetaPrior prior, Tally first, Tally second) {
+    if (Math.min(prior.a(), prior.b()) < LEAST) {
+      throw new IllegalArgumentException(
+          "prior of two rates must have parameters from 0.1, such as 1,1, got "
+              + prior
+              + "; below, nearly all of it lies at 0 or 1");
+    }
+    return new ComparedRates(
+        prior.a() + first.successes(),
+        prior.b() + first.failures(),
+        prior.a() + second.successes(),
+        prior.b() + second.failures());
+  }
+
+  /**
+   * How much likelier the data are when the proportions differ than when they are equal, the common
+   * one with the same prior as each of two.
+   *
+   * @param prior what is believed of each proportion
+   * @param one the first tally
+   * @param two the second tally
+   * @param alternative the direction; a directional one multiplies by the ratio of the posterior's
+   *     and the prior's probability, one half, on its side (the encompassing prior; Klugkist, Laudy
+   *     and Hoijtink 2005, Psychological Methods 10, 477-493)
+   * @return ln BF, to 10⁻¹¹ relatively or 10⁻¹² absolutely
+   * @throws IllegalArgumentException as {@link #of} does, for a directional alternative
+   */
+  public static double logBayesFactor(
+      Tally one, Tally two, Alternative alternative, BetaPrior prior) {
+    double a = prior.a() + one.successes() + two.successes();
+    double b = prior.b() + one.failures() + two.failures();
+    DecimalFraction common = new DecimalFraction(a / (a + b), 0, b / (a + b));
+    // Everything that grows with n cancels between densities at the same value.
+    double log =
+        new Beta(prior.a(), prior.b()).logDensity(common)
+            + new Beta(a, b).logDensity(common)
+            - new Beta(prior.a() + one.successes(), prior.b() + one.failures()).logDensity(common)
+            - new Beta(prior.a() + two.successes(), prior.b() + two.failures()).logDensity(common);
+    return switch (alternative) {
+      case TWO_SIDED -> log;
+      case GREATER -> log + Math.log(2) + of(prior, one, two).logAbove(Quantity.DIFFERENCE, 0);
+      case LESS -> log + Math.log(2) + of(prior, two, one).logAbove(Quantity.DIFFERENCE, 0);
+    };
+  }
+
+  /**
+   * The probability that a measure is above a value.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @param value a difference from -1 to 1, or a ratio from 0
+   * @return P(measure &gt; value)
+   */
+  public double above(Quantity measure, double value) {
+    return Math.exp(logAbove(measure, value));
+  }
+
+  /**
+   * The probability that a measure lies in a region.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @param low the lower end
+   * @param high the upper end
+   * @return P(low &lt; measure ≤ high)
+   * @throws IllegalArgumentException if not low &lt; high
+   */
+  public double inside(Quantity measure, double low, double high) {
+    if (!(low < high)) {
+      throw new IllegalArgumentException("a region must run upwards, got " + low + " to " + high);
+    }
+    double below = logBelow(measure, low);
+    double above = logAbove(measure, high);
+    // Of nearly equal tails the difference is taken, of the smaller ones.
+    if (below > Math.log(0.5)) {
+      return Math.max(0, Math.exp(logAbove(measure, low)) - Math.exp(above));
+    }
+    if (above > Math.log(0.5)) {
+      return Math.max(0, Math.exp(logBelow(measure, high)) - Math.exp(below));
+    }
+    return Math.max(0, 1 - Math.exp(below) - Math.exp(above));
+  }
+
+  /**
+   * The mean.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @return its mean; infinite where a ratio has none, as the second proportion may be next to 0
+   */
+  public double mean(Quantity measure) {
+    return switch (measure) {
+      case DIFFERENCE -> (a1 * b2 - a2 * b1) / ((a1 + b1) * (a2 + b2));
+      case RATIO -> a2 > 1 ? first.mean() * ((a2 + b2 - 1) / (a2 - 1)) : Double.POSITIVE_INFINITY;
+      default -> a2 > 1 && b1 > 1 ? a1 / (b1 - 1) * (b2 / (a2 - 1)) : Double.POSITIVE_INFINITY;
+    };
+  }
+
+  /**
+   * The median.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @return the value with probability ½ on either side
+   */
+  public double median(Quantity measure) {
+    return limit(measure, 0.5, /* fromBelow= */ true);
+  }
+
+  /**
+   * The interval with equal tails.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @param level its probability, strictly between 0 and 1
+   * @return the interval
+   * @throws IllegalArgumentException if the level is out of its range
+   */
+  public Credible equalTailed(Quantity measure, double level) {
+    Proportion.require("level", level);
+    double tail = DecimalFraction.complement(level) / 2;
+    return new Credible(
+        Kind.EQUAL_TAILED,
+        level,
+        limit(measure, tail, /* fromBelow= */ true),
+        limit(measure, tail, /* fromBelow= */ false));
+  }
+
+  /**
+   * The shortest interval.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @param level its probability, strictly between 0 and 1
+   * @return the interval; it starts at 0 or -1 or ends at 1 where the density is highest there
+   * @throws IllegalArgumentException if the level is out of its range
+   */
+  public Credible highestDensity(Quantity measure, double level) {
+    Proportion.require("level", level);
+    double outside = DecimalFraction.complement(level);
+    DoubleUnaryOperator unequal =
+        share ->
+            logDensity(measure, limit(measure, share * outside, /* fromBelow= */ true))
+                - logDensity(measure, limit(measure, (1 - share) * outside, false));
+    if (unequal.applyAsDouble(NO_SHARE) >= 0) {
+      double least = measure == Quantity.DIFFERENCE ? -1 : 0;
+      return new Credible(
+          Kind.HIGHEST_DENSITY, level, least, limit(measure, outside, /* fromBelow= */ false));
+    }
+    if (unequal.applyAsDouble(1 - NO_SHARE) <= 0) {
+      double greatest = measure == Quantity.DIFFERENCE ? 1 : Double.POSITIVE_INFINITY;
+      return new Credible(
+          Kind.HIGHEST_DENSITY, level, limit(measure, outside, /* fromBelow= */ true), greatest);
+    }
+    double share = new BrentSolver(0, 1e-12, 0).findRoot(unequal, NO_SHARE, 1 - NO_SHARE);
+    return new Credible(
+        Kind.HIGHEST_DENSITY,
+        level,
+        limit(measure, share * outside, /* fromBelow= */ true),
+        limit(measure, (1 - share) * outside, /* fromBelow= */ false));
+  }
+
+  /**
+   * The density.
+   *
+   * @param measure one of {@link #MEASURES}
+   * @param value a difference strictly between -1 and 1, or a ratio above 0
+   * @return its height
+   */
+  public double density(Quantity measure, double value) {
+    return Math.exp(logDensity(measure, value));
+  }
+
+  /** The value with a tail below or above, searched on the scale on which it is most normal. */
+  private double limit(Quantity measure, double tail, boolean fromBelow) {
+    double logTail = Math.log(tail);
+    boolean difference = measure == Quantity.DIFFERENCE;
+    DoubleUnaryOperator unequal =
+        at -> {
+          double value = difference ? at : Math.exp(at);
+          return fromBelow
+              ? logBelow(measure, value) - logTail
+              : logTail - logAbove(measure, value);
+        };
+    double farthest = difference ? Math.nextDown(1.0) : FARTHEST;
+    double step = scale(measure);
+    double low = Math.max(-farthest, Math.min(farthest, centre(measure)));
+    double high = low;
+    if (unequal.applyAsDouble(low) < 0) {
+      for (int i = 0; i < MOST_WIDENINGS && high < farthest; i++, step *= 2) {
+        high = Math.min(farthest, high + step);
+        if (unequal.applyAsDouble(high) >= 0) {
+          break;
+        }
+        low = high;
+      }
+    } else {
+      for (int i = 0; i < MOST_WIDENINGS && low > -farthest; i++, step *= 2) {
+        low = Math.max(-farthest, low - step);
+        if (unequal.applyAsDouble(low) <= 0) {
+          break;
+        }
+        high = low;
+      }
+    }
+    if (low >= high) {
+      return difference ? low : Math.exp(low);
+    }
+    double found = new BrentSolver(CLOSE, CLOSE * scale(measure), 0).findRoot(unequal, low, high);
+    return difference ? found : Math.exp(found);
+  }
+
+  private double centre(Quantity measure) {
+    return switch (measure) {
+      case DIFFERENCE -> mean(measure);
+      case RATIO -> Math.log(first.mean()) - Math.log(second.mean());
+      default -> Math.log(a1) - Math.log(b1) - Math.log(a2) + Math.log(b2);
+    };
+  }
+
+  /** About a standard deviation on the scale of the search. */
+  private double scale(Quantity measure) {
+    return switch (measure) {
+      case DIFFERENCE -> Math.sqrt(variance(a1, b1) + variance(a2, b2));
+      case RATIO -> Math.sqrt(b1 / a1 / (a1 + b1) + b2 / a2 / (a2 + b2));
+      default -> Math.sqrt(1 / a1 + 1 / b1 + 1 / a2 + 1 / b2);
+    };
+  }
+
+  private static double variance(double a, double b) {
+    return a / (a + b) * (b / (a + b)) / (a + b + 1);
+  }
+
+  private double logAbove(Quantity measure, double value) {
+    EqualLine line = EqualLine.of(measure, value);
+    // Below the line's lower end every first proportion is above.
+    double certain =
+        line.least() > 0
+            ? second.logLower(new DecimalFraction(line.least(), 0, 1 - line.least()))
+            : Double.NEGATIVE_INFINITY;
+    double along =
+        along(
+            line,
+            pair -> first.logUpper(pair.first()),
+            line.secondOf(first.mean()) > second.mean());
+    return Math.min(0, LogSpace.add(certain, along));
+  }
+
+  private double logBelow(Quantity measure, double value) {
+    EqualLine line = EqualLine.of(measure, value);
+    double certain =
+        line.greatest() > 0
+            ? second.logUpper(new DecimalFraction(1 - line.greatest(), 0, line.greatest()))
+            : Double.NEGATIVE_INFINITY;
+    double along =
+        along(
+            line,
+            pair -> first.logLower(pair.first()),
+            line.secondOf(first.mean()) < second.mean());
+    return Math.min(0, LogSpace.add(certain, along));
+  }
+
+  private double logDensity(Quantity measure, double value) {
+    EqualLine line = EqualLine.of(measure, value);
+    return along(
+        line, pair -> first.logDensity(pair.first()) + line.logSpread(pair), /* alike= */ false);
+  }
+
+  /**
+   * ln of the integral, along a line, of the second's density times a function of the first.
+   *
+   * @param alike whether that function hardly changes where the second's density is
+   */
+  private double along(EqualLine line, ToDoubleFunction<EqualLine.Pair> ofFirst, boolean alike) {
+    if (line.empty()) {
+      return Double.NEGATIVE_INFINITY;
+    }
+    double own = line.logit(second.mean());
+    double ownWidth = width(line, own, variance(a2, b2));
+    double start = own;
+    double width = ownWidth;
+    if (!alike) {
+      // Both have a say: between where either would have it, nearer the surer one.
+      double mean = first.mean();
+      double wanted = line.secondOf(mean);
+      double slope = (wanted - line.secondOf(mean * (1 - NUDGE))) / (mean * NUDGE);
+      double other = line.logit(wanted);
+      double otherWidth = width(line, other, variance(a1, b1) * slope * slope);
+      double share = ownWidth / Math.hypot(ownWidth, otherWidth);
+      start = own + share * share * (other - own);
+      width = share * otherWidth;
+    }
+    return PeakIntegral.log(
+        t -> {
+          EqualLine.Pair pair = line.at(t);
+          return second.logDensity(pair.second()) + pair.logStep() + ofFirst.applyAsDouble(pair);
+        },
+        start,
+        width);
+  }
+
+  private static double width(EqualLine line, double logit, double variance) {
+    double width = Math.sqrt(variance) / Math.exp(line.at(logit).logStep());
+    return Math.max(LEAST_WIDTH, Math.min(1, width));
+  }
+}

@@ -1,0 +1,215 @@
+package dev.tavik.bayes;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Quantity;
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.MathContext;
+import org.apache.commons.statistics.distribution.BetaDistribution;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ComparedRatesTest {
+  private static final MathContext DIGITS = new MathContext(60);
+
+  private static BigInteger ways(long n, long k) {
+    BigInteger product = BigInteger.ONE;
+    for (long j = 0; j < k; j++) {
+      product = product.multiply(BigInteger.valueOf(n - j)).divide(BigInteger.valueOf(j + 1));
+    }
+    return product;
+  }
+
+  /**
+   * A proportion with whole parameters a, b is the a-th smallest of a + b - 1 uniform numbers, so
+   * that the first exceeds the second where at least a2 of the second's numbers lie below it: a
+   * matter of counting.
+   */
+  private static BigDecimal firstAbove(long a1, long b1, long a2, long b2) {
+    long m = a2 + b2 - 1;
+    BigInteger sum = BigInteger.ZERO;
+    for (long k = a2; k <= m; k++) {
+      sum = sum.add(ways(a1 - 1 + k, k).multiply(ways(b1 - 1 + m - k, m - k)));
+    }
+    return new BigDecimal(sum).divide(new BigDecimal(ways(a1 + b1 - 1 + m, m)), DIGITS);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "14, 400, 31, 410",
+    "0, 10, 0, 12",
+    "12, 12, 3, 9",
+    "0, 60, 5, 60",
+    "7, 8, 7, 8",
+    "1, 2, 2, 3",
+    "3, 300, 290, 300",
+    "290, 300, 3, 300",
+    "900, 3000, 700, 3000"
+  })
+  void wholeParametersGiveRationalNumbers(long x1, long n1, long x2, long n2) {
+    Tally first = Tally.of(x1, n1);
+    Tally second = Tally.of(x2, n2);
+    BigDecimal above = firstAbove(x1 + 1, n1 - x1 + 1, x2 + 1, n2 - x2 + 1);
+    BigDecimal below = firstAbove(x2 + 1, n2 - x2 + 1, x1 + 1, n1 - x1 + 1);
+    double expected = above.doubleValue();
+    ComparedRates rates = ComparedRates.of(BetaPrior.uniform(), first, second);
+    for (Quantity measure : ComparedRates.MEASURES) {
+      double none = measure == Quantity.DIFFERENCE ? 0 : 1;
+      assertThat(rates.above(measure, none))
+          .as(measure.id())
+          .isCloseTo(expected, within(1e-12 * expected));
+    }
+    // With uniform priors every count has the same chance: 1/(n1 + 1)(n2 + 1) against the chance
+    // of the table given its margins, divided by n1 + n2 + 1.
+    BigDecimal two =
+        new BigDecimal(ways(n1 + n2, x1 + x2))
+            .divide(new BigDecimal(ways(n1, x1).multiply(ways(n2, x2))), DIGITS)
+            .multiply(BigDecimal.valueOf(n1 + n2 + 1))
+            .divide(BigDecimal.valueOf((n1 + 1) * (n2 + 1)), DIGITS);
+    assertFactor(first, second, Alternative.TWO_SIDED, two);
+    assertFactor(
+        first, second, Alternative.GREATER, two.multiply(above).multiply(BigDecimal.valueOf(2)));
+    assertFactor(
+        first, second, Alternative.LESS, two.multiply(below).multiply(BigDecimal.valueOf(2)));
+  }
+
+  private static void assertFactor(
+      Tally first, Tally second, Alternative alternative, BigDecimal expected) {
+    double factor =
+        Math.exp(ComparedRates.logBayesFactor(first, second, alternative, BetaPrior.uniform()));
+    assertThat(factor)
+        .as(alternative.id())
+        .isCloseTo(expected.doubleValue(), within(2e-12 * expected.doubleValue()));
+  }
+
+  /** The double integral the plain way: a fine grid over the second, the first's tail for each. */
+  private static double twin(
+      Quantity measure, double value, BetaDistribution first, BetaDistribution second) {
+    int steps = 20_000;
+    double from = second.inverseCumulativeProbability(1e-11);
+    double width = (second.inverseSurvivalProbability(1e-11) - from) / steps;
+    double sum = 0;
+    for (int i = 0; i < steps; i++) {
+      double low = from + i * width;
+      double high = low + width;
+      double y = low + width / 2;
+      double x =
+          switch (measure) {
+            case DIFFERENCE -> y + value;
+            case RATIO -> y * value;
+            default -> value * y / (1 - y + value * y);
+          };
+      sum += second.probability(low, high) * first.survivalProbability(x);
+    }
+    return sum;
+  }
+
+  @ParameterizedTest
+  @CsvSource({"14, 400, 31, 410, 1, 1", "3, 10, 8, 12, 2, 5", "2, 9, 5, 11, 0.5, 0.5"})
+  void probabilitiesAgreeWithAPlainIntegral(
+      long x1, long n1, long x2, long n2, double a, double b) {
+    ComparedRates rates = ComparedRates.of(new BetaPrior(a, b), Tally.of(x1, n1), Tally.of(x2, n2));
+    BetaDistribution first = BetaDistribution.of(a + x1, b + n1 - x1);
+    BetaDistribution second = BetaDistribution.of(a + x2, b + n2 - x2);
+    double[][] values = {{-0.4, -0.07, -0.02, 0, 0.01, 0.3}, {0.2, 0.7, 1.5, 4}, {0.1, 0.5, 2, 9}};
+    for (int i = 0; i < values.length; i++) {
+      Quantity measure = ComparedRates.MEASURES.get(i);
+      for (double value : values[i]) {
+        assertThat(rates.above(measure, value))
+            .as("%s %s", measure.id(), value)
+            .isCloseTo(twin(measure, value, first, second), within(2e-9));
+      }
+    }
+    assertThat(rates.inside(Quantity.DIFFERENCE, -0.4, 0.01))
+        .isCloseTo(
+            twin(Quantity.DIFFERENCE, -0.4, first, second)
+                - twin(Quantity.DIFFERENCE, 0.01, first, second),
+            within(2e-9));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "14, 400, 31, 410, 1, 1",
+    "0, 10, 0, 12, 1, 1",
+    "0, 60, 5, 60, 0.5, 0.5",
+    "60, 60, 55, 60, 0.1, 0.1",
+    "1, 3, 2, 3, 2, 30",
+    "52000, 1000000, 51000, 1000000, 1, 1",
+    "500000000, 1000000000, 500010000, 1000000000, 1, 1"
+  })
+  void limitsHaveTheirTailsAndMirrorEachOther(
+      long x1, long n1, long x2, long n2, double a, double b) {
+    BetaPrior prior = new BetaPrior(a, b);
+    ComparedRates rates = ComparedRates.of(prior, Tally.of(x1, n1), Tally.of(x2, n2));
+    ComparedRates swapped = ComparedRates.of(prior, Tally.of(x2, n2), Tally.of(x1, n1));
+    for (Quantity measure : ComparedRates.MEASURES) {
+      boolean difference = measure == Quantity.DIFFERENCE;
+      Credible equal = rates.equalTailed(measure, 0.95);
+      assertThat(1 - rates.above(measure, equal.lower())).isCloseTo(0.025, within(1e-10));
+      assertThat(rates.above(measure, equal.upper())).isCloseTo(0.025, within(1e-10));
+      assertThat(rates.above(measure, rates.median(measure))).isCloseTo(0.5, within(1e-10));
+      double mirrored = swapped.equalTailed(measure, 0.95).lower();
+      double upper = difference ? -mirrored : 1 / mirrored;
+      assertThat(equal.upper()).isCloseTo(upper, within(1e-9 * Math.abs(upper)));
+      Credible highest = rates.highestDensity(measure, 0.95);
+      assertThat(rates.inside(measure, highest.lower(), highest.upper()))
+          .isCloseTo(0.95, within(1e-9));
+      assertThat(highest.upper() - highest.lower())
+          .isLessThanOrEqualTo((equal.upper() - equal.lower()) * (1 + 1e-9));
+      if (highest.lower() > (difference ? -1 : 0)) {
+        double density = rates.density(measure, highest.lower());
+        assertThat(rates.density(measure, highest.upper()))
+            .isCloseTo(density, within(1e-4 * density));
+      }
+    }
+  }
+
+  /** A density is what its probability grows by; a mean the sum of what is above. */
+  @Test
+  void densitiesAndMeansBelongToTheProbabilities() {
+    ComparedRates rates =
+        ComparedRates.of(BetaPrior.uniform(), Tally.of(30, 200), Tally.of(41, 180));
+    for (Quantity measure : ComparedRates.MEASURES) {
+      double from = measure == Quantity.DIFFERENCE ? -1 : 0;
+      double to = measure == Quantity.DIFFERENCE ? 1 : 12;
+      int steps = 4000;
+      double h = (to - from) / steps;
+      double mean = from;
+      for (int i = 0; i < steps; i++) {
+        mean += h * rates.above(measure, from + (i + 0.5) * h);
+      }
+      assertThat(rates.mean(measure)).as(measure.id()).isCloseTo(mean, within(1e-5));
+      double at = rates.median(measure);
+      double grown = (rates.above(measure, at - 1e-4) - rates.above(measure, at + 1e-4)) / 2e-4;
+      assertThat(rates.density(measure, at)).isCloseTo(grown, within(1e-4 * grown));
+    }
+    assertThat(
+            ComparedRates.of(BetaPrior.uniform(), Tally.of(3, 9), Tally.of(0, 9))
+                .mean(Quantity.RATIO))
+        .isInfinite();
+  }
+
+  @Test
+  void whatHasNoMeaningIsRefused() {
+    Tally tally = Tally.of(3, 9);
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> ComparedRates.of(new BetaPrior(0.01, 1), tally, tally))
+        .withMessageContaining("from 0.1");
+    ComparedRates rates = ComparedRates.of(BetaPrior.uniform(), tally, tally);
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> rates.inside(Quantity.DIFFERENCE, 0.2, -0.2))
+        .withMessageContaining("upwards");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> rates.equalTailed(Quantity.RATIO, 1))
+        .withMessageContaining("level");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> rates.median(Quantity.COHENS_H))
+        .withMessageContaining("cohens-h");
+  }
+}
