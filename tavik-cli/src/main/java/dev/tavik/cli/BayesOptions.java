@@ -22,13 +22,15 @@ final class BayesOptions {
       names = "--region",
       paramLabel = "LOW,HIGH",
       description =
-          "The rates that are as good as the null value, such as 4%%,6%%; implies --bayes.")
+          "What is as good as the null: rates such as 4%%,6%%, of a comparison differences such as"
+              + " -2%%,2%% or 2%%; implies --bayes.")
   @Nullable String region;
 
   @Option(
       names = "--bayes-chart",
       paramLabel = "FILE",
       description =
-          "Draw prior and posterior with their heights at the null value into a .png or .svg file.")
+          "Draw what to believe, of a rate before and after the data, of two rates of their"
+              + " difference, into a .png or .svg file.")
   @Nullable Path chart;
 }

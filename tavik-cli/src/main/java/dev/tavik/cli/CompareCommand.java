@@ -137,6 +137,8 @@ final class CompareCommand implements Callable<Integer> {
       description = "Pairs as counts: both, first only; second only, neither.")
   @Nullable String cells;
 
+  @Mixin BayesOptions bayes;
+
   @Mixin AnswerOptions answer;
 
   CompareCommand(Terminal terminal) {
@@ -145,6 +147,7 @@ final class CompareCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    answer.pictures.posterior(bayes.chart);
     return answer.on(terminal).answer(Words.of(command, CompareSpec.WORDS), CompareSpec::question);
   }
 }

@@ -133,6 +133,24 @@ final class CrossCommand implements Callable<Integer> {
       description = "How long fisher may take, about; 5 unless given.")
   @Nullable String budget;
 
+  @Option(
+      names = "--bayes",
+      description = "Show the Bayesian view beside: Bayes factors for an association.")
+  boolean bayes;
+
+  @Option(
+      names = "--prior",
+      paramLabel = "A",
+      description = "The prior parameter of every cell, implies --bayes; 1 unless given.")
+  @Nullable String prior;
+
+  @Option(
+      names = "--sampling",
+      paramLabel = "free|total|rows|columns|both",
+      description =
+          "What was fixed when the counts were collected, implies --bayes; total unless given.")
+  @Nullable String sampling;
+
   @Mixin StrictnessOptions strictness;
 
   @Mixin RowOptions rowOptions;

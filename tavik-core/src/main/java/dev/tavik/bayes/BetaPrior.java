@@ -11,7 +11,9 @@ import dev.tavik.result.Figures;
  * @param b the second parameter, above 0
  */
 public record BetaPrior(double a, double b) {
-  private static final double MOST = 1e9;
+  /** The largest parameter accepted. */
+  public static final double MOST_PARAMETER = 1e9;
+
   private static final double LEAST = 1e-6;
 
   /**
@@ -26,7 +28,7 @@ public record BetaPrior(double a, double b) {
   }
 
   private static void require(double parameter) {
-    if (!(parameter >= LEAST && parameter <= MOST)) {
+    if (!(parameter >= LEAST && parameter <= MOST_PARAMETER)) {
       throw new IllegalArgumentException(
           "prior must have parameters from 0.000001 to 1e9, such as 1,1, got "
               + parameter

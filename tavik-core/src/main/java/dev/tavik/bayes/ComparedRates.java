@@ -27,7 +27,9 @@ public final class ComparedRates {
   public static final List<Quantity> MEASURES =
       List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO);
 
-  private static final double LEAST = 0.1;
+  /** The smallest parameter of a prior accepted. */
+  public static final double LEAST_PARAMETER = 0.1;
+
   private static final double FARTHEST = 690;
   private static final double CLOSE = 1e-13;
   private static final double NO_SHARE = 1e-9;
@@ -62,7 +64,7 @@ public final class ComparedRates {
    *     it lies closer to 0 or 1 than numbers go
    */
   public static ComparedRates of(BetaPrior prior, Tally first, Tally second) {
-    if (Math.min(prior.a(), prior.b()) < LEAST) {
+    if (Math.min(prior.a(), prior.b()) < LEAST_PARAMETER) {
       throw new IllegalArgumentException(
           "prior of two rates must have parameters from 0.1, such as 1,1, got "
               + prior

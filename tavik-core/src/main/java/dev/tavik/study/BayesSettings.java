@@ -4,14 +4,14 @@ import dev.tavik.bayes.BetaPrior;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a rate is seen the Bayesian way.
+ * How a rate, or two, are seen the Bayesian way.
  *
- * @param prior what is believed before the data
- * @param region the values that are as good as the null value; null for none
+ * @param prior what is believed of a rate before the data
+ * @param region the values, or differences, that are as good as the null value; null for none
  */
 public record BayesSettings(BetaPrior prior, @Nullable Region region) {
   /**
-   * A region of practical equivalence.
+   * A region of practical equivalence, of a rate or of a difference.
    *
    * @param low its lower end
    * @param high its upper end
@@ -20,12 +20,15 @@ public record BayesSettings(BetaPrior prior, @Nullable Region region) {
     /**
      * Checks the ends.
      *
-     * @throws IllegalArgumentException if not 0 ≤ low &lt; high ≤ 1
+     * @throws IllegalArgumentException if not -1 ≤ low &lt; high ≤ 1
      */
     public Region {
-      if (!(low >= 0 && low < high && high <= 1)) {
+      if (!(low >= -1 && low < high && high <= 1)) {
         throw new IllegalArgumentException(
-            "region must run upwards between 0 and 1, such as 4%,6%, got " + low + " to " + high);
+            "region must run upwards, such as 4%,6% for a rate or -2%,2% for a difference, got "
+                + low
+                + " to "
+                + high);
       }
     }
   }

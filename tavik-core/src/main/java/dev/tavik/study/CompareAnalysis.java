@@ -75,6 +75,9 @@ final class CompareAnalysis {
             oneSided,
             intervals,
             preference,
+            settings.bayes() == null
+                ? null
+                : CompareBayes.of(question.first(), question.second(), settings),
             List.of(PooledExpectation.of(first, second).condition(), INDEPENDENCE),
             List.of(),
             working(),

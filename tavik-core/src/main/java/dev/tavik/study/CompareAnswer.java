@@ -31,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  * @param intervals for each method the two-sided interval and, with a direction, the bound that
  *     matches
  * @param preference which test and interval the verdict rests on, and why
+ * @param bayes the Bayesian view; null where it wasn't asked for
  * @param conditions what the methods take for granted
  * @param cautions what to be careful of
  * @param working the z tests and the closed-form intervals as they are done by hand
@@ -49,6 +50,7 @@ public record CompareAnswer(
     List<DirectedTest> oneSided,
     List<Interval> intervals,
     Preference preference,
+    @Nullable CompareBayes bayes,
     List<Condition> conditions,
     List<Caution> cautions,
     List<Working> working,
@@ -127,6 +129,7 @@ public record CompareAnswer(
         oneSided,
         intervals,
         preference,
+        bayes,
         conditions,
         cautions,
         working,
@@ -147,6 +150,7 @@ public record CompareAnswer(
         oneSided,
         intervals,
         preference,
+        bayes,
         conditions,
         found,
         working,

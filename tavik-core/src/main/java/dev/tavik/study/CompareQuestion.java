@@ -174,6 +174,17 @@ public record CompareQuestion(
     return with(settings.equivalent(margin));
   }
 
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region of the difference
+   * @return the question
+   * @throws IllegalArgumentException if there is another null difference than 0
+   */
+  public CompareQuestion bayes(BayesSettings view) {
+    return with(settings.bayes(view));
+  }
+
   private CompareQuestion with(CompareSettings changed) {
     return new CompareQuestion(label, first, second, changed, from);
   }

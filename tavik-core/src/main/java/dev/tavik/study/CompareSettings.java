@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param margin the largest difference without practical meaning, strictly between 0 and 1; null
  *     for none
  * @param show what is to be shown; non-inferiority and equivalence need a margin
+ * @param bayes how the comparison is seen the Bayesian way; null for not at all
  */
 public record CompareSettings(
     Hypothesis hypothesis,
@@ -36,7 +37,8 @@ public record CompareSettings(
     List<TwoProportionTest> chosenTests,
     List<ComparisonInterval> intervals,
     @Nullable Double margin,
-    Show show) {
+    Show show,
+    @Nullable BayesSettings bayes) {
 
   /**
    * Checks the parts.
@@ -61,6 +63,11 @@ public record CompareSettings(
     intervals = intervals.stream().distinct().toList();
     if (intervals.isEmpty()) {
       throw new IllegalArgumentException("intervals must name at least one method, got none");
+    }
+    if (bayes != null && hypothesis.against() != 0) {
+      throw new IllegalArgumentException(
+          "bayes holds different rates against equal ones; leave against out, and say with a region"
+              + " which differences are as good as none");
     }
     if (show != Show.DIFFERENCE) {
       requireClaim(hypothesis, alpha, margin, show);
@@ -107,7 +114,8 @@ public record CompareSettings(
             RatioInterval.KOOPMAN,
             OddsRatioInterval.CONDITIONAL_EXACT),
         null,
-        Show.DIFFERENCE);
+        Show.DIFFERENCE,
+        null);
   }
 
   /**
@@ -212,7 +220,8 @@ public record CompareSettings(
   }
 
   private CompareSettings with(Hypothesis changed) {
-    return new CompareSettings(changed, alpha, chosenLevel, chosenTests, intervals, margin, show);
+    return new CompareSettings(
+        changed, alpha, chosenLevel, chosenTests, intervals, margin, show, bayes);
   }
 
   /**
@@ -224,7 +233,7 @@ public record CompareSettings(
    */
   public CompareSettings alpha(double value) {
     return new CompareSettings(
-        hypothesis, value, chosenLevel, chosenTests, intervals, margin, show);
+        hypothesis, value, chosenLevel, chosenTests, intervals, margin, show, bayes);
   }
 
   /**
@@ -235,7 +244,8 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CompareSettings level(double value) {
-    return new CompareSettings(hypothesis, alpha, value, chosenTests, intervals, margin, show);
+    return new CompareSettings(
+        hypothesis, alpha, value, chosenTests, intervals, margin, show, bayes);
   }
 
   /**
@@ -245,7 +255,8 @@ public record CompareSettings(
    * @return the settings
    */
   public CompareSettings tests(List<TwoProportionTest> methods) {
-    return new CompareSettings(hypothesis, alpha, chosenLevel, methods, intervals, margin, show);
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, methods, intervals, margin, show, bayes);
   }
 
   /**
@@ -257,7 +268,7 @@ public record CompareSettings(
    */
   public CompareSettings intervals(List<? extends ComparisonInterval> methods) {
     return new CompareSettings(
-        hypothesis, alpha, chosenLevel, chosenTests, List.copyOf(methods), margin, show);
+        hypothesis, alpha, chosenLevel, chosenTests, List.copyOf(methods), margin, show, bayes);
   }
 
   /**
@@ -268,7 +279,8 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CompareSettings margin(double value) {
-    return new CompareSettings(hypothesis, alpha, chosenLevel, chosenTests, intervals, value, show);
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, show, bayes);
   }
 
   /**
@@ -288,7 +300,8 @@ public record CompareSettings(
         chosenTests,
         intervals,
         value,
-        Show.NONINFERIOR);
+        Show.NONINFERIOR,
+        bayes);
   }
 
   /**
@@ -300,6 +313,35 @@ public record CompareSettings(
    */
   public CompareSettings equivalent(double value) {
     return new CompareSettings(
-        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, Show.EQUIVALENT);
+        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, Show.EQUIVALENT, bayes);
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region of the difference; null for none
+   * @return the settings
+   * @throws IllegalArgumentException if there is another null difference than 0
+   */
+  public CompareSettings bayes(@Nullable BayesSettings view) {
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, chosenTests, intervals, margin, show, view);
+  }
+
+  /**
+   * The differences that are as good as none, or for non-inferiority good enough.
+   *
+   * @return the region of the Bayesian view, else what the margin says; null for none
+   */
+  public BayesSettings.@Nullable Region region() {
+    if (bayes == null || bayes.region() != null || margin == null) {
+      return bayes == null ? null : bayes.region();
+    }
+    if (show == Show.NONINFERIOR) {
+      return hypothesis.alternative() == Alternative.GREATER
+          ? new BayesSettings.Region(-margin, 1)
+          : new BayesSettings.Region(-1, margin);
+    }
+    return new BayesSettings.Region(-margin, margin);
   }
 }

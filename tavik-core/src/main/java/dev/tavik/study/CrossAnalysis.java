@@ -142,6 +142,7 @@ final class CrossAnalysis {
             ? new RowComparison(table, settings).pairs()
             : List.of(),
         test.method(),
+        settings.bayes() == null ? null : CrossBayes.of(table, settings.bayes()),
         conditions(),
         cautions(),
         conclusion());

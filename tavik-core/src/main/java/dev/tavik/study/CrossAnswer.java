@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param refusals the tests that declined, and why
  * @param rowPairs each two rows compared, if that was asked for
  * @param preferred the id of the test that the verdict rests on
+ * @param bayes the Bayesian view; null where it wasn't asked for
  * @param conditions what the tests take for granted
  * @param cautions what to be careful of
  * @param conclusion the verdict in words
@@ -43,6 +44,7 @@ public record CrossAnswer(
     List<Refusal> refusals,
     List<RowPair> rowPairs,
     String preferred,
+    @Nullable CrossBayes bayes,
     List<Condition> conditions,
     List<Caution> cautions,
     String conclusion)

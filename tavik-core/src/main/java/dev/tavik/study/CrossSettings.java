@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param options the scores of ordered levels and the budget of exact tests
  * @param shown the tables of cells to show beside the counts
  * @param rowPairs whether each two rows are compared
+ * @param bayes how the association is seen the Bayesian way; null for not at all
  */
 public record CrossSettings(
     double alpha,
@@ -25,7 +26,8 @@ public record CrossSettings(
     Ordered ordered,
     TestOptions options,
     List<CellTable> shown,
-    RowPairs rowPairs) {
+    RowPairs rowPairs,
+    CrossBayes.@Nullable Settings bayes) {
   /** Whether each two rows are compared with each other. */
   public enum RowPairs {
     /** They are. */
@@ -62,7 +64,8 @@ public record CrossSettings(
         Ordered.NONE,
         TestOptions.usual(),
         List.of(CellTable.RESIDUALS),
-        RowPairs.LEFT);
+        RowPairs.LEFT,
+        null);
   }
 
   /**
@@ -82,7 +85,7 @@ public record CrossSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CrossSettings alpha(double value) {
-    return new CrossSettings(value, chosenLevel, tests, ordered, options, shown, rowPairs);
+    return new CrossSettings(value, chosenLevel, tests, ordered, options, shown, rowPairs, bayes);
   }
 
   /**
@@ -93,7 +96,7 @@ public record CrossSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CrossSettings level(double value) {
-    return new CrossSettings(alpha, value, tests, ordered, options, shown, rowPairs);
+    return new CrossSettings(alpha, value, tests, ordered, options, shown, rowPairs, bayes);
   }
 
   /**
@@ -103,7 +106,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings tests(List<TableTest> methods) {
-    return new CrossSettings(alpha, chosenLevel, methods, ordered, options, shown, rowPairs);
+    return new CrossSettings(alpha, chosenLevel, methods, ordered, options, shown, rowPairs, bayes);
   }
 
   /**
@@ -113,7 +116,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings ordered(Ordered which) {
-    return new CrossSettings(alpha, chosenLevel, tests, which, options, shown, rowPairs);
+    return new CrossSettings(alpha, chosenLevel, tests, which, options, shown, rowPairs, bayes);
   }
 
   /**
@@ -123,7 +126,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings options(TestOptions changed) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, changed, shown, rowPairs);
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, changed, shown, rowPairs, bayes);
   }
 
   /**
@@ -133,7 +136,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings shown(List<CellTable> tables) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, tables, rowPairs);
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, tables, rowPairs, bayes);
   }
 
   /**
@@ -143,6 +146,16 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings rowPairs(RowPairs choice) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, choice);
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, choice, bayes);
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the sampling plan and the prior; null for none
+   * @return the settings
+   */
+  public CrossSettings bayes(CrossBayes.@Nullable Settings view) {
+    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, rowPairs, view);
   }
 }

@@ -3,7 +3,6 @@ package dev.tavik.study;
 import dev.tavik.bayes.BetaPosterior;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Credible;
-import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.RateBayesFactor;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
@@ -37,6 +36,7 @@ public record RateBayes(
     List<Sensitivity> sensitivity,
     String conclusion) {
   private static final double MOST_SPELT = Math.log(1e300);
+  private static final double MOST_PLAIN = Math.log(999_500);
   private static final double[] EVEN = {0.5, 1, 2, 5, 20};
   private static final double[] AT_NULL = {2, 10, 50, 200};
 
@@ -122,27 +122,26 @@ public record RateBayes(
           case LESS -> "a rate below " + value;
           case GREATER -> "a rate above " + value;
         };
-    String atValue = "a rate of " + value;
-    boolean favoursNull = log < 0;
-    return String.format(
-        "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
-        times(log),
-        favoursNull ? atValue : alternative,
-        favoursNull ? alternative : atValue,
-        Evidence.of(log).words());
+    return Likelier.words(log, alternative, "a rate of " + value);
   }
 
   /**
    * A Bayes factor as the number of times that one hypothesis makes the data likelier, above 1.
    *
    * @param logBayesFactor its natural logarithm, of either sign
-   * @return such as {@code 6.30}, or {@code 1e434} where it is beyond the range of doubles
+   * @return such as {@code 6.30} or {@code 3.25e9}, or {@code 1e434} where it is beyond the range
+   *     of doubles
    */
   public static String times(double logBayesFactor) {
     double size = Math.abs(logBayesFactor);
+    if (size < MOST_PLAIN) {
+      return Figures.significant(Math.exp(size), 3);
+    }
+    double log10 = size / Math.log(10);
+    long power = (long) Math.floor(log10);
     return size < MOST_SPELT
-        ? Figures.significant(Math.exp(size), 3)
-        : "1e" + Math.round(size / Math.log(10));
+        ? String.format("%.2fe%d", Math.pow(10, log10 - power), power)
+        : "1e" + Math.round(log10);
   }
 
   /**

@@ -54,6 +54,13 @@ public record RateSettings(
       throw new IllegalArgumentException(
           "the Bayesian view is of trials without end; leave the lot out");
     }
+    if (bayes != null && bayes.region() != null && bayes.region().low() < 0) {
+      throw new IllegalArgumentException(
+          "region of a rate must lie between 0 and 1, such as 4%,6%, got "
+              + bayes.region().low()
+              + " to "
+              + bayes.region().high());
+    }
     if (lot != null) {
       requireKnown("tests", tests.stream().map(Enum::name).toList(), LotTest.values());
       requireKnown("intervals", intervals.stream().map(Enum::name).toList(), LotInterval.values());

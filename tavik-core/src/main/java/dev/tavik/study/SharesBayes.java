@@ -4,7 +4,6 @@ import dev.tavik.association.Shares;
 import dev.tavik.bayes.BetaPosterior;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.DirichletPrior;
-import dev.tavik.bayes.Evidence;
 import dev.tavik.count.CategoryCounts;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,15 +42,11 @@ public record SharesBayes(
           new Posterior(
               counts.levels().get(i), share.mean(), share.median(), share.equalTailed(level)));
     }
-    String conclusion =
-        String.format(
-            "The data are %s times likelier under %s (Kass and Raftery: %s).",
-            RateBayes.times(log),
-            log < 0
-                ? "the claimed shares than under shares that may be anything"
-                : "shares that may be anything than under the claimed ones",
-            Evidence.of(log).words());
-    return new SharesBayes(prior, log, posteriors, conclusion);
+    return new SharesBayes(
+        prior,
+        log,
+        posteriors,
+        Likelier.words(log, "shares that may be anything", "the claimed shares"));
   }
 
   /**

@@ -54,6 +54,9 @@ public final class CompareSpec {
           "intervals",
           "margin",
           "show",
+          "bayes",
+          "prior",
+          "region",
           "working");
 
   private final Spec spec;
@@ -79,9 +82,23 @@ public final class CompareSpec {
    */
   public static Question question(Spec spec, Opening opening) {
     if (spec.flag("paired")) {
+      requireNoBayes(spec);
       return new PairedSpec(spec, opening).question();
     }
     return new CompareSpec(spec, opening).question();
+  }
+
+  private static void requireNoBayes(Spec spec) {
+    for (String word : List.of("bayes", "prior", "region")) {
+      if (spec.has(word)) {
+        throw new SpecException(
+            String.format(
+                "%s doesn't go with %s: of pairs only those count that were judged differently; hold"
+                    + " them against one half, such as tavik rate 14/16 --against 50%% --bayes for"
+                    + " 14 where only the first and 2 where only the second was a success",
+                spec.name(word), spec.name("paired")));
+      }
+    }
   }
 
   private Question question() {
@@ -153,7 +170,8 @@ public final class CompareSpec {
                 spec, "intervals", ComparisonInterval.values(), ComparisonInterval::id)
             : usual.intervals(),
         margin == null ? null : Proportion.parse(spec.name("margin"), margin),
-        show);
+        show,
+        new BayesSpec(spec).ofComparison());
   }
 
   private @Nullable Double proportion(String word) {

@@ -2,8 +2,10 @@ package dev.tavik.data;
 
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
+import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CellTable;
+import dev.tavik.study.CrossBayes;
 import dev.tavik.study.CrossSettings;
 import dev.tavik.study.CrossSettings.RowPairs;
 import dev.tavik.study.Ordered;
@@ -39,7 +41,18 @@ final class CrossSettingsSpec {
     if (spec.flag("pairwise")) {
       settings = settings.rowPairs(RowPairs.COMPARED);
     }
-    return settings.ordered(ordered()).options(options());
+    return settings.ordered(ordered()).options(options()).bayes(bayes());
+  }
+
+  private CrossBayes.@Nullable Settings bayes() {
+    @Nullable String prior = spec.text("prior");
+    @Nullable String sampling = spec.text("sampling");
+    if (!spec.flag("bayes") && prior == null && sampling == null) {
+      return null;
+    }
+    return new CrossBayes.Settings(
+        sampling == null ? SamplingPlan.TOTAL : SamplingPlan.of(sampling),
+        prior == null ? 1 : number("prior", prior, "one number for every cell, such as 1"));
   }
 
   private List<TableTest> tests() {

@@ -51,10 +51,21 @@ public final class CrossSpec {
           "tests",
           "budget",
           "figures",
-          "pairwise");
+          "pairwise",
+          "bayes",
+          "prior",
+          "sampling");
 
   private static final String[] NOT_OF_ASSOCIATION = {
-    "tests", "figures", "pairwise", "budget", "row-scores", "column-scores"
+    "tests",
+    "figures",
+    "pairwise",
+    "budget",
+    "row-scores",
+    "column-scores",
+    "bayes",
+    "prior",
+    "sampling"
   };
 
   private final Spec spec;

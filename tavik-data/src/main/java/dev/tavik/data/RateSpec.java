@@ -1,6 +1,5 @@
 package dev.tavik.data;
 
-import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
@@ -133,8 +132,9 @@ public final class RateSpec {
       }
       settings = settings.lot(Long.parseLong(lot));
     }
-    if (spec.flag("bayes") || spec.has("prior") || spec.has("region")) {
-      settings = settings.bayes(bayes());
+    BayesSettings bayes = new BayesSpec(spec).ofRate();
+    if (bayes != null) {
+      settings = settings.bayes(bayes);
     }
     if (spec.has("working") && !settings.hasWorking()) {
       throw new SpecException(
@@ -146,34 +146,6 @@ public final class RateSpec {
               + ", such as score or wilson");
     }
     return settings;
-  }
-
-  private BayesSettings bayes() {
-    BetaPrior prior =
-        spec.has("prior")
-            ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
-            : BetaPrior.uniform();
-    if (!spec.has("region")) {
-      return new BayesSettings(prior, null);
-    }
-    List<String> ends = spec.list("region");
-    if (ends.size() != 2) {
-      throw new SpecException(
-          spec.name("region")
-              + " must be two values such as 4%,6%, got '"
-              + String.join(",", ends)
-              + "'");
-    }
-    return new BayesSettings(prior, new BayesSettings.Region(end(ends.get(0)), end(ends.get(1))));
-  }
-
-  /** An end of a region, which may also be 0 or 1. */
-  private double end(String text) {
-    return switch (text) {
-      case "0", "0%" -> 0;
-      case "1", "100%" -> 1;
-      default -> Proportion.parse(spec.name("region"), text);
-    };
   }
 
   private Question fromTallies(RateSettings settings) {

@@ -6,8 +6,13 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.result.Quantity;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.CompareBayes;
+import dev.tavik.study.CrossBayes;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.SharesBayes;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** The JSON of Bayesian views. */
 final class BayesJson {
@@ -31,18 +36,62 @@ final class BayesJson {
       posterior.credible().forEach(interval -> credible.add(credible(interval)));
     }
     node.put("probabilityAbove", bayes.probabilityAbove());
-    var region = bayes.region();
+    region(node, bayes.region(), bayes.probabilityInside());
+    sensitivity(node, bayes.sensitivity());
+    return node.put("conclusion", bayes.conclusion());
+  }
+
+  static ObjectNode of(CompareBayes bayes) {
+    ObjectNode node = JsonParts.NODES.objectNode();
+    prior(node, bayes.prior());
+    node.put("alternative", bayes.alternative().id());
+    factor(node, bayes.logBayesFactor(), bayes.favours());
+    ArrayNode posteriors = node.putArray("posterior");
+    for (CompareBayes.Posterior posterior : bayes.posteriors()) {
+      ObjectNode each = posteriors.addObject().put("quantity", posterior.quantity().id());
+      each.set("mean", JsonParts.finite(posterior.mean()));
+      each.put("median", posterior.median());
+      ArrayNode credible = each.putArray("credible");
+      posterior.credible().forEach(interval -> credible.add(credible(interval)));
+    }
+    node.put("probabilityAbove", bayes.probabilityAbove());
+    region(node, bayes.region(), bayes.probabilityInside());
+    sensitivity(node, bayes.sensitivity());
+    return node.put("conclusion", bayes.conclusion());
+  }
+
+  static ObjectNode of(CrossBayes bayes) {
+    ObjectNode node = JsonParts.NODES.objectNode();
+    node.putArray("prior").add(bayes.prior());
+    node.put("sampling", bayes.plan().id());
+    factor(node, bayes.logBayesFactor(), bayes.favours());
+    ArrayNode plans = node.putArray("plans");
+    for (CrossBayes.UnderPlan each : bayes.plans()) {
+      ObjectNode plan = plans.addObject().put("sampling", each.plan().id());
+      if (each.refused() == null) {
+        plan.put("logBayesFactor", each.logBayesFactor());
+      } else {
+        plan.put("refused", each.refused());
+      }
+    }
+    return node.put("conclusion", bayes.conclusion());
+  }
+
+  private static void region(
+      ObjectNode node, BayesSettings.@Nullable Region region, @Nullable Double probability) {
     if (region != null) {
       node.putArray("region").add(region.low()).add(region.high());
-      node.put("probabilityInside", bayes.probabilityInside());
+      node.put("probabilityInside", probability);
     }
+  }
+
+  private static void sensitivity(ObjectNode node, List<RateBayes.Sensitivity> priors) {
     ArrayNode sensitivity = node.putArray("sensitivity");
-    for (RateBayes.Sensitivity each : bayes.sensitivity()) {
+    for (RateBayes.Sensitivity each : priors) {
       ObjectNode one = sensitivity.addObject();
       prior(one, each.prior());
       one.put("logBayesFactor", each.logBayesFactor());
     }
-    return node.put("conclusion", bayes.conclusion());
   }
 
   static ObjectNode of(SharesBayes bayes) {

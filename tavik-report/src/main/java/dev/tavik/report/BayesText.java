@@ -5,11 +5,20 @@ import dev.tavik.bayes.Credible;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Quantity;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareBayes;
+import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CrossBayes;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.SharesBayes;
+import java.util.List;
+import java.util.function.DoubleFunction;
+import org.jspecify.annotations.Nullable;
 
 /** The Bayesian view in words and tables. */
 final class BayesText {
@@ -23,7 +32,116 @@ final class BayesText {
     lines.heading("Bayesian view, prior " + prior(bayes.prior()));
     lines.paragraph("  ", "  ", bayes.conclusion());
     posterior(bayes, settings);
-    sensitivity(bayes);
+    sensitivity(
+        "With other priors, around one half and around the null value", bayes.sensitivity());
+  }
+
+  /** Two rates. */
+  void write(CompareBayes bayes, CompareAnswer answer) {
+    lines.heading("Bayesian view, prior " + bayes.prior() + " for each rate");
+    lines.paragraph("  ", "  ", bayes.conclusion());
+    lines.heading(
+        "Posterior, credible intervals at "
+            + Figures.exactPercent(answer.settings().level())
+            + "; differences in points");
+    TextTable table =
+        new TextTable(
+            Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT);
+    table.header("", "mean", "median", "", "", "", "");
+    for (CompareBayes.Posterior each : bayes.posteriors()) {
+      for (Credible interval : each.credible()) {
+        boolean first = interval.kind() == Credible.Kind.EQUAL_TAILED;
+        table.row(
+            first ? each.quantity().id().replace('-', ' ') : "",
+            first ? value(each.quantity(), each.mean()) : "",
+            first ? value(each.quantity(), each.median()) : "",
+            interval.kind().id(),
+            value(each.quantity(), interval.lower()),
+            "to",
+            value(each.quantity(), interval.upper()));
+      }
+    }
+    lines.table(table);
+    lines.paragraph(
+        "  ",
+        "  ",
+        String.format(
+            "The probability that %s is higher than %s is %s.",
+            answer.first().name(), answer.second().name(), probability(bayes.probabilityAbove())));
+    inside(
+        bayes.region(),
+        bayes.probabilityInside(),
+        Figures::exactPoints,
+        "the difference, in points,");
+    sensitivity(
+        "With other priors, around one half and around the common rate observed",
+        bayes.sensitivity());
+  }
+
+  private static String value(Quantity quantity, double value) {
+    if (Double.isInfinite(value)) {
+      return "none";
+    }
+    return quantity == Quantity.DIFFERENCE
+        ? CompareText.pointsOf(value)
+        : value == 0 ? "0" : Figures.significant(value, 4);
+  }
+
+  /** An association. */
+  void write(CrossBayes bayes) {
+    lines.heading("Bayesian view, prior parameter " + Figures.plain(bayes.prior()) + " a cell");
+    lines.paragraph("  ", "  ", bayes.conclusion());
+    lines.heading("How the counts were collected changes the number (--sampling)");
+    TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
+    for (CrossBayes.UnderPlan each : bayes.plans()) {
+      Double log = each.logBayesFactor();
+      table.row(
+          each.plan().id(),
+          each.plan().words(),
+          log == null ? "" : RateBayes.times(log),
+          log == null
+              ? "not made"
+              : log < 0 ? "times for independence" : "times for an association");
+    }
+    lines.table(table);
+    for (CrossBayes.UnderPlan each : bayes.plans()) {
+      if (each.refused() != null) {
+        lines.paragraph("  ", "    ", "not made: " + each.plan().id() + " " + each.refused() + ".");
+      }
+    }
+  }
+
+  /** A row a pair. */
+  void write(CompareGroupsAnswer answer) {
+    lines.heading(
+        "Bayesian view: how many times likelier; the first higher; the difference at "
+            + Figures.exactPercent(answer.settings().level())
+            + ", in points");
+    TextTable table =
+        new TextTable(
+            Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT);
+    table.header("", "times", "if", "P(higher)", "equal-tailed", "", "");
+    for (CompareAnswer pair : answer.pairs()) {
+      CompareBayes bayes = pair.bayes();
+      if (bayes != null) {
+        Credible interval = bayes.posteriors().get(0).credible().get(0);
+        table.row(
+            pair.order(),
+            RateBayes.times(bayes.logBayesFactor()),
+            bayes.logBayesFactor() < 0
+                ? "equal"
+                : switch (bayes.alternative()) {
+                  case TWO_SIDED -> "different";
+                  case LESS -> "lower";
+                  case GREATER -> "higher";
+                },
+            probability(bayes.probabilityAbove()),
+            CompareText.pointsOf(interval.lower()),
+            "to",
+            CompareText.pointsOf(interval.upper()));
+      }
+    }
+    lines.table(table);
   }
 
   private void posterior(RateBayes bayes, RateSettings settings) {
@@ -58,17 +176,30 @@ final class BayesText {
         String.format(
             "The probability that the rate is above %s is %s.",
             against, probability(bayes.probabilityAbove())));
-    var region = bayes.region();
-    Double inside = bayes.probabilityInside();
-    if (region != null && inside != null) {
+    inside(bayes.region(), bayes.probabilityInside(), Figures::exactPercent, "it");
+  }
+
+  private void inside(
+      BayesSettings.@Nullable Region region,
+      @Nullable Double probability,
+      DoubleFunction<String> written,
+      String what) {
+    if (region != null && probability != null) {
       lines.paragraph(
           "  ",
           "  ",
           String.format(
-              "The probability that it is between %s and %s is %s.",
-              Figures.exactPercent(region.low()),
-              Figures.exactPercent(region.high()),
-              probability(inside)));
+              "The probability that %s is %s is %s.",
+              what,
+              region.low() == -1
+                  ? "below " + written.apply(region.high())
+                  : region.high() == 1
+                      ? "above " + written.apply(region.low())
+                      : "between "
+                          + written.apply(region.low())
+                          + " and "
+                          + written.apply(region.high()),
+              probability(probability)));
     }
   }
 
@@ -76,14 +207,17 @@ final class BayesText {
     return Figures.finePercent(each.lower()) + " to " + Figures.finePercent(each.upper());
   }
 
-  private static String probability(double value) {
-    return value > 0.9995 && value < 1 ? "above 0.9995" : Figures.significant(value, 3);
+  static String probability(double value) {
+    if (value > 0.9995) {
+      return value < 1 ? "above 0.9995" : "1 to the last digit";
+    }
+    return value < 1e-300 ? "below 1e-300" : Figures.significant(value, 3);
   }
 
-  private void sensitivity(RateBayes bayes) {
-    lines.heading("With other priors, around one half and around the null value");
+  private void sensitivity(String title, List<RateBayes.Sensitivity> priors) {
+    lines.heading(title);
     TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.LEFT);
-    for (RateBayes.Sensitivity each : bayes.sensitivity()) {
+    for (RateBayes.Sensitivity each : priors) {
       table.row(
           prior(each.prior()),
           RateBayes.times(each.logBayesFactor()),

@@ -31,6 +31,9 @@ final class CompareGroupsText {
     overall(answer);
     pairs(answer);
     intervals(answer);
+    if (answer.settings().bayes() != null) {
+      new BayesText(lines).write(answer);
+    }
     lines.blank();
     CompareAnswer first = answer.pairs().get(0);
     lines.paragraph(

@@ -13,6 +13,7 @@ import dev.tavik.result.Refusal;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareBayes;
 import dev.tavik.study.CompareSettings;
 import dev.tavik.study.DirectedTest;
 import dev.tavik.study.Show;
@@ -39,6 +40,10 @@ final class CompareText {
     effects(answer);
     tests(answer);
     intervals(answer);
+    CompareBayes bayes = answer.bayes();
+    if (bayes != null) {
+      new BayesText(lines).write(bayes, answer);
+    }
     lines.command(
         "As a table",
         String.format(

@@ -9,6 +9,7 @@ import dev.tavik.result.Estimate;
 import dev.tavik.result.NumberNeeded;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareBayes;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareSettings;
 import dev.tavik.study.DirectedTest;
@@ -54,6 +55,10 @@ record ComparisonJson(Detail detail) {
       interval.put("throughInfinity", needed.throughInfinity());
     }
     JsonParts.preferred(node, answer.preference());
+    CompareBayes bayes = answer.bayes();
+    if (bayes != null) {
+      node.set("bayes", BayesJson.of(bayes));
+    }
     return JsonParts.ending(
         node,
         answer.conditions(),

@@ -15,6 +15,7 @@ import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.CrossAnswer;
+import dev.tavik.study.CrossBayes;
 import dev.tavik.study.CrossSettings;
 import dev.tavik.study.Ordered;
 import dev.tavik.study.RowPair;
@@ -73,6 +74,10 @@ final class CrossJson {
       }
     }
     node.putObject("preferred").put("test", answer.preferred());
+    CrossBayes bayes = answer.bayes();
+    if (bayes != null) {
+      node.set("bayes", BayesJson.of(bayes));
+    }
     return ending(node, answer.conditions(), answer.cautions(), answer);
   }
 

@@ -12,6 +12,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.CellTable;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CrossAnswer;
+import dev.tavik.study.CrossBayes;
 import dev.tavik.study.RowPair;
 import dev.tavik.study.Strength;
 import java.util.List;
@@ -51,6 +52,10 @@ final class CrossText {
     }
     if (!answer.rowPairs().isEmpty()) {
       rowPairs(answer);
+    }
+    CrossBayes bayes = answer.bayes();
+    if (bayes != null) {
+      new BayesText(lines).write(bayes);
     }
     lines.blank();
     lines.paragraph("", "", "The verdict rests on " + answer.preferred() + ".");

@@ -5,6 +5,8 @@ import dev.tavik.bayes.Credible;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.study.Answer;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareBayes;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import java.awt.BasicStroke;
@@ -72,9 +74,9 @@ public final class PosteriorPicture {
   }
 
   /**
-   * The picture.
+   * The picture; of two rates that of their difference.
    *
-   * @param answer an answer about one rate, with its Bayesian view
+   * @param answer an answer about one rate, or about two, with its Bayesian view
    * @return the picture
    * @throws IllegalArgumentException if the answer has no such view
    */
@@ -85,8 +87,15 @@ public final class PosteriorPicture {
         return new PosteriorPicture(rate, bayes).picture();
       }
     }
+    if (answer instanceof CompareAnswer compared) {
+      CompareBayes bayes = compared.bayes();
+      if (bayes != null) {
+        return new DifferencePicture(compared, bayes).picture();
+      }
+    }
     throw new IllegalArgumentException(
-        "the picture of prior and posterior is of one rate and needs its Bayesian view, --bayes");
+        "the picture of what to believe is of one rate or of two, and needs their Bayesian view,"
+            + " --bayes");
   }
 
   private double at(int point) {

@@ -1,0 +1,19 @@
+package dev.tavik.study;
+
+import dev.tavik.bayes.Evidence;
+
+/** A Bayes factor in words. */
+final class Likelier {
+  private Likelier() {}
+
+  /** Which of two hypotheses makes the data how many times likelier. */
+  static String words(double logBayesFactor, String alternative, String none) {
+    boolean favoursNull = logBayesFactor < 0;
+    return String.format(
+        "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
+        RateBayes.times(logBayesFactor),
+        favoursNull ? none : alternative,
+        favoursNull ? alternative : none,
+        Evidence.of(logBayesFactor).words());
+  }
+}

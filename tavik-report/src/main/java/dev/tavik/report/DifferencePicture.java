@@ -1,0 +1,222 @@
+package dev.tavik.report;
+
+import dev.tavik.bayes.ComparedRates;
+import dev.tavik.bayes.Credible;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Quantity;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareBayes;
+import dev.tavik.study.RateBayes;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.geom.Path2D;
+import org.jfree.chart.annotations.XYShapeAnnotation;
+import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.plot.IntervalMarker;
+import org.jfree.chart.plot.ValueMarker;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.Layer;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeries;
+import org.jfree.data.xy.XYSeriesCollection;
+
+/** Draws what is believed of a difference after the data, with no difference and the region. */
+final class DifferencePicture {
+  private static final int WIDTH = 960;
+  private static final int HEIGHT = 480;
+  private static final int POINTS = 240;
+  private static final double NEARLY_ALL = 0.9999;
+  private static final double HEADROOM = 1.2;
+
+  private static final Color AFTER = new Color(0x00, 0x50, 0x8C);
+  private static final Color INSIDE = new Color(0xB9, 0xD3, 0xE6);
+  private static final Color NULL = new Color(0xB8, 0x47, 0x00);
+  private static final Color REGION = new Color(0xF7, 0xE8, 0xD6);
+
+  private final CompareAnswer answer;
+  private final CompareBayes bayes;
+  private final ComparedRates rates;
+  private final double left;
+  private final double right;
+  private final double[] heights = new double[POINTS + 1];
+  private final XYPlot plot = new XYPlot();
+  private final XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
+  private double highest;
+
+  DifferencePicture(CompareAnswer answer, CompareBayes bayes) {
+    this.answer = answer;
+    this.bayes = bayes;
+    this.rates = ComparedRates.of(bayes.prior(), answer.first().tally(), answer.second().tally());
+    Credible most = rates.equalTailed(Quantity.DIFFERENCE, NEARLY_ALL);
+    double low = Math.min(most.lower(), 0);
+    double high = Math.max(most.upper(), 0);
+    BayesSettings.Region region = bayes.region();
+    if (region != null) {
+      // A region that is far wider than the curve would press it flat.
+      double reach = 1.5 * (high - low);
+      low = region.low() == -1 ? low : Math.max(low - reach, Math.min(low, region.low()));
+      high = region.high() == 1 ? high : Math.min(high + reach, Math.max(high, region.high()));
+    }
+    double margin = 0.06 * (high - low);
+    this.left = Math.max(-1, low - margin);
+    this.right = Math.min(1, high + margin);
+    for (int i = 0; i <= POINTS; i++) {
+      heights[i] = rates.density(Quantity.DIFFERENCE, at(i));
+      highest = Math.max(highest, heights[i]);
+    }
+  }
+
+  private double at(int point) {
+    return left + (right - left) * point / POINTS;
+  }
+
+  Picture picture() {
+    XYSeries curve = new XYSeries("posterior");
+    for (int i = 0; i <= POINTS; i++) {
+      curve.add(100 * at(i), heights[i]);
+    }
+    renderer.setDrawSeriesLineAsPath(true);
+    renderer.setSeriesPaint(0, AFTER);
+    renderer.setSeriesStroke(0, new BasicStroke(2.2f));
+    plot.setDataset(new XYSeriesCollection(curve));
+    plot.setRenderer(renderer);
+    plot.setDomainAxis(differences());
+    plot.setRangeAxis(heightsAxis());
+    plot.setBackgroundPaint(Color.WHITE);
+    plot.setOutlineVisible(false);
+    plot.setDomainGridlinesVisible(false);
+    plot.setRangeGridlinesVisible(false);
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    region();
+    credible();
+    noDifference();
+    return new Picture(ChartStyle.titled(plot, title(), subtitle()), WIDTH, HEIGHT);
+  }
+
+  private Credible interval() {
+    return bayes.posteriors().get(0).credible().get(0);
+  }
+
+  private NumberAxis differences() {
+    NumberAxis axis =
+        new NumberAxis(
+            String.format(
+                "%s, in points; shaded: %s credible interval, %s to %s",
+                answer.order(),
+                Figures.exactPercent(interval().level()),
+                CompareText.pointsOf(interval().lower()),
+                CompareText.pointsOf(interval().upper())));
+    axis.setRange(100 * left, 100 * right);
+    ChartStyle.plain(axis);
+    return axis;
+  }
+
+  private NumberAxis heightsAxis() {
+    NumberAxis axis = new NumberAxis("density");
+    axis.setRange(0, HEADROOM * highest);
+    axis.setTickLabelsVisible(false);
+    axis.setTickMarksVisible(false);
+    ChartStyle.plain(axis);
+    return axis;
+  }
+
+  private void region() {
+    BayesSettings.Region region = bayes.region();
+    Double inside = bayes.probabilityInside();
+    if (region == null || inside == null) {
+      return;
+    }
+    double low = Math.max(left, region.low());
+    double high = Math.min(right, region.high());
+    IntervalMarker band = new IntervalMarker(100 * low, 100 * high, REGION);
+    band.setAlpha(1);
+    plot.addDomainMarker(band, Layer.BACKGROUND);
+    boolean besideNone = low < 0 && high > 0;
+    beside(
+        String.format(
+            "%s: probability %s",
+            region.low() == -1 || region.high() == 1 ? "good enough" : "as good as none",
+            BayesText.probability(inside)),
+        besideNone ? 0 : (low + high) / 2,
+        1.07);
+  }
+
+  /** Next to a place, on the side on which there is more room. */
+  private void beside(String text, double at, double height) {
+    double gap = 0.012 * (right - left);
+    boolean toTheRight = right - at > at - left;
+    write(
+        text,
+        at + (toTheRight ? gap : -gap),
+        height,
+        toTheRight ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT,
+        NULL);
+  }
+
+  private void credible() {
+    Path2D.Double area = new Path2D.Double();
+    area.moveTo(100 * interval().lower(), 0);
+    area.lineTo(100 * interval().lower(), rates.density(Quantity.DIFFERENCE, interval().lower()));
+    for (int i = 0; i <= POINTS; i++) {
+      if (at(i) > interval().lower() && at(i) < interval().upper()) {
+        area.lineTo(100 * at(i), heights[i]);
+      }
+    }
+    area.lineTo(100 * interval().upper(), rates.density(Quantity.DIFFERENCE, interval().upper()));
+    area.lineTo(100 * interval().upper(), 0);
+    area.closePath();
+    renderer.addAnnotation(
+        new XYShapeAnnotation(area, new BasicStroke(0.5f), INSIDE, INSIDE), Layer.BACKGROUND);
+  }
+
+  private void noDifference() {
+    ValueMarker marker = new ValueMarker(0);
+    marker.setPaint(NULL);
+    marker.setStroke(
+        new BasicStroke(
+            1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f));
+    plot.addDomainMarker(marker);
+    beside("no difference", 0, 1.14);
+  }
+
+  private void write(String text, double at, double height, TextAnchor anchor, Color ink) {
+    XYTextAnnotation label = new XYTextAnnotation(text, 100 * at, height * highest);
+    label.setFont(BundledFonts.bold(12));
+    label.setTextAnchor(anchor);
+    label.setPaint(ink);
+    plot.addAnnotation(label);
+  }
+
+  private String title() {
+    String subject =
+        answer.label().isEmpty() ? "What to believe" : answer.label() + ": what to believe";
+    return String.format(
+        "%s of the difference after %s of %s and %s of %s",
+        subject,
+        Figures.count(answer.first().tally().successes()),
+        Figures.count(answer.first().tally().trials()),
+        Figures.count(answer.second().tally().successes()),
+        Figures.count(answer.second().tally().trials()));
+  }
+
+  private String subtitle() {
+    return String.format(
+        "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
+        bayes.prior(),
+        RateBayes.times(bayes.logBayesFactor()),
+        bayes.logBayesFactor() < 0
+            ? "equal rates"
+            : switch (bayes.alternative()) {
+              case TWO_SIDED -> "different ones";
+              case LESS -> "a lower first one";
+              case GREATER -> "a higher first one";
+            },
+        answer.first().name(),
+        BayesText.probability(rates.inside(Quantity.DIFFERENCE, -1, 0)),
+        BayesText.probability(bayes.probabilityAbove()));
+  }
+}
