@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import dev.tavik.report.PosteriorPicture;
+import dev.tavik.report.SensitivityPicture;
 import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
@@ -33,4 +35,17 @@ final class BayesOptions {
           "Draw what to believe, of a rate before and after the data, of two rates of their"
               + " difference, into a .png or .svg file.")
   @Nullable Path chart;
+
+  @Option(
+      names = "--sensitivity-chart",
+      paramLabel = "FILE",
+      description =
+          "Draw the Bayes factor over priors from wide to strong into a .png or .svg file.")
+  @Nullable Path sensitivity;
+
+  /** The pictures asked for. */
+  void draw(PictureOptions pictures) {
+    pictures.also("--bayes-chart", chart, PosteriorPicture::of);
+    pictures.also("--sensitivity-chart", sensitivity, SensitivityPicture::of);
+  }
 }

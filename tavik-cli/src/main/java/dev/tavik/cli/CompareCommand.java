@@ -147,7 +147,7 @@ final class CompareCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    answer.pictures.posterior(bayes.chart);
+    bayes.draw(answer.pictures);
     return answer.on(terminal).answer(Words.of(command, CompareSpec.WORDS), CompareSpec::question);
   }
 }

@@ -3,9 +3,9 @@ package dev.tavik.cli;
 import dev.tavik.report.IntervalPicture;
 import dev.tavik.report.NullPicture;
 import dev.tavik.report.Picture;
-import dev.tavik.report.PosteriorPicture;
 import dev.tavik.study.Answer;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,11 +31,16 @@ class PictureOptions {
           "Draw what to expect under the null, the p-value shaded, into a .png or .svg file.")
   @Nullable Path nullChart;
 
-  private @Nullable Path posterior;
+  /** Further pictures of a command, by its options. */
+  private final List<Further> further = new ArrayList<>();
 
-  /** A file for prior and posterior, where a command has such an option. */
-  void posterior(@Nullable Path file) {
-    posterior = file;
+  private record Further(String option, Path file, Function<Answer, Picture> drawing) {}
+
+  /** Adds a picture that only some commands have, where its option was given. */
+  void also(String option, @Nullable Path file, Function<Answer, Picture> drawing) {
+    if (file != null) {
+      further.add(new Further(option, file, drawing));
+    }
   }
 
   /** What is to be drawn into which file; what can't be written is refused. */
@@ -43,7 +48,7 @@ class PictureOptions {
     Map<Path, Function<Answer, Picture>> wanted = new LinkedHashMap<>();
     add("--chart", chart, IntervalPicture::of, sources, wanted);
     add("--null-chart", nullChart, NullPicture::of, sources, wanted);
-    add("--bayes-chart", posterior, PosteriorPicture::of, sources, wanted);
+    further.forEach(each -> add(each.option(), each.file(), each.drawing(), sources, wanted));
     return wanted;
   }
 

@@ -1,11 +1,14 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.RateSpec;
+import dev.tavik.report.SequencePicture;
+import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Is one proportion different from a value? */
@@ -39,6 +42,18 @@ final class RateCommand implements Callable<Integer> {
 
   @Mixin BayesOptions bayes;
 
+  @Option(
+      names = "--sequence",
+      description =
+          "Follow the Bayes factor through the rows of the file in their order, implies --bayes.")
+  boolean sequence;
+
+  @Option(
+      names = "--sequence-chart",
+      paramLabel = "FILE",
+      description = "Draw it after each observation into a .png or .svg file.")
+  @Nullable Path sequenceChart;
+
   @Mixin AnswerOptions answer;
 
   RateCommand(Terminal terminal) {
@@ -47,7 +62,8 @@ final class RateCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    answer.pictures.posterior(bayes.chart);
+    bayes.draw(answer.pictures);
+    answer.pictures.also("--sequence-chart", sequenceChart, SequencePicture::of);
     return answer.on(terminal).answer(Words.of(command, RateSpec.WORDS), RateSpec::question);
   }
 }

@@ -3,7 +3,6 @@ package dev.tavik.bayes;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 
 /**
@@ -30,13 +29,24 @@ public final class RateBayesFactor {
     DecimalFraction against = DecimalFraction.of(hypothesis.against());
     Beta before = new Beta(prior.a(), prior.b());
     Beta after = new Beta(prior.a() + tally.successes(), prior.b() + tally.failures());
-    double log = before.logDensity(against) - after.logDensity(against);
-    Alternative alternative = hypothesis.alternative();
-    return switch (alternative) {
-      case TWO_SIDED -> log;
-      case LESS -> log + after.logLower(against) - before.logLower(against);
-      case GREATER -> log + after.logUpper(against) - before.logUpper(against);
+    double start = before.logDensity(against);
+    return switch (hypothesis.alternative()) {
+      case TWO_SIDED -> start - after.logDensity(against);
+      case LESS -> start + overDensity(after, against, true) - before.logLower(against);
+      case GREATER -> start + overDensity(after, against, false) - before.logUpper(against);
     };
+  }
+
+  /**
+   * ln of a tail over the density: of the smaller tail as a ratio, so that no large ones cancel.
+   */
+  private static double overDensity(Beta after, DecimalFraction against, boolean lower) {
+    if (after.lowerIsSmaller(against) == lower) {
+      return Math.log(after.smallerTailRatio(against))
+          + Math.log(against.value())
+          + Math.log(against.complement());
+    }
+    return (lower ? after.logLower(against) : after.logUpper(against)) - after.logDensity(against);
   }
 
   /** The two-sided one of successes and failures, the prior's parameters, and the null value. */

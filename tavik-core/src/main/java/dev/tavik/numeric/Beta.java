@@ -30,6 +30,9 @@ public final class Beta {
   /** From here on a tail is integrated, since the fraction takes about the root of n terms. */
   private static final double LARGE = 2000;
 
+  /** Farther than this share of the mean the fraction is quick at any size. */
+  private static final double FAR = 0.7;
+
   private final double alpha;
   private final double beta;
 
@@ -106,33 +109,58 @@ public final class Beta {
   }
 
   private static double logSmaller(double a, double b, double p, double q, double logDensity) {
-    return Math.min(a, b) < LARGE
-        ? logTail(a, b, p, q, logDensity)
-        : Math.min(0, logDensity + Math.log(p) + logShape(a - 1, b - 1, p, q));
+    return Math.min(0, Math.log(ratio(a, b, p, q)) + logDensity + Math.log(p) + Math.log(q));
   }
 
-  /** ln of the integral over e of (1 - e)^a (1 + e p/q)^b, whose exponent falls from 0. */
-  private static double logShape(double a, double b, double p, double q) {
+  /** The tail divided by the density, by p and by q. */
+  private static double ratio(double a, double b, double p, double q) {
+    boolean many = Math.min(a, b) >= LARGE && p * (a + b) > FAR * a;
+    return many ? shape(a - 1, b - 1, p, q) / q : fraction(a, b, p) / a;
+  }
+
+  /**
+   * Whether the tail below a value is the smaller one, or about.
+   *
+   * @param p the value, strictly between 0 and 1
+   * @return whether the value is below the mean, or hardly above
+   */
+  public boolean lowerIsSmaller(DecimalFraction p) {
+    return p.value() < (alpha + 1) / (alpha + beta + 2);
+  }
+
+  /**
+   * The smaller tail in units of the density, which neither underflows nor grows without end.
+   *
+   * @param p the value, strictly between 0 and 1
+   * @return P(X ≤ p)/(f(p)·p·(1 - p)), or with P(X &gt; p) where that is the smaller one
+   */
+  public double smallerTailRatio(DecimalFraction p) {
+    return lowerIsSmaller(p)
+        ? ratio(alpha, beta, p.value(), p.complement())
+        : ratio(beta, alpha, p.complement(), p.value());
+  }
+
+  /** The integral over e of (1 - e)^a (1 + e p/q)^b, whose exponent falls from 0. */
+  private static double shape(double a, double b, double p, double q) {
     double odds = p / q;
     double slope = (a * q - b * p) / q;
     double curvature = a + b * odds * odds;
     double length =
         Math.min(
             1, 2 * NEGLIGIBLE / (slope + Math.sqrt(slope * slope + 2 * NEGLIGIBLE * curvature)));
-    return Math.log(
-        GaussLegendre.integral(
-            e ->
-                Math.exp(
-                    -e * slope
-                        - a * Deviance.half(1, 1 - e, e)
-                        - b * Deviance.half(1, 1 + odds * e, -odds * e)),
-            0,
-            length,
-            PANELS));
+    return GaussLegendre.integral(
+        e ->
+            Math.exp(
+                -e * slope
+                    - a * Deviance.half(1, 1 - e, e)
+                    - b * Deviance.half(1, 1 + odds * e, -odds * e)),
+        0,
+        length,
+        PANELS);
   }
 
-  /** ln I_p(a, b) = ln f + ln p + ln q - ln a + ln of the continued fraction. */
-  private static double logTail(double a, double b, double p, double q, double logDensity) {
+  /** I_p(a, b) a/(f p q), by Lentz's method. */
+  private static double fraction(double a, double b, double p) {
     double c = 1;
     double d = 1 / (1 - (a + b) * p / (a + 1));
     double fraction = d;
@@ -147,8 +175,7 @@ public final class Beta {
       double factor = d * c;
       fraction *= factor;
       if (Math.abs(factor - 1) < 0x1p-52) {
-        return Math.min(
-            0, logDensity + Math.log(p) + Math.log(q) - Math.log(a) + Math.log(fraction));
+        return fraction;
       }
     }
     throw new ArithmeticException("beta tail did not end within " + MOST_TERMS + " terms");

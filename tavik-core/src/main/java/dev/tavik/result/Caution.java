@@ -52,6 +52,8 @@ public record Caution(Code code, String message) {
      * An odds ratio differs from stratum to stratum, or turns round when strata are put together.
      */
     STRATA_DIFFER("strata-differ"),
+    /** The rows that are to be followed in order look sorted by their outcome. */
+    SORTED_BY_OUTCOME("sorted-by-outcome"),
     /** Groups without any observation were left out. */
     EMPTY_GROUP("empty-group");
 

@@ -61,7 +61,7 @@ final class RateAnalysis {
 
   private @Nullable RateBayes bayes() {
     BayesSettings view = question.settings().bayes();
-    return view == null ? null : RateBayes.of(question.tally(), question.settings(), view);
+    return view == null ? null : RateBayes.of(question, view);
   }
 
   private Estimate estimate() {

@@ -1,9 +1,11 @@
 package dev.tavik.study;
 
+import dev.tavik.bayes.BayesFactorPath;
 import dev.tavik.bayes.BetaPosterior;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.RateBayesFactor;
+import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
@@ -24,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param region the region of practical equivalence; null for none
  * @param probabilityInside its posterior probability; null for none
  * @param sensitivity the Bayes factor with other priors
+ * @param followed the Bayes factor after each observation; null where no order was given
  * @param conclusion in words what the Bayes factor favours
  */
 public record RateBayes(
@@ -34,6 +37,7 @@ public record RateBayes(
     BayesSettings.@Nullable Region region,
     @Nullable Double probabilityInside,
     List<Sensitivity> sensitivity,
+    @Nullable FollowedRate followed,
     String conclusion) {
   private static final double MOST_SPELT = Math.log(1e300);
   private static final double MOST_PLAIN = Math.log(999_500);
@@ -78,7 +82,10 @@ public record RateBayes(
    */
   public record Sensitivity(BetaPrior prior, double logBayesFactor) {}
 
-  static RateBayes of(Tally tally, RateSettings settings, BayesSettings bayes) {
+  static RateBayes of(RateQuestion question, BayesSettings bayes) {
+    Tally tally = question.tally();
+    RateSettings settings = question.settings();
+    OutcomeSequence sequence = question.sequence();
     Hypothesis hypothesis = settings.hypothesis();
     double against = hypothesis.against();
     double log = RateBayesFactor.log(tally, hypothesis, bayes.prior());
@@ -99,6 +106,9 @@ public record RateBayes(
         priors(against).stream()
             .map(prior -> new Sensitivity(prior, RateBayesFactor.log(tally, hypothesis, prior)))
             .toList(),
+        sequence == null
+            ? null
+            : FollowedRate.of(sequence, BayesFactorPath.of(sequence, hypothesis, bayes.prior())),
         words(log, hypothesis));
   }
 

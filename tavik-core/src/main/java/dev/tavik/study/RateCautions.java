@@ -43,6 +43,10 @@ final class RateCautions {
     if (from != null) {
       found.cautions.addAll(DataCautions.of(from, answer.tally().trials()));
     }
+    RateBayes bayes = answer.bayes();
+    if (bayes != null && bayes.followed() != null) {
+      bayes.followed().sorted().ifPresent(found.cautions::add);
+    }
     return found.cautions;
   }
 

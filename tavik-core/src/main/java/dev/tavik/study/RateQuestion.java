@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -14,10 +15,27 @@ import org.jspecify.annotations.Nullable;
  * @param tally successes and trials
  * @param settings against which value, how strictly, by which methods
  * @param from where the counts came from; null when they were given as counts
+ * @param sequence the outcomes in their order, for the Bayesian view to follow; null for none
  */
 public record RateQuestion(
-    String label, Tally tally, RateSettings settings, @Nullable CountedFrom from)
+    String label,
+    Tally tally,
+    RateSettings settings,
+    @Nullable CountedFrom from,
+    @Nullable OutcomeSequence sequence)
     implements Question {
+
+  /**
+   * Checks that order and counts belong together.
+   *
+   * @throws IllegalArgumentException if the sequence isn't of the same successes and trials
+   */
+  public RateQuestion {
+    if (sequence != null && !sequence.tally().equals(tally)) {
+      throw new IllegalArgumentException(
+          "a sequence must be of the same counts, got " + sequence.tally() + " for " + tally);
+    }
+  }
 
   /**
    * A question with the usual settings, as {@link RateSettings#against} says.
@@ -39,7 +57,7 @@ public record RateQuestion(
    * @return the question
    */
   public static RateQuestion of(Tally tally, RateSettings settings) {
-    return new RateQuestion("", tally, settings, null);
+    return new RateQuestion("", tally, settings, null, null);
   }
 
   /**
@@ -49,7 +67,20 @@ public record RateQuestion(
    * @return the question
    */
   public RateQuestion labelled(String name) {
-    return new RateQuestion(name, tally, settings, from);
+    return new RateQuestion(name, tally, settings, from, sequence);
+  }
+
+  /**
+   * Followed observation by observation; the Bayesian view is shown, with a uniform prior unless
+   * another was chosen.
+   *
+   * @param order the outcomes in their order
+   * @return the question
+   * @throws IllegalArgumentException if it isn't of the same successes and trials
+   */
+  public RateQuestion following(OutcomeSequence order) {
+    RateSettings seen = settings.bayes() == null ? settings.bayes(BayesSettings.usual()) : settings;
+    return new RateQuestion(label, tally, seen, from, order);
   }
 
   /**
@@ -59,7 +90,7 @@ public record RateQuestion(
    * @return the question
    */
   public RateQuestion countedFrom(CountedFrom source) {
-    return new RateQuestion(label, tally, settings, source);
+    return new RateQuestion(label, tally, settings, source, sequence);
   }
 
   /**
@@ -136,7 +167,7 @@ public record RateQuestion(
   }
 
   private RateQuestion with(RateSettings changed) {
-    return new RateQuestion(label, tally, changed, from);
+    return new RateQuestion(label, tally, changed, from, sequence);
   }
 
   @Override

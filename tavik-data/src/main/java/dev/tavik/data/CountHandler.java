@@ -35,12 +35,19 @@ final class CountHandler extends RowHandler {
   private final CombinationCounts counts = new CombinationCounts();
   private final Map<String, Long> missing = new LinkedHashMap<>();
   private final int filtersTo;
+  private final RowsInOrder.@Nullable Log order;
   private int[][] placesOf = {};
   private long frequency = 1;
   private long filtered;
 
   CountHandler(String source, CountRequest request) {
+    this(source, request, null);
+  }
+
+  /** With the order of the first column's levels taken down. */
+  CountHandler(String source, CountRequest request, RowsInOrder.@Nullable Log order) {
     super(source);
+    this.order = order;
     if (request.columns().size() > MOST_COLUMNS) {
       throw new IllegalArgumentException(
           "columns must be at most " + MOST_COLUMNS + ", got " + request.columns().size());
@@ -136,6 +143,9 @@ final class CountHandler extends RowHandler {
       key = key << LEVEL_BITS | seen[place];
     }
     limited(counts.add(key, frequency));
+    if (order != null) {
+      order.add(seen[0]);
+    }
   }
 
   private void leaveOut(int place, long line) {
@@ -194,6 +204,11 @@ final class CountHandler extends RowHandler {
             "%s, line %d: column %s has more than %s different values, too many for a"
                 + " classification; is it the column you meant?",
             source(), line(), columnNames[place], Figures.count(MOST_LEVELS)));
+  }
+
+  /** The levels of the first column by their numbers. */
+  List<String> levels() {
+    return tables[0].levels();
   }
 
   Tabulation tabulation() {

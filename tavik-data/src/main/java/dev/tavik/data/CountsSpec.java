@@ -51,6 +51,21 @@ final class CountsSpec {
 
   /** Counts the combinations of some columns; these must be different ones. */
   Tabulation tabulation(String... columns) {
+    return requireSome(source().count(request(columns)));
+  }
+
+  /** The same of one column, with the order of the rows. */
+  RowsInOrder inOrder(String column) {
+    RowsInOrder rows = source().inOrder(request(column));
+    requireSome(rows.counts());
+    return rows;
+  }
+
+  private DelimitedText source() {
+    return DelimitedText.of(spec.required("data", "a file with a header line"), opening);
+  }
+
+  private CountRequest request(String... columns) {
     @Nullable String frequency = spec.text("count");
     CountRequest request = CountRequest.of(columns).frequency(frequency).missing(missing());
     for (String filter : filters()) {
@@ -61,8 +76,10 @@ final class CountsSpec {
       request =
           request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
     }
-    String data = spec.required("data", "a file with a header line");
-    Tabulation counts = DelimitedText.of(data, opening).count(request);
+    return request;
+  }
+
+  private static Tabulation requireSome(Tabulation counts) {
     if (counts.total() == 0) {
       throw new DataException(
           DataException.Code.EMPTY,

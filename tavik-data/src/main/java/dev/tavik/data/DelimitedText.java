@@ -22,7 +22,7 @@ import java.util.stream.Stream;
  * <p>One pass over the file answers a request; memory holds levels and counts, never rows. The file
  * is only read.
  */
-public final class DelimitedText implements CountSource {
+public final class DelimitedText implements CountSource, OrderedSource {
   private static final int LOOK_AT = 1 << 15;
   private static final int LONGEST_FIELD = 1 << 20;
 
@@ -84,6 +84,21 @@ public final class DelimitedText implements CountSource {
         reader -> {
           run(handler, reader, layout(reader));
           return handler.tabulation();
+        });
+  }
+
+  @Override
+  public RowsInOrder inOrder(CountRequest request) {
+    if (request.frequency() != null) {
+      throw new IllegalArgumentException(
+          "rows that stand for several units have no order among them; leave the frequency out");
+    }
+    RowsInOrder.Log order = new RowsInOrder.Log(name);
+    CountHandler handler = new CountHandler(name, request, order);
+    return reading(
+        reader -> {
+          run(handler, reader, layout(reader));
+          return order.with(handler.tabulation(), handler.levels());
         });
   }
 

@@ -44,6 +44,7 @@ public final class RateSpec {
           "bayes",
           "prior",
           "region",
+          "sequence",
           "working");
 
   private static final String[] OF_A_FILE = {
@@ -92,7 +93,27 @@ public final class RateSpec {
               + spec.name("success"));
     }
     RateSettings settings = settings();
+    if (spec.flag("sequence")) {
+      requireOrder(inline);
+    }
     return inline ? fromTallies(settings) : fromFile(settings);
+  }
+
+  private void requireOrder(boolean inline) {
+    if (inline || spec.has("count")) {
+      throw new SpecException(
+          spec.name("sequence")
+              + " follows observations in their order, and counts have none: 14/400 says how many"
+              + " successes there were, not when; give a file with a row for each, "
+              + spec.name("data")
+              + (inline ? "" : " without " + spec.name("count")));
+    }
+    if (spec.has("group")) {
+      throw new SpecException(
+          String.format(
+              "%s follows one rate; instead of %s keep one group with %s %s=LEVEL",
+              spec.name("sequence"), spec.name("group"), spec.name("where"), spec.text("group")));
+    }
   }
 
   private RateSettings settings() {
@@ -164,14 +185,19 @@ public final class RateSpec {
     counts.requireDifferent("outcome", "count");
     counts.requireDifferent("group", "count");
     @Nullable String group = spec.text("group");
+    @Nullable RowsInOrder rows = spec.flag("sequence") ? counts.inOrder(outcome) : null;
     Tabulation counted =
-        group == null ? counts.tabulation(outcome) : counts.tabulation(outcome, group);
+        rows != null
+            ? rows.counts()
+            : group == null ? counts.tabulation(outcome) : counts.tabulation(outcome, group);
     Set<String> success = counts.success(counted, counted.levels(0));
     CountedFrom from =
         CountedFrom.of(counted, List.copyOf(success), spec.text("count"), counts.filters());
     String label = counts.label(from.outcome() + " " + String.join(" or ", success));
     if (group == null) {
-      return RateQuestion.of(counted.tally(0, success), settings).labelled(label).countedFrom(from);
+      RateQuestion question =
+          RateQuestion.of(counted.tally(0, success), settings).labelled(label).countedFrom(from);
+      return rows == null ? question : question.following(rows.outcomes(success));
     }
     CountsSpec.Groups groups = CountsSpec.groups(counted, success);
     return new RateByGroupQuestion(label, groups.tallies(), groups.empty(), settings, from);

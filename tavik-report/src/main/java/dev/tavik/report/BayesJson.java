@@ -9,6 +9,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CompareBayes;
 import dev.tavik.study.CrossBayes;
+import dev.tavik.study.FollowedRate;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.SharesBayes;
 import java.util.List;
@@ -37,6 +38,10 @@ final class BayesJson {
     }
     node.put("probabilityAbove", bayes.probabilityAbove());
     region(node, bayes.region(), bayes.probabilityInside());
+    FollowedRate followed = bayes.followed();
+    if (followed != null) {
+      followed.path().logs().forEach(node.putArray("sequence")::add);
+    }
     sensitivity(node, bayes.sensitivity());
     return node.put("conclusion", bayes.conclusion());
   }

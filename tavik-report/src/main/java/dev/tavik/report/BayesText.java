@@ -5,12 +5,14 @@ import dev.tavik.bayes.Credible;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareBayes;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CrossBayes;
+import dev.tavik.study.FollowedRate;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateByGroupAnswer;
@@ -32,8 +34,70 @@ final class BayesText {
     lines.heading("Bayesian view, prior " + prior(bayes.prior()));
     lines.paragraph("  ", "  ", bayes.conclusion());
     posterior(bayes, settings);
+    FollowedRate followed = bayes.followed();
+    if (followed != null) {
+      sequence(followed);
+    }
     sensitivity(
         "With other priors, around one half and around the null value", bayes.sensitivity());
+  }
+
+  private void sequence(FollowedRate followed) {
+    lines.heading("Followed through the file in its order");
+    TextTable table = new TextTable(Align.RIGHT, Align.RIGHT, Align.POINT, Align.POINT, Align.LEFT);
+    table.header("after", "successes", "rate", "times", "likelier under");
+    for (FollowedRate.Stop stop : followed.stops()) {
+      table.row(
+          Figures.count(stop.observations()),
+          Figures.count(stop.successes()),
+          Figures.percent((double) stop.successes() / stop.observations()),
+          RateBayes.times(stop.logBayesFactor()),
+          stop.logBayesFactor() < 0 ? "null" : "alternative");
+    }
+    lines.table(table);
+    farthest(followed, true);
+    farthest(followed, false);
+  }
+
+  private void farthest(FollowedRate followed, boolean forAlternative) {
+    String side = forAlternative ? "alternative" : "null";
+    lines.paragraph(
+        "  ",
+        "  ",
+        followed
+            .farthest(forAlternative)
+            .map(
+                stop ->
+                    String.format(
+                        "Most for the %s after %s: %s times.",
+                        side,
+                        Figures.count(stop.observations()),
+                        RateBayes.times(stop.logBayesFactor())))
+            .orElse("Never for the " + side + "."));
+  }
+
+  /** The alternative in words. */
+  static String alternative(Hypothesis hypothesis) {
+    String value = Figures.exactPercent(hypothesis.against());
+    return switch (hypothesis.alternative()) {
+      case TWO_SIDED -> "a rate other than " + value;
+      case LESS -> "a rate below " + value;
+      case GREATER -> "a rate above " + value;
+    };
+  }
+
+  /** The null in words. */
+  static String none(Hypothesis hypothesis) {
+    return "a rate of " + Figures.exactPercent(hypothesis.against());
+  }
+
+  /** The alternative of a comparison in words. */
+  static String alternative(CompareBayes bayes, String first) {
+    return switch (bayes.alternative()) {
+      case TWO_SIDED -> "different rates";
+      case LESS -> "a lower rate of " + first;
+      case GREATER -> "a higher rate of " + first;
+    };
   }
 
   /** Two rates. */

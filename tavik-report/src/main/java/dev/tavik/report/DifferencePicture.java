@@ -210,11 +210,7 @@ final class DifferencePicture {
         RateBayes.times(bayes.logBayesFactor()),
         bayes.logBayesFactor() < 0
             ? "equal rates"
-            : switch (bayes.alternative()) {
-              case TWO_SIDED -> "different ones";
-              case LESS -> "a lower first one";
-              case GREATER -> "a higher first one";
-            },
+            : BayesText.alternative(bayes, answer.first().name()),
         answer.first().name(),
         BayesText.probability(rates.inside(Quantity.DIFFERENCE, -1, 0)),
         BayesText.probability(bayes.probabilityAbove()));

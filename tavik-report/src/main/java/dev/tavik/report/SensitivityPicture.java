@@ -1,0 +1,159 @@
+package dev.tavik.report;
+
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.ComparedRates;
+import dev.tavik.bayes.RateBayesFactor;
+import dev.tavik.result.Figures;
+import dev.tavik.study.Answer;
+import dev.tavik.study.CompareAnswer;
+import dev.tavik.study.CompareBayes;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateBayes;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.util.function.ToDoubleFunction;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeries;
+
+/**
+ * Draws the Bayes factor over priors from wide to strong, around one half and around the null value
+ * or the common rate: does the conclusion depend on the prior?
+ */
+public final class SensitivityPicture {
+  private static final double LN_10 = Math.log(10);
+  private static final int POINTS = 80;
+  private static final double WIDEST = 0.5;
+  private static final double STRONGEST = 1000;
+  private static final double MODERATE = 6;
+  private static final Color EVEN = new Color(0x00, 0x50, 0x8C);
+  private static final Color CENTRED = new Color(0xB8, 0x47, 0x00);
+
+  private final BetaPrior own;
+  private final double centre;
+  private final String centreName;
+  private final double least;
+  private final ToDoubleFunction<BetaPrior> log;
+
+  private SensitivityPicture(
+      BetaPrior own,
+      double centre,
+      String centreName,
+      double least,
+      ToDoubleFunction<BetaPrior> log) {
+    this.own = own;
+    this.centre = centre;
+    this.centreName = centreName;
+    this.least = least;
+    this.log = log;
+  }
+
+  /**
+   * The picture.
+   *
+   * @param answer an answer about one rate, or about two, with its Bayesian view
+   * @return the picture
+   * @throws IllegalArgumentException if the answer has no such view
+   */
+  public static Picture of(Answer answer) {
+    if (answer instanceof RateAnswer rate) {
+      RateBayes bayes = rate.bayes();
+      if (bayes != null) {
+        double against = rate.settings().hypothesis().against();
+        return new SensitivityPicture(
+                bayes.prior(),
+                against,
+                "the null value " + Figures.exactPercent(against),
+                0,
+                prior -> RateBayesFactor.log(rate.tally(), rate.settings().hypothesis(), prior))
+            .picture(
+                rate.label().isEmpty() ? "The rate" : rate.label(),
+                BayesText.alternative(rate.settings().hypothesis()),
+                BayesText.none(rate.settings().hypothesis()));
+      }
+    }
+    if (answer instanceof CompareAnswer compared) {
+      CompareBayes bayes = compared.bayes();
+      if (bayes != null) {
+        double trials = compared.first().tally().trials() + compared.second().tally().trials();
+        double common =
+            (compared.first().tally().successes() + compared.second().tally().successes() + 1.0)
+                / (trials + 2);
+        return new SensitivityPicture(
+                bayes.prior(),
+                common,
+                "the common rate " + Figures.percent(common),
+                ComparedRates.LEAST_PARAMETER,
+                prior ->
+                    ComparedRates.logBayesFactor(
+                        compared.first().tally(),
+                        compared.second().tally(),
+                        bayes.alternative(),
+                        prior))
+            .picture(
+                compared.label().isEmpty() ? compared.order() : compared.label(),
+                BayesText.alternative(bayes, compared.first().name()),
+                "equal rates");
+      }
+    }
+    throw new IllegalArgumentException(
+        "the picture of sensitivity is of one rate or of two, and needs their Bayesian view, --bayes");
+  }
+
+  private Picture picture(String subject, String alternative, String none) {
+    XYSeries even = curve("around one half", 0.5);
+    XYSeries centred = curve("around " + centreName, centre);
+    double ownStrength = Math.log10(own.a() + own.b());
+    double ownLog = log.applyAsDouble(own) / LN_10;
+    double low = Math.min(ownLog, centred.getMinY());
+    double high = Math.max(ownLog, centred.getMaxY());
+    for (int i = 0; i < even.getItemCount(); i++) {
+      // A strong prior around one half may be far from any data; its curve leaves the picture.
+      if (even.getX(i).doubleValue() <= Math.log10(MODERATE)) {
+        low = Math.min(low, even.getY(i).doubleValue());
+        high = Math.max(high, even.getY(i).doubleValue());
+      }
+    }
+    RatioAxis across =
+        new RatioAxis("how strong the prior is: as much as so many observations, a + b");
+    across.setRange(
+        Math.min(Math.log10(WIDEST), ownStrength - 0.2),
+        Math.max(Math.log10(STRONGEST), ownStrength + 0.2) + 0.45);
+    ChartStyle.plain(across);
+    EvidencePlot plot = new EvidencePlot(across, low, high);
+    plot.curve(even, EVEN, new BasicStroke(2f));
+    plot.curve(
+        centred,
+        CENTRED,
+        new BasicStroke(
+            2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {7, 4}, 0f));
+    plot.point(ownStrength, ownLog, ChartStyle.INK);
+    boolean above = ownLog < (low + high) / 2;
+    plot.write(
+        own + ": " + RateBayes.times(ownLog * LN_10),
+        ownStrength - 0.02,
+        ownLog + plot.share(above ? 0.045 : -0.045),
+        TextAnchor.CENTER_RIGHT,
+        ChartStyle.INK,
+        true);
+    plot.ends(alternative, none);
+    return plot.picture(
+        subject + ": does the Bayes factor depend on the prior?",
+        String.format(
+            "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands by"
+                + " Kass and Raftery",
+            centreName));
+  }
+
+  private XYSeries curve(String name, double mean) {
+    XYSeries points = new XYSeries(name);
+    double step = Math.log(STRONGEST / WIDEST) / POINTS;
+    for (int i = 0; i <= POINTS; i++) {
+      double strength = WIDEST * Math.exp(step * i);
+      BetaPrior prior = new BetaPrior(strength * mean, strength * (1 - mean));
+      if (Math.min(prior.a(), prior.b()) >= least) {
+        points.add(Math.log10(strength), log.applyAsDouble(prior) / LN_10);
+      }
+    }
+    return points;
+  }
+}
