@@ -54,6 +54,26 @@ final class RateCommand implements Callable<Integer> {
       description = "Draw it after each observation into a .png or .svg file.")
   @Nullable Path sequenceChart;
 
+  @Option(
+      names = "--planned",
+      paramLabel = "N,N|A..B:STEP",
+      description =
+          "In place of counts: so many observations are planned; what is the chance that their Bayes"
+              + " factor reaches a threshold?")
+  String @Nullable [] planned;
+
+  @Option(
+      names = "--threshold",
+      paramLabel = "TIMES",
+      description = "That threshold, how many times likelier; 20 unless given.")
+  @Nullable String threshold;
+
+  @Option(
+      names = "--expect",
+      paramLabel = "VALUE",
+      description = "A rate at which that chance is wanted too.")
+  @Nullable String expect;
+
   @Mixin AnswerOptions answer;
 
   RateCommand(Terminal terminal) {

@@ -113,6 +113,180 @@ class BayesCommandTest {
     assertThat(CommandLine.shell(NORTH + " --bayes-chart " + chart).err()).contains("--bayes");
   }
 
+  private static final String KILNS = "compare North=14/400 South=31/410";
+
+  /** The directional one is the two-sided one times twice the probability of its side. */
+  @Test
+  void comparisonsHaveTheirViewToo() throws IOException {
+    JsonNode two = json(KILNS + " --bayes --region 2%").get("bayes");
+    double above = two.at("/probabilityAbove").asDouble();
+    assertThat(
+            json(KILNS + " --bayes --alternative greater").at("/bayes/logBayesFactor").asDouble())
+        .isCloseTo(two.at("/logBayesFactor").asDouble() + Math.log(2 * above), within(1e-12));
+    assertThat(two.at("/posterior").findValuesAsText("quantity"))
+        .containsExactly("difference", "ratio", "odds-ratio");
+    assertThat(two.at("/posterior/0/mean").asDouble())
+        .isCloseTo(15 / 402.0 - 32 / 412.0, within(1e-15));
+    assertThat(two.at("/region").toString()).isEqualTo("[-0.02,0.02]");
+    assertThat(CommandLine.shell(KILNS + " --bayes --region -2%,2%").out())
+        .contains(
+            """
+            Bayesian view, prior Beta(1, 1) for each rate
+              The data are 1.02 times likelier under equal ones than under different rates
+            """)
+        .contains(
+            "The probability that North is higher than South is 0.00587.",
+            "The probability that the difference, in points, is between -2 and 2 is 0.102.");
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study,
+        "questions:\n  - {ask: compare, tally: [North=14/400, South=31/410], prior: [1, 1],"
+            + " region: 2%}\n");
+    assertThat(json("run " + study).at("/answers/0/bayes")).isEqualTo(two);
+    assertThat(CommandLine.shell(KILNS + " Tunnel=20/390 --bayes --alternative less").out())
+        .contains("North minus South    1.95  lower");
+    assertThat(CommandLine.shell(KILNS + " --bayes --margin 5% --show noninferior").out())
+        .contains("The probability that the difference, in points, is above -5 is 0.729.");
+  }
+
+  @Test
+  void tablesHaveOneFactorAPlan() throws IOException {
+    String cells = "cross --cells \"14 386; 31 379\"";
+    JsonNode bayes = json(cells + " --sampling rows").get("bayes");
+    assertThat(bayes.at("/sampling").asText()).isEqualTo("rows");
+    assertThat(bayes.at("/logBayesFactor").asDouble())
+        .isCloseTo(json(KILNS + " --bayes").at("/bayes/logBayesFactor").asDouble(), within(1e-12));
+    assertThat(bayes.at("/plans").findValuesAsText("sampling"))
+        .containsExactly("free", "total", "rows", "columns", "both");
+    String out = CommandLine.shell(cells + " --bayes").out();
+    assertThat(out)
+        .contains("With the total fixed: the data are 1.47 times likelier under an association")
+        .contains("both     row and column totals fixed            4.32  times for an association");
+    assertThat(out.lines()).allSatisfy(line -> assertThat(line.length()).isLessThanOrEqualTo(80));
+    assertThat(CommandLine.shell(cells + " --prior 0.5 --sampling both").out())
+        .contains("not made: total needs a prior above 0.5000");
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study, "questions:\n  - {ask: cross, cells: [14 386, 31 379], sampling: rows}\n");
+    assertThat(json("run " + study).at("/answers/0/bayes")).isEqualTo(bayes);
+  }
+
+  private static final String COBALT =
+      "rate --data demo/firing-log.csv --outcome grade --success crazed --where glaze=cobalt"
+          + " --against 8% --alternative less";
+
+  @Test
+  void aSequenceIsFollowedToItsEnd() throws IOException {
+    JsonNode followed = json(COBALT + " --sequence");
+    JsonNode whole = json(COBALT + " --bayes");
+    assertThat(followed.at("/bayes/sequence")).hasSize(followed.at("/input/trials").asInt());
+    assertThat(followed.at("/bayes/sequence/" + (followed.at("/input/trials").asInt() - 1)))
+        .isEqualTo(whole.at("/bayes/logBayesFactor"));
+    // The first tile was no success: (1 - 0.08/2)/(1 - 0.08), all of the prior below 8 %.
+    assertThat(followed.at("/bayes/sequence/0").asDouble())
+        .isCloseTo(Math.log(0.96 / 0.92), within(1e-12));
+    assertThat(CommandLine.shell(COBALT + " --sequence").out())
+        .contains("Followed through the file in its order", "Most for the null after");
+    Path sorted = folder.resolve("sorted.csv");
+    Files.writeString(sorted, "grade\n" + "bad\n".repeat(20) + "good\n".repeat(80) + "NA\nNA\n");
+    String file = "rate --data " + sorted + " --outcome grade --success bad --against 10%";
+    assertThat(CommandLine.shell(file + " --sequence").out())
+        .contains("The rows look sorted by the outcome: it changes 1 times")
+        .contains("2 of 102 were left out for a missing value");
+    assertThat(CommandLine.shell(file).out()).doesNotContain("sorted by the outcome");
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study,
+        "questions:\n  - {ask: rate, data: "
+            + sorted
+            + ", outcome: grade, success: bad, against: 10%, sequence: true}\n");
+    assertThat(json("run " + study).at("/answers/0/bayes/sequence")).hasSize(100);
+  }
+
+  @Test
+  void withoutSuccessEveryLevelHasARow() {
+    String out =
+        CommandLine.shell("rate --data demo/firing-log.csv --outcome grade --against 25% --bayes")
+            .out();
+    assertThat(out)
+        .contains("  crazed     90/1196   7.5%", "  warped     32/1196   2.7%")
+        .contains("4 of 1,200 were left out");
+  }
+
+  /** All 61 counts of 60 tiles are equally likely under a uniform prior. */
+  @Test
+  void whatIsPlannedHasItsChances() throws IOException {
+    String planned = "rate --planned 20..60:20 --against 50% --threshold 10 --expect 60%";
+    JsonNode lines = json(planned).get("lines");
+    assertThat(lines.findValuesAsText("n")).containsExactly("20", "40", "60");
+    JsonNode last = lines.get(2).get("underAlternative");
+    assertThat(last.get("forAlternative").asDouble() * 61 % 1).isCloseTo(0, within(1e-9));
+    assertThat(lines.get(2).at("/underExpected/forAlternative").asDouble())
+        .isGreaterThan(lines.get(2).at("/underNull/forAlternative").asDouble());
+    assertThat(CommandLine.shell(planned).out())
+        .contains("Chance that the Bayes factor reaches 10, prior Beta(1, 1)")
+        .contains("60  a rate of 50%");
+  }
+
+  @Test
+  void everyPictureSaysWhatItShows() throws IOException {
+    Path chart = folder.resolve("chart.svg");
+    CommandLine.shell(COBALT + " --sequence --sequence-chart " + chart);
+    assertThat(Files.readString(chart))
+        .contains(
+            "the Bayes factor after each of 246 observations",
+            "for a rate below 8%",
+            "for a rate of 8%",
+            "bare mention",
+            "positive");
+    Path second = folder.resolve("second.svg");
+    CommandLine.shell(COBALT + " --bayes --sensitivity-chart " + second);
+    assertThat(Files.readString(second))
+        .contains("does the Bayes factor depend on the prior?", "the null value 8%", "Beta(1, 1)");
+    Path third = folder.resolve("third.svg");
+    CommandLine.shell(KILNS + " --region 3% --bayes-chart " + third);
+    assertThat(Files.readString(third))
+        .contains("no difference", "as good as none: probability", "North minus South, in points");
+    Path fourth = folder.resolve("fourth.svg");
+    CommandLine.shell(KILNS + " --bayes --sensitivity-chart " + fourth);
+    assertThat(Files.readString(fourth)).contains("the common rate 5.7%", "for different rates");
+    assertThat(CommandLine.shell(NORTH + " --sequence-chart " + folder.resolve("x.svg")).err())
+        .contains("--sequence");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "rate 14/400 --against 5% --sequence|counts have none",
+        "rate --data demo/returns-by-depot.csv --outcome reason --success chipped --count n"
+            + " --against 5% --sequence|counts have none",
+        "rate --data demo/firing-log.csv --outcome grade --success cracked --group kiln"
+            + " --against 5% --sequence|keep one group with --where",
+        "rate --planned 400 --against 5% 14/400|a tally doesn't go with --planned",
+        "rate --planned 4e9 --against 5%|--planned must be numbers of observations",
+        "rate --planned 200000 --against 5%|from 1 to 100000",
+        "rate --planned 400 --against 5% --threshold 0.5|--threshold must be a number above 1",
+        "rate 14/400 --against 5% --threshold 10|--threshold needs --planned",
+        "rate 14/400 --against 5% --bayes --region -2%,2%|between 0 and 1",
+        "rate 14/400 --against 0 --bayes|against",
+        "compare North=14/400 South=31/410 --bayes --against 2%|leave against out",
+        "compare North=14/400 South=31/410 --prior 0.01,1|from 0.1",
+        "compare North=14/400 South=31/410 --region 3%,1%|must run upwards",
+        "compare --paired --cells '14 1; 2 211' --bayes|tavik rate 14/16 --against 50% --bayes",
+        "cross --cells '14 386; 31 379' --prior -1|one number from",
+        "cross --cells '14 386; 31 379' --sampling margins|free, total, rows, columns or both",
+        "cross --cells '14 386; 31 379' --prior 0.5 --bayes|needs a prior above 0.5000",
+        "cross --data demo/firing-log.csv --rows kiln --columns grade --strata shift --bayes"
+            + "|doesn't go with --strata"
+      })
+  void everyTroubleOfTheViewsIsOneMessage(String line, String message) {
+    CommandLine answer = CommandLine.shell(line.replace("'", "\""));
+    assertThat(answer.status()).as(answer.err()).isBetween(2, 3);
+    assertThat(answer.out()).isEmpty();
+    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

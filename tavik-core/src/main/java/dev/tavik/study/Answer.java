@@ -12,6 +12,7 @@ public sealed interface Answer
         CrossAnswer,
         StrataAnswer,
         AgreementAnswer,
+        OutlookAnswer,
         Unanswered {
   /**
    * The kind of question.

@@ -39,7 +39,7 @@ public record RateBayes(
     List<Sensitivity> sensitivity,
     @Nullable FollowedRate followed,
     String conclusion) {
-  private static final double MOST_SPELT = Math.log(1e300);
+  private static final double ROUNDING = -Math.log10(0.9995);
   private static final double MOST_PLAIN = Math.log(999_500);
   private static final double[] EVEN = {0.5, 1, 2, 5, 20};
   private static final double[] AT_NULL = {2, 10, 50, 200};
@@ -139,8 +139,7 @@ public record RateBayes(
    * A Bayes factor as the number of times that one hypothesis makes the data likelier, above 1.
    *
    * @param logBayesFactor its natural logarithm, of either sign
-   * @return such as {@code 6.30} or {@code 3.25e9}, or {@code 1e434} where it is beyond the range
-   *     of doubles
+   * @return such as {@code 6.30}, {@code 3.25e9} or {@code 4.13e403}
    */
   public static String times(double logBayesFactor) {
     double size = Math.abs(logBayesFactor);
@@ -148,10 +147,9 @@ public record RateBayes(
       return Figures.significant(Math.exp(size), 3);
     }
     double log10 = size / Math.log(10);
-    long power = (long) Math.floor(log10);
-    return size < MOST_SPELT
-        ? String.format("%.2fe%d", Math.pow(10, log10 - power), power)
-        : "1e" + Math.round(log10);
+    // Half a unit of the last digit shown may carry over into the next power of ten.
+    long power = (long) Math.floor(log10 + ROUNDING);
+    return Figures.significant(Math.max(1, Math.pow(10, log10 - power)), 3) + "e" + power;
   }
 
   /**

@@ -62,7 +62,12 @@ final class RateByGroupAnalysis {
     List<Caution> cautions = new ArrayList<>(common);
     CountedFrom from = question.from();
     if (from != null) {
-      long used = question.groups().values().stream().mapToLong(tally -> tally.trials()).sum();
+      // Where every level is a group of its own, each has all units.
+      boolean everyLevel = from.success().isEmpty();
+      long used =
+          everyLevel
+              ? question.groups().values().iterator().next().trials()
+              : question.groups().values().stream().mapToLong(tally -> tally.trials()).sum();
       cautions.addAll(DataCautions.of(from, used));
     }
     cautions.addAll(DataCautions.empty(question.emptyGroups()));

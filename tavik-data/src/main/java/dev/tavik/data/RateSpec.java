@@ -12,6 +12,7 @@ import dev.tavik.study.Question;
 import dev.tavik.study.RateByGroupQuestion;
 import dev.tavik.study.RateQuestion;
 import dev.tavik.study.RateSettings;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -45,7 +46,12 @@ public final class RateSpec {
           "prior",
           "region",
           "sequence",
+          "planned",
+          "threshold",
+          "expect",
           "working");
+
+  private static final int MOST_LEVELS = 50;
 
   private static final String[] OF_A_FILE = {
     "outcome", "success", "group", "count", "where", "missing"
@@ -75,6 +81,10 @@ public final class RateSpec {
   }
 
   private Question question() {
+    if (spec.has("planned")) {
+      return new OutlookSpec(spec).question();
+    }
+    spec.requireWith("planned", "threshold", "expect");
     spec.requireWith("data", OF_A_FILE);
     boolean inline = spec.has("tally");
     if (inline && spec.has("data")) {
@@ -180,6 +190,10 @@ public final class RateSpec {
 
   private Question fromFile(RateSettings settings) {
     String outcome = spec.required("outcome", "the column that says what became of each unit");
+    boolean everyLevel = settings.bayes() != null && !spec.has("success");
+    if (everyLevel) {
+      return ofEveryLevel(outcome, settings);
+    }
     counts.requireSuccess(outcome);
     counts.requireDifferent("outcome", "group");
     counts.requireDifferent("outcome", "count");
@@ -201,5 +215,29 @@ public final class RateSpec {
     }
     CountsSpec.Groups groups = CountsSpec.groups(counted, success);
     return new RateByGroupQuestion(label, groups.tallies(), groups.empty(), settings, from);
+  }
+
+  /** The Bayesian view holds the rate of every level against the value. */
+  private Question ofEveryLevel(String outcome, RateSettings settings) {
+    for (String word : List.of("group", "sequence")) {
+      if (spec.has(word)) {
+        counts.requireSuccess(outcome);
+      }
+    }
+    counts.requireDifferent("outcome", "count");
+    Tabulation counted = counts.tabulation(outcome);
+    List<String> levels = CountsSpec.ordered(counted.levels(0));
+    if (levels.size() > MOST_LEVELS) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          String.format(
+              "%s: column %s has %d levels, too many for a row each; name those that count with %s",
+              counted.source(), counted.columns().get(0), levels.size(), spec.name("success")));
+    }
+    Map<String, Tally> tallies = new LinkedHashMap<>();
+    levels.forEach(level -> tallies.put(level, counted.tally(0, Set.of(level))));
+    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    return new RateByGroupQuestion(
+        counts.label("each level of " + from.outcome()), tallies, List.of(), settings, from);
   }
 }

@@ -55,6 +55,20 @@ class ExamplesTest {
   }
 
   @Test
+  void theNewGlazeIsFollowedTileByTile() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    RateAnswer answer;
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      answer = IsTheNewGlazeBetter.follow("cobalt", out);
+    }
+    assertThat(answer.tally()).hasToString("15/246");
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .contains("Followed through the file in its order", "Most for the alternative after ")
+        .endsWith(
+            "Fire more tiles before deciding: the prior still matters." + System.lineSeparator());
+  }
+
+  @Test
   void twoInspectorsAreJudgedByTheTilesTheyDifferOn() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     PairedAnswer answer;

@@ -5,11 +5,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
+import dev.tavik.bayes.EvidenceChances;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CompareBayes;
 import dev.tavik.study.CrossBayes;
 import dev.tavik.study.FollowedRate;
+import dev.tavik.study.OutlookAnswer;
+import dev.tavik.study.OutlookQuestion;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.SharesBayes;
 import java.util.List;
@@ -115,6 +118,38 @@ final class BayesJson {
           .add(credible(posterior.credible()));
     }
     return node.put("conclusion", bayes.conclusion());
+  }
+
+  static ObjectNode of(OutlookAnswer answer) {
+    OutlookQuestion asked = answer.asked();
+    ObjectNode node = JsonParts.head(answer);
+    ObjectNode hypothesis = node.putObject("hypothesis");
+    hypothesis
+        .put("quantity", Quantity.PROPORTION.id())
+        .put("against", asked.hypothesis().against())
+        .put("alternative", asked.hypothesis().alternative().id());
+    prior(node, asked.prior());
+    node.put("threshold", asked.threshold());
+    node.put("expect", asked.expected());
+    ArrayNode lines = node.putArray("lines");
+    for (OutlookAnswer.Line line : answer.lines()) {
+      ObjectNode each = lines.addObject().put("n", line.observations());
+      each.set("underNull", chances(line.underNull()));
+      each.set("underAlternative", chances(line.underAlternative()));
+      EvidenceChances expected = line.underExpected();
+      if (expected != null) {
+        each.set("underExpected", chances(expected));
+      }
+    }
+    return node.put("conclusion", answer.conclusion());
+  }
+
+  private static ObjectNode chances(EvidenceChances chances) {
+    return JsonParts.NODES
+        .objectNode()
+        .put("forNull", chances.forNull())
+        .put("neither", chances.neither())
+        .put("forAlternative", chances.forAlternative());
   }
 
   private static void factor(ObjectNode node, double log, String favours) {

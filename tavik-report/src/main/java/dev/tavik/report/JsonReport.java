@@ -17,6 +17,7 @@ import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.MatchedAnswer;
+import dev.tavik.study.OutlookAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
@@ -140,6 +141,9 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof MatchedAnswer matched) {
       return new ComparisonJson(detail).of(matched);
+    }
+    if (answer instanceof OutlookAnswer outlook) {
+      return BayesJson.of(outlook);
     }
     if (answer instanceof Unanswered unanswered) {
       ObjectNode node = JsonParts.head(answer);

@@ -10,6 +10,7 @@ import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.MatchedAnswer;
+import dev.tavik.study.OutlookAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
@@ -58,6 +59,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new AgreementText(lines).write(agreement);
     } else if (answer instanceof MatchedAnswer matched) {
       new MatchedText(lines).write(matched);
+    } else if (answer instanceof OutlookAnswer outlook) {
+      new OutlookText(lines).write(outlook);
     } else if (answer instanceof Unanswered unanswered) {
       lines.paragraph("", "", unanswered.conclusion());
     }

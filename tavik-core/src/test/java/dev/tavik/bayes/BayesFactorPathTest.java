@@ -1,0 +1,114 @@
+package dev.tavik.bayes;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.tavik.count.OutcomeSequence;
+import dev.tavik.count.Tally;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.study.FollowedRate.Stop;
+import dev.tavik.study.RateAnswer;
+import dev.tavik.study.RateBayes;
+import dev.tavik.study.RateQuestion;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class BayesFactorPathTest {
+  private static OutcomeSequence random(int size, double rate, int seed) {
+    Random random = new Random(seed);
+    BitSet successes = new BitSet();
+    for (int i = 0; i < size; i++) {
+      successes.set(i, random.nextDouble() < rate);
+    }
+    return OutcomeSequence.of(successes, size);
+  }
+
+  /** Tails that are followed step by step are those that are computed for each tally alone. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.05, 0.05, 4000, 1, 1",
+    "0.05, 0.5, 4000, 1, 1",
+    "0.5, 0.45, 4000, 0.5, 0.5",
+    "0.9, 0.2, 2000, 2, 30",
+    "0.3, 0.31, 60000, 1, 1"
+  })
+  void everyPointIsTheBayesFactorOfWhatWasSeen(
+      double against, double rate, int size, double a, double b) {
+    OutcomeSequence sequence = random(size, rate, size);
+    BetaPrior prior = new BetaPrior(a, b);
+    for (Alternative alternative : Alternative.values()) {
+      Hypothesis hypothesis = new Hypothesis(against, alternative);
+      BayesFactorPath path = BayesFactorPath.of(sequence, hypothesis, prior);
+      assertThat(path.size()).isEqualTo(size);
+      int step = size / 2000;
+      long successes = 0;
+      for (int i = 1; i <= size; i++) {
+        successes += sequence.isSuccess(i - 1) ? 1 : 0;
+        if (i % step == 0) {
+          double alone = RateBayesFactor.log(Tally.of(successes, i), hypothesis, prior);
+          assertThat(path.log(i))
+              .as("%s after %d", alternative.id(), i)
+              .isCloseTo(alone, within(1e-11 * Math.max(0.1, Math.abs(alone))));
+        }
+      }
+      assertThat(path.log(size))
+          .isEqualTo(RateBayesFactor.log(sequence.tally(), hypothesis, prior));
+    }
+  }
+
+  private static RateAnswer followed(OutcomeSequence sequence) {
+    return RateQuestion.of(sequence.tally(), 0.3).following(sequence).ask();
+  }
+
+  @Test
+  void rowsSortedByTheirOutcomeAreNoticed() {
+    BitSet first = new BitSet();
+    first.set(0, 30);
+    RateAnswer sorted = followed(OutcomeSequence.of(first, 100));
+    assertThat(sorted.cautions())
+        .extracting(Caution::code)
+        .contains(Caution.Code.SORTED_BY_OUTCOME);
+    RateAnswer shuffled = followed(random(100, 0.3, 3));
+    assertThat(shuffled.cautions())
+        .extracting(Caution::code)
+        .doesNotContain(Caution.Code.SORTED_BY_OUTCOME);
+    assertThat(followed(OutcomeSequence.of(List.of(true))).cautions())
+        .extracting(Caution::code)
+        .doesNotContain(Caution.Code.SORTED_BY_OUTCOME);
+  }
+
+  @Test
+  void placesAlongThePathAreItsOwn() {
+    RateAnswer answer = followed(random(103, 0.5, 9));
+    RateBayes bayes = Objects.requireNonNull(answer.bayes());
+    var followed = Objects.requireNonNull(bayes.followed());
+    List<Stop> stops = followed.stops();
+    assertThat(stops).hasSize(8);
+    assertThat(stops.get(7))
+        .isEqualTo(new Stop(103, answer.tally().successes(), bayes.logBayesFactor()));
+    double most = followed.path().logs().max().orElseThrow();
+    assertThat(followed.farthest(true).orElseThrow().logBayesFactor()).isEqualTo(most);
+    assertThat(followed(OutcomeSequence.of(List.of(true, false))).bayes()).isNotNull();
+  }
+
+  @Test
+  void whatIsNoSequenceIsRefused() {
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> OutcomeSequence.of(List.of()))
+        .withMessageContaining("a trial or more");
+    assertThatIllegalArgumentException()
+        .isThrownBy(
+            () ->
+                RateQuestion.of(Tally.of(1, 3), 0.3)
+                    .following(OutcomeSequence.of(List.of(true, false))))
+        .withMessageContaining("the same counts");
+  }
+}

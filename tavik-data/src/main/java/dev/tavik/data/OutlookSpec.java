@@ -1,0 +1,100 @@
+package dev.tavik.data;
+
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.OutlookQuestion;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Makes a question about planned observations of a rate from its words. */
+final class OutlookSpec {
+  private static final List<String> WORDS =
+      List.of(
+          "planned", "threshold", "expect", "against", "alternative", "prior", "bayes", "label");
+  private static final int MOST_LINES = 200;
+
+  private final Spec spec;
+
+  OutlookSpec(Spec spec) {
+    this.spec = spec;
+  }
+
+  OutlookQuestion question() {
+    for (String word : RateSpec.WORDS) {
+      if (spec.has(word) && !WORDS.contains(word)) {
+        throw new SpecException(
+            String.format(
+                "%s doesn't go with %s, which is about observations that are not made yet; leave it"
+                    + " out",
+                word.equals("tally") ? "a tally" : spec.name(word), spec.name("planned")));
+      }
+    }
+    String against =
+        spec.required(
+            "against", "the value that the rate is held against, such as 0.05, 5% or 1/20");
+    @Nullable String alternative = spec.text("alternative");
+    @Nullable String label = spec.text("label");
+    @Nullable String expected = spec.text("expect");
+    return new OutlookQuestion(
+        label == null ? "" : label,
+        planned(),
+        new Hypothesis(
+            Proportion.parse(spec.name("against"), against),
+            alternative == null ? Alternative.TWO_SIDED : Alternative.of(alternative)),
+        spec.has("prior")
+            ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
+            : BetaPrior.uniform(),
+        threshold(),
+        expected == null ? null : Proportion.parse(spec.name("expect"), expected));
+  }
+
+  private double threshold() {
+    @Nullable String text = spec.text("threshold");
+    if (text == null) {
+      return OutlookQuestion.USUAL_THRESHOLD;
+    }
+    if (!text.matches("\\d{1,9}(\\.\\d{1,9})?") || Double.parseDouble(text) <= 1) {
+      throw new SpecException(
+          spec.name("threshold")
+              + " must be a number above 1 such as 20, how many times likelier, got '"
+              + text
+              + "'");
+    }
+    return Double.parseDouble(text);
+  }
+
+  /** Numbers apart by commas, and ranges such as 200..2000:200. */
+  private List<Long> planned() {
+    List<Long> planned = new ArrayList<>();
+    for (String part : spec.list("planned")) {
+      if (part.matches("[1-9]\\d{0,6}")) {
+        planned.add(Long.parseLong(part));
+      } else if (part.matches("[1-9]\\d{0,6}\\.\\.[1-9]\\d{0,6}:[1-9]\\d{0,6}")) {
+        String[] numbers = part.split("\\.\\.|:", -1);
+        for (long n = Long.parseLong(numbers[0]);
+            n <= Long.parseLong(numbers[1]) && planned.size() <= MOST_LINES;
+            n += Long.parseLong(numbers[2])) {
+          planned.add(n);
+        }
+      } else {
+        throw new SpecException(
+            spec.name("planned")
+                + " must be numbers of observations such as 200,400 or 200..2000:200, got '"
+                + part
+                + "'");
+      }
+    }
+    if (planned.isEmpty() || planned.size() > MOST_LINES) {
+      throw new SpecException(
+          spec.name("planned")
+              + " must give 1 to "
+              + MOST_LINES
+              + " numbers of observations, got "
+              + (planned.isEmpty() ? "none" : "more"));
+    }
+    return planned;
+  }
+}
