@@ -2,7 +2,11 @@ package dev.tavik.bench;
 
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.TableTest;
+import dev.tavik.bayes.BayesFactorPath;
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.ComparedRates;
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
@@ -11,7 +15,9 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Quantity;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +28,8 @@ import java.util.stream.IntStream;
 /** How long tests and intervals of proportions and tables take, warm. */
 public final class Methods {
   private static final Hypothesis NO_DIFFERENCE = Hypothesis.noDifference();
+
+  private static final int MILLION = 1_000_000;
 
   private Methods() {}
 
@@ -89,8 +97,35 @@ public final class Methods {
                 .interval(random(3, 4, 1000, i), 0.95)
                 .orElseThrow()
                 .lower());
+    bayes(work);
     tables(work);
     return work;
+  }
+
+  private static void bayes(Map<String, IntToDoubleFunction> work) {
+    BetaPrior prior = BetaPrior.uniform();
+    for (long n : new long[] {400, 1_000_000}) {
+      work.put(
+          "bayes, P(first > second), n = " + n,
+          i -> ComparedRates.of(prior, some(n, i), some(n, i + 5)).above(Quantity.DIFFERENCE, 0));
+      work.put(
+          "bayes, limits of a difference, n = " + n,
+          i ->
+              ComparedRates.of(prior, some(n, i), some(n, i + 5))
+                  .equalTailed(Quantity.DIFFERENCE, 0.95)
+                  .lower());
+    }
+    BitSet successes = new BitSet();
+    SplittableRandom random = new SplittableRandom(3);
+    for (int i = 0; i < MILLION; i++) {
+      successes.set(i, random.nextDouble() < 0.052);
+    }
+    OutcomeSequence sequence = OutcomeSequence.of(successes, MILLION);
+    work.put(
+        "bayes, a sequence of 1000000",
+        i ->
+            BayesFactorPath.of(sequence, Hypothesis.less(0.05 + i % 10 * 1e-4), prior)
+                .log(MILLION - 1));
   }
 
   /**

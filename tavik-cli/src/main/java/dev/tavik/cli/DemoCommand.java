@@ -112,6 +112,23 @@ final class DemoCommand implements Callable<Integer> {
                   "--against",
                   "equal")),
           new Stop(
+              "Does the cobalt glaze craze in fewer than 8%? Follow the evidence tile by tile.",
+              List.of(
+                  "rate",
+                  "--data",
+                  "demo/firing-log.csv",
+                  "--outcome",
+                  "grade",
+                  "--success",
+                  "crazed",
+                  "--where",
+                  "glaze=cobalt",
+                  "--against",
+                  "8%",
+                  "--alternative",
+                  "less",
+                  "--sequence")),
+          new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
               List.of(
                   "rate",

@@ -27,7 +27,8 @@ class DocumentationTest {
         "docs/rates.md",
         "docs/comparisons.md",
         "docs/shares.md",
-        "docs/associations.md"
+        "docs/associations.md",
+        "docs/bayes.md"
       })
   void commandsAreAnswered(String page) throws IOException {
     int commands = 0;
@@ -77,6 +78,7 @@ class DocumentationTest {
         "docs/comparisons.md",
         "docs/shares.md",
         "docs/associations.md",
+        "docs/bayes.md",
         "docs/json.md",
         "CONTRIBUTING.md"
       })

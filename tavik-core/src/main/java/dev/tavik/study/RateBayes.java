@@ -11,6 +11,7 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -119,7 +120,9 @@ public record RateBayes(
       priors.add(new BetaPrior(each, each));
     }
     for (double strength : AT_NULL) {
-      priors.add(new BetaPrior(strength * against, strength * DecimalFraction.complement(against)));
+      priors.add(
+          new BetaPrior(
+              times(strength, against), times(strength, DecimalFraction.complement(against))));
     }
     return priors;
   }
@@ -133,6 +136,11 @@ public record RateBayes(
           case GREATER -> "a rate above " + value;
         };
     return Likelier.words(log, alternative, "a rate of " + value);
+  }
+
+  /** In decimal, so that 10 times 0.92 is 9.2. */
+  private static double times(double strength, double share) {
+    return BigDecimal.valueOf(strength).multiply(BigDecimal.valueOf(share)).doubleValue();
   }
 
   /**

@@ -25,6 +25,7 @@ public final class SensitivityPicture {
   private static final double WIDEST = 0.5;
   private static final double STRONGEST = 1000;
   private static final double MODERATE = 6;
+  private static final double NEXT = 1.2;
   private static final Color EVEN = new Color(0x00, 0x50, 0x8C);
   private static final Color CENTRED = new Color(0xB8, 0x47, 0x00);
 
@@ -127,12 +128,17 @@ public final class SensitivityPicture {
         new BasicStroke(
             2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {7, 4}, 0f));
     plot.point(ownStrength, ownLog, ChartStyle.INK);
-    boolean above = ownLog < (low + high) / 2;
+    // Below the dot, on the side on which the curve is above it.
+    BetaPrior stronger =
+        new BetaPrior(
+            Math.min(BetaPrior.MOST_PARAMETER, own.a() * NEXT),
+            Math.min(BetaPrior.MOST_PARAMETER, own.b() * NEXT));
+    boolean rising = log.applyAsDouble(stronger) / LN_10 > ownLog;
     plot.write(
         own + ": " + RateBayes.times(ownLog * LN_10),
-        ownStrength - 0.02,
-        ownLog + plot.share(above ? 0.045 : -0.045),
-        TextAnchor.CENTER_RIGHT,
+        ownStrength + (rising ? 0.03 : -0.03),
+        ownLog - plot.share(0.045),
+        rising ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT,
         ChartStyle.INK,
         true);
     plot.ends(alternative, none);

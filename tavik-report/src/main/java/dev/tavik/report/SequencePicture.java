@@ -41,7 +41,7 @@ public final class SequencePicture {
   private static Picture of(RateAnswer answer, RateBayes bayes, FollowedRate followed) {
     BayesFactorPath path = followed.path();
     NumberAxis across = new NumberAxis("observations, in the order of the file");
-    double room = 1.12;
+    double room = 1.25;
     across.setRange(0, path.size() * room);
     ChartStyle.plain(across);
     EvidencePlot plot =
@@ -52,9 +52,9 @@ public final class SequencePicture {
     plot.point(path.size(), end, PATH);
     plot.write(
         RateBayes.times(bayes.logBayesFactor()),
-        path.size() * 0.995,
-        end + plot.share(end > 0 ? 0.035 : -0.035),
-        TextAnchor.CENTER_RIGHT,
+        path.size() * 1.012,
+        end,
+        TextAnchor.CENTER_LEFT,
         PATH,
         true);
     plot.ends(
