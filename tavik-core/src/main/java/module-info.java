@@ -5,6 +5,8 @@
 module dev.tavik.core {
   requires org.apache.commons.numbers.gamma;
   requires org.apache.commons.numbers.rootfinder;
+  requires org.apache.commons.rng.api;
+  requires org.apache.commons.rng.core;
   requires static org.jspecify;
 
   exports dev.tavik.association;
@@ -12,5 +14,6 @@ module dev.tavik.core {
   exports dev.tavik.count;
   exports dev.tavik.proportion;
   exports dev.tavik.result;
+  exports dev.tavik.simulation;
   exports dev.tavik.study;
 }

@@ -139,6 +139,16 @@ final class CompareCommand implements Callable<Integer> {
 
   @Mixin BayesOptions bayes;
 
+  @Mixin SimulationOptions simulation;
+
+  @Option(
+      names = "--null-model",
+      paramLabel = "shuffle|pooled",
+      description =
+          "What is simulated: the outcomes shuffled over both groups, or two samples with the pooled"
+              + " rate; shuffle unless given.")
+  @Nullable String nullModel;
+
   @Mixin AnswerOptions answer;
 
   CompareCommand(Terminal terminal) {
@@ -148,6 +158,7 @@ final class CompareCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     bayes.draw(answer.pictures);
+    simulation.draw(answer.pictures);
     return answer.on(terminal).answer(Words.of(command, CompareSpec.WORDS), CompareSpec::question);
   }
 }

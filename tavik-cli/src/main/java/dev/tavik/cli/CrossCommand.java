@@ -151,6 +151,8 @@ final class CrossCommand implements Callable<Integer> {
           "What was fixed when the counts were collected, implies --bayes; total unless given.")
   @Nullable String sampling;
 
+  @Mixin SimulationOptions simulation;
+
   @Mixin StrictnessOptions strictness;
 
   @Mixin RowOptions rowOptions;
@@ -165,6 +167,7 @@ final class CrossCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    simulation.draw(pictures);
     return new Answering(terminal, output, pictures, Detail.FINDINGS)
         .answer(Words.of(command, CrossSpec.WORDS), CrossSpec::question);
   }

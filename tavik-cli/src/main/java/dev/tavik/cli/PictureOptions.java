@@ -4,6 +4,7 @@ import dev.tavik.report.IntervalPicture;
 import dev.tavik.report.NullPicture;
 import dev.tavik.report.Picture;
 import dev.tavik.study.Answer;
+import dev.tavik.study.SimulatedAnswer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -61,7 +62,10 @@ class PictureOptions {
     if (file != null) {
       OutputOptions.requireEnding(option, file, ENDINGS);
       OutputOptions.requireWritable(option, file, sources);
-      if (wanted.put(file, drawing) != null) {
+      Function<Answer, Picture> ofFormula =
+          answer -> drawing.apply(answer instanceof SimulatedAnswer both ? both.answer() : answer);
+      boolean simulated = option.equals("--simulation-chart");
+      if (wanted.put(file, simulated ? drawing : ofFormula) != null) {
         throw new IllegalArgumentException(
             "pictures must go to different files, got " + file + " twice");
       }

@@ -74,6 +74,8 @@ final class RateCommand implements Callable<Integer> {
       description = "A rate at which that chance is wanted too.")
   @Nullable String expect;
 
+  @Mixin SimulationOptions simulation;
+
   @Mixin AnswerOptions answer;
 
   RateCommand(Terminal terminal) {
@@ -83,6 +85,7 @@ final class RateCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     bayes.draw(answer.pictures);
+    simulation.draw(answer.pictures);
     answer.pictures.also("--sequence-chart", sequenceChart, SequencePicture::of);
     return answer.on(terminal).answer(Words.of(command, RateSpec.WORDS), RateSpec::question);
   }

@@ -89,6 +89,8 @@ final class SharesCommand implements Callable<Integer> {
       description = "The order of the levels; by number or as they first appear unless given.")
   String @Nullable [] order;
 
+  @Mixin SimulationOptions simulation;
+
   @Mixin StrictnessOptions strictness;
 
   @Mixin RowOptions rows;
@@ -103,6 +105,7 @@ final class SharesCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    simulation.draw(pictures);
     return new Answering(terminal, output, pictures, Detail.FINDINGS)
         .answer(Words.of(command, SharesSpec.WORDS, "counts"), SharesSpec::question);
   }

@@ -13,6 +13,7 @@ public sealed interface Answer
         StrataAnswer,
         AgreementAnswer,
         OutlookAnswer,
+        SimulatedAnswer,
         Unanswered {
   /**
    * The kind of question.

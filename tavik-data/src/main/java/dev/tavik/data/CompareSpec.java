@@ -29,35 +29,37 @@ import org.jspecify.annotations.Nullable;
 public final class CompareSpec {
   /** The words that a comparison understands. */
   public static final Set<String> WORDS =
-      Set.of(
-          "label",
-          "tally",
-          "first",
-          "second",
-          "data",
-          "outcome",
-          "success",
-          "group",
-          "count",
-          "where",
-          "missing",
-          "table",
-          "total",
-          "paired",
-          "cells",
-          "baseline",
-          "against",
-          "alternative",
-          "alpha",
-          "level",
-          "tests",
-          "intervals",
-          "margin",
-          "show",
-          "bayes",
-          "prior",
-          "region",
-          "working");
+      SimulationSpec.with(
+          Set.of(
+              "label",
+              "tally",
+              "first",
+              "second",
+              "data",
+              "outcome",
+              "success",
+              "group",
+              "count",
+              "where",
+              "missing",
+              "table",
+              "total",
+              "paired",
+              "cells",
+              "baseline",
+              "against",
+              "alternative",
+              "alpha",
+              "level",
+              "tests",
+              "intervals",
+              "margin",
+              "show",
+              "bayes",
+              "prior",
+              "region",
+              "working",
+              "null-model"));
 
   private final Spec spec;
   private final Opening opening;
@@ -83,9 +85,9 @@ public final class CompareSpec {
   public static Question question(Spec spec, Opening opening) {
     if (spec.flag("paired")) {
       requireNoBayes(spec);
-      return new PairedSpec(spec, opening).question();
+      return SimulationSpec.of(spec, () -> new PairedSpec(spec, opening).question());
     }
-    return new CompareSpec(spec, opening).question();
+    return SimulationSpec.of(spec, () -> new CompareSpec(spec, opening).question());
   }
 
   private static void requireNoBayes(Spec spec) {

@@ -29,32 +29,33 @@ import org.jspecify.annotations.Nullable;
 public final class CrossSpec {
   /** The words that a question about an association understands. */
   public static final Set<String> WORDS =
-      Set.of(
-          "label",
-          "cells",
-          "table",
-          "data",
-          "rows",
-          "columns",
-          "strata",
-          "paired",
-          "count",
-          "where",
-          "missing",
-          "order",
-          "merge",
-          "ordered",
-          "row-scores",
-          "column-scores",
-          "alpha",
-          "level",
-          "tests",
-          "budget",
-          "figures",
-          "pairwise",
-          "bayes",
-          "prior",
-          "sampling");
+      SimulationSpec.with(
+          Set.of(
+              "label",
+              "cells",
+              "table",
+              "data",
+              "rows",
+              "columns",
+              "strata",
+              "paired",
+              "count",
+              "where",
+              "missing",
+              "order",
+              "merge",
+              "ordered",
+              "row-scores",
+              "column-scores",
+              "alpha",
+              "level",
+              "tests",
+              "budget",
+              "figures",
+              "pairwise",
+              "bayes",
+              "prior",
+              "sampling"));
 
   private static final String[] NOT_OF_ASSOCIATION = {
     "tests",
@@ -90,7 +91,7 @@ public final class CrossSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return new CrossSpec(spec, opening).question();
+    return SimulationSpec.of(spec, () -> new CrossSpec(spec, opening).question());
   }
 
   private Question question() {

@@ -25,31 +25,32 @@ import org.jspecify.annotations.Nullable;
 public final class RateSpec {
   /** The words that a rate question understands. */
   public static final Set<String> WORDS =
-      Set.of(
-          "label",
-          "tally",
-          "data",
-          "outcome",
-          "success",
-          "group",
-          "count",
-          "where",
-          "missing",
-          "against",
-          "alternative",
-          "lot",
-          "alpha",
-          "level",
-          "tests",
-          "intervals",
-          "bayes",
-          "prior",
-          "region",
-          "sequence",
-          "planned",
-          "threshold",
-          "expect",
-          "working");
+      SimulationSpec.with(
+          Set.of(
+              "label",
+              "tally",
+              "data",
+              "outcome",
+              "success",
+              "group",
+              "count",
+              "where",
+              "missing",
+              "against",
+              "alternative",
+              "lot",
+              "alpha",
+              "level",
+              "tests",
+              "intervals",
+              "bayes",
+              "prior",
+              "region",
+              "sequence",
+              "planned",
+              "threshold",
+              "expect",
+              "working"));
 
   private static final int MOST_LEVELS = 50;
 
@@ -77,7 +78,7 @@ public final class RateSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return new RateSpec(spec, opening).question();
+    return SimulationSpec.of(spec, () -> new RateSpec(spec, opening).question());
   }
 
   private Question question() {

@@ -26,23 +26,24 @@ import org.jspecify.annotations.Nullable;
 public final class SharesSpec {
   /** The words that a question about shares understands. */
   public static final Set<String> WORDS =
-      Set.of(
-          "label",
-          "counts",
-          "table",
-          "data",
-          "outcome",
-          "count",
-          "where",
-          "missing",
-          "order",
-          "against",
-          "alpha",
-          "level",
-          "tests",
-          "intervals",
-          "bayes",
-          "prior");
+      SimulationSpec.with(
+          Set.of(
+              "label",
+              "counts",
+              "table",
+              "data",
+              "outcome",
+              "count",
+              "where",
+              "missing",
+              "order",
+              "against",
+              "alpha",
+              "level",
+              "tests",
+              "intervals",
+              "bayes",
+              "prior"));
 
   private static final String FORMS =
       "the claimed shares: 40%,30%,30%, fractions 1/8,7/8, a ratio 4:3:3, named ash=40%,iron=60%, or"
@@ -70,7 +71,7 @@ public final class SharesSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return new SharesSpec(spec, opening).question();
+    return SimulationSpec.of(spec, () -> new SharesSpec(spec, opening).question());
   }
 
   private Question question() {

@@ -24,6 +24,7 @@ import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.SimulatedAnswer;
 import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
@@ -141,6 +142,9 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof MatchedAnswer matched) {
       return new ComparisonJson(detail).of(matched);
+    }
+    if (answer instanceof SimulatedAnswer simulated) {
+      return SimulationJson.into(node(simulated.answer()), simulated.views());
     }
     if (answer instanceof OutlookAnswer outlook) {
       return BayesJson.of(outlook);

@@ -16,6 +16,7 @@ import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.SimulatedAnswer;
 import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
@@ -59,6 +60,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new AgreementText(lines).write(agreement);
     } else if (answer instanceof MatchedAnswer matched) {
       new MatchedText(lines).write(matched);
+    } else if (answer instanceof SimulatedAnswer simulated) {
+      return of(simulated.answer()) + SimulationText.of(simulated, emphasis);
     } else if (answer instanceof OutlookAnswer outlook) {
       new OutlookText(lines).write(outlook);
     } else if (answer instanceof Unanswered unanswered) {

@@ -1,0 +1,99 @@
+package dev.tavik.simulation;
+
+import dev.tavik.numeric.CountDistribution;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import java.util.Arrays;
+import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
+
+/**
+ * Draws of a count by one random number each (Walker 1977, ACM Transactions on Mathematical
+ * Software 3, 253-256; Vose 1991): a table in which every place holds a count and the alias that
+ * fills it up. Counts with a probability below 10⁻¹⁹ of the mode's are never drawn.
+ */
+final class AliasCounts {
+  private static final int MOST = 1 << 20;
+  private static final double NEVER = 44;
+
+  private final long least;
+  private final int size;
+  private final long[] thresholds;
+  private final int[] aliases;
+
+  AliasCounts(CountDistribution counts) {
+    double top = counts.logMass(counts.mode());
+    this.least = counts.lastBelowModeAtMost(top - NEVER) + 1;
+    long greatest = counts.firstAboveModeAtMost(top - NEVER) - 1;
+    if (greatest - least >= MOST) {
+      throw new DeclinedException(
+          "has about "
+              + Figures.count(greatest - least)
+              + " counts that may be drawn, too many to simulate; the formula is exact enough there");
+    }
+    this.size = (int) (greatest - least + 1);
+    this.thresholds = new long[size];
+    this.aliases = new int[size];
+    double[] shares = new double[size];
+    for (int i = 0; i < size; i++) {
+      shares[i] = Math.exp(counts.logMass(least + i) - top);
+    }
+    fill(shares);
+  }
+
+  /** Vose's way: a place that holds too little is filled up by one that has too much. */
+  private void fill(double... shares) {
+    double mean = Arrays.stream(shares).sum() / size;
+    int[] few = new int[size];
+    int[] many = new int[size];
+    int fewEnd = 0;
+    int manyEnd = 0;
+    for (int i = 0; i < size; i++) {
+      shares[i] /= mean;
+      if (shares[i] < 1) {
+        few[fewEnd++] = i;
+      } else {
+        many[manyEnd++] = i;
+      }
+    }
+    while (fewEnd > 0 && manyEnd > 0) {
+      int low = few[--fewEnd];
+      int high = many[manyEnd - 1];
+      // A share as a fraction of 2⁶⁴, moved so that comparing signed numbers is right.
+      thresholds[low] = (long) (shares[low] * 0x1p64 - 0x1p63);
+      aliases[low] = high;
+      shares[high] += shares[low] - 1;
+      if (shares[high] < 1) {
+        manyEnd--;
+        few[fewEnd++] = high;
+      }
+    }
+    for (int i = 0; i < manyEnd; i++) {
+      full(many[i]);
+    }
+    for (int i = 0; i < fewEnd; i++) {
+      full(few[i]);
+    }
+  }
+
+  private void full(int place) {
+    thresholds[place] = Long.MAX_VALUE;
+    aliases[place] = place;
+  }
+
+  int size() {
+    return size;
+  }
+
+  /** The count at a position. */
+  long count(int position) {
+    return least + position;
+  }
+
+  /** The position of a draw: the high half of a product picks the place, the low half the side. */
+  int draw(XoShiRo256PlusPlus random) {
+    long number = random.nextLong() >>> 1;
+    long places = (long) size << 1;
+    int place = (int) Math.multiplyHigh(number, places);
+    return number * places + Long.MIN_VALUE < thresholds[place] ? place : aliases[place];
+  }
+}

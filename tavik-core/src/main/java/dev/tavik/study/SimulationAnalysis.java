@@ -1,0 +1,182 @@
+package dev.tavik.study;
+
+import dev.tavik.association.SharesTest;
+import dev.tavik.association.TableTest;
+import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.TestResult;
+import dev.tavik.simulation.Draws;
+import dev.tavik.simulation.NullWorld;
+import dev.tavik.simulation.SimulatedTail;
+import dev.tavik.simulation.Simulation;
+import dev.tavik.study.SimulatedAnswer.View;
+import dev.tavik.study.SimulatedQuestion.NullModel;
+import dev.tavik.study.SimulatedQuestion.Stop;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+
+/** Draws the worlds that belong to an answer. */
+final class SimulationAnalysis {
+  private final SimulatedQuestion asked;
+  private final Answer answer;
+
+  SimulationAnalysis(SimulatedQuestion asked, Answer answer) {
+    this.asked = asked;
+    this.answer = answer;
+  }
+
+  List<View> views() {
+    try {
+      if (answer instanceof RateAnswer rate) {
+        return List.of(view("", rate, 0));
+      }
+      if (answer instanceof RateByGroupAnswer rates) {
+        List<View> views = new ArrayList<>();
+        for (RateAnswer group : rates.groups()) {
+          views.add(view(group.label(), group, views.size()));
+        }
+        return views;
+      }
+      if (answer instanceof CompareAnswer comparison) {
+        return List.of(view("", comparison, 0));
+      }
+      if (answer instanceof CompareGroupsAnswer comparisons) {
+        List<View> views = new ArrayList<>();
+        for (CompareAnswer pair : comparisons.pairs()) {
+          views.add(view(pair.order(), pair, views.size()));
+        }
+        return views;
+      }
+      if (answer instanceof PairedAnswer paired) {
+        return List.of(view(paired));
+      }
+      if (answer instanceof SharesAnswer shares) {
+        return List.of(view(shares));
+      }
+      if (answer instanceof CrossAnswer cross) {
+        return List.of(view(cross));
+      }
+    } catch (DeclinedException e) {
+      throw new IllegalArgumentException("the simulated view " + e.reason(), e);
+    }
+    throw new IllegalArgumentException(
+        "such a question has no simulated view; leave simulate out, or ask about rates, two groups,"
+            + " pairs, shares or one table");
+  }
+
+  private Simulation draw(NullWorld world, double alpha, int number) {
+    Draws own = asked.draws();
+    Draws draws = Draws.of(own.most(), own.seed() + number);
+    return world.simulate(asked.stop() == Stop.WHEN_CLEAR ? draws.untilClearOf(alpha) : draws);
+  }
+
+  private static View view(
+      String label, Simulation simulation, String preferred, Function<String, TestResult> test) {
+    List<Double> formulas = new ArrayList<>();
+    int wanted = 0;
+    for (SimulatedTail tail : simulation.tails()) {
+      if (tail.method().equals(preferred)) {
+        wanted = formulas.size();
+      }
+      formulas.add(formula(tail.method(), test));
+    }
+    return new View(label, simulation, formulas, wanted);
+  }
+
+  private static double formula(String method, Function<String, TestResult> test) {
+    try {
+      return test.apply(method).log10PValue();
+    } catch (DeclinedException e) {
+      return Double.NaN;
+    }
+  }
+
+  private static <M> M named(M[] methods, Function<M, String> id, String wanted) {
+    return Arrays.stream(methods)
+        .filter(method -> id.apply(method).equals(wanted))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private View view(String label, RateAnswer rate, int number) {
+    RateSettings settings = rate.settings();
+    Long lot = settings.lot();
+    NullWorld world =
+        lot == null
+            ? NullWorld.ofRate(rate.tally(), settings.hypothesis())
+            : NullWorld.ofLot(rate.tally(), lot, settings.hypothesis());
+    return view(
+        label,
+        draw(world, settings.alpha(), number),
+        rate.preference().test(),
+        method -> {
+          ProportionTest test = named(ProportionTest.values(), ProportionTest::id, method);
+          return lot == null
+              ? test.of(rate.tally(), settings.hypothesis())
+              : LotTest.valueOf(test.name()).of(rate.tally(), lot, settings.hypothesis());
+        });
+  }
+
+  private View view(String label, CompareAnswer comparison, int number) {
+    CompareSettings settings = comparison.settings();
+    if (!settings.plain()) {
+      throw new IllegalArgumentException(
+          "the simulated view is of no difference at all; leave "
+              + (settings.show() == Show.DIFFERENCE ? "against" : "show")
+              + " out, or simulate");
+    }
+    var first = comparison.first().tally();
+    var second = comparison.second().tally();
+    Alternative alternative = settings.hypothesis().alternative();
+    NullWorld world =
+        asked.nullModel() == NullModel.SHUFFLE
+            ? NullWorld.shuffled(first, second, alternative)
+            : NullWorld.pooled(first, second, alternative);
+    return view(
+        label,
+        draw(world, settings.alpha(), number),
+        comparison.preference().test(),
+        method ->
+            named(TwoProportionTest.values(), TwoProportionTest::id, method)
+                .of(first, second, settings.hypothesis()));
+  }
+
+  private View view(PairedAnswer paired) {
+    return view(
+        "",
+        draw(
+            NullWorld.signFlips(paired.tally(), paired.settings().alternative()),
+            paired.settings().alpha(),
+            0),
+        paired.preference().test(),
+        method ->
+            named(PairedTest.values(), PairedTest::id, method)
+                .of(paired.tally(), paired.settings().alternative()));
+  }
+
+  private View view(SharesAnswer shares) {
+    return view(
+        "",
+        draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
+        shares.preference().test(),
+        method ->
+            named(SharesTest.values(), SharesTest::id, method)
+                .of(shares.counts(), shares.claimed()));
+  }
+
+  private View view(CrossAnswer cross) {
+    return view(
+        "",
+        draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),
+        cross.preferred(),
+        method ->
+            named(TableTest.values(), TableTest::id, method)
+                .of(cross.table(), cross.settings().options()));
+  }
+}

@@ -1,0 +1,63 @@
+package dev.tavik.data;
+
+import dev.tavik.simulation.Draws;
+import dev.tavik.study.Question;
+import dev.tavik.study.SimulatedQuestion;
+import dev.tavik.study.SimulatedQuestion.NullModel;
+import dev.tavik.study.SimulatedQuestion.Stop;
+import java.security.SecureRandom;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** The words of the simulated view, which every kind of question has. */
+final class SimulationSpec {
+  private static final List<String> WORDS = List.of("simulate", "seed", "until-clear");
+  private static final int MOST_SEED = 1_000_000_000;
+
+  private SimulationSpec() {}
+
+  /** The words of a question, and these. */
+  static Set<String> with(Set<String> words) {
+    return Stream.concat(words.stream(), WORDS.stream()).collect(Collectors.toUnmodifiableSet());
+  }
+
+  /** The question, with its simulated view if that is asked for. */
+  static Question of(Spec spec, Supplier<Question> question) {
+    spec.requireWith("simulate", "seed", "until-clear", "null-model");
+    @Nullable String written = spec.text("simulate");
+    if (written == null) {
+      return question.get();
+    }
+    if (!written.matches("\\d{1,11}|[1-9]e\\d{1,2}")) {
+      throw new SpecException(
+          spec.name("simulate")
+              + " must be a number of draws such as 100000 or 1e6, got '"
+              + written
+              + "'");
+    }
+    Draws draws = Draws.of((long) Double.parseDouble(written), seed(spec));
+    @Nullable String model = spec.text("null-model");
+    return new SimulatedQuestion(
+        question.get(),
+        draws,
+        model == null ? NullModel.SHUFFLE : NullModel.of(model),
+        spec.flag("until-clear") ? Stop.WHEN_CLEAR : Stop.AFTER_ALL);
+  }
+
+  /** Without one a seed is drawn; the answer names it. */
+  private static long seed(Spec spec) {
+    @Nullable String written = spec.text("seed");
+    if (written == null) {
+      return new SecureRandom().nextInt(MOST_SEED);
+    }
+    if (!written.matches("-?\\d{1,18}")) {
+      throw new SpecException(
+          spec.name("seed") + " must be a whole number such as 7, got '" + written + "'");
+    }
+    return Long.parseLong(written);
+  }
+}
