@@ -6,6 +6,7 @@ import dev.tavik.report.Detail;
 import dev.tavik.report.JsonReport;
 import dev.tavik.report.Picture;
 import dev.tavik.report.TextReport;
+import dev.tavik.simulation.Progress;
 import dev.tavik.study.Answer;
 import dev.tavik.study.Question;
 import java.nio.file.Path;
@@ -31,7 +32,7 @@ record Answering(Terminal terminal, OutputOptions output, PictureOptions picture
     sources.addAll(spec.all("table"));
     output.check(sources);
     Map<Path, Function<Answer, Picture>> wanted = pictures.wanted(sources);
-    Answer answer = question.apply(spec, terminal.files()).ask();
+    Answer answer = asked(question.apply(spec, terminal.files()));
     wanted.forEach(
         (file, drawing) -> {
           Picture drawn = drawing.apply(answer);
@@ -44,5 +45,17 @@ record Answering(Terminal terminal, OutputOptions output, PictureOptions picture
             : new TextReport(output.emphasis(terminal), detail).of(answer),
         terminal);
     return ExitStatus.ANSWERED;
+  }
+
+  private Answer asked(Question question) {
+    if (!Boolean.getBoolean("tavik.progress")) {
+      return question.ask();
+    }
+    DrawingShown shown = new DrawingShown(terminal.err());
+    try {
+      return Progress.told(shown, question::ask);
+    } finally {
+      shown.wipe();
+    }
   }
 }

@@ -8,9 +8,13 @@ import java.io.InputStream;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 
 /** The program: hands the process's streams to {@link Tavik}. */
 public final class Main {
+  private static final int PATIENCE_SECONDS = 2;
+
   private Main() {}
 
   /**
@@ -34,10 +38,29 @@ public final class Main {
                 name.equals(DelimitedText.STANDARD_INPUT) ? stdin() : DelimitedText.openFile(name),
             plain ? Emphasis.NONE : Emphasis.TERMINAL,
             System.getProperty("tavik.name", "tavik"));
+    CountDownLatch finished = new CountDownLatch(1);
+    Thread worker = Thread.currentThread();
+    Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(worker, finished)));
     int status = new Tavik(terminal).run(arguments);
     terminal.out().flush();
     terminal.err().flush();
+    finished.countDown();
     System.exit(status);
+  }
+
+  /** On Ctrl-C a simulation ends with what was drawn so far, and its answer is still written. */
+  private static void stop(Thread worker, CountDownLatch finished) {
+    if (finished.getCount() == 0) {
+      return;
+    }
+    worker.interrupt();
+    try {
+      if (!finished.await(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
+        return;
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   private static InputStream stdin() {

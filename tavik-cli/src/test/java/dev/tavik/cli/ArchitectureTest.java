@@ -31,6 +31,8 @@ class ArchitectureTest {
         .definedBy("dev.tavik.association..")
         .layer("bayes")
         .definedBy("dev.tavik.bayes..")
+        .layer("simulation")
+        .definedBy("dev.tavik.simulation..")
         .layer("study")
         .definedBy("dev.tavik.study..")
         .layer("data")
@@ -51,12 +53,17 @@ class ArchitectureTest {
         .mayOnlyAccessLayers("numeric", "result", "count", "proportion")
         .whereLayer("bayes")
         .mayOnlyAccessLayers("numeric", "result", "count")
+        .whereLayer("simulation")
+        .mayOnlyAccessLayers("numeric", "result", "count", "proportion", "association")
         .whereLayer("study")
-        .mayOnlyAccessLayers("numeric", "result", "count", "proportion", "association", "bayes")
+        .mayOnlyAccessLayers(
+            "numeric", "result", "count", "proportion", "association", "bayes", "simulation")
         .whereLayer("data")
-        .mayOnlyAccessLayers("result", "count", "proportion", "association", "bayes", "study")
+        .mayOnlyAccessLayers(
+            "result", "count", "proportion", "association", "bayes", "simulation", "study")
         .whereLayer("report")
-        .mayOnlyAccessLayers("result", "count", "proportion", "association", "bayes", "study")
+        .mayOnlyAccessLayers(
+            "result", "count", "proportion", "association", "bayes", "simulation", "study")
         .whereLayer("cli")
         .mayNotBeAccessedByAnyLayer()
         .check(CLASSES);

@@ -16,12 +16,12 @@ import java.util.function.DoubleUnaryOperator;
  * @param number how many there are
  */
 record Bins(double from, double width, int number) {
-  /** Of a spread around a middle, with room for a value observed. */
-  static Bins around(double middle, double deviation, double observed) {
-    double reach = Math.max(5 * deviation, 1.15 * Math.abs(observed - middle));
-    double width = deviation / 5;
-    int half = (int) Math.ceil(Math.min(200, reach / width));
-    return new Bins(middle - half * width, width, 2 * half + 1);
+  /** Around 0, of differences that fall near multiples of a unit, with room for one observed. */
+  static Bins around(double deviation, double observed, double unit) {
+    double reach = Math.max(5 * deviation, 1.15 * Math.abs(observed));
+    double width = unit * Math.max(1, Math.round(deviation / 5 / unit));
+    int half = (int) Math.ceil(Math.min(400, reach / width));
+    return new Bins(-half * width, width, 2 * half + 1);
   }
 
   /** Of a statistic that is never negative, by its degrees of freedom. */

@@ -74,6 +74,7 @@ final class Engine {
           return settled();
         }
       }
+      Progress.tell(all.draws, settings.most());
       if (Thread.currentThread().isInterrupted()) {
         break;
       }

@@ -142,10 +142,10 @@ public final class NullWorld {
     double deviation =
         Math.sqrt(
             rate.value() * rate.complement() * (1.0 / first.trials() + 1.0 / second.trials()));
-    Bins bins = Bins.around(0, deviation, observed);
+    Bins bins = Bins.around(deviation, observed, 2.0 / (first.trials() + second.trials()));
     return new NullWorld(
         String.format(
-            "two samples of %s and %s with the pooled rate of %s",
+            "pairs of samples of %s and %s with the pooled rate of %s",
             Figures.count(first.trials()),
             Figures.count(second.trials()),
             Figures.finePercent(rate.value())),

@@ -269,9 +269,9 @@ public final class SimulationPicture {
     return String.format(
         "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
         tail.rule(),
-        Figures.pValue(Math.log10(tail.pValue())),
-        tail.interval().lower() == 0 ? "0" : Figures.pValue(Math.log10(tail.interval().lower())),
-        Figures.pValue(Math.log10(tail.interval().upper())),
+        SimulationText.value(tail.pValue(), tail),
+        SimulationText.value(tail.interval().lower(), tail),
+        SimulationText.value(tail.interval().upper(), tail),
         Double.isNaN(formula) ? "none" : Figures.pValue(formula),
         tail.method());
   }

@@ -12,6 +12,8 @@ import java.util.Map;
 
 /** The simulated view in words and a table. */
 final class SimulationText {
+  private static final double SMALL = 1e-4;
+
   private final Lines lines;
 
   private SimulationText(Lines lines) {
@@ -44,8 +46,8 @@ final class SimulationText {
           tail.method(),
           Figures.count(tail.lowerHits()),
           Figures.count(tail.upperHits()),
-          Figures.pValue(Math.log10(tail.pValue())),
-          limit(tail.interval().lower()) + " to " + limit(tail.interval().upper()),
+          value(tail.pValue(), tail),
+          value(tail.interval().lower(), tail) + " to " + value(tail.interval().upper(), tail),
           Double.isNaN(formula) ? "none" : Figures.pValue(formula),
           Double.isNaN(formula) ? "" : view.agrees(i) ? "agrees" : "differs");
     }
@@ -62,8 +64,13 @@ final class SimulationText {
     lines.paragraph("  ", "  ", verdict(view));
   }
 
-  private static String limit(double value) {
-    return value == 0 ? "0" : Figures.pValue(Math.log10(value));
+  /** To about the digit in which the Monte Carlo error lies. */
+  static String value(double value, SimulatedTail tail) {
+    if (value < SMALL) {
+      return value == 0 ? "0" : Figures.pValue(Math.log10(value));
+    }
+    double sure = Math.log10(value / Math.max(tail.standardError(), 1e-15));
+    return Figures.significant(value, (int) Math.max(3, Math.min(7, Math.ceil(sure) + 1)));
   }
 
   private static String stopped(SimulatedAnswer.View view) {

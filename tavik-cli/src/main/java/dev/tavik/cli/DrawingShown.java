@@ -1,0 +1,38 @@
+package dev.tavik.cli;
+
+import dev.tavik.simulation.Progress;
+import java.io.PrintWriter;
+
+/** Shows on a terminal how far a long simulation has come, on one line that is wiped at the end. */
+final class DrawingShown implements Progress.Listener {
+  private static final long AFTER_NANOS = 1_000_000_000;
+  private static final long EVERY_NANOS = 200_000_000;
+
+  private final PrintWriter err;
+  private final long start = System.nanoTime();
+  private long last = start + AFTER_NANOS - EVERY_NANOS;
+  private boolean shown;
+
+  DrawingShown(PrintWriter err) {
+    this.err = err;
+  }
+
+  @Override
+  public void drawn(long drawn, long asked) {
+    long now = System.nanoTime();
+    if (now - last >= EVERY_NANOS && drawn < asked) {
+      last = now;
+      shown = true;
+      err.printf("\r%,d of %,d drawn, %d%%; Ctrl-C stops here", drawn, asked, 100 * drawn / asked);
+      err.flush();
+    }
+  }
+
+  /** Wipes the line. */
+  void wipe() {
+    if (shown) {
+      err.print("\r\033[K");
+      err.flush();
+    }
+  }
+}
