@@ -16,4 +16,5 @@ module dev.tavik.core {
   exports dev.tavik.result;
   exports dev.tavik.simulation;
   exports dev.tavik.study;
+  exports dev.tavik.tail;
 }

@@ -38,6 +38,7 @@ public final class Tavik {
             .addSubcommand(new CompareCommand(terminal))
             .addSubcommand(new SharesCommand(terminal))
             .addSubcommand(new CrossCommand(terminal))
+            .addSubcommand(new TailCommand(terminal))
             .addSubcommand(new LookCommand(terminal))
             .addSubcommand(new RunCommand(terminal))
             .addSubcommand(new DemoCommand(terminal))

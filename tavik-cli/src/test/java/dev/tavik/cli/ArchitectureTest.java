@@ -33,6 +33,8 @@ class ArchitectureTest {
         .definedBy("dev.tavik.bayes..")
         .layer("simulation")
         .definedBy("dev.tavik.simulation..")
+        .layer("tail")
+        .definedBy("dev.tavik.tail..")
         .layer("study")
         .definedBy("dev.tavik.study..")
         .layer("data")
@@ -55,15 +57,24 @@ class ArchitectureTest {
         .mayOnlyAccessLayers("numeric", "result", "count")
         .whereLayer("simulation")
         .mayOnlyAccessLayers("numeric", "result", "count", "proportion", "association")
+        .whereLayer("tail")
+        .mayOnlyAccessLayers("numeric", "result")
         .whereLayer("study")
         .mayOnlyAccessLayers(
-            "numeric", "result", "count", "proportion", "association", "bayes", "simulation")
+            "numeric",
+            "result",
+            "count",
+            "proportion",
+            "association",
+            "bayes",
+            "simulation",
+            "tail")
         .whereLayer("data")
         .mayOnlyAccessLayers(
-            "result", "count", "proportion", "association", "bayes", "simulation", "study")
+            "result", "count", "proportion", "association", "bayes", "simulation", "tail", "study")
         .whereLayer("report")
         .mayOnlyAccessLayers(
-            "result", "count", "proportion", "association", "bayes", "simulation", "study")
+            "result", "count", "proportion", "association", "bayes", "simulation", "tail", "study")
         .whereLayer("cli")
         .mayNotBeAccessedByAnyLayer()
         .check(CLASSES);

@@ -28,6 +28,29 @@ public final class ChiSquare {
     return tail > SMALLEST ? Math.log(tail) : logFarTail(x / 2, df / 2);
   }
 
+  /**
+   * The logarithm of the lower tail, ln P(X ≤ x).
+   *
+   * @param x a value, above 0
+   * @param df the degrees of freedom, above 0
+   * @return the logarithm
+   */
+  public static double logLower(double x, double df) {
+    double tail = RegularizedGamma.P.value(df / 2, x / 2);
+    return tail > SMALLEST ? Math.log(tail) : logNearTail(x / 2, df / 2);
+  }
+
+  /** ln γ(a, x)/Γ(a), by the series x^a e^-x (1/a + x/(a(a + 1)) + …)/Γ(a). */
+  private static double logNearTail(double x, double a) {
+    double term = 1;
+    double sum = 1;
+    for (int i = 1; term > sum * 0x1p-54; i++) {
+      term *= x / (a + i);
+      sum += term;
+    }
+    return a * Math.log(x) - x - LogGamma.value(a + 1) + Math.log(sum);
+  }
+
   /** ln Γ(a, x)/Γ(a), by the continued fraction 1/(x + 1 - a - (1 - a)/(x + 3 - a - …)). */
   private static double logFarTail(double x, double a) {
     double b = x + 1 - a;

@@ -14,6 +14,7 @@ public sealed interface Answer
         AgreementAnswer,
         OutlookAnswer,
         SimulatedAnswer,
+        TailAnswer,
         Unanswered {
   /**
    * The kind of question.

@@ -39,7 +39,8 @@ public final class StudyFile {
           "rate", new Kind(RateSpec.WORDS, RateSpec::question),
           "compare", new Kind(CompareSpec.WORDS, CompareSpec::question),
           "shares", new Kind(SharesSpec.WORDS, SharesSpec::question),
-          "cross", new Kind(CrossSpec.WORDS, CrossSpec::question));
+          "cross", new Kind(CrossSpec.WORDS, CrossSpec::question),
+          "tail", new Kind(TailSpec.WORDS, TailSpec::question));
 
   private record Kind(Set<String> words, BiFunction<Spec, Opening, Question> maker) {
     Set<String> keys() {
@@ -139,8 +140,8 @@ public final class StudyFile {
       if (known == null) {
         throw new SpecException(
             kind.isEmpty()
-                ? "'ask' is needed: it says what kind of question this is, rate, compare, shares or cross"
-                : "ask must be rate, compare, shares or cross, got '" + kind + "'");
+                ? "'ask' is needed: it says what kind of question this is, rate, compare, shares, cross or tail"
+                : "ask must be rate, compare, shares, cross or tail, got '" + kind + "'");
       }
       Map<String, List<String>> values = new LinkedHashMap<>();
       if (alpha != null) {

@@ -27,6 +27,7 @@ import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.SimulatedAnswer;
 import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
+import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
 
@@ -142,6 +143,9 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof MatchedAnswer matched) {
       return new ComparisonJson(detail).of(matched);
+    }
+    if (answer instanceof TailAnswer tail) {
+      return TailText.json(tail);
     }
     if (answer instanceof SimulatedAnswer simulated) {
       return SimulationJson.into(node(simulated.answer()), simulated.views());

@@ -19,6 +19,7 @@ import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.SimulatedAnswer;
 import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
+import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -60,6 +61,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new AgreementText(lines).write(agreement);
     } else if (answer instanceof MatchedAnswer matched) {
       new MatchedText(lines).write(matched);
+    } else if (answer instanceof TailAnswer tail) {
+      new TailText(lines).write(tail);
     } else if (answer instanceof SimulatedAnswer simulated) {
       return of(simulated.answer()) + SimulationText.of(simulated, emphasis);
     } else if (answer instanceof OutlookAnswer outlook) {

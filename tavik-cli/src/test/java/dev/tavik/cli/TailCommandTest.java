@@ -1,0 +1,79 @@
+package dev.tavik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TailCommandTest {
+  @TempDir Path folder;
+
+  private static JsonNode json(String line) throws IOException {
+    CommandLine answer = CommandLine.shell(line + " --json");
+    assertThat(answer.status()).as(answer.err()).isZero();
+    return new ObjectMapper().readTree(answer.out());
+  }
+
+  @Test
+  void valuesHaveAreasAndAreasValues() throws IOException {
+    assertThat(CommandLine.shell("tail normal --value 1.96").out())
+        .contains(
+            "The standard normal distribution: P(X ≤ 1.96) = 0.975, P(X > 1.96) = 0.0250.",
+            "both   twice the smaller tail  0.0499957903");
+    assertThat(CommandLine.shell("tail binomial --n 400 --p 5% --area 5%").out())
+        .contains("lower  P(X ≤ 12)            0.03550590418", "lower  P(X ≤ 13)");
+    JsonNode upper = json("tail chi-square --df 3 --area 5%").at("/lines/1");
+    assertThat(upper.get("side").asText()).isEqualTo("upper");
+    // Published tables have 7.815.
+    assertThat(upper.get("from").asDouble()).isCloseTo(7.815, within(0.0005));
+    assertThat(json("tail normal --value 40").at("/lines/1/log10Area").asDouble())
+        .isCloseTo(-349.437, within(0.001));
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(study, "questions:\n  - {ask: tail, distribution: t, df: 12, value: 2.2}\n");
+    assertThat(json("run " + study).at("/answers/0/lines"))
+        .isEqualTo(json("tail t --df 12 --value 2.2").get("lines"));
+  }
+
+  @Test
+  void thePictureShadesWhatWasAsked() throws IOException {
+    Path chart = folder.resolve("tail.svg");
+    CommandLine.shell("tail f --df 2,30 --area 5% --chart " + chart);
+    assertThat(Files.readString(chart))
+        .contains("F with 2 and 30 degrees of freedom", "shaded: P(X ≤ ", "= 0.0500");
+    CommandLine.shell("tail poisson --mean 3.5 --between 2,5 --chart " + chart);
+    assertThat(Files.readString(chart)).contains("P(2 ≤ X ≤ 5) = 0.722");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "tail|--distribution is needed",
+        "tail gauss --value 1|there is no distribution 'gauss'; accepted are normal, t",
+        "tail t --value 1|t needs --df",
+        "tail normal --df 3 --value 1|--df is no parameter of normal",
+        "tail normal|asked for by one of --value X",
+        "tail normal --value 1 --area 5%|got several",
+        "tail normal --value x|--value must be a number",
+        "tail normal --between 2|--between must be two values",
+        "tail normal --between 2,1|must run upwards",
+        "tail normal --area 120%|area",
+        "tail f --df 2 --value 1|--df must be two numbers",
+        "tail binomial --n 10 --p 0 --value 1|--p",
+        "tail hypergeometric --population 5 --successes 9 --n 2 --value 1|at most the population"
+      })
+  void everyTroubleIsOneMessage(String line, String message) {
+    CommandLine answer = CommandLine.shell(line);
+    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
+    assertThat(answer.out()).isEmpty();
+    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
+  }
+}
