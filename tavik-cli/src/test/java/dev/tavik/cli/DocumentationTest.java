@@ -28,7 +28,8 @@ class DocumentationTest {
         "docs/comparisons.md",
         "docs/shares.md",
         "docs/associations.md",
-        "docs/bayes.md"
+        "docs/bayes.md",
+        "docs/simulation.md"
       })
   void commandsAreAnswered(String page) throws IOException {
     int commands = 0;
@@ -79,6 +80,7 @@ class DocumentationTest {
         "docs/shares.md",
         "docs/associations.md",
         "docs/bayes.md",
+        "docs/simulation.md",
         "docs/json.md",
         "CONTRIBUTING.md"
       })

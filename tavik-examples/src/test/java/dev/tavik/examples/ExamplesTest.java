@@ -9,6 +9,7 @@ import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.SharesAnswer;
+import dev.tavik.study.SimulatedAnswer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -66,6 +67,19 @@ class ExamplesTest {
         .contains("Followed through the file in its order", "Most for the alternative after ")
         .endsWith(
             "Fire more tiles before deciding: the prior still matters." + System.lineSeparator());
+  }
+
+  @Test
+  void theNullWorldIsSeen() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    SimulatedAnswer answer;
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      answer = SeeTheNullWorld.shuffle(50_000, out);
+    }
+    assertThat(answer.views().get(0).agrees(0)).isFalse();
+    assertThat(answer.views().get(0).agrees(1)).isTrue();
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .contains("50,000 shuffles of 24 successes among 793 trials", "from the normal curve");
   }
 
   @Test

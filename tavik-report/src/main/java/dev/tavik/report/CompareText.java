@@ -58,6 +58,9 @@ final class CompareText {
         answer.conditions(),
         answer.cautions(),
         detail == Detail.WORKING ? answer.working() : null);
+    if (detail == Detail.WORKING) {
+      new LookUp(lines).write(answer);
+    }
   }
 
   /** A row a group. */

@@ -31,6 +31,9 @@ final class PairedText {
         answer.conditions(),
         answer.cautions(),
         detail == Detail.WORKING ? answer.working() : null);
+    if (detail == Detail.WORKING) {
+      new LookUp(lines).write(answer);
+    }
   }
 
   private void observed(PairedAnswer answer) {

@@ -44,6 +44,9 @@ final class RateText {
         answer.conditions(),
         answer.cautions(),
         detail == Detail.WORKING ? answer.working() : null);
+    if (detail == Detail.WORKING) {
+      new LookUp(lines).write(answer);
+    }
   }
 
   private void observed(RateAnswer answer) {
