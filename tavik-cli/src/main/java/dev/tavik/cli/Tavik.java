@@ -39,6 +39,7 @@ public final class Tavik {
             .addSubcommand(new SharesCommand(terminal))
             .addSubcommand(new CrossCommand(terminal))
             .addSubcommand(new TailCommand(terminal))
+            .addSubcommand(new WeighCommand(terminal))
             .addSubcommand(new LookCommand(terminal))
             .addSubcommand(new RunCommand(terminal))
             .addSubcommand(new DemoCommand(terminal))

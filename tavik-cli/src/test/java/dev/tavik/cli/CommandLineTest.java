@@ -450,7 +450,7 @@ class CommandLineTest {
         .contains("question 3: there is no key 'outcom'; did you mean outcome?");
     assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
     assertThat(answers.at("/4/error/message").asText())
-        .contains("ask must be rate, compare, shares or cross, got 'guess'");
+        .contains("ask must be rate, compare, shares, cross, tail or weigh, got 'guess'");
     assertThat(answers.at("/6/error/message").asText()).contains("did you mean 5%?");
     assertThat(CommandLine.shell("run " + study).out())
         .contains("3. typo")

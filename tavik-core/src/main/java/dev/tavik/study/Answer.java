@@ -15,6 +15,7 @@ public sealed interface Answer
         OutlookAnswer,
         SimulatedAnswer,
         TailAnswer,
+        WeighAnswer,
         Unanswered {
   /**
    * The kind of question.

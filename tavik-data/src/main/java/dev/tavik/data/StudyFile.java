@@ -40,7 +40,8 @@ public final class StudyFile {
           "compare", new Kind(CompareSpec.WORDS, CompareSpec::question),
           "shares", new Kind(SharesSpec.WORDS, SharesSpec::question),
           "cross", new Kind(CrossSpec.WORDS, CrossSpec::question),
-          "tail", new Kind(TailSpec.WORDS, TailSpec::question));
+          "tail", new Kind(TailSpec.WORDS, TailSpec::question),
+          "weigh", new Kind(WeighSpec.WORDS, WeighSpec::question));
 
   private record Kind(Set<String> words, BiFunction<Spec, Opening, Question> maker) {
     Set<String> keys() {
@@ -140,11 +141,12 @@ public final class StudyFile {
       if (known == null) {
         throw new SpecException(
             kind.isEmpty()
-                ? "'ask' is needed: it says what kind of question this is, rate, compare, shares, cross or tail"
-                : "ask must be rate, compare, shares, cross or tail, got '" + kind + "'");
+                ? "'ask' is needed: it says what kind of question this is, rate, compare, shares,"
+                    + " cross, tail or weigh"
+                : "ask must be rate, compare, shares, cross, tail or weigh, got '" + kind + "'");
       }
       Map<String, List<String>> values = new LinkedHashMap<>();
-      if (alpha != null) {
+      if (alpha != null && known.words().contains("alpha")) {
         values.put("alpha", texts("alpha", alpha));
       }
       for (Map.Entry<String, JsonNode> entry : node.properties()) {

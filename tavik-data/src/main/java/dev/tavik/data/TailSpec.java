@@ -46,7 +46,7 @@ public final class TailSpec {
   }
 
   private static final List<String> OTHERS =
-      List.of("label", "distribution", "value", "between", "area", "alpha");
+      List.of("label", "distribution", "value", "between", "area");
 
   private final Spec spec;
 

@@ -29,6 +29,7 @@ import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
+import dev.tavik.study.WeighAnswer;
 import java.util.List;
 
 /**
@@ -143,6 +144,9 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof MatchedAnswer matched) {
       return new ComparisonJson(detail).of(matched);
+    }
+    if (answer instanceof WeighAnswer weighed) {
+      return WeighText.json(weighed);
     }
     if (answer instanceof TailAnswer tail) {
       return TailText.json(tail);

@@ -21,6 +21,7 @@ import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
+import dev.tavik.study.WeighAnswer;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -61,6 +62,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new AgreementText(lines).write(agreement);
     } else if (answer instanceof MatchedAnswer matched) {
       new MatchedText(lines).write(matched);
+    } else if (answer instanceof WeighAnswer weighed) {
+      new WeighText(lines).write(weighed);
     } else if (answer instanceof TailAnswer tail) {
       new TailText(lines).write(tail);
     } else if (answer instanceof SimulatedAnswer simulated) {

@@ -1,0 +1,243 @@
+package dev.tavik.simulation;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Proportion;
+import dev.tavik.result.TestResult;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * How methods behave over all outcomes of a sample of given size: the true coverage of an interval
+ * and the true chance that a test rejects, each outcome weighted by its binomial probability
+ * (Brown, Cai and DasGupta 2001, "Interval estimation for a binomial proportion", Statistical
+ * Science 16, 101-133). Nothing is drawn. Outcomes are computed once and kept, so that many
+ * proportions are looked at for little more than one.
+ */
+public final class Performance {
+  /** So many pairs of outcomes of two groups are gone through at most. */
+  public static final long MOST_PAIRS = 400_000;
+
+  /** So many trials of one group are gone through at most. */
+  public static final long MOST_TRIALS = 20_000;
+
+  /** Outcomes beyond are left out; all of them together have less than 10⁻¹³. */
+  private static final double NEVER = -37;
+
+  private final long first;
+  private final long second;
+  private final Map<String, Interval> intervals = new HashMap<>();
+  private final Map<String, Boolean> rejections = new HashMap<>();
+
+  private Performance(long first, long second) {
+    this.first = first;
+    this.second = second;
+  }
+
+  /**
+   * Of one rate.
+   *
+   * @param trials the size of the sample, 1 to {@value #MOST_TRIALS}
+   * @return what tells how methods behave
+   * @throws IllegalArgumentException if the size is out of its range
+   */
+  public static Performance ofRate(long trials) {
+    return new Performance(require(trials), 0);
+  }
+
+  /**
+   * Of two groups.
+   *
+   * @param first the size of the first, 1 to {@value #MOST_TRIALS}
+   * @param second the size of the second
+   * @return what tells how methods behave
+   * @throws IllegalArgumentException if a size is out of its range
+   */
+  public static Performance ofComparison(long first, long second) {
+    return new Performance(require(first), require(second));
+  }
+
+  private static long require(long trials) {
+    if (trials < 1 || trials > MOST_TRIALS) {
+      throw new IllegalArgumentException(
+          "n must be from 1 to "
+              + MOST_TRIALS
+              + ", all of whose outcomes are gone through, got "
+              + trials);
+    }
+    return trials;
+  }
+
+  /**
+   * How an interval behaves.
+   *
+   * @param coverage the chance that it holds the true value
+   * @param below the chance that it lies wholly below
+   * @param above the chance that it lies wholly above
+   * @param length its mean length; infinite where it may be unbounded
+   */
+  public record Coverage(double coverage, double below, double above, double length) {}
+
+  private static long[] span(Binomial outcomes) {
+    double top = outcomes.logMass(outcomes.mode()) + NEVER;
+    return new long[] {
+      outcomes.lastBelowModeAtMost(top) + 1, outcomes.firstAboveModeAtMost(top) - 1
+    };
+  }
+
+  private static Binomial outcomes(long trials, double p) {
+    Proportion.require("p", p);
+    return new Binomial(trials, DecimalFraction.of(p));
+  }
+
+  /**
+   * An interval of one rate.
+   *
+   * @param method the interval
+   * @param level its confidence level, strictly between 0 and 1
+   * @param p the true rate, strictly between 0 and 1
+   * @return how it behaves
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public Coverage of(ProportionInterval method, double level, double p) {
+    Binomial outcomes = outcomes(first, p);
+    long[] span = span(outcomes);
+    Sum sum = new Sum();
+    for (long x = span[0]; x <= span[1]; x++) {
+      Tally tally = Tally.of(x, first);
+      Interval interval =
+          intervals.computeIfAbsent(method.id() + level + " " + x, key -> method.of(tally, level));
+      sum.add(interval, p, Math.exp(outcomes.logMass(x)));
+    }
+    return sum.coverage();
+  }
+
+  /**
+   * A test of one rate: its size, where the true rate is the null value, else its power.
+   *
+   * @param method the test
+   * @param hypothesis the null value and the alternative
+   * @param alpha the significance level
+   * @param p the true rate, strictly between 0 and 1
+   * @return the chance that it rejects
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public double rejects(ProportionTest method, Hypothesis hypothesis, double alpha, double p) {
+    Binomial outcomes = outcomes(first, p);
+    long[] span = span(outcomes);
+    double sum = 0;
+    for (long x = span[0]; x <= span[1]; x++) {
+      Tally tally = Tally.of(x, first);
+      boolean rejects =
+          rejections.computeIfAbsent(
+              method.id() + hypothesis + alpha + " " + x,
+              key -> method.of(tally, hypothesis).rejects(alpha));
+      sum += rejects ? Math.exp(outcomes.logMass(x)) : 0;
+    }
+    return sum;
+  }
+
+  private static final class Sum {
+    private double within;
+    private double below;
+    private double above;
+    private double length;
+
+    void add(Interval interval, double truth, double chance) {
+      if (interval.upper() < truth) {
+        below += chance;
+      } else if (interval.lower() > truth) {
+        above += chance;
+      } else {
+        within += chance;
+      }
+      length += chance * (interval.upper() - interval.lower());
+    }
+
+    Coverage coverage() {
+      return new Coverage(within, below, above, length);
+    }
+  }
+
+  private interface Each {
+    void take(Tally one, Tally two, double chance);
+  }
+
+  private void pairs(double p1, double p2, Each each) {
+    Binomial ones = outcomes(first, p1);
+    Binomial twos = outcomes(second, p2);
+    long[] spanOne = span(ones);
+    long[] spanTwo = span(twos);
+    long pairs = (spanOne[1] - spanOne[0] + 1) * (spanTwo[1] - spanTwo[0] + 1);
+    if (pairs > MOST_PAIRS) {
+      throw new DeclinedException(
+          String.format(
+              "would go through %s pairs of outcomes, more than %s; take smaller groups",
+              Figures.count(pairs), Figures.count(MOST_PAIRS)));
+    }
+    for (long x = spanOne[0]; x <= spanOne[1]; x++) {
+      double chance = Math.exp(ones.logMass(x));
+      Tally one = Tally.of(x, first);
+      for (long y = spanTwo[0]; y <= spanTwo[1]; y++) {
+        each.take(one, Tally.of(y, second), chance * Math.exp(twos.logMass(y)));
+      }
+    }
+  }
+
+  /**
+   * An interval of two rates.
+   *
+   * @param method the interval
+   * @param level its confidence level, strictly between 0 and 1
+   * @param p1 the true first rate, strictly between 0 and 1
+   * @param p2 the true second rate
+   * @return how it behaves
+   * @throws IllegalArgumentException if a value is out of its range
+   * @throws DeclinedException if there are too many pairs of outcomes
+   */
+  public Coverage of(ComparisonInterval method, double level, double p1, double p2) {
+    double truth =
+        switch (method.quantity()) {
+          case DIFFERENCE -> p1 - p2;
+          case RATIO -> p1 / p2;
+          default -> p1 * (1 - p2) / (p2 * (1 - p1));
+        };
+    Sum sum = new Sum();
+    pairs(p1, p2, (one, two, chance) -> sum.add(method.of(one, two, level), truth, chance));
+    return sum.coverage();
+  }
+
+  /**
+   * A test of two rates: its size where both are equal, else its power.
+   *
+   * @param method the test
+   * @param hypothesis the null difference and the alternative
+   * @param alpha the significance level
+   * @param p1 the true first rate, strictly between 0 and 1
+   * @param p2 the true second rate
+   * @return the chance that it rejects
+   * @throws IllegalArgumentException if a value is out of its range
+   * @throws DeclinedException if there are too many pairs of outcomes
+   */
+  public double rejects(
+      TwoProportionTest method, Hypothesis hypothesis, double alpha, double p1, double p2) {
+    double[] sum = {0};
+    pairs(
+        p1,
+        p2,
+        (one, two, chance) -> {
+          TestResult result = method.of(one, two, hypothesis);
+          sum[0] += result.rejects(alpha) ? chance : 0;
+        });
+    return sum[0];
+  }
+}
