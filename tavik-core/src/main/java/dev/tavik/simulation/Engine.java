@@ -32,9 +32,13 @@ final class Engine {
   Engine(World world, Draws settings) {
     this.world = world;
     this.settings = settings;
-    this.source = new XoShiRo256PlusPlus(seed(settings.seed()));
+    this.source = generator(settings.seed());
     this.all = world.counts();
     this.clear = settings.clearOf() == null ? null : Boolean.FALSE;
+  }
+
+  static XoShiRo256PlusPlus generator(long seed) {
+    return new XoShiRo256PlusPlus(seed(seed));
   }
 
   /** Four numbers from one (Steele, Lea and Flood 2014, "Fast splittable generators"). */

@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.result.Interval;
 import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.simulation.Simulation;
 import java.util.List;
@@ -23,12 +24,20 @@ public record SimulatedAnswer(Answer answer, List<View> views) implements Answer
    * @param simulation what was drawn
    * @param formulas the decimal logarithm of the p-value by formula, one for each tail of the
    *     simulation; NaN where that test can't be made
+   * @param bootstrap intervals by resampling the data; none where they vary in nothing, or for
+   *     questions other than about rates and two groups
    * @param preferred the position of the tail whose test the verdict rests on, or of the first
    */
-  public record View(String label, Simulation simulation, List<Double> formulas, int preferred) {
+  public record View(
+      String label,
+      Simulation simulation,
+      List<Double> formulas,
+      List<Interval> bootstrap,
+      int preferred) {
     /** Copies the list. */
     public View {
       formulas = List.copyOf(formulas);
+      bootstrap = List.copyOf(bootstrap);
     }
 
     /**

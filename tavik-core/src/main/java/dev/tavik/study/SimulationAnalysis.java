@@ -8,7 +8,9 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
+import dev.tavik.simulation.Bootstrap;
 import dev.tavik.simulation.Draws;
 import dev.tavik.simulation.NullWorld;
 import dev.tavik.simulation.SimulatedTail;
@@ -70,14 +72,21 @@ final class SimulationAnalysis {
             + " pairs, shares or one table");
   }
 
+  private Draws draws(int number) {
+    return Draws.of(asked.draws().most(), asked.draws().seed() + number);
+  }
+
   private Simulation draw(NullWorld world, double alpha, int number) {
-    Draws own = asked.draws();
-    Draws draws = Draws.of(own.most(), own.seed() + number);
+    Draws draws = draws(number);
     return world.simulate(asked.stop() == Stop.WHEN_CLEAR ? draws.untilClearOf(alpha) : draws);
   }
 
   private static View view(
-      String label, Simulation simulation, String preferred, Function<String, TestResult> test) {
+      String label,
+      Simulation simulation,
+      List<Interval> bootstrap,
+      String preferred,
+      Function<String, TestResult> test) {
     List<Double> formulas = new ArrayList<>();
     int wanted = 0;
     for (SimulatedTail tail : simulation.tails()) {
@@ -86,7 +95,7 @@ final class SimulationAnalysis {
       }
       formulas.add(formula(tail.method(), test));
     }
-    return new View(label, simulation, formulas, wanted);
+    return new View(label, simulation, formulas, bootstrap, wanted);
   }
 
   private static double formula(String method, Function<String, TestResult> test) {
@@ -114,6 +123,7 @@ final class SimulationAnalysis {
     return view(
         label,
         draw(world, settings.alpha(), number),
+        lot == null ? Bootstrap.ofRate(rate.tally(), settings.level(), draws(number)) : List.of(),
         rate.preference().test(),
         method -> {
           ProportionTest test = named(ProportionTest.values(), ProportionTest::id, method);
@@ -141,6 +151,7 @@ final class SimulationAnalysis {
     return view(
         label,
         draw(world, settings.alpha(), number),
+        Bootstrap.ofComparison(first, second, settings.level(), draws(number)),
         comparison.preference().test(),
         method ->
             named(TwoProportionTest.values(), TwoProportionTest::id, method)
@@ -154,6 +165,7 @@ final class SimulationAnalysis {
             NullWorld.signFlips(paired.tally(), paired.settings().alternative()),
             paired.settings().alpha(),
             0),
+        List.of(),
         paired.preference().test(),
         method ->
             named(PairedTest.values(), PairedTest::id, method)
@@ -164,6 +176,7 @@ final class SimulationAnalysis {
     return view(
         "",
         draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
+        List.of(),
         shares.preference().test(),
         method ->
             named(SharesTest.values(), SharesTest::id, method)
@@ -174,6 +187,7 @@ final class SimulationAnalysis {
     return view(
         "",
         draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),
+        List.of(),
         cross.preferred(),
         method ->
             named(TableTest.values(), TableTest::id, method)

@@ -25,7 +25,7 @@ public record StudyAnswer(String title, List<Answer> answers) {
    * @return the cautions
    */
   public List<Caution> cautions() {
-    long tested = answers.stream().filter(answer -> !(answer instanceof Unanswered)).count();
+    long tested = answers.stream().filter(StudyAnswer::tests).count();
     return tested < MANY
         ? List.of()
         : List.of(
@@ -37,6 +37,14 @@ public record StudyAnswer(String title, List<Answer> answers) {
                         + " question that has groups, not over the study. Say beforehand which"
                         + " question decides, or divide alpha by %d.",
                     tested, tested)));
+  }
+
+  /** Whether a hypothesis was tested. */
+  private static boolean tests(Answer answer) {
+    return !(answer instanceof Unanswered
+        || answer instanceof OutlookAnswer
+        || answer instanceof TailAnswer
+        || answer instanceof WeighAnswer);
   }
 
   /**

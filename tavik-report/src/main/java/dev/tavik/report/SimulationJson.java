@@ -84,6 +84,8 @@ final class SimulationJson {
     bins.set("lowerCut", JsonParts.finite(histogram.lowerCut()));
     bins.set("upperCut", JsonParts.finite(histogram.upperCut()));
     histogram.counts().forEach(bins.putArray("counts")::add);
+    ArrayNode bootstrap = node.putArray("bootstrap");
+    view.bootstrap().forEach(interval -> bootstrap.add(JsonParts.interval(interval)));
     return node;
   }
 

@@ -2,6 +2,8 @@ package dev.tavik.report;
 
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
 import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.simulation.Simulation;
 import dev.tavik.study.SimulatedAnswer;
@@ -9,6 +11,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** The simulated view in words and a table. */
 final class SimulationText {
@@ -62,6 +65,39 @@ final class SimulationText {
             Figures.count(simulation.draws()),
             Figures.significant(view.tail().standardError(), 2)));
     lines.paragraph("  ", "  ", verdict(view));
+    if (!view.bootstrap().isEmpty()) {
+      bootstrap(view);
+    }
+  }
+
+  private void bootstrap(SimulatedAnswer.View view) {
+    lines.heading(
+        "Intervals simulated by resampling the data, level "
+            + Figures.exactPercent(view.bootstrap().get(0).level())
+            + "; differences in points");
+    TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT);
+    @Nullable Quantity last = null;
+    for (Interval interval : view.bootstrap()) {
+      table.row(
+          interval.quantity() == last ? "" : interval.quantity().id().replace('-', ' '),
+          interval.method(),
+          end(interval.quantity(), interval.lower()),
+          "to",
+          end(interval.quantity(), interval.upper()));
+      last = interval.quantity();
+    }
+    lines.table(table);
+  }
+
+  private static String end(Quantity quantity, double value) {
+    if (Double.isInfinite(value)) {
+      return "no limit";
+    }
+    return switch (quantity) {
+      case PROPORTION -> Figures.finePercent(value);
+      case DIFFERENCE -> CompareText.pointsOf(value);
+      default -> Figures.significant(value, 4);
+    };
   }
 
   /** To about the digit in which the Monte Carlo error lies. */
