@@ -80,7 +80,6 @@ class TailCommandTest {
         "weigh rate --n 40,50 --p 5%|--n must be one number",
         "weigh rate --n 40 --p 5%..2|--p must be rates",
         "weigh rate --n 90000 --p 5%|n must be from 1 to 20000",
-        "weigh compare --n 20000 --p 50%|take smaller groups",
         "weigh rate --n 40 --p 5% --intervals newcombe|--intervals has no 'newcombe'",
         "weigh rate --n 40 --p 5% --intervals all --chart x.png|one to five intervals",
         "tail|--distribution is needed",

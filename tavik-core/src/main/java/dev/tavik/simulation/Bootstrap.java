@@ -1,5 +1,6 @@
 package dev.tavik.simulation;
 
+import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
@@ -28,6 +29,7 @@ public final class Bootstrap {
   public static final String CORRECTED = "bootstrap-bca";
 
   private static final int MOST = 200_000;
+  private static final double NUDGE = 1e-6;
 
   /** Resamples are other numbers than those of the null world. */
   private static final long APART = 0x5DEECE66DL;
@@ -98,6 +100,79 @@ public final class Bootstrap {
             1 / (p1 * (1 - p1)),
             -1 / (p2 * (1 - p2))));
     return all;
+  }
+
+  /**
+   * Of Cramér's V, the units of the table resampled.
+   *
+   * @param table the data
+   * @param level the confidence level, strictly between 0 and 1
+   * @param draws how many resamples, of which at most 200,000 are made
+   * @return both intervals; none where every unit lies in one cell
+   */
+  public static List<Interval> ofTable(CrossTable table, double level, Draws draws) {
+    int height = table.rows().size();
+    int width = table.columns().size();
+    double[] counts = new double[height * width];
+    for (int i = 0; i < counts.length; i++) {
+      counts[i] = table.count(i / width, i % width);
+    }
+    double n = table.total();
+    double estimate = cramersV(counts, height, width);
+    double[] influences = new double[counts.length];
+    double mean = 0;
+    for (int i = 0; i < counts.length; i++) {
+      double[] more = counts.clone();
+      more[i] += NUDGE * n;
+      influences[i] = cramersV(more, height, width) - estimate;
+      mean += counts[i] / n * influences[i];
+    }
+    double cubes = 0;
+    double squares = 0;
+    for (int i = 0; i < counts.length; i++) {
+      double influence = influences[i] - mean;
+      cubes += counts[i] * influence * influence * influence;
+      squares += counts[i] * influence * influence;
+    }
+    if (!(squares > 0)) {
+      return List.of();
+    }
+    XoShiRo256PlusPlus random = Engine.generator(draws.seed() ^ APART);
+    double[] values = new double[(int) Math.min(MOST, draws.most())];
+    double[] resample = new double[counts.length];
+    for (int draw = 0; draw < values.length; draw++) {
+      long left = table.total();
+      double share = n;
+      for (int i = 0; i < counts.length; i++) {
+        long drawn =
+            share <= counts[i] ? left : CountDraws.binomial(random, left, counts[i] / share);
+        resample[i] = drawn;
+        left -= drawn;
+        share -= counts[i];
+      }
+      values[draw] = cramersV(resample, height, width);
+    }
+    return intervals(
+        Quantity.CRAMERS_V, values, estimate, cubes / (6 * Math.pow(squares, 1.5)), level);
+  }
+
+  /**
+   * V of counts row by row; a row or column that is empty has no part in X², but keeps its place.
+   */
+  private static double cramersV(double[] counts, int height, int width) {
+    double[] rows = new double[height];
+    double[] columns = new double[width];
+    for (int i = 0; i < counts.length; i++) {
+      rows[i / width] += counts[i];
+      columns[i % width] += counts[i];
+    }
+    double sum = -1;
+    for (int i = 0; i < counts.length; i++) {
+      if (counts[i] > 0) {
+        sum += counts[i] / rows[i / width] * (counts[i] / columns[i % width]);
+      }
+    }
+    return Math.sqrt(Math.max(0, sum) / (Math.min(height, width) - 1));
   }
 
   private static List<Interval> of(

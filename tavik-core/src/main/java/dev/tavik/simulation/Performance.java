@@ -7,25 +7,30 @@ import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 import java.util.HashMap;
 import java.util.Map;
+import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
 /**
  * How methods behave over all outcomes of a sample of given size: the true coverage of an interval
  * and the true chance that a test rejects, each outcome weighted by its binomial probability
  * (Brown, Cai and DasGupta 2001, "Interval estimation for a binomial proportion", Statistical
- * Science 16, 101-133). Nothing is drawn. Outcomes are computed once and kept, so that many
- * proportions are looked at for little more than one.
+ * Science 16, 101-133). Only of two large groups pairs of outcomes are drawn. Outcomes are computed
+ * once and kept, so that many proportions are looked at for little more than one.
  */
 public final class Performance {
-  /** So many pairs of outcomes of two groups are gone through at most. */
+  /** So many pairs of outcomes of two groups are gone through; of more some are drawn. */
   public static final long MOST_PAIRS = 400_000;
+
+  /** Where there are more pairs, so many are drawn. */
+  public static final int DRAWN = 100_000;
+
+  /** The seed of these draws. */
+  public static final long SEED = 1;
 
   /** So many trials of one group are gone through at most. */
   public static final long MOST_TRIALS = 20_000;
@@ -172,17 +177,39 @@ public final class Performance {
     void take(Tally one, Tally two, double chance);
   }
 
+  private static long pairs(long[] spanOne, long[] spanTwo) {
+    return (spanOne[1] - spanOne[0] + 1) * (spanTwo[1] - spanTwo[0] + 1);
+  }
+
+  /**
+   * Whether two groups at these rates have so many pairs of outcomes that some are drawn instead.
+   *
+   * @param p1 the true first rate, strictly between 0 and 1
+   * @param p2 the true second rate
+   * @return whether {@value #DRAWN} pairs are drawn, from seed {@value #SEED}
+   */
+  public boolean draws(double p1, double p2) {
+    return pairs(span(outcomes(first, p1)), span(outcomes(second, p2))) > MOST_PAIRS;
+  }
+
+  private void drawn(double p1, double p2, Each each) {
+    XoShiRo256PlusPlus random = Engine.generator(SEED);
+    for (int i = 0; i < DRAWN; i++) {
+      each.take(
+          Tally.of(CountDraws.binomial(random, first, p1), first),
+          Tally.of(CountDraws.binomial(random, second, p2), second),
+          1.0 / DRAWN);
+    }
+  }
+
   private void pairs(double p1, double p2, Each each) {
     Binomial ones = outcomes(first, p1);
     Binomial twos = outcomes(second, p2);
     long[] spanOne = span(ones);
     long[] spanTwo = span(twos);
-    long pairs = (spanOne[1] - spanOne[0] + 1) * (spanTwo[1] - spanTwo[0] + 1);
-    if (pairs > MOST_PAIRS) {
-      throw new DeclinedException(
-          String.format(
-              "would go through %s pairs of outcomes, more than %s; take smaller groups",
-              Figures.count(pairs), Figures.count(MOST_PAIRS)));
+    if (pairs(spanOne, spanTwo) > MOST_PAIRS) {
+      drawn(p1, p2, each);
+      return;
     }
     for (long x = spanOne[0]; x <= spanOne[1]; x++) {
       double chance = Math.exp(ones.logMass(x));
@@ -202,7 +229,6 @@ public final class Performance {
    * @param p2 the true second rate
    * @return how it behaves
    * @throws IllegalArgumentException if a value is out of its range
-   * @throws DeclinedException if there are too many pairs of outcomes
    */
   public Coverage of(ComparisonInterval method, double level, double p1, double p2) {
     double truth =
@@ -226,7 +252,6 @@ public final class Performance {
    * @param p2 the true second rate
    * @return the chance that it rejects
    * @throws IllegalArgumentException if a value is out of its range
-   * @throws DeclinedException if there are too many pairs of outcomes
    */
   public double rejects(
       TwoProportionTest method, Hypothesis hypothesis, double alpha, double p1, double p2) {

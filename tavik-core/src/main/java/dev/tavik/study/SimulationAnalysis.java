@@ -187,7 +187,7 @@ final class SimulationAnalysis {
     return view(
         "",
         draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),
-        List.of(),
+        Bootstrap.ofTable(cross.table(), cross.settings().level(), draws(0)),
         cross.preferred(),
         method ->
             named(TableTest.values(), TableTest::id, method)

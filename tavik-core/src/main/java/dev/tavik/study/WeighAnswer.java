@@ -23,8 +23,10 @@ public record WeighAnswer(WeighQuestion asked, List<Line> lines) implements Answ
    * @param rates the true rate, or both
    * @param intervals the intervals
    * @param tests the tests
+   * @param drawn how many pairs of outcomes were drawn; 0 where all were gone through
    */
-  public record Line(List<Double> rates, List<Covered> intervals, List<Rejecting> tests) {
+  public record Line(
+      List<Double> rates, List<Covered> intervals, List<Rejecting> tests, int drawn) {
     /** Copies the lists. */
     public Line {
       rates = List.copyOf(rates);

@@ -5,7 +5,6 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.simulation.Performance;
@@ -69,15 +68,11 @@ public record WeighQuestion(
    * Answers the question.
    *
    * @return how the methods behave
-   * @throws IllegalArgumentException if a size or a rate is out of its range, or too large
+   * @throws IllegalArgumentException if a size or a rate is out of its range
    */
   @Override
   public WeighAnswer ask() {
-    try {
-      return new WeighAnswer(this, sizes.size() == 1 ? ofRate() : ofComparison());
-    } catch (DeclinedException e) {
-      throw new IllegalArgumentException("weighing these groups " + e.reason(), e);
-    }
+    return new WeighAnswer(this, sizes.size() == 1 ? ofRate() : ofComparison());
   }
 
   private List<WeighAnswer.Line> ofRate() {
@@ -99,7 +94,7 @@ public record WeighQuestion(
                           method.id(),
                           performance.rejects(method, new Hypothesis(p, alternative), alpha, p)))
               .toList();
-      lines.add(new WeighAnswer.Line(List.of(p), covered, rejecting));
+      lines.add(new WeighAnswer.Line(List.of(p), covered, rejecting, 0));
     }
     return lines;
   }
@@ -128,7 +123,12 @@ public record WeighQuestion(
                           performance.rejects(
                               method, new Hypothesis(0, alternative), alpha, p1, p2)))
               .toList();
-      lines.add(new WeighAnswer.Line(List.of(p1, p2), covered, rejecting));
+      lines.add(
+          new WeighAnswer.Line(
+              List.of(p1, p2),
+              covered,
+              rejecting,
+              performance.draws(p1, p2) ? Performance.DRAWN : 0));
     }
     return lines;
   }

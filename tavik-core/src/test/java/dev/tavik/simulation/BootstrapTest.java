@@ -3,11 +3,14 @@ package dev.tavik.simulation;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.apache.commons.numbers.gamma.LogGamma;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.junit.jupiter.api.Test;
@@ -88,6 +91,42 @@ class BootstrapTest {
             Bootstrap.CORRECTED);
     assertThat(1 / turned.upper())
         .isCloseTo(one(found, Quantity.ODDS_RATIO, Bootstrap.CORRECTED).lower(), within(0.01));
+  }
+
+  /** Of two by two V is |phi|; its resamples against all that can be drawn of a small table. */
+  @Test
+  void resampledStrengthAgreesWithAllTables() {
+    CrossTable table =
+        new CrossTable(
+            List.of("a", "b"), List.of("c", "d"), List.of(List.of(9L, 3L), List.of(2L, 8L)));
+    List<Interval> found = Bootstrap.ofTable(table, 0.8, Draws.of(200_000, 4));
+    double[] shares = {9 / 22.0, 3 / 22.0, 2 / 22.0, 8 / 22.0};
+    List<double[]> all = new ArrayList<>();
+    for (int a = 0; a <= 22; a++) {
+      for (int b = 0; a + b <= 22; b++) {
+        for (int c = 0; a + b + c <= 22; c++) {
+          int d = 22 - a - b - c;
+          double margins = (double) (a + b) * (c + d) * (a + c) * (b + d);
+          double v = margins == 0 ? 0 : Math.abs(a * d - b * c) / Math.sqrt(margins);
+          double log = LogGamma.value(23);
+          int[] cells = {a, b, c, d};
+          for (int i = 0; i < 4; i++) {
+            log += cells[i] * Math.log(shares[i]) - LogGamma.value(cells[i] + 1.0);
+          }
+          all.add(new double[] {v, Math.exp(log)});
+        }
+      }
+    }
+    all.sort((one, other) -> Double.compare(one[0], other[0]));
+    double sum = 0;
+    int at = -1;
+    while (sum < 0.1) {
+      at++;
+      sum += all.get(at)[1];
+    }
+    Interval plain = one(found, Quantity.CRAMERS_V, Bootstrap.PERCENTILE);
+    assertThat(plain.lower()).isCloseTo(all.get(at)[0], within(0.01));
+    assertThat(one(found, Quantity.CRAMERS_V, Bootstrap.CORRECTED).contains(0.55)).isTrue();
   }
 
   @Test

@@ -74,12 +74,14 @@ final class SimulationText {
     lines.heading(
         "Intervals simulated by resampling the data, level "
             + Figures.exactPercent(view.bootstrap().get(0).level())
-            + "; differences in points");
+            + (view.bootstrap().stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE)
+                ? "; differences in points"
+                : ""));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT);
     @Nullable Quantity last = null;
     for (Interval interval : view.bootstrap()) {
       table.row(
-          interval.quantity() == last ? "" : interval.quantity().id().replace('-', ' '),
+          interval.quantity() == last ? "" : name(interval.quantity()),
           interval.method(),
           end(interval.quantity(), interval.lower()),
           "to",
@@ -87,6 +89,10 @@ final class SimulationText {
       last = interval.quantity();
     }
     lines.table(table);
+  }
+
+  private static String name(Quantity quantity) {
+    return quantity == Quantity.CRAMERS_V ? "Cramér's V" : quantity.id().replace('-', ' ');
   }
 
   private static String end(Quantity quantity, double value) {
