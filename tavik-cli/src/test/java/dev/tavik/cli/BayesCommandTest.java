@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class BayesCommandTest {
   private static final String NORTH = "rate 14/400 --against 5% --alternative less";
@@ -252,6 +253,30 @@ class BayesCommandTest {
     assertThat(Files.readString(fourth)).contains("the common rate 5.7%", "for different rates");
     assertThat(CommandLine.shell(NORTH + " --sequence-chart " + folder.resolve("x.svg")).err())
         .contains("--sequence");
+  }
+
+  /** None against all, counts next to nothing among very many, all equal: an answer, no fault. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "compare A=0/9 B=9/9",
+        "compare A=400/400 B=0/400 --alternative greater --region 2%",
+        "compare A=3/1000000000000 B=9/1000000000000",
+        "compare A=0/1 B=0/1",
+        "rate 3/1000000000000 --against 0.0000001%",
+        "rate 0/3 --against 99.9999999% --alternative greater",
+        "shares a=0 b=0 c=9 --against equal",
+        "cross --cells \"900000000 1; 1 900000000\""
+      })
+  void extremesHaveTheirViewToo(String line) throws IOException {
+    JsonNode bayes = json(line + " --bayes").get("bayes");
+    assertThat(bayes.get("logBayesFactor").isNumber()).isTrue();
+    assertThat(bayes.toString()).doesNotContain("NaN");
+    if (line.startsWith("rate") || line.startsWith("compare")) {
+      Path chart = folder.resolve("far.svg");
+      CommandLine drawn = CommandLine.shell(line + " --bayes --sensitivity-chart " + chart);
+      assertThat(drawn.status()).as(drawn.err()).isZero();
+    }
   }
 
   @ParameterizedTest

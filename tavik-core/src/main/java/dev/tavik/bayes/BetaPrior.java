@@ -14,7 +14,8 @@ public record BetaPrior(double a, double b) {
   /** The largest parameter accepted. */
   public static final double MOST_PARAMETER = 1e9;
 
-  private static final double LEAST = 1e-6;
+  /** The smallest parameter accepted. */
+  public static final double LEAST_PARAMETER = 1e-6;
 
   /**
    * Checks the parameters.
@@ -28,7 +29,7 @@ public record BetaPrior(double a, double b) {
   }
 
   private static void require(double parameter) {
-    if (!(parameter >= LEAST && parameter <= MOST_PARAMETER)) {
+    if (!(parameter >= LEAST_PARAMETER && parameter <= MOST_PARAMETER)) {
       throw new IllegalArgumentException(
           "prior must have parameters from 0.000001 to 1e9, such as 1,1, got "
               + parameter

@@ -309,7 +309,7 @@ public final class ComparedRates {
     EqualLine line = EqualLine.of(measure, value);
     double certain =
         line.greatest() > 0
-            ? second.logUpper(new DecimalFraction(1 - line.greatest(), 0, line.greatest()))
+            ? second.logUpper(new DecimalFraction(line.least() + line.width(), 0, line.greatest()))
             : Double.NEGATIVE_INFINITY;
     double along =
         along(

@@ -46,8 +46,9 @@ record EqualLine(Quantity measure, double value, double least, double greatest) 
         : value <= 0 || value == Double.POSITIVE_INFINITY;
   }
 
+  /** How far the second proportion goes; of a large ratio not as a difference from 1. */
   double width() {
-    return 1 - least - greatest;
+    return measure == Quantity.RATIO ? Math.min(1, 1 / value) : 1 - least - greatest;
   }
 
   Pair at(double logit) {
@@ -89,7 +90,7 @@ record EqualLine(Quantity measure, double value, double least, double greatest) 
   /** The logit at which the second proportion is about a value. */
   double logit(double second) {
     double along = second - least;
-    double left = 1 - greatest - second;
+    double left = least + width() - second;
     if (along <= 0 || left <= 0) {
       return along <= 0 ? -START_WITHIN : START_WITHIN;
     }

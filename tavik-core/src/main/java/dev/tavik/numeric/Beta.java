@@ -8,9 +8,9 @@ import org.apache.commons.numbers.gamma.LogGamma;
  *
  * <p>The density is Loader's form of a binomial probability (2000, "Fast and accurate computation
  * of binomial probabilities") with x = α and n = α + β, which keeps its digits where the parameters
- * are large. Tails are the density times a continued fraction (Lentz's method; Press and others
- * 1992, Numerical Recipes, 6.4), for large parameters times an integral of the density's shape,
- * each as itself on the side where it is the smaller one.
+ * are large. Tails are the density times a continued fraction (DiDonato and Morris 1992, ACM
+ * Transactions on Mathematical Software 18, 360-373), for large parameters times an integral of the
+ * density's shape, each as itself on the side where it is the smaller one.
  */
 public final class Beta {
   private static final double HALF_LN_2_PI = 0.5 * Math.log(2 * Math.PI);
@@ -103,7 +103,7 @@ public final class Beta {
   }
 
   private static double logBelow(double a, double b, double p, double q, double logDensity) {
-    return p < (a + 1) / (a + b + 2)
+    return p * (a + b) < a
         ? logSmaller(a, b, p, q, logDensity)
         : LogSpace.complement(logSmaller(b, a, q, p, logDensity));
   }
@@ -115,7 +115,7 @@ public final class Beta {
   /** The tail divided by the density, by p and by q. */
   private static double ratio(double a, double b, double p, double q) {
     boolean many = Math.min(a, b) >= LARGE && p * (a + b) > FAR * a;
-    return many ? shape(a - 1, b - 1, p, q) / q : fraction(a, b, p) / a;
+    return many ? shape(a - 1, b - 1, p, q) / q : fraction(a, b, p, q);
   }
 
   /**
@@ -125,7 +125,7 @@ public final class Beta {
    * @return whether the value is below the mean, or hardly above
    */
   public boolean lowerIsSmaller(DecimalFraction p) {
-    return p.value() < (alpha + 1) / (alpha + beta + 2);
+    return p.value() * (alpha + beta) < alpha;
   }
 
   /**
@@ -159,24 +159,39 @@ public final class Beta {
         PANELS);
   }
 
-  /** I_p(a, b) a/(f p q), by Lentz's method. */
-  private static double fraction(double a, double b, double p) {
-    double c = 1;
-    double d = 1 / (1 - (a + b) * p / (a + 1));
-    double fraction = d;
-    for (int m = 1; m <= MOST_TERMS; m++) {
-      double even = m * (b - m) * p / ((a + 2 * m - 1) * (a + 2 * m));
-      d = 1 / (1 + even * d);
-      c = 1 + even / c;
-      fraction *= d * c;
-      double odd = -(a + m) * (a + b + m) * p / ((a + 2 * m) * (a + 2 * m + 1));
-      d = 1 / (1 + odd * d);
-      c = 1 + odd / c;
-      double factor = d * c;
-      fraction *= factor;
-      if (Math.abs(factor - 1) < 0x1p-52) {
-        return fraction;
+  /**
+   * The tail over f p q, by a fraction in which a q - b p, what p lacks to the mean, stands whole.
+   */
+  private static double fraction(double a, double b, double p, double q) {
+    double lack = 1 + (a * q - b * p);
+    double ratio = b / a;
+    double above = 1 + 1 / a;
+    double numerator = 1;
+    double numeratorBefore = 0;
+    double denominator = lack / above;
+    double denominatorBefore = 1;
+    double value = above / lack;
+    double factor = 1;
+    double scale = a + 1;
+    for (int n = 1; n <= MOST_TERMS; n++) {
+      double part = n / a;
+      double weight = n * (b - n) * p;
+      double share = a / scale;
+      double alpha = factor * (factor + ratio) * share * share * (weight * p);
+      double beta = n + weight / scale + (1 + part) / (above + 2 * part) * (lack + n * (q + 1));
+      factor = 1 + part;
+      scale += 2;
+      double nextNumerator = alpha * numeratorBefore + beta * numerator;
+      double nextDenominator = alpha * denominatorBefore + beta * denominator;
+      double next = nextNumerator / nextDenominator;
+      if (Math.abs(next - value) <= 0x1p-53 * next) {
+        return next;
       }
+      value = next;
+      numeratorBefore = numerator / nextDenominator;
+      denominatorBefore = denominator / nextDenominator;
+      numerator = next;
+      denominator = 1;
     }
     throw new ArithmeticException("beta tail did not end within " + MOST_TERMS + " terms");
   }

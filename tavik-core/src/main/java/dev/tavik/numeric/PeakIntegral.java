@@ -14,8 +14,13 @@ public final class PeakIntegral {
   private static final double NEGLIGIBLE = 40;
   private static final double AGREED = 4e-15;
   private static final double FIRST_STEP = 0.9;
-  private static final int MOST_HALVINGS = 9;
+  private static final int MOST_HALVINGS = 14;
   private static final int MOST_CLIMBS = 200;
+
+  /** Between these falls of both neighbours together a parabola tells the width. */
+  private static final double LEAST_BEND = 0.2;
+
+  private static final double MOST_BEND = 2;
 
   /** A width, in units of the peak's, to which the peak needn't be found more closely. */
   private static final double CLOSE = 0.3;
@@ -49,6 +54,8 @@ public final class PeakIntegral {
   /** Uphill with growing steps, then back with shrinking ones, until the curvature fits. */
   private void climb() {
     double step = width;
+    boolean flat = false;
+    boolean steep = false;
     for (int i = 0; i < MOST_CLIMBS; i++) {
       double left = log.applyAsDouble(peak - step);
       double right = log.applyAsDouble(peak + step);
@@ -57,25 +64,41 @@ public final class PeakIntegral {
         peak += toTheLeft ? -step : step;
         top = toTheLeft ? left : right;
         step *= 2;
+        flat = false;
+        steep = false;
         continue;
       }
       double bend = 2 * top - left - right;
-      if (bend <= 2 && bend > 0) {
-        // A parabola through the three points is close enough.
-        width = step / Math.sqrt(bend);
-        double shift = 0.5 * step * (right - left) / bend;
-        if (Math.abs(shift) > CLOSE * width) {
-          double better = log.applyAsDouble(peak + shift);
-          if (better > top) {
-            peak += shift;
-            top = better;
-          }
-        }
+      if (bend < LEAST_BEND ? steep : bend > MOST_BEND && flat) {
+        // A level top with sharp edges has no curvature to go by; its step is halved until it fits.
+        width = step;
         return;
       }
-      step /= bend > 0 && Double.isFinite(bend) ? Math.max(1.5, Math.sqrt(bend)) : 4;
+      if (bend < LEAST_BEND) {
+        flat = true;
+        step *= 2;
+      } else if (bend <= MOST_BEND) {
+        nearer(left, right, step, bend);
+        return;
+      } else {
+        steep = true;
+        step /= Double.isFinite(bend) ? Math.max(1.5, Math.sqrt(bend)) : 4;
+      }
     }
     throw new ArithmeticException("no peak was found from " + peak);
+  }
+
+  /** A parabola through the three points is close enough. */
+  private void nearer(double left, double right, double step, double bend) {
+    width = step / Math.sqrt(bend);
+    double shift = 0.5 * step * (right - left) / bend;
+    if (Math.abs(shift) > CLOSE * width) {
+      double better = log.applyAsDouble(peak + shift);
+      if (better > top) {
+        peak += shift;
+        top = better;
+      }
+    }
   }
 
   private double sum() {

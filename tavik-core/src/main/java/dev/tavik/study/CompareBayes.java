@@ -105,15 +105,17 @@ public record CompareBayes(
     double successes = (double) first.successes() + second.successes() + 1;
     double trials = (double) first.trials() + second.trials() + 2;
     double common = Double.parseDouble(Figures.significant(successes / trials, 2));
-    return Stream.concat(
-            Arrays.stream(EVEN).mapToObj(each -> new BetaPrior(each, each)),
-            Arrays.stream(AT_COMMON)
-                .mapToObj(
-                    strength ->
-                        new BetaPrior(
-                            round(strength * common),
-                            round(strength * DecimalFraction.complement(common)))))
-        .filter(prior -> Math.min(prior.a(), prior.b()) >= ComparedRates.LEAST_PARAMETER);
+    Stream<BetaPrior> around =
+        Arrays.stream(AT_COMMON)
+            .filter(
+                strength ->
+                    strength * Math.min(common, 1 - common) >= ComparedRates.LEAST_PARAMETER)
+            .mapToObj(
+                strength ->
+                    new BetaPrior(
+                        round(strength * common),
+                        round(strength * DecimalFraction.complement(common))));
+    return Stream.concat(Arrays.stream(EVEN).mapToObj(each -> new BetaPrior(each, each)), around);
   }
 
   private static double round(double parameter) {

@@ -120,9 +120,12 @@ public record RateBayes(
       priors.add(new BetaPrior(each, each));
     }
     for (double strength : AT_NULL) {
-      priors.add(
-          new BetaPrior(
-              times(strength, against), times(strength, DecimalFraction.complement(against))));
+      double a = times(strength, against);
+      double b = times(strength, DecimalFraction.complement(against));
+      // Around a null value next to 0 or 1 a weak prior is next to none.
+      if (Math.min(a, b) >= BetaPrior.LEAST_PARAMETER) {
+        priors.add(new BetaPrior(a, b));
+      }
     }
     return priors;
   }

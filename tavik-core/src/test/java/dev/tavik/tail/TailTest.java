@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class TailTest {
@@ -42,6 +43,27 @@ class TailTest {
   @MethodSource("areas")
   void areasAgreeWithReferences(double found, double expected) {
     assertThat(found).isCloseTo(expected, within(1e-10 * expected));
+  }
+
+  /** Logarithms of both tails with forty digits (mpmath), at parameters of all sizes. */
+  @ParameterizedTest
+  @CsvSource({
+    "4.0, 1000000000000.0, 1.0e-11, -0.010389838604739972, -4.572117429144904",
+    "4.0, 1000000000000.0, 3.0e-12, -1.0419443466337368, -0.43505064254157866",
+    "0.5, 1000000000000.0, 2.0e-12, -0.046567912292305315, -3.0900371531238666",
+    "0.5, 60.5, 0.02, -0.12635088628679875, -2.1312027728154668",
+    "0.1, 0.1, 0.3, -0.7704512385100225, -0.6213926068346596",
+    "0.5, 0.5, 0.999, -0.02034051439755801, -3.9052936169690375",
+    "1500.0, 1000000000.0, 1.6e-6, -0.00563233449433886, -5.182046115587366",
+    "2.0, 1.0, 0.999999, -2.0000010000006668e-06, -13.122363877404455",
+    "0.001, 1000000000.0, 1.0e-12, -0.006332360432875487, -5.065246725579832",
+    "1.0e-6, 3.0, 0.2, -4.894382196339905e-07, -14.53000783882676",
+    "3.0, 1.0e-6, 0.2, -19.577911349832952, -3.1435555142106065e-09"
+  })
+  void betaTailsHaveTheirDigits(double a, double b, double x, double below, double above) {
+    Tail tail = Tail.beta(a, b);
+    assertThat(tail.logLower(x)).isCloseTo(below, within(1e-12 * Math.max(1, -below)));
+    assertThat(tail.logUpper(x)).isCloseTo(above, within(1e-12 * Math.max(1, -above)));
   }
 
   static Stream<Tail> continuous() {

@@ -64,7 +64,7 @@ public final class SensitivityPicture {
                 bayes.prior(),
                 against,
                 "the null value " + Figures.exactPercent(against),
-                0,
+                BetaPrior.LEAST_PARAMETER,
                 prior -> RateBayesFactor.log(rate.tally(), rate.settings().hypothesis(), prior))
             .picture(
                 rate.label().isEmpty() ? "The rate" : rate.label(),
@@ -105,8 +105,8 @@ public final class SensitivityPicture {
     XYSeries centred = curve("around " + centreName, centre);
     double ownStrength = Math.log10(own.a() + own.b());
     double ownLog = log.applyAsDouble(own) / LN_10;
-    double low = Math.min(ownLog, centred.getMinY());
-    double high = Math.max(ownLog, centred.getMaxY());
+    double low = centred.isEmpty() ? ownLog : Math.min(ownLog, centred.getMinY());
+    double high = centred.isEmpty() ? ownLog : Math.max(ownLog, centred.getMaxY());
     for (int i = 0; i < even.getItemCount(); i++) {
       // A strong prior around one half may be far from any data; its curve leaves the picture.
       if (even.getX(i).doubleValue() <= Math.log10(MODERATE)) {
@@ -155,8 +155,8 @@ public final class SensitivityPicture {
     double step = Math.log(STRONGEST / WIDEST) / POINTS;
     for (int i = 0; i <= POINTS; i++) {
       double strength = WIDEST * Math.exp(step * i);
-      BetaPrior prior = new BetaPrior(strength * mean, strength * (1 - mean));
-      if (Math.min(prior.a(), prior.b()) >= least) {
+      if (strength * Math.min(mean, 1 - mean) >= least) {
+        BetaPrior prior = new BetaPrior(strength * mean, strength * (1 - mean));
         points.add(Math.log10(strength), log.applyAsDouble(prior) / LN_10);
       }
     }
