@@ -12,6 +12,7 @@ module dev.tavik.core {
   exports dev.tavik.association;
   exports dev.tavik.bayes;
   exports dev.tavik.count;
+  exports dev.tavik.planning;
   exports dev.tavik.proportion;
   exports dev.tavik.result;
   exports dev.tavik.simulation;

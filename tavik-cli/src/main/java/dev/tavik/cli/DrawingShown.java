@@ -3,7 +3,10 @@ package dev.tavik.cli;
 import dev.tavik.simulation.Progress;
 import java.io.PrintWriter;
 
-/** Shows on a terminal how far a long simulation has come, on one line that is wiped at the end. */
+/**
+ * Shows on a terminal how far a long simulation or search has come, on one line that is wiped at
+ * the end.
+ */
 final class DrawingShown implements Progress.Listener {
   private static final long AFTER_NANOS = 1_000_000_000;
   private static final long EVERY_NANOS = 200_000_000;
@@ -19,11 +22,20 @@ final class DrawingShown implements Progress.Listener {
 
   @Override
   public void drawn(long drawn, long asked) {
+    show(drawn, asked, "%,d of %,d drawn, %d%%; Ctrl-C stops here");
+  }
+
+  @Override
+  public void sizes(long size, long about) {
+    show(size, about, "n = %,d of about %,d looked at, %d%%");
+  }
+
+  private void show(long done, long asked, String form) {
     long now = System.nanoTime();
-    if (now - last >= EVERY_NANOS && drawn < asked) {
+    if (now - last >= EVERY_NANOS && done < asked) {
       last = now;
       shown = true;
-      err.printf("\r%,d of %,d drawn, %d%%; Ctrl-C stops here", drawn, asked, 100 * drawn / asked);
+      err.print("\r" + String.format(form, done, asked, 100 * done / asked) + "\033[K");
       err.flush();
     }
   }

@@ -38,6 +38,7 @@ public final class Tavik {
             .addSubcommand(new CompareCommand(terminal))
             .addSubcommand(new SharesCommand(terminal))
             .addSubcommand(new CrossCommand(terminal))
+            .addSubcommand(new PlanCommand(terminal))
             .addSubcommand(new TailCommand(terminal))
             .addSubcommand(new WeighCommand(terminal))
             .addSubcommand(new LookCommand(terminal))
@@ -153,7 +154,7 @@ public final class Tavik {
     @Override
     public void run() {
       throw new IllegalArgumentException(
-          "a command is needed, such as rate, compare, shares, cross, look, run or demo");
+          "a command is needed, such as rate, compare, shares, cross, plan, look, run or demo");
     }
   }
 

@@ -33,6 +33,8 @@ class ArchitectureTest {
         .definedBy("dev.tavik.bayes..")
         .layer("simulation")
         .definedBy("dev.tavik.simulation..")
+        .layer("planning")
+        .definedBy("dev.tavik.planning..")
         .layer("tail")
         .definedBy("dev.tavik.tail..")
         .layer("study")
@@ -57,6 +59,9 @@ class ArchitectureTest {
         .mayOnlyAccessLayers("numeric", "result", "count")
         .whereLayer("simulation")
         .mayOnlyAccessLayers("numeric", "result", "count", "proportion", "association")
+        .whereLayer("planning")
+        .mayOnlyAccessLayers(
+            "numeric", "result", "count", "proportion", "bayes", "simulation", "tail")
         .whereLayer("tail")
         .mayOnlyAccessLayers("numeric", "result")
         .whereLayer("study")
@@ -68,13 +73,30 @@ class ArchitectureTest {
             "association",
             "bayes",
             "simulation",
+            "planning",
             "tail")
         .whereLayer("data")
         .mayOnlyAccessLayers(
-            "result", "count", "proportion", "association", "bayes", "simulation", "tail", "study")
+            "result",
+            "count",
+            "proportion",
+            "association",
+            "bayes",
+            "simulation",
+            "planning",
+            "tail",
+            "study")
         .whereLayer("report")
         .mayOnlyAccessLayers(
-            "result", "count", "proportion", "association", "bayes", "simulation", "tail", "study")
+            "result",
+            "count",
+            "proportion",
+            "association",
+            "bayes",
+            "simulation",
+            "planning",
+            "tail",
+            "study")
         .whereLayer("cli")
         .mayNotBeAccessedByAnyLayer()
         .check(CLASSES);

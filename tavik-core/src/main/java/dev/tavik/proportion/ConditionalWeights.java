@@ -1,5 +1,7 @@
 package dev.tavik.proportion;
 
+import dev.tavik.result.Alternative;
+
 /**
  * The hypergeometric probabilities of the first group's successes for one total of successes after
  * another, as multiples of the mode's, with their sum. Ratios of neighbours run outwards from the
@@ -17,6 +19,8 @@ final class ConditionalWeights {
   private int from;
   private int to;
   private double total;
+  private int rejectedTo;
+  private int rejectedFrom;
 
   /**
    * Weights for two groups.
@@ -72,26 +76,34 @@ final class ConditionalWeights {
     return sum / total;
   }
 
-  /** The largest lower tail that is at most a limit. */
-  double lowerAtMost(double limit) {
+  /**
+   * Finds the counts whose p-value by Fisher's test is at most a limit, tied ones together.
+   *
+   * @return their probability
+   */
+  double reject(double limit, double tie, Alternative alternative) {
+    // What was left out is rejected too, on the sides that count.
+    rejectedTo = alternative == Alternative.GREATER ? -1 : from - 1;
+    rejectedFrom = alternative == Alternative.LESS ? (int) first + 1 : to + 1;
     double sum = 0;
-    for (int x = from; x <= to && sum + weights[x] <= limit * total; x++) {
-      sum += weights[x];
+    double most = limit * total;
+    switch (alternative) {
+      case LESS -> {
+        while (rejectedTo < to && sum + weights[rejectedTo + 1] <= most) {
+          sum += weights[++rejectedTo];
+        }
+      }
+      case GREATER -> {
+        while (rejectedFrom > from && sum + weights[rejectedFrom - 1] <= most) {
+          sum += weights[--rejectedFrom];
+        }
+      }
+      case TWO_SIDED -> sum = leastProbable(most, tie);
     }
     return sum / total;
   }
 
-  /** The largest upper tail that is at most a limit. */
-  double upperAtMost(double limit) {
-    double sum = 0;
-    for (int x = to; x >= from && sum + weights[x] <= limit * total; x--) {
-      sum += weights[x];
-    }
-    return sum / total;
-  }
-
-  /** The largest sum of the least probable counts, tied ones together, that is at most a limit. */
-  double leastProbableAtMost(double limit, double tie) {
+  private double leastProbable(double most, double tie) {
     double sum = 0;
     int low = from;
     int high = to;
@@ -104,11 +116,23 @@ final class ConditionalWeights {
       while (low <= high && weights[high] <= threshold) {
         next += weights[high--];
       }
-      if (next > limit * total) {
-        return sum / total;
+      if (next > most) {
+        return sum;
       }
       sum = next;
+      rejectedTo = low - 1;
+      rejectedFrom = high + 1;
     }
-    return sum / total;
+    return sum;
+  }
+
+  /** The largest rejected small count; one below the smallest count if there is none. */
+  int rejectedTo() {
+    return rejectedTo;
+  }
+
+  /** The smallest rejected large count; one above the largest count if there is none. */
+  int rejectedFrom() {
+    return rejectedFrom;
   }
 }

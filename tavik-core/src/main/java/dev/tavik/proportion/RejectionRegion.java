@@ -22,7 +22,7 @@ record RejectionRegion(
 
   CriticalCounts find(String method, long trials, LongPredicate rejects) {
     boolean twoSided = alternative == Alternative.TWO_SIDED;
-    long middle = Math.max(least, Math.min(greatest, underNull.mode()));
+    long middle = middle();
     long low = least - 1;
     long high = greatest + 1;
     if (alternative != Alternative.GREATER) {
@@ -31,6 +31,38 @@ record RejectionRegion(
     if (alternative != Alternative.LESS) {
       high = Bisection.first(twoSided ? Math.max(middle, low + 1) : least, high, rejects);
     }
+    return found(method, trials, low, high);
+  }
+
+  /** The same, quicker where the counts are near those of a few trials less. */
+  CriticalCounts findNear(CriticalCounts near, String method, long trials, LongPredicate rejects) {
+    boolean twoSided = alternative == Alternative.TWO_SIDED;
+    long middle = middle();
+    long low = least - 1;
+    long high = greatest + 1;
+    if (alternative != Alternative.GREATER) {
+      Long guess = near.atMost();
+      low =
+          Bisection.lastNear(
+              low, twoSided ? middle : greatest, guess == null ? low : guess, rejects);
+    }
+    if (alternative != Alternative.LESS) {
+      Long guess = near.atLeast();
+      high =
+          Bisection.firstNear(
+              twoSided ? Math.max(middle, low + 1) : least,
+              high,
+              guess == null ? high : guess,
+              rejects);
+    }
+    return found(method, trials, low, high);
+  }
+
+  private long middle() {
+    return Math.max(least, Math.min(greatest, underNull.mode()));
+  }
+
+  private CriticalCounts found(String method, long trials, long low, long high) {
     return new CriticalCounts(
         method,
         trials,

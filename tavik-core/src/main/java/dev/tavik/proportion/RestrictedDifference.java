@@ -17,6 +17,18 @@ record RestrictedDifference(double first, double second) {
   private static final int MOST_STEPS = 200;
 
   static RestrictedDifference of(Tally first, Tally second, double delta) {
+    return of(Group.of(first), Group.of(second), delta);
+  }
+
+  /** Of proportions that were not counted but are expected. */
+  static RestrictedDifference of(double n1, double p1, double n2, double p2, double delta) {
+    return of(
+        new Group(n1 * p1, n1 * (1 - p1), n1, p1),
+        new Group(n2 * p2, n2 * (1 - p2), n2, p2),
+        delta);
+  }
+
+  private static RestrictedDifference of(Group first, Group second, double delta) {
     Slope slope = new Slope(first, second, delta);
     double low = Math.max(0, -delta);
     double high = Math.min(1, 1 - delta);
@@ -27,10 +39,20 @@ record RestrictedDifference(double first, double second) {
 
   /** The standard error of the difference at these proportions. */
   double error(Tally one, Tally two) {
-    return Math.sqrt(first * (1 - first) / one.trials() + second * (1 - second) / two.trials());
+    return error((double) one.trials(), (double) two.trials());
   }
 
-  private record Slope(Tally one, Tally two, double delta) {
+  double error(double n1, double n2) {
+    return Math.sqrt(first * (1 - first) / n1 + second * (1 - second) / n2);
+  }
+
+  private record Group(double successes, double failures, double trials, double proportion) {
+    static Group of(Tally tally) {
+      return new Group(tally.successes(), tally.failures(), tally.trials(), tally.proportion());
+    }
+  }
+
+  private record Slope(Group one, Group two, double delta) {
     double root(double low, double high) {
       if (at(low) <= 0) {
         return low;
@@ -74,7 +96,7 @@ record RestrictedDifference(double first, double second) {
           - term(two.failures(), 1 - p);
     }
 
-    private static double term(long count, double share) {
+    private static double term(double count, double share) {
       return count == 0 ? 0 : share <= 0 ? Double.POSITIVE_INFINITY : count / share;
     }
 
@@ -85,13 +107,13 @@ record RestrictedDifference(double first, double second) {
           + square(two.failures(), 1 - p);
     }
 
-    private static double square(long count, double share) {
+    private static double square(double count, double share) {
       return count == 0 ? 0 : count / share / share;
     }
 
     /** The closed form, as Farrington and Manning give it, where it falls inside the range. */
     private double start(double low, double high) {
-      double theta = (double) two.trials() / one.trials();
+      double theta = two.trials() / one.trials();
       double p1 = one.proportion();
       double p2 = two.proportion();
       double a = 1 + theta;

@@ -3,7 +3,9 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionTest.Basis;
 import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
 /**
@@ -173,6 +175,93 @@ public enum TwoProportionTest {
       throw new DeclinedException("tests the null of no difference only; use score or z-separate");
     }
     return algorithm.test(id, new TwoTallies(first, second), hypothesis);
+  }
+
+  /**
+   * The pairs of counts that this test would reject.
+   *
+   * @param first the size of the first group, from 1
+   * @param second the size of the second group, from 1
+   * @param hypothesis the null difference, strictly between -1 and 1, and the direction
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the rejection region
+   * @throws IllegalArgumentException if a number is out of its range
+   * @throws DeclinedException if the test doesn't know the null difference, or the groups have more
+   *     than {@value CriticalPairs#MOST_TRIALS} units together
+   */
+  public CriticalPairs criticalPairs(long first, long second, Hypothesis hypothesis, double alpha) {
+    Proportion.require("alpha", alpha);
+    // Refuses what can't be asked.
+    of(Tally.of(0, first), Tally.of(0, second), hypothesis);
+    if (first + second > CriticalPairs.MOST_TRIALS) {
+      throw new DeclinedException(
+          String.format(
+              "all pairs of counts are gone through for up to %s units in both groups, got %s",
+              Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second)));
+    }
+    return switch (this) {
+      case FISHER -> CriticalSums.fisher(first, second, hypothesis.alternative(), alpha);
+      case BOSCHLOO -> CriticalSums.boschloo(first, second, hypothesis.alternative(), alpha);
+      case BARNARD ->
+          throw new DeclinedException("isn't offered before data; boschloo hardly differs from it");
+      default -> CriticalRows.of(this, first, second, hypothesis, alpha);
+    };
+  }
+
+  /**
+   * The standard error that this test would divide by, if the proportions expected were observed:
+   * what its power by the normal distribution follows from.
+   *
+   * @param n1 the size of the first group, above 0; not necessarily whole
+   * @param p1 the proportion expected in it, strictly between 0 and 1
+   * @param n2 the size of the second group
+   * @param p2 the proportion expected in it
+   * @param against the null difference
+   * @return the standard error
+   * @throws DeclinedException if the test has none
+   */
+  public double expectedError(double n1, double p1, double n2, double p2, double against) {
+    return switch (this) {
+      case Z_SEPARATE -> Math.sqrt(p1 * (1 - p1) / n1 + p2 * (1 - p2) / n2);
+      case Z_POOLED, Z_POOLED_CC -> pooledError(n1, p1, n2, p2);
+      case SCORE ->
+          against == 0
+              ? pooledError(n1, p1, n2, p2)
+              : RestrictedDifference.of(n1, p1, n2, p2, against).error(n1, n2);
+      default ->
+          throw new DeclinedException(
+              "has no standard error and so no power by the normal distribution; its power is"
+                  + " exact");
+    };
+  }
+
+  private static double pooledError(double n1, double p1, double n2, double p2) {
+    double pooled = (n1 * p1 + n2 * p2) / (n1 + n2);
+    return Math.sqrt(pooled * (1 - pooled) * (1 / n1 + 1 / n2));
+  }
+
+  /**
+   * The chance that the difference is found to lie within a margin on both sides, each of two
+   * one-sided tests rejecting at alpha.
+   *
+   * @param first the size of the first group, from 1
+   * @param second the size of the second group, from 1
+   * @param margin the margin, strictly between 0 and 1
+   * @param alpha the significance level of each test, strictly between 0 and 1
+   * @param p1 the true proportion of the first group
+   * @param p2 that of the second
+   * @return the chance, right to 10⁻¹²
+   * @throws IllegalArgumentException if a number is out of its range
+   * @throws DeclinedException as {@link #criticalPairs} does
+   */
+  public double equivalenceChance(
+      long first, long second, double margin, double alpha, double p1, double p2) {
+    if (!(criticalPairs(first, second, Hypothesis.less(margin), alpha) instanceof CriticalRows below
+        && criticalPairs(first, second, Hypothesis.greater(-margin), alpha)
+            instanceof CriticalRows above)) {
+      throw new DeclinedException("tests the null of no difference only; use score or z-separate");
+    }
+    return below.chanceOfBoth(above, p1, p2);
   }
 
   /**

@@ -74,11 +74,7 @@ final class UnconditionalTest {
         statistic,
         s -> {
           weights.of(s);
-          return switch (alternative) {
-            case LESS -> weights.lowerAtMost(limit);
-            case GREATER -> weights.upperAtMost(limit);
-            case TWO_SIDED -> weights.leastProbableAtMost(limit, TIE);
-          };
+          return weights.reject(limit, TIE, alternative);
         });
   }
 

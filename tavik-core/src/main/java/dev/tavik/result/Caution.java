@@ -52,6 +52,12 @@ public record Caution(Code code, String message) {
      * An odds ratio differs from stratum to stratum, or turns round when strata are put together.
      */
     STRATA_DIFFER("strata-differ"),
+    /** An effect was taken from a pilot, which may show it larger than it is. */
+    PILOT_EFFECT("pilot-effect"),
+    /** Power swings with n: some larger numbers fall below the power that a smaller one reaches. */
+    SAW_TOOTH("saw-tooth"),
+    /** More would have to be invited than there are. */
+    TOO_FEW_TO_INVITE("too-few-to-invite"),
     /** The rows that are to be followed in order look sorted by their outcome. */
     SORTED_BY_OUTCOME("sorted-by-outcome"),
     /** Groups without any observation were left out. */

@@ -3,7 +3,7 @@ package dev.tavik.simulation;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** Tells someone how far drawing has come, for as long as some work lasts on this thread. */
+/** Tells someone how far long work has come, for as long as it lasts on this thread. */
 public final class Progress {
   private static final ThreadLocal<@Nullable Listener> LISTENER = new ThreadLocal<>();
 
@@ -19,6 +19,14 @@ public final class Progress {
      * @param asked how much was asked for
      */
     void drawn(long drawn, long asked);
+
+    /**
+     * A search looked at more sizes of a sample.
+     *
+     * @param size the size by now
+     * @param about where it may end
+     */
+    default void sizes(long size, long about) {}
   }
 
   /**
@@ -42,6 +50,19 @@ public final class Progress {
     Listener listener = LISTENER.get();
     if (listener != null) {
       listener.drawn(drawn, asked);
+    }
+  }
+
+  /**
+   * Tells the listener, if there is one, that a search looked at more sizes.
+   *
+   * @param size the size by now
+   * @param about where it may end
+   */
+  public static void tellSizes(long size, long about) {
+    Listener listener = LISTENER.get();
+    if (listener != null) {
+      listener.sizes(size, about);
     }
   }
 }

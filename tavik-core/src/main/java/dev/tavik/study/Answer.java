@@ -13,6 +13,8 @@ public sealed interface Answer
         StrataAnswer,
         AgreementAnswer,
         OutlookAnswer,
+        PlanAnswer,
+        PrecisionAnswer,
         SimulatedAnswer,
         TailAnswer,
         WeighAnswer,

@@ -5,7 +5,6 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.OutlookQuestion;
-import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -68,27 +67,8 @@ final class OutlookSpec {
     return Double.parseDouble(text);
   }
 
-  /** Numbers apart by commas, and ranges such as 200..2000:200. */
   private List<Long> planned() {
-    List<Long> planned = new ArrayList<>();
-    for (String part : spec.list("planned")) {
-      if (part.matches("[1-9]\\d{0,6}")) {
-        planned.add(Long.parseLong(part));
-      } else if (part.matches("[1-9]\\d{0,6}\\.\\.[1-9]\\d{0,6}:[1-9]\\d{0,6}")) {
-        String[] numbers = part.split("\\.\\.|:", -1);
-        for (long n = Long.parseLong(numbers[0]);
-            n <= Long.parseLong(numbers[1]) && planned.size() <= MOST_LINES;
-            n += Long.parseLong(numbers[2])) {
-          planned.add(n);
-        }
-      } else {
-        throw new SpecException(
-            spec.name("planned")
-                + " must be numbers of observations such as 200,400 or 200..2000:200, got '"
-                + part
-                + "'");
-      }
-    }
+    List<Long> planned = Ranges.counts(spec, "planned");
     if (planned.isEmpty() || planned.size() > MOST_LINES) {
       throw new SpecException(
           spec.name("planned")

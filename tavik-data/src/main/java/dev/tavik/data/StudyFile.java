@@ -40,6 +40,7 @@ public final class StudyFile {
           "compare", new Kind(CompareSpec.WORDS, CompareSpec::question),
           "shares", new Kind(SharesSpec.WORDS, SharesSpec::question),
           "cross", new Kind(CrossSpec.WORDS, CrossSpec::question),
+          "plan", new Kind(PlanSpec.WORDS, PlanSpec::question),
           "tail", new Kind(TailSpec.WORDS, TailSpec::question),
           "weigh", new Kind(WeighSpec.WORDS, WeighSpec::question));
 
@@ -142,8 +143,10 @@ public final class StudyFile {
         throw new SpecException(
             kind.isEmpty()
                 ? "'ask' is needed: it says what kind of question this is, rate, compare, shares,"
-                    + " cross, tail or weigh"
-                : "ask must be rate, compare, shares, cross, tail or weigh, got '" + kind + "'");
+                    + " cross, plan, tail or weigh"
+                : "ask must be rate, compare, shares, cross, plan, tail or weigh, got '"
+                    + kind
+                    + "'");
       }
       Map<String, List<String>> values = new LinkedHashMap<>();
       if (alpha != null && known.words().contains("alpha")) {

@@ -10,7 +10,6 @@ import dev.tavik.result.Proportion;
 import dev.tavik.study.Question;
 import dev.tavik.study.WeighQuestion;
 import java.math.BigDecimal;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
@@ -22,8 +21,6 @@ public final class WeighSpec {
   /** The words that such a question understands. */
   public static final Set<String> WORDS =
       Set.of("label", "for", "n", "p", "level", "alpha", "alternative", "intervals", "tests");
-
-  private static final int MOST_RATES = 1000;
 
   private final Spec spec;
 
@@ -127,31 +124,11 @@ public final class WeighSpec {
     return rate || sizes.size() == 2 ? sizes : List.of(sizes.get(0), sizes.get(0));
   }
 
-  /** Rates apart by commas, and ranges such as 1%..20%:1%. */
   private List<Double> rates() {
-    List<Double> rates = new ArrayList<>();
-    for (String part : spec.list("p")) {
-      String[] range = part.split("\\.\\.|:", -1);
-      if (range.length == 1) {
-        rates.add(Proportion.parse(spec.name("p"), part));
-      } else if (range.length == 3) {
-        BigDecimal to = BigDecimal.valueOf(Proportion.parse(spec.name("p"), range[1]));
-        BigDecimal step = BigDecimal.valueOf(Proportion.parse(spec.name("p"), range[2]));
-        for (BigDecimal p = BigDecimal.valueOf(Proportion.parse(spec.name("p"), range[0]));
-            p.compareTo(to) <= 0 && rates.size() <= MOST_RATES;
-            p = p.add(step)) {
-          rates.add(p.doubleValue());
-        }
-      } else {
-        throw new SpecException(
-            spec.name("p") + " must be rates such as 5% or 1%..20%:1%, got '" + part + "'");
-      }
-    }
-    if (rates.isEmpty() || rates.size() > MOST_RATES) {
+    List<Double> rates = Ranges.proportions(spec, "p");
+    if (rates.isEmpty()) {
       throw new SpecException(
-          spec.name("p")
-              + " must give the true rates, such as 5% or 1%..20%:1%, at most "
-              + MOST_RATES);
+          spec.name("p") + " must give the true rates, such as 5% or 1%..20%:1%");
     }
     return rates;
   }

@@ -19,6 +19,8 @@ import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.OutlookAnswer;
 import dev.tavik.study.PairedAnswer;
+import dev.tavik.study.PlanAnswer;
+import dev.tavik.study.PrecisionAnswer;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateByGroupAnswer;
@@ -153,6 +155,12 @@ public record JsonReport(Detail detail) {
     }
     if (answer instanceof SimulatedAnswer simulated) {
       return SimulationJson.into(node(simulated.answer()), simulated.views());
+    }
+    if (answer instanceof PlanAnswer plan) {
+      return PlanJson.of(plan);
+    }
+    if (answer instanceof PrecisionAnswer precision) {
+      return PlanJson.of(precision);
     }
     if (answer instanceof OutlookAnswer outlook) {
       return BayesJson.of(outlook);

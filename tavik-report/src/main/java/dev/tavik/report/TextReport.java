@@ -12,6 +12,8 @@ import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.OutlookAnswer;
 import dev.tavik.study.PairedAnswer;
+import dev.tavik.study.PlanAnswer;
+import dev.tavik.study.PrecisionAnswer;
 import dev.tavik.study.Preference;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
@@ -68,6 +70,10 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       new TailText(lines).write(tail);
     } else if (answer instanceof SimulatedAnswer simulated) {
       return of(simulated.answer()) + SimulationText.of(simulated, emphasis);
+    } else if (answer instanceof PlanAnswer plan) {
+      new PlanText(lines).write(plan);
+    } else if (answer instanceof PrecisionAnswer precision) {
+      new PlanText(lines).write(precision);
     } else if (answer instanceof OutlookAnswer outlook) {
       new OutlookText(lines).write(outlook);
     } else if (answer instanceof Unanswered unanswered) {

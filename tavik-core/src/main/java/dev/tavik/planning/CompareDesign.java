@@ -1,0 +1,314 @@
+package dev.tavik.planning;
+
+import dev.tavik.proportion.CriticalPairs;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Proportion;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A test of two rates; the effect is the rate expected in the second group, the difference that
+ * minus the base rate of the first.
+ *
+ * <p>By the normal distribution (z-pooled, z-pooled-cc, z-separate, score), with the standard error
+ * that the test would have if the rates expected were observed, and each rate's own for the
+ * estimate. Exactly, over all pairs of counts; the size is then that at the base rate (and, against
+ * a margin, at the margin from it).
+ *
+ * @param twoProportionTest the test
+ * @param theory how power is computed
+ * @param base the rate of the first group, strictly between 0 and 1
+ * @param hypothesis the null difference of second minus first, and the direction
+ * @param equivalence the margin that both one-sided tests are made against; null for one test
+ * @param alpha the significance level, of each test
+ * @param allocation the second group's size over the first's, above 0
+ */
+public record CompareDesign(
+    TwoProportionTest twoProportionTest,
+    Theory theory,
+    double base,
+    Hypothesis hypothesis,
+    @Nullable Double equivalence,
+    double alpha,
+    double allocation)
+    implements Design {
+  private static final double LEAST_ALLOCATION = 1e-3;
+
+  /** So many units in both groups are planned for exactly, for tests that take long. */
+  private static final long MOST_BOSCHLOO = 3000;
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if a number is out of its range
+   * @throws DeclinedException if the test has no power by this theory, or doesn't know the null
+   */
+  public CompareDesign {
+    Proportion.require("base", base);
+    Proportion.require("alpha", alpha);
+    if (!(allocation >= LEAST_ALLOCATION && allocation <= 1 / LEAST_ALLOCATION)) {
+      throw new IllegalArgumentException(
+          "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large, got "
+              + Figures.plain(allocation));
+    }
+    if (theory == Theory.NORMAL && !hasNormal(twoProportionTest)) {
+      throw new DeclinedException(
+          twoProportionTest.id()
+              + " has no power by the normal distribution; ask for the exact one");
+    }
+    if (!twoProportionTest.knows(equivalence == null ? hypothesis.against() : equivalence)) {
+      throw new DeclinedException(
+          twoProportionTest.id()
+              + " tests the null of no difference only; against a margin use score or z-separate");
+    }
+    double none = base + hypothesis.against();
+    if (!(none > 0 && none < 1)) {
+      throw new IllegalArgumentException(
+          String.format(
+              "a base rate of %s and a margin of %s points leave no room between 0 and 1",
+              Figures.exactPercent(base), Figures.exactPoints(Math.abs(hypothesis.against()))));
+    }
+  }
+
+  /**
+   * A design with two groups of one size, by the normal distribution where the test has one.
+   *
+   * @param test the test
+   * @param base the rate of the first group, strictly between 0 and 1
+   * @param hypothesis the null difference of second minus first, and the direction
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the design
+   * @throws IllegalArgumentException if a number is out of its range
+   */
+  public static CompareDesign of(
+      TwoProportionTest test, double base, Hypothesis hypothesis, double alpha) {
+    return new CompareDesign(
+        test, hasNormal(test) ? Theory.NORMAL : Theory.EXACT, base, hypothesis, null, alpha, 1);
+  }
+
+  /**
+   * Whether a test has power by the normal distribution.
+   *
+   * @param test the test
+   * @return whether it divides a difference by a standard error
+   */
+  public static boolean hasNormal(TwoProportionTest test) {
+    return switch (test) {
+      case Z_POOLED, Z_POOLED_CC, Z_SEPARATE, SCORE -> true;
+      default -> false;
+    };
+  }
+
+  /**
+   * This design by another theory.
+   *
+   * @param other the theory
+   * @return the design
+   * @throws DeclinedException if the test has no power by it
+   */
+  public CompareDesign withTheory(Theory other) {
+    return new CompareDesign(
+        twoProportionTest, other, base, hypothesis, equivalence, alpha, allocation);
+  }
+
+  /**
+   * This design with another base rate.
+   *
+   * @param other the base rate, strictly between 0 and 1
+   * @return the design
+   * @throws IllegalArgumentException if it is out of its range
+   */
+  public CompareDesign withBase(double other) {
+    return new CompareDesign(
+        twoProportionTest, theory, other, hypothesis, equivalence, alpha, allocation);
+  }
+
+  @Override
+  public String test() {
+    return twoProportionTest.id();
+  }
+
+  @Override
+  public Alternative alternative() {
+    return hypothesis.alternative();
+  }
+
+  /** The null's effect is the base rate, or the margin from it. */
+  @Override
+  public Effects effects() {
+    Double margin = equivalence;
+    return margin == null
+        ? Effects.ofRate(base + hypothesis.against())
+        : new Effects(Double.NaN, Math.max(0, base - margin), Math.min(1, base + margin));
+  }
+
+  @Override
+  public boolean hasEffect() {
+    return equivalence == null;
+  }
+
+  @Override
+  public Sizes sizes(double first) {
+    return Sizes.of((long) Math.ceil(first), (long) Math.ceil(allocation * first - 1e-9));
+  }
+
+  @Override
+  public long most() {
+    return (long) (MOST / Math.max(1, allocation));
+  }
+
+  @Override
+  public long swing() {
+    double rarer = Math.min(base, 1 - base);
+    return theory == Theory.NORMAL ? 0 : Math.max(20, (long) (1 / rarer));
+  }
+
+  @Override
+  public double smooth(double first, double effect) {
+    return normal(first, allocation * first, effect);
+  }
+
+  private double normal(double first, double second, double effect) {
+    double error = Math.sqrt(base * (1 - base) / first + effect * (1 - effect) / second);
+    Double margin = equivalence;
+    if (margin == null) {
+      return NormalPower.of(
+          effect - base - hypothesis.against(),
+          twoProportionTest == TwoProportionTest.Z_POOLED_CC ? 0.5 / first + 0.5 / second : 0,
+          errorAt(first, second, effect, hypothesis.against()),
+          error,
+          hypothesis.alternative(),
+          alpha);
+    }
+    double missedAbove =
+        1
+            - NormalPower.of(
+                effect - base - margin,
+                0,
+                errorAt(first, second, effect, margin),
+                error,
+                Alternative.LESS,
+                alpha);
+    double missedBelow =
+        1
+            - NormalPower.of(
+                effect - base + margin,
+                0,
+                errorAt(first, second, effect, -margin),
+                error,
+                Alternative.GREATER,
+                alpha);
+    return Math.max(0, 1 - missedAbove - missedBelow);
+  }
+
+  @Override
+  public Optional<Errors> errors(Sizes sizes, double effect) {
+    if (theory == Theory.EXACT
+        || equivalence != null
+        || twoProportionTest == TwoProportionTest.Z_POOLED_CC) {
+      return Optional.empty();
+    }
+    double first = sizes.groups().get(0);
+    double second = sizes.groups().get(1);
+    double none = hypothesis.against();
+    return Optional.of(
+        NormalPower.errors(
+            "observed difference",
+            none,
+            effect - base - none,
+            errorAt(first, second, effect, none),
+            Math.sqrt(base * (1 - base) / first + effect * (1 - effect) / second),
+            hypothesis.alternative(),
+            alpha));
+  }
+
+  private double errorAt(double first, double second, double effect, double against) {
+    return twoProportionTest.expectedError(second, effect, first, base, against);
+  }
+
+  @Override
+  public Power at(Sizes sizes) {
+    long ofBase = sizes.groups().get(0);
+    long ofOther = sizes.groups().get(1);
+    if (theory == Theory.NORMAL) {
+      return new Normally(ofBase, ofOther);
+    }
+    if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
+      throw new DeclinedException(
+          String.format(
+              "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
+                  + " normal distribution",
+              Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther)));
+    }
+    if (equivalence != null) {
+      return new Equivalently(ofBase, ofOther, equivalence);
+    }
+    return new Exactly(twoProportionTest.criticalPairs(ofOther, ofBase, hypothesis, alpha));
+  }
+
+  private final class Normally implements Power {
+    private final long ofBase;
+    private final long ofOther;
+
+    Normally(long ofBase, long ofOther) {
+      this.ofBase = ofBase;
+      this.ofOther = ofOther;
+    }
+
+    @Override
+    public double at(double effect) {
+      return normal((double) ofBase, (double) ofOther, effect);
+    }
+
+    @Override
+    public double size() {
+      return alpha;
+    }
+  }
+
+  private final class Exactly implements Power {
+    private final CriticalPairs rejected;
+
+    Exactly(CriticalPairs rejected) {
+      this.rejected = rejected;
+    }
+
+    @Override
+    public double at(double effect) {
+      return rejected.chance(effect, base);
+    }
+
+    @Override
+    public double size() {
+      return rejected.chance(base + hypothesis.against(), base);
+    }
+  }
+
+  private final class Equivalently implements Power {
+    private final long ofBase;
+    private final long ofOther;
+    private final double margin;
+
+    Equivalently(long ofBase, long ofOther, double margin) {
+      this.ofBase = ofBase;
+      this.ofOther = ofOther;
+      this.margin = margin;
+    }
+
+    @Override
+    public double at(double effect) {
+      return twoProportionTest.equivalenceChance(ofOther, ofBase, margin, alpha, effect, base);
+    }
+
+    @Override
+    public double size() {
+      double below = base - margin > 0 ? at(base - margin) : 0;
+      double above = base + margin < 1 ? at(base + margin) : 0;
+      return Math.max(below, above);
+    }
+  }
+}

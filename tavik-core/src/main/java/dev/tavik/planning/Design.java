@@ -1,0 +1,126 @@
+package dev.tavik.planning;
+
+import dev.tavik.result.Alternative;
+import java.util.Optional;
+
+/**
+ * Everything about a planned test but the effect that is expected and the number of observations.
+ */
+public sealed interface Design
+    permits RateDesign, CompareDesign, PairedDesign, TableDesign, TrendDesign, EvidenceDesign {
+  /** No more observations in the first group than this are looked for. */
+  long MOST = 1_000_000_000_000L;
+
+  /**
+   * The id of the test.
+   *
+   * @return such as {@code score}
+   */
+  String test();
+
+  /**
+   * How power is computed.
+   *
+   * @return the theory
+   */
+  Theory theory();
+
+  /**
+   * The significance level.
+   *
+   * @return alpha
+   */
+  double alpha();
+
+  /**
+   * The direction of the test.
+   *
+   * @return the alternative
+   */
+  Alternative alternative();
+
+  /**
+   * The effects that can be expected.
+   *
+   * @return their range
+   */
+  Effects effects();
+
+  /**
+   * The sizes of all groups.
+   *
+   * @param first the size of the first group, above 0; of several in proportion to it, not
+   *     necessarily whole
+   * @return sizes rounded up
+   */
+  Sizes sizes(double first);
+
+  /**
+   * The power of groups of these sizes.
+   *
+   * @param sizes the sizes
+   * @return their power
+   * @throws dev.tavik.result.DeclinedException if it would take too long
+   */
+  Power at(Sizes sizes);
+
+  /**
+   * The same, quicker where it is near that of about as many observations.
+   *
+   * @param sizes the sizes
+   * @param near the power of groups that are a little smaller
+   * @return their power
+   */
+  default Power at(Sizes sizes, Power near) {
+    return at(sizes);
+  }
+
+  /**
+   * Power before sizes are rounded, where it rises with the number of observations all along.
+   *
+   * @param first the size of the first group, not necessarily whole
+   * @param effect the effect
+   * @return the power
+   */
+  default double smooth(double first, double effect) {
+    return at(sizes(first)).at(effect);
+  }
+
+  /**
+   * The largest first group that there can be.
+   *
+   * @return such as the size of the lot
+   */
+  default long most() {
+    return MOST;
+  }
+
+  /**
+   * About how many observations may pass until power stops swinging about with each.
+   *
+   * @return the length of a few swings; 0 where power only rises
+   */
+  default long swing() {
+    return 0;
+  }
+
+  /**
+   * Whether an effect can be searched for.
+   *
+   * @return whether power rises with the distance from the null
+   */
+  default boolean hasEffect() {
+    return true;
+  }
+
+  /**
+   * What the test sees under both hypotheses, for a picture.
+   *
+   * @param sizes the sizes of all groups
+   * @param effect the effect
+   * @return both densities; empty where power doesn't rest on a density
+   */
+  default Optional<Errors> errors(Sizes sizes, double effect) {
+    return Optional.empty();
+  }
+}

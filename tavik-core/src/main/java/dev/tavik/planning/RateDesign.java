@@ -1,0 +1,264 @@
+package dev.tavik.planning;
+
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.CountDistribution;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.Hypergeometric;
+import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Proportion;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A test of one rate against a value; the effect is the rate that is expected.
+ *
+ * <p>By the normal distribution (score, score-cc, wald), with the null's standard error or that of
+ * the expected rate for the test, and that of the expected rate for the estimate; both shrink by
+ * √((N - n)/(N - 1)) in a lot of N. Exactly, for every test, the binomial (in a lot hypergeometric)
+ * probability of the counts that it rejects.
+ *
+ * @param proportionTest the test
+ * @param theory how power is computed
+ * @param hypothesis the null value, strictly between 0 and 1, and the direction
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param lot how many units there are in all; null where there is no end
+ */
+public record RateDesign(
+    ProportionTest proportionTest,
+    Theory theory,
+    Hypothesis hypothesis,
+    double alpha,
+    @Nullable Long lot)
+    implements Design {
+  /** More trials are not gone through exactly. */
+  private static final long MOST_EXACT = 10_000_000;
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if a number is out of its range
+   * @throws DeclinedException if the test has no power by this theory
+   */
+  public RateDesign {
+    Proportion.require("against", hypothesis.against());
+    Proportion.require("alpha", alpha);
+    if (theory == Theory.NORMAL && !hasNormal(proportionTest)) {
+      throw new DeclinedException(
+          proportionTest.id() + " has no power by the normal distribution; ask for the exact one");
+    }
+    if (lot != null) {
+      lotTest(proportionTest);
+      if (lot < 2 || lot > MOST) {
+        throw new IllegalArgumentException("lot must be from 2 to 10^12, got " + lot);
+      }
+    }
+  }
+
+  /**
+   * A design without a finite lot, by the normal distribution where the test has one.
+   *
+   * @param test the test
+   * @param hypothesis the null value, strictly between 0 and 1, and the direction
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the design
+   * @throws IllegalArgumentException if a number is out of its range
+   */
+  public static RateDesign of(ProportionTest test, Hypothesis hypothesis, double alpha) {
+    return new RateDesign(
+        test, hasNormal(test) ? Theory.NORMAL : Theory.EXACT, hypothesis, alpha, null);
+  }
+
+  /**
+   * Whether a test has power by the normal distribution.
+   *
+   * @param test the test
+   * @return whether it refers a distance to the normal distribution
+   */
+  public static boolean hasNormal(ProportionTest test) {
+    return switch (test) {
+      case SCORE, SCORE_CC, WALD -> true;
+      default -> false;
+    };
+  }
+
+  /**
+   * This design by another theory.
+   *
+   * @param other the theory
+   * @return the design
+   * @throws DeclinedException if the test has no power by it
+   */
+  public RateDesign withTheory(Theory other) {
+    return new RateDesign(proportionTest, other, hypothesis, alpha, lot);
+  }
+
+  private static LotTest lotTest(ProportionTest test) {
+    return switch (test) {
+      case SCORE -> LotTest.SCORE;
+      case EXACT -> LotTest.EXACT;
+      default ->
+          throw new DeclinedException(
+              test.id() + " isn't offered for a finite lot; use score or exact");
+    };
+  }
+
+  @Override
+  public String test() {
+    return proportionTest.id();
+  }
+
+  @Override
+  public Alternative alternative() {
+    return hypothesis.alternative();
+  }
+
+  @Override
+  public Effects effects() {
+    return Effects.ofRate(hypothesis.against());
+  }
+
+  @Override
+  public Sizes sizes(double first) {
+    return Sizes.of((long) Math.ceil(first));
+  }
+
+  @Override
+  public long most() {
+    return lot == null ? MOST : lot - 1;
+  }
+
+  @Override
+  public long swing() {
+    double rarer = Math.min(hypothesis.against(), 1 - hypothesis.against());
+    return theory == Theory.NORMAL ? 0 : Math.max(50, (long) (3 / rarer));
+  }
+
+  @Override
+  public double smooth(double first, double effect) {
+    double error = error(first, effect);
+    return NormalPower.of(
+        effect - hypothesis.against(),
+        proportionTest == ProportionTest.SCORE_CC ? 0.5 / first : 0,
+        proportionTest == ProportionTest.WALD ? error : error(first, hypothesis.against()),
+        error,
+        hypothesis.alternative(),
+        alpha);
+  }
+
+  /** The standard error of an observed rate, where this is the true one. */
+  private double error(double n, double rate) {
+    double left = lot == null ? 1 : Math.max(0, (lot - n) / (lot - 1.0));
+    return Math.sqrt(rate * (1 - rate) * left / n);
+  }
+
+  @Override
+  public Optional<Errors> errors(Sizes sizes, double effect) {
+    if (theory == Theory.EXACT || proportionTest != ProportionTest.SCORE) {
+      return Optional.empty();
+    }
+    double against = hypothesis.against();
+    return Optional.of(
+        NormalPower.errors(
+            "observed rate",
+            against,
+            effect - against,
+            error((double) sizes.first(), against),
+            error((double) sizes.first(), effect),
+            hypothesis.alternative(),
+            alpha));
+  }
+
+  @Override
+  public Power at(Sizes sizes) {
+    long n = requireFit(sizes.first());
+    if (theory == Theory.NORMAL) {
+      return new Normally(n);
+    }
+    return new Exactly(
+        lot == null
+            ? proportionTest.criticalCounts(n, hypothesis, alpha)
+            : lotTest(proportionTest).criticalCounts(n, lot, hypothesis, alpha));
+  }
+
+  @Override
+  public Power at(Sizes sizes, Power near) {
+    return near instanceof Exactly before && lot == null
+        ? new Exactly(
+            proportionTest.criticalCounts(
+                requireFit(sizes.first()), hypothesis, alpha, before.rejected))
+        : at(sizes);
+  }
+
+  private long requireFit(long n) {
+    if (n > most()) {
+      throw new IllegalArgumentException(
+          "n must be below the lot, " + lot + ", got " + n + "; the whole lot needs no test");
+    }
+    if (theory == Theory.EXACT && n > MOST_EXACT) {
+      throw new DeclinedException(
+          "goes through all counts for up to 10 million trials, got " + n + "; use normal");
+    }
+    return n;
+  }
+
+  private final class Normally implements Power {
+    private final long n;
+
+    Normally(long n) {
+      this.n = n;
+    }
+
+    @Override
+    public double at(double effect) {
+      return smooth((double) n, effect);
+    }
+
+    @Override
+    public double size() {
+      return alpha;
+    }
+  }
+
+  private final class Exactly implements Power {
+    private final CriticalCounts rejected;
+
+    Exactly(CriticalCounts rejected) {
+      this.rejected = rejected;
+    }
+
+    @Override
+    public double at(double effect) {
+      long n = rejected.trials();
+      CountDistribution counts =
+          lot == null
+              ? new Binomial(n, DecimalFraction.of(effect))
+              : new Hypergeometric(lot, unitsOf(lot, effect), n);
+      Long atMost = rejected.atMost();
+      Long atLeast = rejected.atLeast();
+      double power =
+          (atMost == null ? 0 : Math.exp(counts.logLower(atMost)))
+              + (atLeast == null ? 0 : Math.exp(counts.logUpper(atLeast)));
+      if (proportionTest == ProportionTest.WALD) {
+        // Without variance Wald's test never rejects.
+        power -= atMost == null ? 0 : Math.exp(counts.logMass(0));
+        power -= atLeast == null ? 0 : Math.exp(counts.logMass(n));
+      }
+      return Math.min(1, Math.max(0, power));
+    }
+
+    @Override
+    public double size() {
+      return rejected.size();
+    }
+  }
+
+  /** A lot has a whole number of successes: the nearest. */
+  private static long unitsOf(long lot, double effect) {
+    return Math.round(lot * effect);
+  }
+}

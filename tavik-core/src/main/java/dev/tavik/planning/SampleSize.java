@@ -1,0 +1,169 @@
+package dev.tavik.planning;
+
+import dev.tavik.numeric.Bisection;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Proportion;
+import dev.tavik.simulation.Progress;
+import java.util.function.DoubleFunction;
+import java.util.function.DoublePredicate;
+
+/**
+ * How many observations reach a power.
+ *
+ * <p>By the normal distribution power rises with the number: n is the smallest whole number that
+ * reaches the power, and of several groups the first's smallest number is rounded up and the others
+ * follow from it before rounding. Exact power swings up and down with n, because counts are whole
+ * numbers: then there are two answers, the smallest n that reaches the power, and the smallest from
+ * which it is reached by every n.
+ *
+ * @param sizes the smallest that reach the power
+ * @param holdsFrom the smallest from which all larger ones do; the same where power only rises
+ * @param lookedTo the largest first group that was looked at
+ */
+public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
+  /** Up to here every number is looked at from the first. */
+  private static final long FROM_THE_FIRST = 512;
+
+  /** After the last number that fails, so many of it more are looked at. */
+  private static final double FURTHER = 0.25;
+
+  private static final int MOST_HALVINGS = 200;
+  private static final double CLOSE = 1e-12;
+
+  /**
+   * The number of observations for a power.
+   *
+   * @param design the design
+   * @param effect the effect expected, within the design's {@link Design#effects()}
+   * @param power the power wanted, strictly between 0 and 1
+   * @return the number
+   * @throws IllegalArgumentException if a number is out of its range
+   * @throws DeclinedException if no number that can be looked at reaches the power
+   */
+  public static SampleSize of(Design design, double effect, double power) {
+    Proportion.require("power", power);
+    return design.swing() == 0
+        ? rising(design, effect, power)
+        : new Swinging(design, effect, power).search();
+  }
+
+  private static SampleSize rising(Design design, double effect, double power) {
+    Groups groups = new Groups(design::sizes, design.most());
+    return groups.smallest(n -> design.smooth(n, effect) >= power);
+  }
+
+  /**
+   * The number of observations for an interval.
+   *
+   * @param precision the interval
+   * @param halfWidth half the length wanted, strictly between 0 and 1
+   * @return the number
+   * @throws IllegalArgumentException if the length is out of its range
+   * @throws DeclinedException if no number is enough
+   */
+  public static SampleSize of(Precision precision, double halfWidth) {
+    Proportion.require("half-width", halfWidth);
+    Groups groups = new Groups(precision::sizes, precision.most());
+    return groups.smallest(n -> precision.halfWidth(n) <= halfWidth);
+  }
+
+  /** How sizes follow from the first group's, and how large that may be. */
+  private record Groups(DoubleFunction<Sizes> sizes, long most) {
+    /** The smallest sizes with which something is reached that more observations only further. */
+    SampleSize smallest(DoublePredicate reached) {
+      long enough = 1;
+      while (enough < most && !reached.test((double) enough)) {
+        enough = Math.min(most, 2 * enough);
+      }
+      if (!reached.test((double) enough)) {
+        throw outOfReach(most);
+      }
+      long tooFew = Bisection.last(enough / 2, enough, n -> !reached.test((double) n));
+      Sizes found = sizes.apply(unrounded(tooFew, reached));
+      return new SampleSize(found, found, found.first());
+    }
+
+    /** Between a number that is too small and the next, which isn't. */
+    private double unrounded(long tooFew, DoublePredicate reached) {
+      double low = (double) tooFew;
+      double high = tooFew + 1.0;
+      if (sizes.apply(high).equal()) {
+        return high;
+      }
+      for (int i = 0; i < MOST_HALVINGS && high - low > CLOSE * high; i++) {
+        double middle = low + (high - low) / 2;
+        if (middle > 0 && reached.test(middle)) {
+          high = middle;
+        } else {
+          low = middle;
+        }
+      }
+      return high;
+    }
+  }
+
+  private static DeclinedException outOfReach(long most) {
+    return new DeclinedException("not reached even with " + Figures.count(most));
+  }
+
+  /** Goes through all numbers from well below the first that reaches the power. */
+  private static final class Swinging {
+    private final Design design;
+    private final double effect;
+    private final double wanted;
+
+    Swinging(Design design, double effect, double wanted) {
+      this.design = design;
+      this.effect = effect;
+      this.wanted = wanted;
+    }
+
+    SampleSize search() {
+      long doubled = doubled();
+      long from = doubled <= FROM_THE_FIRST ? 1 : doubled / 4;
+      long first = 0;
+      long lastShort = from - 1;
+      Power power = design.at(design.sizes((double) from));
+      for (long n = from; n <= design.most(); n++) {
+        if (Thread.currentThread().isInterrupted()) {
+          throw new DeclinedException("stopped at n = " + Figures.count(n));
+        }
+        power = n == from ? power : design.at(design.sizes((double) n), power);
+        if (power.at(effect) >= wanted) {
+          first = first == 0 ? n : first;
+        } else {
+          lastShort = n;
+        }
+        long end = lastShort + design.swing() + (long) (FURTHER * lastShort);
+        if (first > 0 && n >= end) {
+          return found(first, lastShort, n);
+        }
+        Progress.tellSizes(n, Math.max(n, end));
+      }
+      if (first == 0 || lastShort == design.most()) {
+        throw outOfReach(design.most());
+      }
+      return found(first, lastShort, design.most());
+    }
+
+    private SampleSize found(long first, long lastShort, long looked) {
+      return new SampleSize(
+          design.sizes((double) first),
+          design.sizes((double) Math.max(first, lastShort + 1)),
+          looked);
+    }
+
+    /** The first power of two that reaches it. */
+    private long doubled() {
+      long n = 1;
+      while (!(design.at(design.sizes((double) n)).at(effect) >= wanted)) {
+        if (n == design.most()) {
+          throw outOfReach(n);
+        }
+        n = Math.min(design.most(), 2 * n);
+      }
+      return n;
+    }
+  }
+}

@@ -1,0 +1,82 @@
+package dev.tavik.planning;
+
+import java.util.Collections;
+import java.util.List;
+
+/**
+ * How many observations each group has.
+ *
+ * @param groups the size of each, one group or more, each at least 1
+ */
+public record Sizes(List<Long> groups) {
+  /**
+   * Checks and copies the sizes.
+   *
+   * @throws IllegalArgumentException if there is none, or one is below 1
+   */
+  public Sizes {
+    groups = List.copyOf(groups);
+    if (groups.isEmpty() || Collections.min(groups) < 1) {
+      throw new IllegalArgumentException("sizes must be at least 1, got " + groups);
+    }
+  }
+
+  /**
+   * One group.
+   *
+   * @param n its size
+   * @return the sizes
+   */
+  public static Sizes of(long n) {
+    return new Sizes(List.of(n));
+  }
+
+  /**
+   * Two groups.
+   *
+   * @param first the first's size
+   * @param second the second's
+   * @return the sizes
+   */
+  public static Sizes of(long first, long second) {
+    return new Sizes(List.of(first, second));
+  }
+
+  /**
+   * Several groups of one size.
+   *
+   * @param groups how many groups
+   * @param n the size of each
+   * @return the sizes
+   */
+  public static Sizes equal(int groups, long n) {
+    return new Sizes(Collections.nCopies(groups, n));
+  }
+
+  /**
+   * The first group.
+   *
+   * @return its size
+   */
+  public long first() {
+    return groups.get(0);
+  }
+
+  /**
+   * All groups together.
+   *
+   * @return the sum of sizes
+   */
+  public long total() {
+    return groups.stream().mapToLong(Long::longValue).sum();
+  }
+
+  /**
+   * Whether all groups have one size.
+   *
+   * @return whether they are equal
+   */
+  public boolean equal() {
+    return groups.stream().distinct().count() == 1;
+  }
+}

@@ -1,0 +1,119 @@
+package dev.tavik.planning;
+
+import dev.tavik.numeric.NoncentralChiSquare;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Proportion;
+import dev.tavik.tail.Tail;
+import java.util.Optional;
+
+/**
+ * A chi-square test of any degrees of freedom; the effect is w = √Σ (p₁ - p₀)²/p₀ over the cells
+ * (Cohen 1988, Statistical Power Analysis for the Behavioral Sciences, chapter 7). Power is the
+ * upper tail of the noncentral chi-square distribution with noncentrality n·w².
+ *
+ * @param df the degrees of freedom, from 1
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param greatest the largest w that there can be; infinity if it isn't known
+ */
+public record TableDesign(int df, double alpha, double greatest) implements Design {
+  private static final int MOST_DF = 100_000;
+
+  private static final double NEARLY_NONE = 1e-4;
+  private static final double DRAWN = 1e-4;
+
+  /** No larger effect is looked for. */
+  private static final double FARTHEST = 1e3;
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if a number is out of its range
+   */
+  public TableDesign {
+    if (df < 1 || df > MOST_DF) {
+      throw new IllegalArgumentException(
+          "df must be from 1 to " + Figures.count(MOST_DF) + ", got " + df);
+    }
+    Proportion.require("alpha", alpha);
+    if (!(greatest > 0)) {
+      throw new IllegalArgumentException("the largest w must be above 0, got " + greatest);
+    }
+  }
+
+  @Override
+  public String test() {
+    return "pearson";
+  }
+
+  @Override
+  public Theory theory() {
+    return Theory.NORMAL;
+  }
+
+  @Override
+  public Alternative alternative() {
+    return Alternative.GREATER;
+  }
+
+  @Override
+  public Effects effects() {
+    return new Effects(0, 0, Math.min(FARTHEST, Math.nextUp(greatest)));
+  }
+
+  @Override
+  public Sizes sizes(double first) {
+    return Sizes.of((long) Math.ceil(first));
+  }
+
+  private double critical() {
+    return Tail.chiSquare(df).valueAbove(alpha);
+  }
+
+  @Override
+  public double smooth(double first, double effect) {
+    return NoncentralChiSquare.upper(critical(), df, first * effect * effect);
+  }
+
+  @Override
+  public Power at(Sizes sizes) {
+    double critical = critical();
+    double n = sizes.first();
+    return new Power() {
+      @Override
+      public double at(double effect) {
+        return NoncentralChiSquare.upper(critical, df, n * effect * effect);
+      }
+
+      @Override
+      public double size() {
+        return alpha;
+      }
+    };
+  }
+
+  @Override
+  public Optional<Errors> errors(Sizes sizes, double effect) {
+    double lambda = sizes.first() * effect * effect;
+    Tail central = Tail.chiSquare(df);
+    Tail noncentral = Tail.chiSquare(df, lambda);
+    return Optional.of(
+        new Errors(
+            "chi-square",
+            x -> density(central, x),
+            x -> density(noncentral, x),
+            Double.NEGATIVE_INFINITY,
+            critical(),
+            0,
+            noncentral.valueAbove(NEARLY_NONE),
+            Double.NaN,
+            Double.NaN));
+  }
+
+  /** A difference quotient; good enough to draw. */
+  private static double density(Tail tail, double x) {
+    double h = DRAWN * Math.max(x, 1);
+    double from = Math.max(0, x - h);
+    return (tail.lower(x + h) - tail.lower(from)) / (x + h - from);
+  }
+}

@@ -1,0 +1,41 @@
+package dev.tavik.planning;
+
+import java.util.Arrays;
+
+/** How power is computed. */
+public enum Theory {
+  /** As if estimates were normally distributed around what is expected. */
+  NORMAL("normal"),
+  /** By going through all outcomes, against the counts that the test truly rejects. */
+  EXACT("exact");
+
+  private final String id;
+
+  Theory(String id) {
+    this.id = id;
+  }
+
+  /**
+   * The public name, the same in options, study files and JSON.
+   *
+   * @return the name
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * The value of this name.
+   *
+   * @param id {@code normal} or {@code exact}
+   * @return the value
+   * @throws IllegalArgumentException for any other name
+   */
+  public static Theory of(String id) {
+    return Arrays.stream(values())
+        .filter(theory -> theory.id.equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("method must be normal or exact, got '" + id + "'"));
+  }
+}

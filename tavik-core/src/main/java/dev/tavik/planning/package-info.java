@@ -1,0 +1,19 @@
+/**
+ * Before data: how many observations, how much power, how small an effect, how narrow an interval?
+ *
+ * <pre>{@code
+ * Design cracks = RateDesign.of(ProportionTest.SCORE, Hypothesis.twoSided(0.08), 0.05);
+ * SampleSize needed = SampleSize.of(cracks, 0.05, 0.9);             // 731 tiles
+ * double power = cracks.at(Sizes.of(500)).at(0.05);                 // of 500 tiles
+ * List<Double> found = DetectableEffect.of(cracks, Sizes.of(500), 0.9);
+ * }</pre>
+ *
+ * <p>A {@link dev.tavik.planning.Design} is everything but the effect and the number of
+ * observations: of one rate, of two, of pairs, of a table, of a trend, or of a Bayes factor. Power
+ * comes from the normal distribution or is exact ({@link dev.tavik.planning.Theory}). What an
+ * interval needs is in {@link dev.tavik.planning.Precision}.
+ */
+@NullMarked
+package dev.tavik.planning;
+
+import org.jspecify.annotations.NullMarked;

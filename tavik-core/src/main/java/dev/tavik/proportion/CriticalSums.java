@@ -1,0 +1,89 @@
+package dev.tavik.proportion;
+
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Proportion;
+
+/**
+ * The pairs whose p-value by Fisher's test is at most a limit, for each total of successes: for his
+ * test the limit is alpha; for Boschloo's it is the largest with which the size stays at alpha.
+ */
+final class CriticalSums implements CriticalPairs {
+  private static final double TIE = 1 + 1e-7;
+  private static final double NEGLIGIBLE = 1e-25;
+
+  /** Boschloo's limit is narrowed so far, relatively; p-values apart by less count as tied. */
+  private static final double NARROW = 1e-8;
+
+  private final int first;
+  private final int second;
+  private final int[] low;
+  private final int[] high;
+
+  private CriticalSums(int first, int second, double limit, Alternative alternative) {
+    this.first = first;
+    this.second = second;
+    this.low = new int[first + second + 1];
+    this.high = new int[low.length];
+    ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
+    for (int s = 0; s < low.length; s++) {
+      weights.of(s);
+      weights.reject(limit, TIE, alternative);
+      low[s] = weights.rejectedTo();
+      high[s] = weights.rejectedFrom();
+    }
+  }
+
+  /** Equal p-values, rounded differently, count as equal to alpha. */
+  static CriticalSums fisher(long first, long second, Alternative alternative, double alpha) {
+    return new CriticalSums((int) first, (int) second, alpha * (1 + 1e-12), alternative);
+  }
+
+  static CriticalSums boschloo(long first, long second, Alternative alternative, double alpha) {
+    double good = alpha;
+    double bad = Math.min(1, 2 * alpha);
+    while (bad < 1 && size(first, second, bad, alternative) <= alpha) {
+      good = bad;
+      bad = Math.min(1, 2 * bad);
+    }
+    while (bad - good > NARROW * good) {
+      double middle = good + (bad - good) / 2;
+      if (size(first, second, middle, alternative) <= alpha) {
+        good = middle;
+      } else {
+        bad = middle;
+      }
+    }
+    return new CriticalSums((int) first, (int) second, good, alternative);
+  }
+
+  /** The largest chance, over all common proportions, of a p-value by Fisher up to a limit. */
+  private static double size(long first, long second, double limit, Alternative alternative) {
+    ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
+    double[] logs = new double[(int) (first + second) + 1];
+    boolean any = false;
+    for (int s = 0; s < logs.length; s++) {
+      weights.of(s);
+      logs[s] = Math.log(weights.reject(limit, TIE, alternative));
+      any |= logs[s] > Double.NEGATIVE_INFINITY;
+    }
+    return !any ? 0 : Math.exp(LargestSize.of(logs).logSize());
+  }
+
+  @Override
+  public double chance(double p1, double p2) {
+    Masses ones = new Masses(first, Proportion.require("first", p1));
+    Masses twos = new Masses(second, Proportion.require("second", p2));
+    double sum = 0;
+    for (int s = ones.from() + twos.from(); s <= ones.to() + twos.to(); s++) {
+      int least = Math.max(ones.from(), s - twos.to());
+      int greatest = Math.min(ones.to(), s - twos.from());
+      for (int x = least; x <= Math.min(greatest, low[s]); x++) {
+        sum += ones.of(x) * twos.of(s - x);
+      }
+      for (int x = Math.max(least, Math.max(high[s], low[s] + 1)); x <= greatest; x++) {
+        sum += ones.of(x) * twos.of(s - x);
+      }
+    }
+    return Math.min(1, sum);
+  }
+}

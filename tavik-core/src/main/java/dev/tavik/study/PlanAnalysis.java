@@ -1,0 +1,295 @@
+package dev.tavik.study;
+
+import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.Design;
+import dev.tavik.planning.DetectableEffect;
+import dev.tavik.planning.Effect;
+import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.Power;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.SampleSize;
+import dev.tavik.planning.Sizes;
+import dev.tavik.planning.TableDesign;
+import dev.tavik.planning.Theory;
+import dev.tavik.planning.TrendDesign;
+import dev.tavik.result.Caution;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.study.PlanAnswer.Line;
+import dev.tavik.study.PlanAnswer.Plan;
+import dev.tavik.study.PlanAnswer.Varied;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** Works out every combination of a plan. */
+final class PlanAnalysis {
+  private static final double[] VARIED = {0.75, 0.9, 1.1, 1.25};
+
+  /** So many successes and failures a normal approximation wants, of one rate and of each group. */
+  private static final double ENOUGH_OF_RATE = 10;
+
+  private static final double ENOUGH_OF_GROUPS = 5;
+
+  /** Beyond these sizes an exact plan isn't made unasked. */
+  private static final long MOST_UNASKED_OF_RATE = 20_000;
+
+  private static final long MOST_UNASKED_OF_GROUPS = 1000;
+
+  private final PlanQuestion asked;
+
+  PlanAnalysis(PlanQuestion asked) {
+    this.asked = asked;
+  }
+
+  PlanAnswer answer() {
+    List<Line> lines = new ArrayList<>();
+    for (Design design : asked.designs()) {
+      if (asked.effects().isEmpty()) {
+        detectable(design, lines);
+      } else {
+        asked.effects().forEach(effect -> lines.addAll(lines(design, effect)));
+      }
+    }
+    return new PlanAnswer(
+        asked, lines, cautions(lines), new PlanSentences(asked.words()).conclusion(asked, lines));
+  }
+
+  private List<Line> lines(Design design, Effect stated) {
+    double effect = stated.from(base(design));
+    requireEffect(design, effect);
+    List<Line> lines = new ArrayList<>();
+    for (long n : asked.sizes()) {
+      lines.add(line(design, stated, null, () -> given(design, effect, design.sizes((double) n))));
+    }
+    for (double power : asked.sizes().isEmpty() ? asked.powers() : List.<Double>of()) {
+      lines.add(line(design, stated, power, () -> solved(design, effect, power)));
+    }
+    return lines;
+  }
+
+  /** What an effect is stated from: the base rate or the null value. */
+  static double base(Design design) {
+    if (design instanceof RateDesign rate) {
+      return rate.hypothesis().against();
+    }
+    if (design instanceof CompareDesign comparison) {
+      return comparison.base();
+    }
+    if (design instanceof EvidenceDesign evidence) {
+      return evidence.hypothesis().against();
+    }
+    return design instanceof PairedDesign pairs ? pairs.secondOnly() : 0;
+  }
+
+  private static void requireEffect(Design design, double effect) {
+    if (design instanceof TrendDesign) {
+      return;
+    }
+    // Where the null value itself is expected, evidence for it is planned.
+    if (design instanceof EvidenceDesign evidence && effect == evidence.hypothesis().against()) {
+      return;
+    }
+    boolean margin = design instanceof CompareDesign comparison && comparison.equivalence() != null;
+    if (!margin) {
+      design
+          .effects()
+          .require(
+              design instanceof TableDesign ? "w" : "the expected rate",
+              effect,
+              design.alternative());
+    } else if (!(effect > design.effects().least() && effect < design.effects().most())) {
+      throw new IllegalArgumentException(
+          String.format(
+              "an expected rate of %s lies beyond the margin; equivalence can't be shown",
+              Figures.exactPercent(effect)));
+    }
+  }
+
+  @FunctionalInterface
+  private interface Solving {
+    Plan plan();
+  }
+
+  private Line line(Design design, Effect stated, @Nullable Double wanted, Solving solving) {
+    Plan plan;
+    try {
+      plan = solving.plan();
+    } catch (DeclinedException e) {
+      String why = String.valueOf(e.getMessage());
+      return new Line(design, wanted, null, why, null, List.of(), "");
+    }
+    return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
+  }
+
+  private Line line(Design design, @Nullable Double wanted, Plan plan, List<Varied> sensitivity) {
+    Plan exact = exactly(design, wanted, plan);
+    PlanSentences sentences = new PlanSentences(asked.words());
+    String sentence = sentences.of(design, plan);
+    return new Line(
+        design,
+        wanted,
+        plan,
+        "",
+        exact,
+        sensitivity,
+        exact == null ? sentence : sentence + " " + sentences.beside(plan, exact));
+  }
+
+  private static Plan given(Design design, double effect, Sizes sizes) {
+    Power power = design.at(sizes);
+    return new Plan(effect, sizes, sizes, power.at(effect), power.size());
+  }
+
+  private static Plan solved(Design design, double effect, double power) {
+    SampleSize size = SampleSize.of(design, effect, power);
+    Power attained = design.at(size.sizes());
+    return new Plan(effect, size.sizes(), size.holdsFrom(), attained.at(effect), attained.size());
+  }
+
+  private void detectable(Design design, List<Line> lines) {
+    for (long n : asked.sizes()) {
+      Sizes sizes = design.sizes((double) n);
+      for (double power : asked.powers()) {
+        try {
+          for (double effect : DetectableEffect.of(design, sizes, power)) {
+            lines.add(line(design, power, given(design, effect, sizes), List.of()));
+          }
+        } catch (DeclinedException e) {
+          lines.add(
+              new Line(design, power, null, String.valueOf(e.getMessage()), null, List.of(), ""));
+        }
+      }
+    }
+  }
+
+  /** Where the normal approximation is poor, the exact plan of the same test. */
+  private @Nullable Plan exactly(Design design, @Nullable Double wanted, Plan plan) {
+    if (!poor(design, plan)) {
+      return null;
+    }
+    boolean one = design instanceof RateDesign;
+    if (plan.sizes().total() > (one ? MOST_UNASKED_OF_RATE : MOST_UNASKED_OF_GROUPS)) {
+      return null;
+    }
+    Design exact =
+        design instanceof RateDesign rate
+            ? rate.withTheory(Theory.EXACT)
+            : ((CompareDesign) design).withTheory(Theory.EXACT);
+    try {
+      return wanted != null && asked.sizes().isEmpty()
+          ? solved(exact, plan.effect(), wanted)
+          : given(exact, plan.effect(), plan.sizes());
+    } catch (DeclinedException | IllegalArgumentException e) {
+      // A lot whose null isn't a whole number of units has no exact test.
+      return null;
+    }
+  }
+
+  static boolean poor(Design design, Plan plan) {
+    return fewest(design, plan)
+        < (design instanceof RateDesign ? ENOUGH_OF_RATE : ENOUGH_OF_GROUPS) * (1 - 1e-12);
+  }
+
+  /** The fewest successes or failures expected, where power rests on the normal distribution. */
+  static double fewest(Design design, Plan plan) {
+    if (design.theory() == Theory.EXACT) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double effect = plan.effect();
+    long n = plan.sizes().first();
+    if (design instanceof RateDesign rate) {
+      return n * Math.min(rarer(effect), rarer(rate.hypothesis().against()));
+    }
+    if (design instanceof CompareDesign comparison) {
+      return Math.min(n * rarer(comparison.base()), plan.sizes().groups().get(1) * rarer(effect));
+    }
+    return Double.POSITIVE_INFINITY;
+  }
+
+  private static double rarer(double rate) {
+    return Math.min(rate, 1 - rate);
+  }
+
+  private List<Varied> sensitivity(
+      Design design, Effect stated, @Nullable Double wanted, Plan plan) {
+    List<Varied> varied = new ArrayList<>();
+    int refusals = 0;
+    for (double factor : VARIED) {
+      try {
+        varied.add(varied(design, stated, wanted, plan, factor));
+      } catch (DeclinedException | IllegalArgumentException e) {
+        // Rates so far away don't exist, or would take too long: there is nothing to show.
+        refusals++;
+      }
+    }
+    boolean exactEvidence =
+        design instanceof EvidenceDesign && plan.effect() == design.effects().none();
+    return design instanceof TrendDesign || exactEvidence || refusals == VARIED.length
+        ? List.of()
+        : varied;
+  }
+
+  private static Varied varied(
+      Design design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
+    Design other = design;
+    Double base = null;
+    double effect = plan.effect();
+    if (design instanceof CompareDesign comparison) {
+      base = decimal(comparison.base() * factor);
+      other = comparison.withBase(base);
+      effect = again(stated, comparison.base(), effect).from(base);
+    } else if (design instanceof PairedDesign pairs) {
+      base = decimal(pairs.secondOnly() * factor);
+      other =
+          new PairedDesign(
+              pairs.pairedTest(), pairs.theory(), base, pairs.alternative(), pairs.alpha());
+      effect = decimal(base + (effect - pairs.secondOnly()));
+    } else {
+      double none = design.effects().none();
+      effect = decimal(none + (effect - none) * factor);
+    }
+    requireEffect(other, effect);
+    return new Varied(
+        base,
+        effect,
+        other.at(plan.sizes()).at(effect),
+        wanted != null && design.swing() == 0
+            ? SampleSize.of(other, effect, wanted).sizes()
+            : null);
+  }
+
+  /** From another base, a rate that was stated as such keeps its distance. */
+  private static Effect again(Effect stated, double base, double effect) {
+    return stated.measure() == Effect.Measure.PROPORTION
+        ? new Effect(Effect.Measure.DIFFERENCE, decimal(effect - base))
+        : stated;
+  }
+
+  /** Without the noise of the last places. */
+  private static double decimal(double value) {
+    return Double.parseDouble(Figures.significant(value, 12));
+  }
+
+  private List<Caution> cautions(List<Line> lines) {
+    List<Caution> cautions = new ArrayList<>(asked.cautions());
+    for (Line line : lines) {
+      Plan plan = line.plan();
+      if (plan == null) {
+        continue;
+      }
+      if (poor(line.design(), plan)) {
+        cautions.add(PlanSentences.poor(line, plan));
+        break;
+      }
+    }
+    lines.stream()
+        .flatMap(line -> Stream.ofNullable(line.plan()))
+        .filter(plan -> !plan.holdsFrom().equals(plan.sizes()))
+        .findFirst()
+        .ifPresent(plan -> cautions.add(new PlanSentences(asked.words()).sawTooth(plan)));
+    return cautions;
+  }
+}

@@ -1,0 +1,108 @@
+package dev.tavik.data;
+
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.planning.Design;
+import dev.tavik.planning.Effect;
+import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.Precision;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.RatePrecision;
+import dev.tavik.planning.Sampling;
+import dev.tavik.planning.Theory;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.study.OutlookQuestion;
+import dev.tavik.study.PrecisionQuestion;
+import dev.tavik.study.Question;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Makes plans for one rate from their words. */
+final class RatePlanSpec {
+  private static final double WORST = 0.5;
+
+  private final PlanSpec plan;
+  private final Spec spec;
+
+  RatePlanSpec(PlanSpec plan) {
+    this.plan = plan;
+    this.spec = plan.spec();
+  }
+
+  private List<Double> against() {
+    spec.required("against", "the value that the rate is held against, such as 8%");
+    return Ranges.proportions(spec, "against");
+  }
+
+  Question power() {
+    List<Double> against = against();
+    List<Effect> effects = plan.effects();
+    List<ProportionTest> tests =
+        spec.has("tests")
+            ? CountsSpec.methods(
+                    spec, "tests", List.of(ProportionTest.values()), ProportionTest::id)
+                .stream()
+                .distinct()
+                .toList()
+            : List.of(ProportionTest.SCORE);
+    @Nullable Theory theory = plan.theory();
+    List<Design> designs = new ArrayList<>();
+    for (double value : against) {
+      Hypothesis hypothesis = new Hypothesis(value, plan.alternative(against, effects));
+      for (double alpha : plan.alphas()) {
+        for (ProportionTest test : tests) {
+          Theory usual = RateDesign.hasNormal(test) ? Theory.NORMAL : Theory.EXACT;
+          designs.add(
+              new RateDesign(test, theory == null ? usual : theory, hypothesis, alpha, plan.lot()));
+        }
+      }
+    }
+    return plan.plan("rate", designs, effects, "observations", List.of());
+  }
+
+  Question evidence() {
+    List<Double> against = against();
+    List<Effect> effects = plan.effects();
+    BetaPrior prior =
+        spec.has("prior")
+            ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
+            : BetaPrior.uniform();
+    List<Double> thresholds = Ranges.positive(spec, "threshold", "10,20");
+    List<Design> designs = new ArrayList<>();
+    for (double value : against) {
+      Hypothesis hypothesis = new Hypothesis(value, plan.alternative(against, effects));
+      for (double threshold :
+          thresholds.isEmpty() ? List.of(OutlookQuestion.USUAL_THRESHOLD) : thresholds) {
+        designs.add(new EvidenceDesign(hypothesis, prior, threshold));
+      }
+    }
+    return plan.plan("rate", designs, effects, "observations", List.of());
+  }
+
+  Question interval() {
+    List<Double> expected = Ranges.proportions(spec, "expect");
+    List<ProportionInterval> methods =
+        spec.has("intervals")
+            ? CountsSpec.methods(spec, "intervals", RatePrecision.offered(), ProportionInterval::id)
+            : List.of(ProportionInterval.WILSON);
+    Sampling sampling = new Sampling(plan.lot(), plan.number("design-effect", 1));
+    List<Precision> intervals = new ArrayList<>();
+    for (double rate : expected.isEmpty() ? List.of(WORST) : expected) {
+      for (double level : plan.levels()) {
+        for (ProportionInterval method : methods.stream().distinct().toList()) {
+          intervals.add(new RatePrecision(method, level, rate, sampling));
+        }
+      }
+    }
+    return new PrecisionQuestion(
+        plan.label(),
+        "rate",
+        intervals,
+        Ranges.proportions(spec, "half-width"),
+        plan.sizes(),
+        expected.isEmpty(),
+        plan.words("observations"));
+  }
+}

@@ -1,0 +1,425 @@
+package dev.tavik.report;
+
+import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.Design;
+import dev.tavik.planning.DifferencePrecision;
+import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.RatePrecision;
+import dev.tavik.planning.Sizes;
+import dev.tavik.planning.TableDesign;
+import dev.tavik.planning.Theory;
+import dev.tavik.planning.TrendDesign;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.report.TextTable.Align;
+import dev.tavik.result.Figures;
+import dev.tavik.study.PlanAnswer;
+import dev.tavik.study.PlanAnswer.Line;
+import dev.tavik.study.PlanAnswer.Plan;
+import dev.tavik.study.PlanWords;
+import dev.tavik.study.PrecisionAnswer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+
+/** Plans, in words and tables. */
+final class PlanText {
+  private static final int MOST_SENTENCES = 3;
+
+  private final Lines lines;
+
+  PlanText(Lines lines) {
+    this.lines = lines;
+  }
+
+  /** A column of a table, and what stands in it for a plan. */
+  private record Column<R>(String name, Align align, Function<R, String> cell) {}
+
+  /** A line of the table, as asked or by exact power. */
+  private record Row(Line line, @Nullable Plan plan, boolean beside) {
+    boolean exact() {
+      return beside || line.design().theory() == Theory.EXACT;
+    }
+
+    String test() {
+      return beside ? "  exactly" : PlanText.test(line.design());
+    }
+  }
+
+  /** A test that has power by the normal distribution too says where it is exact. */
+  static String test(Design design) {
+    boolean choice =
+        design instanceof RateDesign rate
+            ? RateDesign.hasNormal(rate.proportionTest())
+            : design instanceof CompareDesign comparison
+                ? CompareDesign.hasNormal(comparison.twoProportionTest())
+                : design instanceof PairedDesign pairs && pairs.pairedTest() == PairedTest.MCNEMAR;
+    return design.test() + (choice && design.theory() == Theory.EXACT ? ", exact" : "");
+  }
+
+  void write(PlanAnswer answer) {
+    TextReport.verdict(lines, answer.conclusion());
+    List<Row> rows = new ArrayList<>();
+    for (Line line : answer.lines()) {
+      Plan exact = line.exact();
+      rows.add(new Row(line, line.plan(), false));
+      if (exact != null) {
+        rows.add(new Row(line, exact, true));
+      }
+    }
+    lines.heading("The plan, solved for " + solved(answer) + given(answer));
+    table(columns(answer, rows), rows);
+    refusals(answer);
+    sentences(answer);
+    sensitivity(answer);
+    TextReport.cautions(lines, answer.cautions());
+  }
+
+  private static String solved(PlanAnswer answer) {
+    return answer.asked().effects().isEmpty()
+        ? "the effect"
+        : answer.asked().powers().isEmpty() ? "power" : "n";
+  }
+
+  /** What is the same in all lines needs no column. */
+  private static String given(PlanAnswer answer) {
+    List<String> same = new ArrayList<>();
+    if (oneAlpha(answer) && !Double.isNaN(answer.lines().get(0).design().alpha())) {
+      same.add("alpha " + Figures.plain(answer.lines().get(0).design().alpha()));
+    }
+    if (answer.asked().powers().size() == 1) {
+      same.add(Figures.exactPercent(answer.asked().powers().get(0)) + " wanted");
+    }
+    return same.isEmpty() ? "" : " (" + String.join(", ", same) + ")";
+  }
+
+  private static boolean oneAlpha(PlanAnswer answer) {
+    return answer.asked().designs().stream().map(Design::alpha).distinct().count() == 1;
+  }
+
+  private <R> void table(List<Column<R>> columns, List<R> rows) {
+    TextTable table = new TextTable(columns.stream().map(Column::align).toArray(Align[]::new));
+    table.header(columns.stream().map(Column::name).toArray(String[]::new));
+    for (R row : rows) {
+      table.row(columns.stream().map(column -> column.cell().apply(row)).toArray(String[]::new));
+    }
+    lines.table(table);
+  }
+
+  private static List<Column<Row>> columns(PlanAnswer answer, List<Row> rows) {
+    List<Column<Row>> columns = new ArrayList<>();
+    if (rows.stream().map(Row::test).distinct().count() > 1) {
+      columns.add(new Column<>("test", Align.LEFT, Row::test));
+    }
+    Design some = rows.get(0).line().design();
+    String base = baseName(some);
+    if (!base.isEmpty()) {
+      columns.add(new Column<>(base, Align.POINT, row -> base(row.line().design())));
+    }
+    if (some instanceof TableDesign) {
+      columns.add(
+          new Column<>(
+              "df", Align.RIGHT, row -> String.valueOf(((TableDesign) row.line().design()).df())));
+    }
+    if (!(some instanceof TrendDesign)) {
+      columns.add(
+          new Column<>(
+              effectName(some), Align.POINT, planned(plan -> effect(some, plan.effect()))));
+    }
+    if (some instanceof EvidenceDesign) {
+      columns.add(
+          new Column<>(
+              "threshold",
+              Align.POINT,
+              row -> Figures.plain(((EvidenceDesign) row.line().design()).threshold())));
+    } else if (!oneAlpha(answer)) {
+      columns.add(
+          new Column<>("alpha", Align.POINT, row -> Figures.plain(row.line().design().alpha())));
+    }
+    if (answer.asked().powers().size() > 1) {
+      columns.add(
+          new Column<>(
+              "wanted",
+              Align.POINT,
+              row -> {
+                Double wanted = row.line().wanted();
+                return wanted == null ? "" : Figures.exactPercent(wanted);
+              }));
+    }
+    addSizes(columns, rows, answer.asked().words());
+    columns.add(
+        new Column<>(
+            some instanceof EvidenceDesign ? "chance" : "power",
+            Align.POINT,
+            planned(plan -> power(plan.power()))));
+    if (rows.stream().anyMatch(Row::exact)) {
+      columns.add(
+          new Column<>(
+              some instanceof EvidenceDesign ? "misled" : "true alpha",
+              Align.POINT,
+              row ->
+                  row.exact()
+                      ? planned(plan -> Double.isNaN(plan.alpha()) ? "" : power(plan.alpha()))
+                          .apply(row)
+                      : ""));
+    }
+    if (some(rows, plan -> !plan.holdsFrom().equals(plan.sizes()))) {
+      columns.add(
+          new Column<>("holds from", Align.RIGHT, planned(plan -> sizes(plan.holdsFrom()))));
+    }
+    return columns;
+  }
+
+  private static void addSizes(List<Column<Row>> columns, List<Row> rows, PlanWords words) {
+    boolean groups = some(rows, plan -> plan.sizes().groups().size() > 1);
+    columns.add(new Column<>("n", Align.RIGHT, planned(plan -> sizes(plan.sizes()))));
+    if (groups) {
+      columns.add(
+          new Column<>("total", Align.RIGHT, planned(plan -> Figures.count(plan.sizes().total()))));
+    }
+    if (words.response() != null) {
+      columns.add(
+          new Column<>("invite", Align.RIGHT, planned(plan -> invited(plan.sizes(), words))));
+    }
+  }
+
+  private static boolean some(List<Row> rows, Predicate<Plan> condition) {
+    return rows.stream().map(Row::plan).anyMatch(plan -> plan != null && condition.test(plan));
+  }
+
+  private static Function<Row, String> planned(Function<Plan, String> cell) {
+    return row -> {
+      Plan plan = row.plan();
+      return plan == null ? "-" : cell.apply(plan);
+    };
+  }
+
+  private static String invited(Sizes sizes, PlanWords words) {
+    return Figures.count(sizes.groups().stream().mapToLong(words::invited).sum());
+  }
+
+  private static String baseName(Design design) {
+    if (design instanceof RateDesign || design instanceof EvidenceDesign) {
+      return "null";
+    }
+    if (design instanceof PairedDesign) {
+      return "second only";
+    }
+    return design instanceof CompareDesign ? "base" : "";
+  }
+
+  private static String base(Design design) {
+    if (design instanceof RateDesign rate) {
+      return Figures.exactPercent(rate.hypothesis().against());
+    }
+    if (design instanceof EvidenceDesign evidence) {
+      return Figures.exactPercent(evidence.hypothesis().against());
+    }
+    if (design instanceof PairedDesign pairs) {
+      return rate(pairs.secondOnly());
+    }
+    return rate(((CompareDesign) design).base());
+  }
+
+  private static String effectName(Design design) {
+    return design instanceof TableDesign
+        ? "w"
+        : design instanceof PairedDesign ? "first only" : "expected";
+  }
+
+  private static String effect(Design design, double effect) {
+    return design instanceof TableDesign ? Figures.upTo(effect, 4) : rate(effect);
+  }
+
+  static String rate(double rate) {
+    String exact = Figures.exactPercent(rate);
+    return exact.length() <= 7 ? exact : Figures.finePercent(rate);
+  }
+
+  static String power(double power) {
+    return power < 0.001 ? Figures.finePercent(power) : Figures.percent(power);
+  }
+
+  /** 2 x 750, or 500 + 1,249. */
+  static String sizes(Sizes sizes) {
+    if (sizes.groups().size() == 1) {
+      return Figures.count(sizes.first());
+    }
+    return sizes.equal()
+        ? sizes.groups().size() + " x " + Figures.count(sizes.first())
+        : String.join(" + ", sizes.groups().stream().map(Figures::count).toList());
+  }
+
+  private void refusals(PlanAnswer answer) {
+    for (Line line : answer.lines()) {
+      if (line.plan() == null) {
+        lines.paragraph("  - ", "    ", line.design().test() + ": " + line.refused() + ".");
+      }
+    }
+  }
+
+  private void sentences(PlanAnswer answer) {
+    List<String> sentences =
+        answer.lines().stream().map(Line::sentence).filter(each -> !each.isEmpty()).toList();
+    if (sentences.size() < 2) {
+      return;
+    }
+    lines.heading(
+        sentences.size() > MOST_SENTENCES ? "For a protocol, the first of them" : "For a protocol");
+    sentences.stream()
+        .limit(sentences.size() > MOST_SENTENCES ? 1 : MOST_SENTENCES)
+        .forEach(sentence -> lines.paragraph("  ", "  ", sentence));
+  }
+
+  private void sensitivity(PlanAnswer answer) {
+    Line line =
+        answer.lines().stream()
+            .filter(each -> !each.sensitivity().isEmpty())
+            .findFirst()
+            .orElse(null);
+    if (line == null || line.plan() == null) {
+      return;
+    }
+    Plan plan = line.plan();
+    boolean bases = line.sensitivity().stream().anyMatch(each -> each.base() != null);
+    lines.heading(
+        String.format(
+            "If %s were a bit different, with %s%s",
+            bases
+                ? line.design() instanceof PairedDesign ? "both rates" : "the base rate"
+                : line.design() instanceof TableDesign ? "w" : "the true rate",
+            sizes(plan.sizes()),
+            answer.lines().size() > 1 ? " (the first line)" : ""));
+    List<Column<PlanAnswer.Varied>> columns = new ArrayList<>();
+    if (bases) {
+      columns.add(
+          new Column<>(
+              baseName(line.design()),
+              Align.POINT,
+              varied -> {
+                Double base = varied.base();
+                return base == null ? "" : rate(base);
+              }));
+    }
+    columns.add(
+        new Column<>(
+            effectName(line.design()),
+            Align.POINT,
+            varied -> effect(line.design(), varied.effect())));
+    columns.add(
+        new Column<>(
+            line.design() instanceof EvidenceDesign ? "chance" : "power",
+            Align.POINT,
+            varied -> power(varied.power())));
+    if (line.sensitivity().stream().anyMatch(varied -> varied.needed() != null)) {
+      columns.add(
+          new Column<>(
+              "n needed",
+              Align.RIGHT,
+              varied -> {
+                Sizes needed = varied.needed();
+                return needed == null ? "-" : sizes(needed);
+              }));
+    }
+    table(columns, line.sensitivity());
+  }
+
+  void write(PrecisionAnswer answer) {
+    TextReport.verdict(lines, answer.conclusion());
+    boolean half = answer.asked().sizes().isEmpty();
+    lines.heading("The plan, solved for " + (half ? "n" : "half the length of the interval"));
+    List<Column<PrecisionAnswer.Line>> columns = new ArrayList<>();
+    columns.add(new Column<>("interval", Align.LEFT, line -> line.interval().interval()));
+    columns.add(
+        new Column<>("level", Align.POINT, line -> Figures.exactPercent(line.interval().level())));
+    boolean two = answer.asked().intervals().get(0) instanceof DifferencePrecision;
+    if (two) {
+      columns.add(
+          new Column<>(
+              "base", Align.POINT, line -> rate(((DifferencePrecision) line.interval()).base())));
+    }
+    columns.add(new Column<>("expected", Align.POINT, line -> expected(line)));
+    if (half) {
+      columns.add(
+          new Column<>(
+              "wanted",
+              Align.POINT,
+              line -> {
+                Double wanted = line.wanted();
+                return wanted == null ? "" : Figures.exactPoints(wanted);
+              }));
+    }
+    columns.add(
+        new Column<>(
+            "n",
+            Align.RIGHT,
+            line -> {
+              Sizes planned = line.sizes();
+              return planned == null ? "-" : sizes(planned);
+            }));
+    if (answer.asked().words().response() != null) {
+      columns.add(
+          new Column<>(
+              "invite",
+              Align.RIGHT,
+              line -> {
+                Sizes planned = line.sizes();
+                return planned == null ? "-" : invited(planned, answer.asked().words());
+              }));
+    }
+    columns.add(
+        new Column<>(
+            "reaches",
+            Align.POINT,
+            line -> line.sizes() == null ? "-" : Figures.significant(100 * line.halfWidth(), 3)));
+    table(columns, answer.lines());
+    lines.paragraph(
+        "  ",
+        "  ",
+        "Half the length of the interval, in percentage points, where what is observed is what is"
+            + " expected.");
+    for (PrecisionAnswer.Line line : answer.lines()) {
+      if (!line.refused().isEmpty()) {
+        lines.paragraph("  - ", "    ", line.interval().interval() + ": " + line.refused() + ".");
+      }
+    }
+    varied(answer, two);
+    TextReport.cautions(lines, answer.cautions());
+  }
+
+  private static String expected(PrecisionAnswer.Line line) {
+    return rate(
+        line.interval() instanceof RatePrecision one
+            ? one.expected()
+            : ((DifferencePrecision) line.interval()).expected());
+  }
+
+  private void varied(PrecisionAnswer answer, boolean two) {
+    PrecisionAnswer.Line line =
+        answer.lines().stream()
+            .filter(each -> !each.sensitivity().isEmpty())
+            .findFirst()
+            .orElse(null);
+    if (line == null || line.sizes() == null) {
+      return;
+    }
+    lines.heading(
+        String.format(
+            "If %s, with %s%s",
+            two ? "both rates were different" : "the rate were different",
+            sizes(line.sizes()),
+            answer.lines().size() > 1 ? " (the first line)" : ""));
+    table(
+        List.of(
+            new Column<PrecisionAnswer.Varied>(
+                two ? "base" : "expected", Align.POINT, varied -> rate(varied.rate())),
+            new Column<>(
+                "reaches",
+                Align.POINT,
+                varied -> Figures.significant(100 * varied.halfWidth(), 3))),
+        line.sensitivity());
+  }
+}
