@@ -289,7 +289,7 @@ class BayesCommandTest {
         "rate --data demo/firing-log.csv --outcome grade --success cracked --group kiln"
             + " --against 5% --sequence|keep one group with --where",
         "rate --planned 400 --against 5% 14/400|a tally doesn't go with --planned",
-        "rate --planned 4e9 --against 5%|--planned must be numbers of observations",
+        "rate --planned 4e9 --against 5%|--planned must be whole numbers",
         "rate --planned 200000 --against 5%|from 1 to 100000",
         "rate --planned 400 --against 5% --threshold 0.5|--threshold must be a number above 1",
         "rate 14/400 --against 5% --threshold 10|--threshold needs --planned",

@@ -78,7 +78,7 @@ class TailCommandTest {
         "weigh rate --n 40|--p must give the true rates",
         "weigh cross --n 40 --p 5%|weighed for rate or compare",
         "weigh rate --n 40,50 --p 5%|--n must be one number",
-        "weigh rate --n 40 --p 5%..2|--p must be rates",
+        "weigh rate --n 40 --p 5%..2|--p: a range needs both ends and a step",
         "weigh rate --n 90000 --p 5%|n must be from 1 to 20000",
         "weigh rate --n 40 --p 5% --intervals newcombe|--intervals has no 'newcombe'",
         "weigh rate --n 40 --p 5% --intervals all --chart x.png|one to five intervals",

@@ -41,6 +41,9 @@ public record CompareDesign(
   /** So many units in both groups are planned for exactly, for tests that take long. */
   private static final long MOST_BOSCHLOO = 3000;
 
+  /** An exact search for n beyond this takes more than some seconds. */
+  private static final long MOST_SEARCHED = 2048;
+
   /**
    * Checks the parts.
    *
@@ -159,6 +162,11 @@ public record CompareDesign(
   @Override
   public long most() {
     return (long) (MOST / Math.max(1, allocation));
+  }
+
+  @Override
+  public long searchedTo() {
+    return twoProportionTest == TwoProportionTest.BOSCHLOO ? MOST_SEARCHED / 4 : MOST_SEARCHED;
   }
 
   @Override

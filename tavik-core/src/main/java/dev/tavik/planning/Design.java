@@ -105,6 +105,15 @@ public sealed interface Design
   }
 
   /**
+   * Up to which first group an exact search for n goes; beyond it would take too long.
+   *
+   * @return about the largest n that can be solved for; without meaning where power only rises
+   */
+  default long searchedTo() {
+    return MOST;
+  }
+
+  /**
    * Whether an effect can be searched for.
    *
    * @return whether power rises with the distance from the null

@@ -33,23 +33,24 @@ public record Effects(double none, double least, double most) {
       throw new IllegalArgumentException(
           String.format(
               "%s must lie strictly between %s and %s, got %s",
-              name, Figures.plain(least), Figures.plain(most), Figures.upTo(effect, 10)));
+              name, text(least), text(most), text(effect)));
     }
     if (effect == none) {
       throw new IllegalArgumentException(
-          name + " is the null value itself, " + Figures.plain(none) + "; no number shows that");
+          name + " is the null value itself, " + text(none) + "; no number shows that");
     }
     if (alternative == (effect < none ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
           String.format(
               "%s %s lies %s the null value %s, but the alternative is %s",
-              name,
-              Figures.upTo(effect, 10),
-              effect < none ? "below" : "above",
-              Figures.upTo(none, 10),
-              alternative.id()));
+              name, text(effect), effect < none ? "below" : "above", text(none), alternative.id()));
     }
     return effect;
+  }
+
+  /** Rates in percent; w, which may be larger than 1, as a number. */
+  private String text(double effect) {
+    return most <= 1 ? Figures.exactPercent(effect) : Figures.upTo(effect, 10);
   }
 
   /** The farthest effect on a side, just inside the range. */

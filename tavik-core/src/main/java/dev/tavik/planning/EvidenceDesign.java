@@ -30,6 +30,9 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   private static final long MOST_OBSERVATIONS = 10_000_000;
   private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
+  /** An exact search for n beyond this takes more than some seconds. */
+  private static final long MOST_SEARCHED = 65_536;
+
   /**
    * Checks the parts.
    *
@@ -71,6 +74,11 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   @Override
   public Sizes sizes(double first) {
     return Sizes.of((long) Math.ceil(first));
+  }
+
+  @Override
+  public long searchedTo() {
+    return MOST_SEARCHED;
   }
 
   @Override

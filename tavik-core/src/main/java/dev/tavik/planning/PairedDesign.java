@@ -35,6 +35,9 @@ public record PairedDesign(
   /** Numbers of discordant pairs less likely than this, below the most likely, are left out. */
   private static final double NEVER = -37;
 
+  /** An exact search for n beyond this takes more than some seconds. */
+  private static final long MOST_SEARCHED = 16_384;
+
   /**
    * Checks the parts.
    *
@@ -74,6 +77,11 @@ public record PairedDesign(
   @Override
   public Sizes sizes(double first) {
     return Sizes.of((long) Math.ceil(first));
+  }
+
+  @Override
+  public long searchedTo() {
+    return MOST_SEARCHED;
   }
 
   @Override

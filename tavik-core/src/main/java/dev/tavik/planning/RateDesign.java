@@ -38,6 +38,9 @@ public record RateDesign(
   /** More trials are not gone through exactly. */
   private static final long MOST_EXACT = 10_000_000;
 
+  /** An exact search for n beyond this takes more than some seconds. */
+  private static final long MOST_SEARCHED = 65_536;
+
   /**
    * Checks the parts.
    *
@@ -130,6 +133,11 @@ public record RateDesign(
   @Override
   public long most() {
     return lot == null ? MOST : lot - 1;
+  }
+
+  @Override
+  public long searchedTo() {
+    return MOST_SEARCHED;
   }
 
   @Override

@@ -28,6 +28,12 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
   /** After the last number that fails, so many of it more are looked at. */
   private static final double FURTHER = 0.25;
 
+  /** Beyond so many swings power moves by less than {@value #SWINGS_LESS} in each. */
+  private static final int CALM = 20;
+
+  private static final double SWINGS_LESS = 0.1;
+  private static final double FURTHER_IF_CALM = 0.1;
+
   private static final int MOST_HALVINGS = 200;
   private static final double CLOSE = 1e-12;
 
@@ -121,7 +127,10 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
 
     SampleSize search() {
       long doubled = doubled();
-      long from = doubled <= FROM_THE_FIRST ? 1 : doubled / 4;
+      boolean small = doubled <= FROM_THE_FIRST;
+      boolean calm = !small && doubled > CALM * design.swing();
+      long from = small ? 1 : calm ? wellBelow(doubled) : doubled / 4;
+      double further = calm ? FURTHER_IF_CALM : FURTHER;
       long first = 0;
       long lastShort = from - 1;
       Power power = design.at(design.sizes((double) from));
@@ -135,7 +144,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         } else {
           lastShort = n;
         }
-        long end = lastShort + design.swing() + (long) (FURTHER * lastShort);
+        long end = lastShort + design.swing() + (long) (further * lastShort);
         if (first > 0 && n >= end) {
           return found(first, lastShort, n);
         }
@@ -154,6 +163,14 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
           looked);
     }
 
+    /** Where power is lower than wanted by more than it swings. */
+    private long wellBelow(long doubled) {
+      return Bisection.last(
+          doubled / 4,
+          doubled,
+          n -> design.at(design.sizes((double) n)).at(effect) < wanted - SWINGS_LESS);
+    }
+
     /** The first power of two that reaches it. */
     private long doubled() {
       long n = 1;
@@ -162,6 +179,13 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
           throw outOfReach(n);
         }
         n = Math.min(design.most(), 2 * n);
+        if (n > design.searchedTo()) {
+          throw new DeclinedException(
+              String.format(
+                  "an exact search for n ends at %s, which don't reach it; take n by the normal"
+                      + " distribution and ask for the exact power of that n",
+                  Figures.count(design.searchedTo())));
+        }
       }
       return n;
     }

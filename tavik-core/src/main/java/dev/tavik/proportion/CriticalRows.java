@@ -7,11 +7,11 @@ import dev.tavik.result.Proportion;
 
 /**
  * The rejected pairs, for each count of the second group: those whose first count is small or
- * large. All tests by a standard error, and Fisher's of one tail, are monotone: what they reject
- * stays rejected if the counts move further apart (Barnard 1947, "Significance tests for 2 × 2
- * tables", Biometrika 34, 123-138). So both ends only move up with the second count, and one walk
- * finds them all, asking the test itself. Only where all of one group and none of the other
- * succeeded, some tests have no statistic and don't reject.
+ * large. The tests by a standard error under the null, and Fisher's of one tail, are monotone: what
+ * they reject stays rejected if the counts move further apart (Barnard 1947, "Significance tests
+ * for 2 × 2 tables", Biometrika 34, 123-138). So both ends only move up with the second count, and
+ * one walk finds them all, asking the test itself. Only where all of one group and none of the
+ * other succeeded, some tests have no statistic and don't reject.
  */
 final class CriticalRows implements CriticalPairs {
   private final int first;

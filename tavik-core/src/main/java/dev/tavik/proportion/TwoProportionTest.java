@@ -204,6 +204,10 @@ public enum TwoProportionTest {
       case BOSCHLOO -> CriticalSums.boschloo(first, second, hypothesis.alternative(), alpha);
       case BARNARD ->
           throw new DeclinedException("isn't offered before data; boschloo hardly differs from it");
+      case Z_SEPARATE ->
+          hypothesis.against() == 0
+              ? CriticalRows.of(this, first, second, hypothesis, alpha)
+              : CriticalCells.separate(first, second, hypothesis, alpha);
       default -> CriticalRows.of(this, first, second, hypothesis, alpha);
     };
   }
@@ -256,12 +260,12 @@ public enum TwoProportionTest {
    */
   public double equivalenceChance(
       long first, long second, double margin, double alpha, double p1, double p2) {
-    if (!(criticalPairs(first, second, Hypothesis.less(margin), alpha) instanceof CriticalRows below
-        && criticalPairs(first, second, Hypothesis.greater(-margin), alpha)
-            instanceof CriticalRows above)) {
-      throw new DeclinedException("tests the null of no difference only; use score or z-separate");
+    CriticalPairs small = criticalPairs(first, second, Hypothesis.less(margin), alpha);
+    CriticalPairs large = criticalPairs(first, second, Hypothesis.greater(-margin), alpha);
+    if (small instanceof CriticalCells below && large instanceof CriticalCells above) {
+      return below.chanceOfBoth(above, p1, p2);
     }
-    return below.chanceOfBoth(above, p1, p2);
+    return ((CriticalRows) small).chanceOfBoth((CriticalRows) large, p1, p2);
   }
 
   /**

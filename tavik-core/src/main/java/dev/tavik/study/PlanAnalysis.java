@@ -21,6 +21,7 @@ import dev.tavik.study.PlanAnswer.Plan;
 import dev.tavik.study.PlanAnswer.Varied;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -119,7 +120,7 @@ final class PlanAnalysis {
       plan = solving.plan();
     } catch (DeclinedException e) {
       String why = String.valueOf(e.getMessage());
-      return new Line(design, wanted, null, why, null, List.of(), "");
+      return new Line(design, stated.from(base(design)), wanted, null, why, null, List.of(), "");
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
@@ -130,6 +131,7 @@ final class PlanAnalysis {
     String sentence = sentences.of(design, plan);
     return new Line(
         design,
+        plan.effect(),
         wanted,
         plan,
         "",
@@ -159,7 +161,15 @@ final class PlanAnalysis {
           }
         } catch (DeclinedException e) {
           lines.add(
-              new Line(design, power, null, String.valueOf(e.getMessage()), null, List.of(), ""));
+              new Line(
+                  design,
+                  Double.NaN,
+                  power,
+                  null,
+                  String.valueOf(e.getMessage()),
+                  null,
+                  List.of(),
+                  ""));
         }
       }
     }
@@ -215,21 +225,25 @@ final class PlanAnalysis {
 
   private List<Varied> sensitivity(
       Design design, Effect stated, @Nullable Double wanted, Plan plan) {
-    List<Varied> varied = new ArrayList<>();
-    int refusals = 0;
-    for (double factor : VARIED) {
-      try {
-        varied.add(varied(design, stated, wanted, plan, factor));
-      } catch (DeclinedException | IllegalArgumentException e) {
-        // Rates so far away don't exist, or would take too long: there is nothing to show.
-        refusals++;
-      }
+    boolean forNull = design instanceof EvidenceDesign && plan.effect() == design.effects().none();
+    if (design instanceof TrendDesign || forNull) {
+      return List.of();
     }
-    boolean exactEvidence =
-        design instanceof EvidenceDesign && plan.effect() == design.effects().none();
-    return design instanceof TrendDesign || exactEvidence || refusals == VARIED.length
-        ? List.of()
-        : varied;
+    List<Varied> varied = new ArrayList<>();
+    for (double factor : VARIED) {
+      tried(design, stated, wanted, plan, factor).ifPresent(varied::add);
+    }
+    return varied;
+  }
+
+  /** Nothing where rates so far away don't exist, or would take too long. */
+  private static Optional<Varied> tried(
+      Design design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
+    try {
+      return Optional.of(varied(design, stated, wanted, plan, factor));
+    } catch (DeclinedException | IllegalArgumentException e) {
+      return Optional.empty();
+    }
   }
 
   private static Varied varied(

@@ -27,6 +27,7 @@ public record PlanAnswer(
    * One combination.
    *
    * @param design the design
+   * @param expected the effect that was asked about; NaN where it was solved for
    * @param wanted the power that was asked for; null where it was solved for
    * @param plan what came of it; null where nothing did
    * @param refused why nothing came of it; empty where something did
@@ -36,6 +37,7 @@ public record PlanAnswer(
    */
   public record Line(
       Design design,
+      double expected,
       @Nullable Double wanted,
       @Nullable Plan plan,
       String refused,

@@ -5,6 +5,7 @@ import dev.tavik.planning.Effect;
 import dev.tavik.planning.Theory;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.PlanQuestion;
 import dev.tavik.study.PlanWords;
@@ -100,11 +101,19 @@ public final class PlanSpec {
    * @throws DataException if a pilot's file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return new PlanSpec(spec, opening).question();
+    try {
+      return new PlanSpec(spec, opening).question();
+    } catch (DeclinedException e) {
+      // A test that was chosen together with something that it can't do.
+      throw new SpecException(String.valueOf(e.getMessage()));
+    }
   }
 
   private Question question() {
-    String wanted = spec.required("for", "rate, compare or table");
+    @Nullable String wanted = spec.text("for");
+    if (wanted == null) {
+      throw new SpecException("what is planned must be said: rate, compare or table");
+    }
     Kind kind =
         switch (wanted) {
           case "rate" -> rate();
@@ -122,7 +131,12 @@ public final class PlanSpec {
                 + " doesn't go with "
                 + kind.title
                 + Names.hint(
-                    spec.name(word), kind.words.stream().map(spec::name).sorted().toList()));
+                    spec.name(word),
+                    kind.words.stream()
+                        .filter(each -> !each.equals("for"))
+                        .map(spec::name)
+                        .sorted()
+                        .toList()));
       }
     }
     return switch (kind) {

@@ -56,6 +56,16 @@ class ExamplesTest {
   }
 
   @Test
+  void howManyTilesPlansTheTrial() {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      assertThat(HowManyTiles.plan(400, out).sizes().first()).isEqualTo(750);
+    }
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .contains("750 tiles of each firing", "no less than a fall to 3.4% or a rise to 14.2%");
+  }
+
+  @Test
   void theNewGlazeIsFollowedTileByTile() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     RateAnswer answer;

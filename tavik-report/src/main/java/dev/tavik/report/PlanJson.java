@@ -36,6 +36,9 @@ final class PlanJson {
       PlanAnswer.Plan plan = line.plan();
       one.put("power", line.wanted());
       if (plan == null) {
+        if (!Double.isNaN(line.expected()) && !(line.design() instanceof TrendDesign)) {
+          one.put(effectName(line.design()), line.expected());
+        }
         one.put("refused", line.refused());
         continue;
       }

@@ -125,9 +125,7 @@ final class PlanText {
               "df", Align.RIGHT, row -> String.valueOf(((TableDesign) row.line().design()).df())));
     }
     if (!(some instanceof TrendDesign)) {
-      columns.add(
-          new Column<>(
-              effectName(some), Align.POINT, planned(plan -> effect(some, plan.effect()))));
+      columns.add(new Column<>(effectName(some), Align.POINT, row -> expected(some, row)));
     }
     if (some instanceof EvidenceDesign) {
       columns.add(
@@ -228,6 +226,12 @@ final class PlanText {
     return design instanceof TableDesign
         ? "w"
         : design instanceof PairedDesign ? "first only" : "expected";
+  }
+
+  private static String expected(Design some, Row row) {
+    Plan plan = row.plan();
+    double effect = plan == null ? row.line().expected() : plan.effect();
+    return Double.isNaN(effect) ? "-" : effect(some, effect);
   }
 
   private static String effect(Design design, double effect) {
