@@ -129,6 +129,21 @@ final class DemoCommand implements Callable<Integer> {
                   "less",
                   "--sequence")),
           new Stop(
+              "A slower firing is to be tried. How many tiles would settle whether fewer are scrapped?",
+              List.of(
+                  "plan",
+                  "compare",
+                  "--base",
+                  "8%",
+                  "--expect",
+                  "5%,4.5%",
+                  "--power",
+                  "80%",
+                  "--units",
+                  "tiles",
+                  "--group",
+                  "firing")),
+          new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
               List.of(
                   "rate",

@@ -29,7 +29,8 @@ class DocumentationTest {
         "docs/shares.md",
         "docs/associations.md",
         "docs/bayes.md",
-        "docs/simulation.md"
+        "docs/simulation.md",
+        "docs/planning.md"
       })
   void commandsAreAnswered(String page) throws IOException {
     int commands = 0;
@@ -81,6 +82,7 @@ class DocumentationTest {
         "docs/associations.md",
         "docs/bayes.md",
         "docs/simulation.md",
+        "docs/planning.md",
         "docs/json.md",
         "CONTRIBUTING.md"
       })

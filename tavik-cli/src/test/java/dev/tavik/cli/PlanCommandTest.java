@@ -225,7 +225,7 @@ class PlanCommandTest {
     assertThat(answer.status()).as(answer.err()).isZero();
     assertThat(Files.readString(chart))
         .contains(
-            "Power over the number of observations",
+            "Power over the number of tiles",
             "5% against 8%: n = 1,059",
             "4.5% against 8%: n = 750",
             "80% wanted",

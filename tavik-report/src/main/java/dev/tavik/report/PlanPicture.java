@@ -161,7 +161,8 @@ public final class PlanPicture {
     labelled(plot, dots);
     String only = curves.size() == 1 ? ": " + name(curves.get(0)) : "";
     return plot.picture(
-        titled(chance() + " over the number of observations" + only), subtitle(true));
+        titled(chance() + " over the number of " + answer.asked().words().units() + only),
+        subtitle(true));
   }
 
   /** A place on a curve, and what is said about it. */
