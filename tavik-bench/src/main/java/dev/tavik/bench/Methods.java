@@ -8,14 +8,21 @@ import dev.tavik.bayes.ComparedRates;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
+import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.SampleSize;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Quantity;
+import dev.tavik.simulation.Draws;
+import dev.tavik.simulation.NullWorld;
+import dev.tavik.tail.Tail;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
@@ -99,7 +106,53 @@ public final class Methods {
                 .lower());
     bayes(work);
     tables(work);
+    simulations(work);
+    plans(work);
     return work;
+  }
+
+  /** On all processors there are; the time is that of one of them. */
+  private static void simulations(Map<String, IntToDoubleFunction> work) {
+    NullWorld table = NullWorld.ofTable(random(4, 4, 384, 1));
+    NullWorld rate = NullWorld.ofRate(Tally.of(14, 400), Hypothesis.twoSided(0.05));
+    NullWorld kilns =
+        NullWorld.shuffled(Tally.of(16, 408), Tally.of(8, 385), Alternative.TWO_SIDED);
+    work.put("simulation, 1000000 tables 4 x 4", i -> table.simulate(Draws.of(MILLION, i)).draws());
+    work.put("simulation, 10000000 rates", i -> rate.simulate(Draws.of(10L * MILLION, i)).draws());
+    work.put(
+        "simulation, 10000000 shuffles", i -> kilns.simulate(Draws.of(10L * MILLION, i)).draws());
+  }
+
+  private static void plans(Map<String, IntToDoubleFunction> work) {
+    for (double lambda : new double[] {10, 300, 900, 2000, 100_000}) {
+      work.put(
+          "noncentral chi-square, lambda = " + lambda,
+          i -> Tail.chiSquare(6, lambda).upper(lambda + i % 100));
+    }
+    for (TwoProportionTest test :
+        List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER, TwoProportionTest.BOSCHLOO)) {
+      work.put(
+          "plan, exact power of " + test.id() + ", n = 500 + 500",
+          i ->
+              test.criticalPairs(500, 500, Hypothesis.twoSided(0), 0.05 - i % 10 * 1e-4)
+                  .chance(0.08, 0.05));
+    }
+    work.put(
+        "plan, n of exact, about 7300",
+        i ->
+            SampleSize.of(
+                    RateDesign.of(ProportionTest.EXACT, Hypothesis.twoSided(0.08), 0.05),
+                    0.07 - i % 10 * 1e-5,
+                    0.9)
+                .lookedTo());
+    work.put(
+        "plan, n of fisher, about 450 a group",
+        i ->
+            SampleSize.of(
+                    CompareDesign.of(TwoProportionTest.FISHER, 0.08, Hypothesis.twoSided(0), 0.05),
+                    0.035 - i % 10 * 1e-5,
+                    0.8)
+                .lookedTo());
   }
 
   private static void bayes(Map<String, IntToDoubleFunction> work) {

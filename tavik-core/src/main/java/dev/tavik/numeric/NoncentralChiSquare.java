@@ -101,9 +101,10 @@ public final class NoncentralChiSquare {
     long[] span = span(mean);
     long reach = span[1];
     double half = x / 2;
-    // A weight or a density of 0 would stay 0 all the way down.
+    // A weight of 0, or below its mode a tail of 0, would stay 0 all the way down.
     while (span[1] > span[0]
-        && !(weight(span[1], mean) > SMALLEST && density(df / 2 + span[1], half) > SMALLEST)) {
+        && !(weight(span[1], mean) > SMALLEST
+            && (half > df / 2 + span[1] || density(df / 2 + span[1], half) > SMALLEST))) {
       span[1]--;
     }
     double a = df / 2 + span[1];
