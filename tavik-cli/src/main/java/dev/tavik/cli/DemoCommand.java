@@ -129,7 +129,7 @@ final class DemoCommand implements Callable<Integer> {
                   "less",
                   "--sequence")),
           new Stop(
-              "A slower firing is to be tried. How many tiles would settle whether fewer are scrapped?",
+              "A slower firing: how many tiles would settle whether it scraps fewer?",
               List.of(
                   "plan",
                   "compare",

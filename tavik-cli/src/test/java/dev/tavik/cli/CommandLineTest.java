@@ -85,6 +85,7 @@ class CommandLineTest {
         "look --data demo/firing-log.csv",
         "look --data demo/panel-survey.csv",
         "run demo/kiln-acceptance.yaml",
+        "plan --help",
         "rate 999999999/1000000000 --against 0.999 --working",
         "rate A=1/2 'A group with a name that goes on and on and on and on and on=3/4' --against 5%",
         "--help",
@@ -450,7 +451,7 @@ class CommandLineTest {
         .contains("question 3: there is no key 'outcom'; did you mean outcome?");
     assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
     assertThat(answers.at("/4/error/message").asText())
-        .contains("ask must be rate, compare, shares, cross, tail or weigh, got 'guess'");
+        .contains("ask must be rate, compare, shares, cross, plan, tail or weigh, got 'guess'");
     assertThat(answers.at("/6/error/message").asText()).contains("did you mean 5%?");
     assertThat(CommandLine.shell("run " + study).out())
         .contains("3. typo")

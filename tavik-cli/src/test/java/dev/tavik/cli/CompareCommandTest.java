@@ -335,7 +335,7 @@ class CompareCommandTest {
         .contains("equivalent within 8 percentage");
     assertThat(root.at("/answers/4/error/message").asText()).contains("needs two groups");
     assertThat(root.at("/answers/5/error/message").asText())
-        .contains("must be rate, compare, shares, cross, tail or weigh");
+        .contains("must be rate, compare, shares, cross, plan, tail or weigh");
     assertThat(root.at("/cautions/0/code").asText()).isEqualTo("many-tests");
     assertThat(CommandLine.run("run", study.toString()).out())
         .contains("4 questions are tested, each at its own alpha");

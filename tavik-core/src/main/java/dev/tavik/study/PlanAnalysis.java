@@ -180,14 +180,16 @@ final class PlanAnalysis {
     if (!poor(design, plan)) {
       return null;
     }
-    boolean one = design instanceof RateDesign;
-    if (plan.sizes().total() > (one ? MOST_UNASKED_OF_RATE : MOST_UNASKED_OF_GROUPS)) {
+    boolean groups = design instanceof CompareDesign;
+    if (plan.sizes().total() > (groups ? MOST_UNASKED_OF_GROUPS : MOST_UNASKED_OF_RATE)) {
       return null;
     }
     Design exact =
         design instanceof RateDesign rate
             ? rate.withTheory(Theory.EXACT)
-            : ((CompareDesign) design).withTheory(Theory.EXACT);
+            : design instanceof PairedDesign pairs
+                ? pairs.withTheory(Theory.EXACT)
+                : ((CompareDesign) design).withTheory(Theory.EXACT);
     try {
       return wanted != null && asked.sizes().isEmpty()
           ? solved(exact, plan.effect(), wanted)
@@ -200,10 +202,13 @@ final class PlanAnalysis {
 
   static boolean poor(Design design, Plan plan) {
     return fewest(design, plan)
-        < (design instanceof RateDesign ? ENOUGH_OF_RATE : ENOUGH_OF_GROUPS) * (1 - 1e-12);
+        < (design instanceof CompareDesign ? ENOUGH_OF_GROUPS : ENOUGH_OF_RATE) * (1 - 1e-12);
   }
 
-  /** The fewest successes or failures expected, where power rests on the normal distribution. */
+  /**
+   * The fewest successes or failures expected, of pairs the discordant ones, where power rests on
+   * the normal distribution.
+   */
   static double fewest(Design design, Plan plan) {
     if (design.theory() == Theory.EXACT) {
       return Double.POSITIVE_INFINITY;

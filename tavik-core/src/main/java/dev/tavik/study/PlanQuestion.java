@@ -2,6 +2,10 @@ package dev.tavik.study;
 
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
+import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.TableDesign;
+import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
@@ -76,6 +80,65 @@ public record PlanQuestion(
       throw new IllegalArgumentException(
           "a plan has at most " + MOST_LINES + " lines, these lists give " + Figures.count(lines));
     }
+  }
+
+  /**
+   * How many observations find some effects with some powers?
+   *
+   * @param design the design
+   * @param effects what is expected, at least one
+   * @param powers the chances to find it, at least one
+   * @return the question
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public static PlanQuestion forSizes(Design design, List<Effect> effects, List<Double> powers) {
+    return usual(design, effects, powers, List.of());
+  }
+
+  /**
+   * How much power do some sizes have for some effects?
+   *
+   * @param design the design
+   * @param effects what is expected, at least one
+   * @param sizes the sizes of the first group, at least one
+   * @return the question
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public static PlanQuestion forPower(Design design, List<Effect> effects, List<Long> sizes) {
+    return usual(design, effects, List.of(), sizes);
+  }
+
+  /**
+   * Which effects do some sizes find with some powers?
+   *
+   * @param design the design
+   * @param powers the chances to find them, at least one
+   * @param sizes the sizes of the first group, at least one
+   * @return the question
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public static PlanQuestion forEffects(Design design, List<Double> powers, List<Long> sizes) {
+    return usual(design, List.of(), powers, sizes);
+  }
+
+  private static PlanQuestion usual(
+      Design design, List<Effect> effects, List<Double> powers, List<Long> sizes) {
+    String kind =
+        design instanceof RateDesign || design instanceof EvidenceDesign
+            ? "rate"
+            : design instanceof TableDesign || design instanceof TrendDesign ? "table" : "compare";
+    return new PlanQuestion(
+        "", kind, List.of(design), effects, powers, sizes, PlanWords.usual(), List.of());
+  }
+
+  /**
+   * The question with other words.
+   *
+   * @param other how the plan is worded
+   * @return the question
+   */
+  public PlanQuestion words(PlanWords other) {
+    return new PlanQuestion(label, kind, designs, effects, powers, sizes, other, cautions);
   }
 
   private static void requireOneLeftOut(boolean effect, boolean power, boolean n) {

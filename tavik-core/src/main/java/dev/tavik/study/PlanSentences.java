@@ -242,9 +242,11 @@ final class PlanSentences {
     return new Caution(
         Caution.Code.FEW_SUCCESSES,
         String.format(
-            "Only %s successes or failures are expected somewhere, too few for the normal"
-                + " approximation. %s",
+            "Only %s %s, too few for the normal approximation. %s",
             expected,
+            line.design() instanceof PairedDesign
+                ? "discordant pairs are expected"
+                : "successes or failures are expected somewhere",
             exact == null
                 ? "Ask for exact power instead."
                 : "Exact power of the same test stands beside it; plan with that."));

@@ -2,11 +2,18 @@ package dev.tavik.examples;
 
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.DetectableEffect;
+import dev.tavik.planning.Effect;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
 import dev.tavik.planning.Theory;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.report.Detail;
+import dev.tavik.report.Emphasis;
+import dev.tavik.report.TextReport;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.study.PlanAnswer;
+import dev.tavik.study.PlanQuestion;
+import dev.tavik.study.PlanWords;
 import java.io.PrintStream;
 import java.util.List;
 
@@ -31,17 +38,21 @@ public final class HowManyTiles {
         CompareDesign.of(TwoProportionTest.Z_POOLED, 0.08, Hypothesis.twoSided(0), 0.05);
 
     SampleSize needed = SampleSize.of(cracks, 0.045, 0.8);
-    out.printf(
-        "To find a fall of the cracked from 8%% to 4.5%% with a power of 80%%: %,d tiles of each"
-            + " firing.%n",
-        needed.sizes().first());
+    PlanAnswer plan =
+        PlanQuestion.forSizes(cracks, List.of(Effect.rate(0.05), Effect.rate(0.045)), List.of(0.8))
+            .words(new PlanWords("tiles", "firing", null))
+            .ask();
+    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(plan));
 
     CompareDesign exact =
         CompareDesign.of(TwoProportionTest.FISHER, 0.08, Hypothesis.twoSided(0), 0.05)
             .withTheory(Theory.EXACT);
     out.printf(
-        "Fisher's exact test has a power of %.1f%% with as many, and rejects a true null in %.1f%%.%n",
-        100 * exact.at(needed.sizes()).at(0.045), 100 * exact.at(needed.sizes()).size());
+        "%nWith %d tiles of each firing Fisher's exact test has a power of %.1f%% to find a fall to"
+            + " 4.5%%,%nand rejects a true null in %.1f%%.%n",
+        needed.sizes().first(),
+        100 * exact.at(needed.sizes()).at(0.045),
+        100 * exact.at(needed.sizes()).size());
 
     List<Double> found = DetectableEffect.of(cracks, Sizes.of(day, day), 0.8);
     out.printf(

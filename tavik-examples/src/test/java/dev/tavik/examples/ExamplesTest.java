@@ -62,7 +62,9 @@ class ExamplesTest {
       assertThat(HowManyTiles.plan(400, out).sizes().first()).isEqualTo(750);
     }
     assertThat(bytes.toString(StandardCharsets.UTF_8))
-        .contains("750 tiles of each firing", "no less than a fall to 3.4% or a rise to 14.2%");
+        .contains(
+            "With 750 tiles from each firing (1,500 in all)",
+            "no less than a fall to 3.4% or a rise to 14.2%");
   }
 
   @Test
