@@ -43,6 +43,8 @@ public record StudyAnswer(String title, List<Answer> answers) {
   private static boolean tests(Answer answer) {
     return !(answer instanceof Unanswered
         || answer instanceof OutlookAnswer
+        || answer instanceof PlanAnswer
+        || answer instanceof PrecisionAnswer
         || answer instanceof TailAnswer
         || answer instanceof WeighAnswer);
   }

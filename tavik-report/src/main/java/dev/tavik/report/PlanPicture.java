@@ -3,7 +3,6 @@ package dev.tavik.report;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effects;
-import dev.tavik.planning.Errors;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.Power;
@@ -26,7 +25,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.function.DoubleUnaryOperator;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.ui.TextAnchor;
@@ -45,9 +43,7 @@ public final class PlanPicture {
 
   private static final int POINTS_OF_BOSCHLOO = 25;
   private static final double TOP = 1.04;
-  private static final Color ALPHA = new Color(0xE0, 0x9A, 0x6C);
-  private static final Color BETA = new Color(0x9C, 0xBE, 0xDC);
-  private static final Color QUIET = new Color(0x66, 0x66, 0x66);
+  static final Color QUIET = new Color(0x66, 0x66, 0x66);
 
   private final PlanAnswer answer;
   private final List<Line> lines;
@@ -414,131 +410,12 @@ public final class PlanPicture {
 
   private Picture errors() {
     Line line = lines.get(0);
-    Plan plan = plan(line);
-    Errors errors =
-        line.design()
-            .errors(plan.sizes(), plan.effect())
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "the picture of both errors is of one test by the normal distribution or of"
-                            + " chi-square, not of "
-                            + line.design().test()
-                            + " ("
-                            + line.design().theory().id()
-                            + ")"));
-    boolean table = line.design() instanceof TableDesign;
-    double scale = table ? 1 : 100;
-    DoubleUnaryOperator none = x -> errors.underNull().applyAsDouble(x / scale) / scale;
-    DoubleUnaryOperator other = x -> errors.underAlternative().applyAsDouble(x / scale) / scale;
-    double from = scale * errors.from();
-    double to = scale * errors.to();
-    double[] peaks = {from, 0, from, 0};
-    XYSeries null0 = new XYSeries("null", false, true);
-    XYSeries expected = new XYSeries("expected", false, true);
-    int points = 2 * POINTS;
-    for (int k = table ? 1 : 0; k <= points; k++) {
-      double x = from + (to - from) * k / points;
-      peak(peaks, 0, x, none.applyAsDouble(x));
-      peak(peaks, 2, x, other.applyAsDouble(x));
-      null0.add(x, none.applyAsDouble(x));
-      expected.add(x, other.applyAsDouble(x));
-    }
-    // With one degree of freedom the density has no end at 0.
-    double highest =
-        table ? Math.min(Math.max(peaks[1], peaks[3]), 3 * peaks[3]) : Math.max(peaks[1], peaks[3]);
-    NumberAxis across = new NumberAxis(errors.quantity() + (table ? "" : scaleName(errors)));
-    across.setRange(from, to);
-    NumberAxis up = new NumberAxis("density");
-    up.setRange(0, 1.32 * highest);
-    up.setTickLabelsVisible(false);
-    CurvePlot plot = new CurvePlot(across, up);
-    double low = scale * errors.rejectedTo();
-    double high = scale * errors.rejectedFrom();
-    plot.area(other, Math.max(from, low), Math.min(to, high), BETA);
-    plot.area(none, from, Math.min(to, low), ALPHA);
-    plot.area(none, Math.max(from, high), to, ALPHA);
-    plot.curve(null0, 1);
-    plot.curve(expected, 0);
-    for (double edge : new double[] {low, high}) {
-      if (edge > from && edge < to) {
-        plot.line(edge, 0, edge, 1.1 * highest, QUIET, true);
-        plot.write(
-            (edge == low ? "rejected up to " : "rejected from ")
-                + Figures.significant(edge, 3)
-                + (table ? "" : unit(errors)),
-            edge,
-            1.12 * highest,
-            TextAnchor.BOTTOM_CENTER,
-            QUIET,
-            false);
-      }
-    }
-    boolean right = peaks[2] >= peaks[0];
-    String alternative =
-        table ? "w = " + Figures.upTo(plan.effect(), 4) : "what is expected, " + expected(errors);
-    side(
-        plot,
-        "the null" + (table ? "" : ", " + none(errors)),
-        peaks[0],
-        Math.min(peaks[1], highest),
-        !right,
-        1);
-    side(plot, alternative, peaks[2], peaks[3], right, 0);
-    double power = plan.power();
-    return plot.picture(
+    String title =
         titled(
             "What the test sees under both hypotheses, with "
-                + PlanText.sizes(plan.sizes())
+                + PlanText.sizes(plan(line).sizes())
                 + " "
-                + answer.asked().words().units()),
-        String.format(
-            "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
-                + " %s",
-            Figures.plain(line.design().alpha()),
-            PlanText.power(1 - power),
-            PlanText.power(power)));
-  }
-
-  private static void side(
-      CurvePlot plot, String words, double x, double y, boolean right, int ink) {
-    plot.write(
-        right ? "   " + words : words + "   ",
-        x,
-        y,
-        right ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT,
-        CurvePlot.ink(ink),
-        true);
-  }
-
-  private static void peak(double[] peaks, int at, double x, double y) {
-    if (y > peaks[at + 1]) {
-      peaks[at] = x;
-      peaks[at + 1] = y;
-    }
-  }
-
-  private static boolean difference(Errors errors) {
-    return errors.quantity().contains("difference");
-  }
-
-  private static String scaleName(Errors errors) {
-    return difference(errors) ? ", in percentage points" : ", in percent";
-  }
-
-  private static String unit(Errors errors) {
-    return difference(errors) ? "" : "%";
-  }
-
-  private static String none(Errors errors) {
-    return value(errors, errors.none());
-  }
-
-  private static String expected(Errors errors) {
-    return value(errors, errors.expected());
-  }
-
-  private static String value(Errors errors, double value) {
-    return difference(errors) ? Figures.upTo(100 * value, 4) + " points" : PlanText.rate(value);
+                + answer.asked().words().units());
+    return new ErrorsPicture(line.design(), plan(line)).picture(title);
   }
 }

@@ -2,11 +2,9 @@ package dev.tavik.report;
 
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.Design;
-import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.RateDesign;
-import dev.tavik.planning.RatePrecision;
 import dev.tavik.planning.Sizes;
 import dev.tavik.planning.TableDesign;
 import dev.tavik.planning.Theory;
@@ -18,7 +16,6 @@ import dev.tavik.study.PlanAnswer;
 import dev.tavik.study.PlanAnswer.Line;
 import dev.tavik.study.PlanAnswer.Plan;
 import dev.tavik.study.PlanWords;
-import dev.tavik.study.PrecisionAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -34,9 +31,6 @@ final class PlanText {
   PlanText(Lines lines) {
     this.lines = lines;
   }
-
-  /** A column of a table, and what stands in it for a plan. */
-  private record Column<R>(String name, Align align, Function<R, String> cell) {}
 
   /** A line of the table, as asked or by exact power. */
   private record Row(Line line, @Nullable Plan plan, boolean beside) {
@@ -71,7 +65,7 @@ final class PlanText {
       }
     }
     lines.heading("The plan, solved for " + solved(answer) + given(answer));
-    table(columns(answer, rows), rows);
+    Column.table(lines, columns(answer, rows), rows);
     refusals(answer);
     sentences(answer);
     sensitivity(answer);
@@ -98,15 +92,6 @@ final class PlanText {
 
   private static boolean oneAlpha(PlanAnswer answer) {
     return answer.asked().designs().stream().map(Design::alpha).distinct().count() == 1;
-  }
-
-  private <R> void table(List<Column<R>> columns, List<R> rows) {
-    TextTable table = new TextTable(columns.stream().map(Column::align).toArray(Align[]::new));
-    table.header(columns.stream().map(Column::name).toArray(String[]::new));
-    for (R row : rows) {
-      table.row(columns.stream().map(column -> column.cell().apply(row)).toArray(String[]::new));
-    }
-    lines.table(table);
   }
 
   private static List<Column<Row>> columns(PlanAnswer answer, List<Row> rows) {
@@ -195,7 +180,7 @@ final class PlanText {
     };
   }
 
-  private static String invited(Sizes sizes, PlanWords words) {
+  static String invited(Sizes sizes, PlanWords words) {
     return Figures.count(sizes.groups().stream().mapToLong(words::invited).sum());
   }
 
@@ -328,102 +313,6 @@ final class PlanText {
                 return needed == null ? "-" : sizes(needed);
               }));
     }
-    table(columns, line.sensitivity());
-  }
-
-  void write(PrecisionAnswer answer) {
-    TextReport.verdict(lines, answer.conclusion());
-    boolean half = answer.asked().sizes().isEmpty();
-    lines.heading("The plan, solved for " + (half ? "n" : "half the length of the interval"));
-    List<Column<PrecisionAnswer.Line>> columns = new ArrayList<>();
-    columns.add(new Column<>("interval", Align.LEFT, line -> line.interval().interval()));
-    columns.add(
-        new Column<>("level", Align.POINT, line -> Figures.exactPercent(line.interval().level())));
-    boolean two = answer.asked().intervals().get(0) instanceof DifferencePrecision;
-    if (two) {
-      columns.add(
-          new Column<>(
-              "base", Align.POINT, line -> rate(((DifferencePrecision) line.interval()).base())));
-    }
-    columns.add(new Column<>("expected", Align.POINT, line -> expected(line)));
-    if (half) {
-      columns.add(
-          new Column<>(
-              "wanted",
-              Align.POINT,
-              line -> {
-                Double wanted = line.wanted();
-                return wanted == null ? "" : Figures.exactPoints(wanted);
-              }));
-    }
-    columns.add(
-        new Column<>(
-            "n",
-            Align.RIGHT,
-            line -> {
-              Sizes planned = line.sizes();
-              return planned == null ? "-" : sizes(planned);
-            }));
-    if (answer.asked().words().response() != null) {
-      columns.add(
-          new Column<>(
-              "invite",
-              Align.RIGHT,
-              line -> {
-                Sizes planned = line.sizes();
-                return planned == null ? "-" : invited(planned, answer.asked().words());
-              }));
-    }
-    columns.add(
-        new Column<>(
-            "reaches",
-            Align.POINT,
-            line -> line.sizes() == null ? "-" : Figures.significant(100 * line.halfWidth(), 3)));
-    table(columns, answer.lines());
-    lines.paragraph(
-        "  ",
-        "  ",
-        "Half the length of the interval, in percentage points, where what is observed is what is"
-            + " expected.");
-    for (PrecisionAnswer.Line line : answer.lines()) {
-      if (!line.refused().isEmpty()) {
-        lines.paragraph("  - ", "    ", line.interval().interval() + ": " + line.refused() + ".");
-      }
-    }
-    varied(answer, two);
-    TextReport.cautions(lines, answer.cautions());
-  }
-
-  private static String expected(PrecisionAnswer.Line line) {
-    return rate(
-        line.interval() instanceof RatePrecision one
-            ? one.expected()
-            : ((DifferencePrecision) line.interval()).expected());
-  }
-
-  private void varied(PrecisionAnswer answer, boolean two) {
-    PrecisionAnswer.Line line =
-        answer.lines().stream()
-            .filter(each -> !each.sensitivity().isEmpty())
-            .findFirst()
-            .orElse(null);
-    if (line == null || line.sizes() == null) {
-      return;
-    }
-    lines.heading(
-        String.format(
-            "If %s, with %s%s",
-            two ? "both rates were different" : "the rate were different",
-            sizes(line.sizes()),
-            answer.lines().size() > 1 ? " (the first line)" : ""));
-    table(
-        List.of(
-            new Column<PrecisionAnswer.Varied>(
-                two ? "base" : "expected", Align.POINT, varied -> rate(varied.rate())),
-            new Column<>(
-                "reaches",
-                Align.POINT,
-                varied -> Figures.significant(100 * varied.halfWidth(), 3))),
-        line.sensitivity());
+    Column.table(lines, columns, line.sensitivity());
   }
 }

@@ -73,7 +73,7 @@ public record TextReport(Emphasis emphasis, Detail detail) {
     } else if (answer instanceof PlanAnswer plan) {
       new PlanText(lines).write(plan);
     } else if (answer instanceof PrecisionAnswer precision) {
-      new PlanText(lines).write(precision);
+      new PrecisionText(lines).write(precision);
     } else if (answer instanceof OutlookAnswer outlook) {
       new OutlookText(lines).write(outlook);
     } else if (answer instanceof Unanswered unanswered) {
