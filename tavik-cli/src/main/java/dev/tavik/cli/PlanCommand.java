@@ -306,7 +306,7 @@ final class PlanCommand implements Callable<Integer> {
 
   @Option(
       names = "--bayes",
-      description = "Plan for a Bayes factor of a rate to reach a threshold.")
+      description = "Plan for a Bayes factor, of a rate or of two, to reach a threshold.")
   boolean bayes;
 
   @Option(

@@ -84,6 +84,9 @@ class PlanCommandTest {
         "rate --bayes --against 8% --expect 5% --power 80% --threshold 10|With 1,335 observations,"
             + " the Bayes factor against a rate of 8% (prior Beta(1, 1)) reaches 10 for another"
             + " rate with a chance of 80.3% if the rate is 5%",
+        "compare --bayes --base 30% --expect 10% --power 80% --threshold 5|the Bayes factor against"
+            + " equal rates (prior Beta(1, 1)) reaches 5 for a difference with a chance of 8",
+        "compare --bayes --base 30% --expect 30% --n 100|if the rates are 30% and 30%",
         "rate --against 8% --expect 7.9% --power 99% --tests exact|an exact search for n ends at",
       })
   void plansAreSolved(String asked, String expected) {
@@ -120,6 +123,7 @@ class PlanCommandTest {
         "plan rate --against 8% --expect 5% --power 80% --lot 300 --tests wald|finite lot",
         "plan rate --against 8% --expect 5% --power 80% --method guess|normal or exact",
         "plan rate --bayes --against 8% --expect 5% --power 80% --threshold 1|above 1",
+        "plan compare --bayes --base 8% --expect 5% --power 80% --tests fisher|--tests doesn't go",
         "plan rate --half-width 2% --n 100|nothing is left to solve for",
         "plan rate --half-width 60|did you mean 60%?",
         "plan rate --half-width 2% --response 2|must lie strictly between 0 and 1",

@@ -7,7 +7,7 @@ import java.util.Optional;
  * Everything about a planned test but the effect that is expected and the number of observations.
  */
 public sealed interface Design
-    permits RateDesign, CompareDesign, PairedDesign, TableDesign, TrendDesign, EvidenceDesign {
+    permits RateDesign, CompareDesign, PairedDesign, TableDesign, TrendDesign, Evidence {
   /** No more observations in the first group than this are looked for. */
   long MOST = 1_000_000_000_000L;
 

@@ -26,7 +26,7 @@ import dev.tavik.result.Proportion;
  * @param threshold how many times likelier one hypothesis is to be made, above 1
  */
 public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double threshold)
-    implements Design {
+    implements Evidence {
   private static final long MOST_OBSERVATIONS = 10_000_000;
   private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
@@ -44,21 +44,6 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
       throw new IllegalArgumentException(
           "threshold must be above 1, such as 20: how many times likelier, got " + threshold);
     }
-  }
-
-  @Override
-  public String test() {
-    return "bayes-factor";
-  }
-
-  @Override
-  public Theory theory() {
-    return Theory.EXACT;
-  }
-
-  @Override
-  public double alpha() {
-    return Double.NaN;
   }
 
   @Override

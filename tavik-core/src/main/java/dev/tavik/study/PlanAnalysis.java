@@ -1,10 +1,11 @@
 package dev.tavik.study;
 
 import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
-import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.Evidence;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.Power;
 import dev.tavik.planning.RateDesign;
@@ -79,8 +80,8 @@ final class PlanAnalysis {
     if (design instanceof CompareDesign comparison) {
       return comparison.base();
     }
-    if (design instanceof EvidenceDesign evidence) {
-      return evidence.hypothesis().against();
+    if (design instanceof Evidence) {
+      return design.effects().none();
     }
     return design instanceof PairedDesign pairs ? pairs.secondOnly() : 0;
   }
@@ -90,7 +91,7 @@ final class PlanAnalysis {
       return;
     }
     // Where the null value itself is expected, evidence for it is planned.
-    if (design instanceof EvidenceDesign evidence && effect == evidence.hypothesis().against()) {
+    if (design instanceof Evidence && effect == design.effects().none()) {
       return;
     }
     boolean margin = design instanceof CompareDesign comparison && comparison.equivalence() != null;
@@ -230,7 +231,7 @@ final class PlanAnalysis {
 
   private List<Varied> sensitivity(
       Design design, Effect stated, @Nullable Double wanted, Plan plan) {
-    boolean forNull = design instanceof EvidenceDesign && plan.effect() == design.effects().none();
+    boolean forNull = design instanceof Evidence && plan.effect() == design.effects().none();
     if (design instanceof TrendDesign || forNull) {
       return List.of();
     }
@@ -260,6 +261,12 @@ final class PlanAnalysis {
       base = decimal(comparison.base() * factor);
       other = comparison.withBase(base);
       effect = again(stated, comparison.base(), effect).from(base);
+    } else if (design instanceof ComparedEvidenceDesign evidence) {
+      base = decimal(evidence.base() * factor);
+      other =
+          new ComparedEvidenceDesign(
+              base, evidence.prior(), evidence.threshold(), evidence.allocation());
+      effect = again(stated, evidence.base(), effect).from(base);
     } else if (design instanceof PairedDesign pairs) {
       base = decimal(pairs.secondOnly() * factor);
       other =

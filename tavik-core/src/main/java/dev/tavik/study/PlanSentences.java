@@ -1,8 +1,9 @@
 package dev.tavik.study;
 
 import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
-import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.Evidence;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.Sizes;
@@ -41,7 +42,8 @@ final class PlanSentences {
     }
     if (asked.powers().isEmpty()) {
       return String.format(
-          "The power runs from %s to %s.",
+          "The %s runs from %s to %s.",
+          solved.get(0).design() instanceof Evidence ? "chance" : "power",
           power(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
           power(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
     }
@@ -102,7 +104,7 @@ final class PlanSentences {
   String of(Design design, Plan plan) {
     String with = "With " + sizes(plan.sizes());
     String exactly = design.theory() == Theory.EXACT ? "exact " : "";
-    if (design instanceof EvidenceDesign evidence) {
+    if (design instanceof Evidence evidence) {
       return evidence(with, evidence, plan);
     }
     return String.format(
@@ -116,27 +118,32 @@ final class PlanSentences {
         purpose(design, plan));
   }
 
-  private static String evidence(String with, EvidenceDesign design, Plan plan) {
-    double against = design.hypothesis().against();
-    boolean forNull = plan.effect() == against;
-    String first =
-        String.format(
-            "%s, the Bayes factor against a rate of %s (prior %s) reaches %s for %s with a chance of"
-                + " %s if the rate is %s",
-            with,
-            Figures.exactPercent(against),
-            design.prior(),
-            Figures.plain(design.threshold()),
-            forNull ? "that rate" : alternative(design.hypothesis().alternative()),
-            power(plan.power()),
-            percent(plan.effect()));
-    return first
-        + String.format(
-            "; it misleads as strongly%s with a chance of %s.",
-            forNull
-                ? ", for the alternative,"
-                : " if the rate is " + Figures.exactPercent(against) + " after all,",
-            power(plan.alpha()));
+  private static String evidence(String with, Evidence design, Plan plan) {
+    String none = Figures.exactPercent(design.effects().none());
+    boolean two = design instanceof ComparedEvidenceDesign;
+    boolean forNull = plan.effect() == design.effects().none();
+    String reached =
+        forNull
+            ? two ? "equal rates" : "that rate"
+            : two ? "a difference" : alternative(design.alternative());
+    return String.format(
+        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
+            + " misleads as strongly%s with a chance of %s.",
+        with,
+        two ? "equal rates" : "a rate of " + none,
+        design.prior(),
+        Figures.plain(design.threshold()),
+        reached,
+        power(plan.power()),
+        two
+            ? "the rates are " + none + " and " + percent(plan.effect())
+            : "the rate is " + percent(plan.effect()),
+        forNull
+            ? ", for the alternative,"
+            : two
+                ? " if both rates are " + none + " after all,"
+                : " if the rate is " + none + " after all,",
+        power(plan.alpha()));
   }
 
   private static String alternative(Alternative alternative) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.EvidenceChances;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
@@ -121,6 +122,31 @@ class PowerTest {
       assertThat(power.at(0.2)).isCloseTo(chances.underNull().forNull(), within(1e-12));
       assertThat(power.size()).isCloseTo(chances.underNull().forAlternative(), within(1e-12));
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"9, 9, 3", "14, 14, 2", "20, 11, 5", "5, 30, 1.5", "40, 40, 4"})
+  void evidenceOfTwoIsASumOverPairs(int first, int second, double threshold) {
+    BetaPrior prior = new BetaPrior(1, 2);
+    Power power = new ComparedEvidenceDesign(0.3, prior, threshold, 1).at(Sizes.of(first, second));
+    double[] expected = new double[3];
+    for (int x = 0; x <= first; x++) {
+      for (int y = 0; y <= second; y++) {
+        double log =
+            ComparedRates.logBayesFactor(
+                Tally.of(x, first), Tally.of(y, second), Alternative.TWO_SIDED, prior);
+        double atNull = mass(first, x, 0.3) * mass(second, y, 0.3);
+        if (log >= Math.log(threshold)) {
+          expected[0] += mass(first, x, 0.3) * mass(second, y, 0.6);
+          expected[1] += atNull;
+        } else if (log <= -Math.log(threshold)) {
+          expected[2] += atNull;
+        }
+      }
+    }
+    assertThat(power.at(0.6)).isCloseTo(expected[0], within(1e-12));
+    assertThat(power.size()).isCloseTo(expected[1], within(1e-12));
+    assertThat(power.at(0.3)).isCloseTo(expected[2], within(1e-12));
   }
 
   /** With equal true rates a margin is missed on either side as often. */

@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.Effect;
@@ -25,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 /** Makes plans for two rates, or for pairs, from their words. */
 final class ComparePlanSpec {
   private static final double WORST = 0.5;
+  private static final String BASE = "the rate of the group to compare with, such as 8%";
 
   private final PlanSpec plan;
   private final Spec spec;
@@ -48,7 +50,7 @@ final class ComparePlanSpec {
   }
 
   Question power() {
-    spec.required("base", "the rate of the group to compare with, such as 8%");
+    spec.required("base", BASE);
     List<Double> bases = Ranges.proportions(spec, "base");
     List<Effect> effects = plan.effects();
     @Nullable String shown = spec.text("show");
@@ -86,6 +88,19 @@ final class ComparePlanSpec {
       }
     }
     return plan.plan("compare", designs, effects, "observations", List.of());
+  }
+
+  Question evidence() {
+    spec.required("base", BASE);
+    List<Design> designs = new ArrayList<>();
+    for (double base : Ranges.proportions(spec, "base")) {
+      for (double threshold : plan.thresholds()) {
+        designs.add(
+            new ComparedEvidenceDesign(
+                base, plan.prior(), threshold, plan.number("allocation", 1)));
+      }
+    }
+    return plan.plan("compare", designs, plan.effects(), "observations", List.of());
   }
 
   /** Not lower by the margin, or, where the alternative is less, not higher. */

@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.bayes.BetaPrior;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.Theory;
@@ -7,6 +8,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Proportion;
+import dev.tavik.study.OutlookQuestion;
 import dev.tavik.study.PlanQuestion;
 import dev.tavik.study.PlanWords;
 import dev.tavik.study.Question;
@@ -32,6 +34,11 @@ public final class PlanSpec {
 
   /** The words of each kind of plan. */
   private enum Kind {
+    COMPARED_EVIDENCE(
+        "plan compare with a Bayes factor",
+        SHARED,
+        EFFECTS,
+        Set.of("base", "allocation", "power", "bayes", "prior", "threshold")),
     RATE("plan rate", SHARED, OF_TESTS, EFFECTS, Set.of("against", "lot")),
     EVIDENCE(
         "plan rate with a Bayes factor",
@@ -143,6 +150,7 @@ public final class PlanSpec {
       case RATE -> new RatePlanSpec(this).power();
       case EVIDENCE -> new RatePlanSpec(this).evidence();
       case RATE_INTERVAL -> new RatePlanSpec(this).interval();
+      case COMPARED_EVIDENCE -> new ComparePlanSpec(this).evidence();
       case COMPARE -> new ComparePlanSpec(this).power();
       case COMPARE_INTERVAL -> new ComparePlanSpec(this).interval();
       case PAIRS -> new ComparePlanSpec(this).pairs();
@@ -167,9 +175,10 @@ public final class PlanSpec {
     if (any("paired", "first-only", "second-only")) {
       return Kind.PAIRS;
     }
-    return any("half-width", "intervals", "level", "design-effect")
-        ? Kind.COMPARE_INTERVAL
-        : Kind.COMPARE;
+    if (any("half-width", "intervals", "level", "design-effect")) {
+      return Kind.COMPARE_INTERVAL;
+    }
+    return any("bayes", "prior", "threshold") ? Kind.COMPARED_EVIDENCE : Kind.COMPARE;
   }
 
   Spec spec() {
@@ -211,6 +220,18 @@ public final class PlanSpec {
     return alphas().stream()
         .map(alpha -> BigDecimal.ONE.subtract(BigDecimal.valueOf(alpha)).doubleValue())
         .toList();
+  }
+
+  BetaPrior prior() {
+    return spec.has("prior")
+        ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
+        : BetaPrior.uniform();
+  }
+
+  List<Double> thresholds() {
+    return spec.has("threshold")
+        ? Ranges.positive(spec, "threshold", "10,20")
+        : List.of(OutlookQuestion.USUAL_THRESHOLD);
   }
 
   double number(String word, double otherwise) {

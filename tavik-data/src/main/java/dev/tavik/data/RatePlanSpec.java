@@ -1,6 +1,5 @@
 package dev.tavik.data;
 
-import dev.tavik.bayes.BetaPrior;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
@@ -12,7 +11,6 @@ import dev.tavik.planning.Theory;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.OutlookQuestion;
 import dev.tavik.study.PrecisionQuestion;
 import dev.tavik.study.Question;
 import java.util.ArrayList;
@@ -65,17 +63,11 @@ final class RatePlanSpec {
   Question evidence() {
     List<Double> against = against();
     List<Effect> effects = plan.effects();
-    BetaPrior prior =
-        spec.has("prior")
-            ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
-            : BetaPrior.uniform();
-    List<Double> thresholds = Ranges.positive(spec, "threshold", "10,20");
     List<Design> designs = new ArrayList<>();
     for (double value : against) {
       Hypothesis hypothesis = new Hypothesis(value, plan.alternative(against, effects));
-      for (double threshold :
-          thresholds.isEmpty() ? List.of(OutlookQuestion.USUAL_THRESHOLD) : thresholds) {
-        designs.add(new EvidenceDesign(hypothesis, prior, threshold));
+      for (double threshold : plan.thresholds()) {
+        designs.add(new EvidenceDesign(hypothesis, plan.prior(), threshold));
       }
     }
     return plan.plan("rate", designs, effects, "observations", List.of());

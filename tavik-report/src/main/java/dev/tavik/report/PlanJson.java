@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.DifferencePrecision;
+import dev.tavik.planning.Evidence;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.RateDesign;
@@ -74,8 +75,8 @@ final class PlanJson {
     } else if (design instanceof TrendDesign trend) {
       trend.rates().forEach(node.putArray("rates")::add);
       trend.scores().forEach(node.putArray("scores")::add);
-    } else if (design instanceof EvidenceDesign evidence) {
-      node.put("against", evidence.hypothesis().against());
+    } else if (design instanceof Evidence evidence) {
+      node.put(evidence instanceof EvidenceDesign ? "against" : "base", design.effects().none());
       node.putArray("prior").add(evidence.prior().a()).add(evidence.prior().b());
       node.put("threshold", evidence.threshold());
     }

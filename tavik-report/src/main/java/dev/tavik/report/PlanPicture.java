@@ -1,9 +1,10 @@
 package dev.tavik.report;
 
 import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effects;
-import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.Evidence;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.Power;
 import dev.tavik.planning.RateDesign;
@@ -202,7 +203,7 @@ public final class PlanPicture {
           ? POINTS_OF_BOSCHLOO
           : POINTS_OF_PAIRS;
     }
-    return POINTS_OF_TEETH;
+    return design instanceof ComparedEvidenceDesign ? POINTS_OF_PAIRS : POINTS_OF_TEETH;
   }
 
   private static XYSeries overSizes(Curve curve, long reach) {
@@ -238,9 +239,7 @@ public final class PlanPicture {
   }
 
   private String chance() {
-    return lines.get(0).design() instanceof EvidenceDesign
-        ? "Chance to reach the threshold"
-        : "Power";
+    return lines.get(0).design() instanceof Evidence ? "Chance to reach the threshold" : "Power";
   }
 
   private String sizesName() {
@@ -275,8 +274,8 @@ public final class PlanPicture {
     if (design instanceof RateDesign rate) {
       return Figures.exactPercent(rate.hypothesis().against());
     }
-    if (design instanceof EvidenceDesign evidence) {
-      return Figures.exactPercent(evidence.hypothesis().against());
+    if (design instanceof Evidence) {
+      return PlanText.rate(design.effects().none());
     }
     if (design instanceof CompareDesign comparison) {
       return PlanText.rate(comparison.base());
@@ -290,7 +289,7 @@ public final class PlanPicture {
 
   private String subtitle(boolean swings) {
     Design design = lines.get(0).design();
-    if (design instanceof EvidenceDesign evidence) {
+    if (design instanceof Evidence evidence) {
       return String.format(
           "Bayes factor, prior %s, threshold %s; exact",
           evidence.prior(), Figures.plain(evidence.threshold()));

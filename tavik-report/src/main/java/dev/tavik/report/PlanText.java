@@ -1,7 +1,9 @@
 package dev.tavik.report;
 
 import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
+import dev.tavik.planning.Evidence;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.RateDesign;
@@ -112,12 +114,12 @@ final class PlanText {
     if (!(some instanceof TrendDesign)) {
       columns.add(new Column<>(effectName(some), Align.POINT, row -> expected(some, row)));
     }
-    if (some instanceof EvidenceDesign) {
+    if (some instanceof Evidence) {
       columns.add(
           new Column<>(
               "threshold",
               Align.POINT,
-              row -> Figures.plain(((EvidenceDesign) row.line().design()).threshold())));
+              row -> Figures.plain(((Evidence) row.line().design()).threshold())));
     } else if (!oneAlpha(answer)) {
       columns.add(
           new Column<>("alpha", Align.POINT, row -> Figures.plain(row.line().design().alpha())));
@@ -135,13 +137,13 @@ final class PlanText {
     addSizes(columns, rows, answer.asked().words());
     columns.add(
         new Column<>(
-            some instanceof EvidenceDesign ? "chance" : "power",
+            some instanceof Evidence ? "chance" : "power",
             Align.POINT,
             planned(plan -> power(plan.power()))));
     if (rows.stream().anyMatch(Row::exact)) {
       columns.add(
           new Column<>(
-              some instanceof EvidenceDesign ? "misled" : "true alpha",
+              some instanceof Evidence ? "misled" : "true alpha",
               Align.POINT,
               row ->
                   row.exact()
@@ -191,7 +193,9 @@ final class PlanText {
     if (design instanceof PairedDesign) {
       return "second only";
     }
-    return design instanceof CompareDesign ? "base" : "";
+    return design instanceof CompareDesign || design instanceof ComparedEvidenceDesign
+        ? "base"
+        : "";
   }
 
   private static String base(Design design) {
@@ -204,7 +208,10 @@ final class PlanText {
     if (design instanceof PairedDesign pairs) {
       return rate(pairs.secondOnly());
     }
-    return rate(((CompareDesign) design).base());
+    return rate(
+        design instanceof ComparedEvidenceDesign evidence
+            ? evidence.base()
+            : ((CompareDesign) design).base());
   }
 
   private static String effectName(Design design) {
@@ -281,7 +288,9 @@ final class PlanText {
                 ? line.design() instanceof PairedDesign ? "both rates" : "the base rate"
                 : line.design() instanceof TableDesign ? "w" : "the true rate",
             sizes(plan.sizes()),
-            answer.lines().size() > 1 ? " (the first line)" : ""));
+            answer.lines().size() > 1
+                ? " (line " + (answer.lines().indexOf(line) + 1) + " above)"
+                : ""));
     List<Column<PlanAnswer.Varied>> columns = new ArrayList<>();
     if (bases) {
       columns.add(
@@ -300,7 +309,7 @@ final class PlanText {
             varied -> effect(line.design(), varied.effect())));
     columns.add(
         new Column<>(
-            line.design() instanceof EvidenceDesign ? "chance" : "power",
+            line.design() instanceof Evidence ? "chance" : "power",
             Align.POINT,
             varied -> power(varied.power())));
     if (line.sensitivity().stream().anyMatch(varied -> varied.needed() != null)) {

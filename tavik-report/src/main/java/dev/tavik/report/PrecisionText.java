@@ -103,7 +103,9 @@ final class PrecisionText {
             "If %s, with %s%s",
             two ? "both rates were different" : "the rate were different",
             PlanText.sizes(line.sizes()),
-            answer.lines().size() > 1 ? " (the first line)" : ""));
+            answer.lines().size() > 1
+                ? " (line " + (answer.lines().indexOf(line) + 1) + " above)"
+                : ""));
     Column.table(
         lines,
         List.of(

@@ -1,0 +1,36 @@
+package dev.tavik.planning;
+
+import dev.tavik.bayes.BetaPrior;
+
+/** A plan for a Bayes factor to reach a threshold; where the null is expected, for the null. */
+public sealed interface Evidence extends Design permits EvidenceDesign, ComparedEvidenceDesign {
+  /**
+   * What is believed of a rate, if it isn't the null's.
+   *
+   * @return the prior
+   */
+  BetaPrior prior();
+
+  /**
+   * What the Bayes factor is to reach.
+   *
+   * @return how many times likelier one hypothesis is to be made, above 1
+   */
+  double threshold();
+
+  @Override
+  default String test() {
+    return "bayes-factor";
+  }
+
+  @Override
+  default Theory theory() {
+    return Theory.EXACT;
+  }
+
+  /** There is none. */
+  @Override
+  default double alpha() {
+    return Double.NaN;
+  }
+}
