@@ -109,25 +109,9 @@ public record PairedDesign(
       throw new DeclinedException(
           "goes through all outcomes of up to a million pairs, got " + Figures.count(n));
     }
-    return theory == Theory.NORMAL ? new Normally(n) : new Exactly(n, new HashMap<>());
-  }
-
-  private final class Normally implements Power {
-    private final long n;
-
-    Normally(long n) {
-      this.n = n;
-    }
-
-    @Override
-    public double at(double effect) {
-      return smooth((double) n, effect);
-    }
-
-    @Override
-    public double size() {
-      return alpha;
-    }
+    return theory == Theory.NORMAL
+        ? new SmoothPower(this, (double) n)
+        : new Exactly(n, new HashMap<>());
   }
 
   @Override

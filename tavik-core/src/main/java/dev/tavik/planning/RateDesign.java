@@ -185,7 +185,7 @@ public record RateDesign(
   public Power at(Sizes sizes) {
     long n = requireFit(sizes.first());
     if (theory == Theory.NORMAL) {
-      return new Normally(n);
+      return new SmoothPower(this, (double) n);
     }
     return new Exactly(
         lot == null
@@ -212,24 +212,6 @@ public record RateDesign(
           "goes through all counts for up to 10 million trials, got " + n + "; use normal");
     }
     return n;
-  }
-
-  private final class Normally implements Power {
-    private final long n;
-
-    Normally(long n) {
-      this.n = n;
-    }
-
-    @Override
-    public double at(double effect) {
-      return smooth((double) n, effect);
-    }
-
-    @Override
-    public double size() {
-      return alpha;
-    }
   }
 
   private final class Exactly implements Power {

@@ -118,16 +118,6 @@ public record TrendDesign(
 
   @Override
   public Power at(Sizes sizes) {
-    return new Power() {
-      @Override
-      public double at(double effect) {
-        return smooth((double) sizes.first(), effect);
-      }
-
-      @Override
-      public double size() {
-        return alpha;
-      }
-    };
+    return new SmoothPower(this, (double) sizes.first());
   }
 }
