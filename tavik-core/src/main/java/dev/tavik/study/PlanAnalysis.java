@@ -38,7 +38,7 @@ final class PlanAnalysis {
   /** Beyond these sizes an exact plan isn't made unasked. */
   private static final long MOST_UNASKED_OF_RATE = 20_000;
 
-  private static final long MOST_UNASKED_OF_GROUPS = 1000;
+  private static final long MOST_UNASKED_OF_GROUPS = 3000;
 
   private final PlanQuestion asked;
 
@@ -258,11 +258,11 @@ final class PlanAnalysis {
     Double base = null;
     double effect = plan.effect();
     if (design instanceof CompareDesign comparison) {
-      base = decimal(comparison.base() * factor);
+      base = scaled(comparison.base(), factor);
       other = comparison.withBase(base);
       effect = again(stated, comparison.base(), effect).from(base);
     } else if (design instanceof ComparedEvidenceDesign evidence) {
-      base = decimal(evidence.base() * factor);
+      base = scaled(evidence.base(), factor);
       other =
           new ComparedEvidenceDesign(
               base, evidence.prior(), evidence.threshold(), evidence.allocation());
@@ -285,6 +285,11 @@ final class PlanAnalysis {
         wanted != null && design.swing() == 0
             ? SampleSize.of(other, effect, wanted).sizes()
             : null);
+  }
+
+  /** A rate scaled, near 1 what it lacks: 99% is varied as 1% is. */
+  private static double scaled(double base, double factor) {
+    return decimal(base <= 0.5 ? base * factor : 1 - (1 - base) * factor);
   }
 
   /** From another base, a rate that was stated as such keeps its distance. */

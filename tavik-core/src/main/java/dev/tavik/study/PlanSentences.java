@@ -214,7 +214,7 @@ final class PlanSentences {
 
   static String percent(double rate) {
     String exact = Figures.exactPercent(rate);
-    return exact.length() <= 7 ? exact : Figures.finePercent(rate);
+    return exact.length() <= 10 ? exact : Figures.finePercent(rate);
   }
 
   static String power(double power) {

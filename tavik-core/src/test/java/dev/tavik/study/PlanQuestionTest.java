@@ -85,6 +85,17 @@ class PlanQuestionTest {
     }
   }
 
+  @Test
+  void highRatesAreVariedAsLowOnesAre() {
+    CompareDesign sound =
+        CompareDesign.of(TwoProportionTest.Z_POOLED, 0.99, Hypothesis.twoSided(0), 0.05);
+    Line line =
+        PlanQuestion.forSizes(sound, List.of(Effect.rate(0.96)), List.of(0.8)).ask().lines().get(0);
+    assertThat(line.sensitivity())
+        .extracting(PlanAnswer.Varied::base)
+        .containsExactly(0.9925, 0.991, 0.989, 0.9875);
+  }
+
   /** The smallest effect of some sizes needs just these sizes. */
   @Test
   void nPowerAndEffectAreOneEquation() {

@@ -232,7 +232,7 @@ final class PlanText {
 
   static String rate(double rate) {
     String exact = Figures.exactPercent(rate);
-    return exact.length() <= 7 ? exact : Figures.finePercent(rate);
+    return exact.length() <= 10 ? exact : Figures.finePercent(rate);
   }
 
   static String power(double power) {
