@@ -36,8 +36,6 @@ public record CompareDesign(
     double alpha,
     double allocation)
     implements Design {
-  private static final double LEAST_ALLOCATION = 1e-3;
-
   /** So many units in both groups are planned for exactly, for tests that take long. */
   private static final long MOST_BOSCHLOO = 3000;
 
@@ -53,11 +51,7 @@ public record CompareDesign(
   public CompareDesign {
     Proportion.require("base", base);
     Proportion.require("alpha", alpha);
-    if (!(allocation >= LEAST_ALLOCATION && allocation <= 1 / LEAST_ALLOCATION)) {
-      throw new IllegalArgumentException(
-          "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large, got "
-              + Figures.plain(allocation));
-    }
+    Sizes.requireAllocation(allocation);
     if (theory == Theory.NORMAL && !hasNormal(twoProportionTest)) {
       throw new DeclinedException(
           twoProportionTest.id()
@@ -156,7 +150,7 @@ public record CompareDesign(
 
   @Override
   public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first), (long) Math.ceil(allocation * first - 1e-9));
+    return Sizes.allocated(first, allocation);
   }
 
   @Override

@@ -45,10 +45,7 @@ public record ComparedEvidenceDesign(
       throw new IllegalArgumentException(
           "threshold must be above 1, such as 20: how many times likelier, got " + threshold);
     }
-    if (!(allocation >= 1e-3 && allocation <= 1e3)) {
-      throw new IllegalArgumentException(
-          "allocation must be from 0.001 to 1000, got " + Figures.plain(allocation));
-    }
+    Sizes.requireAllocation(allocation);
   }
 
   @Override
@@ -63,7 +60,7 @@ public record ComparedEvidenceDesign(
 
   @Override
   public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first), (long) Math.ceil(allocation * first - 1e-9));
+    return Sizes.allocated(first, allocation);
   }
 
   @Override

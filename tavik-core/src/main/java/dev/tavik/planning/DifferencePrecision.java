@@ -4,7 +4,6 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 
 /**
@@ -36,10 +35,7 @@ public record DifferencePrecision(
     Proportion.require("level", level);
     Proportion.require("base", base);
     Proportion.require("expect", expected);
-    if (!(allocation >= 1e-3 && allocation <= 1e3)) {
-      throw new IllegalArgumentException(
-          "allocation must be from 0.001 to 1000, got " + Figures.plain(allocation));
-    }
+    Sizes.requireAllocation(allocation);
     if (differenceInterval != DifferenceInterval.WALD
         && differenceInterval != DifferenceInterval.NEWCOMBE) {
       throw new DeclinedException(
@@ -54,7 +50,7 @@ public record DifferencePrecision(
 
   @Override
   public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first), (long) Math.ceil(allocation * first - 1e-9));
+    return Sizes.allocated(first, allocation);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package dev.tavik.planning;
 
+import dev.tavik.result.Figures;
 import java.util.Collections;
 import java.util.List;
 
@@ -9,6 +10,11 @@ import java.util.List;
  * @param groups the size of each, one group or more, each at least 1
  */
 public record Sizes(List<Long> groups) {
+  private static final double LEAST_ALLOCATION = 1e-3;
+
+  /** What the last places of a product add to a whole number. */
+  private static final double ROUNDING = 1e-9;
+
   /**
    * Checks and copies the sizes.
    *
@@ -51,6 +57,27 @@ public record Sizes(List<Long> groups) {
    */
   public static Sizes equal(int groups, long n) {
     return new Sizes(Collections.nCopies(groups, n));
+  }
+
+  /**
+   * Two groups, the second following from the first before that is rounded.
+   *
+   * @param first the first's size, above 0, not necessarily whole
+   * @param allocation the second's size over the first's, as {@link #requireAllocation} accepts it
+   * @return both rounded up
+   */
+  static Sizes allocated(double first, double allocation) {
+    return of((long) Math.ceil(first), (long) Math.ceil(allocation * first - ROUNDING));
+  }
+
+  /** Checks how much larger the second group is. */
+  static double requireAllocation(double allocation) {
+    if (!(allocation >= LEAST_ALLOCATION && allocation <= 1 / LEAST_ALLOCATION)) {
+      throw new IllegalArgumentException(
+          "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large, got "
+              + Figures.plain(allocation));
+    }
+    return allocation;
   }
 
   /**

@@ -12,6 +12,7 @@ import java.util.Locale;
  */
 public final class Figures {
   private static final int MOST_DECIMALS = 8;
+  private static final int LONGEST_RATE = 10;
 
   /** Beyond this logarithm a double has no digits left for a mantissa. */
   private static final double MANTISSA_TO = -1e9;
@@ -167,6 +168,28 @@ public final class Figures {
     return complement < 0.01
         ? percentDigits(proportion, decimalsOf(complement) + 2) + "%"
         : significant(100 * proportion, 4) + "%";
+  }
+
+  /**
+   * A rate of a plan in percent: all its digits where these are few, as people write rates, else
+   * four, as for one that was solved for.
+   *
+   * @param rate the rate, 0 to 1
+   * @return its text: {@code 4.5%}, {@code 3.826%}
+   */
+  public static String rate(double rate) {
+    String exact = exactPercent(rate);
+    return exact.length() <= LONGEST_RATE ? exact : finePercent(rate);
+  }
+
+  /**
+   * A chance in percent to one decimal and more, a small one to four digits.
+   *
+   * @param chance the chance, 0 to 1
+   * @return its text: {@code 80.0%}, {@code 0.04036%}
+   */
+  public static String chance(double chance) {
+    return chance < 0.001 ? finePercent(chance) : percent(chance);
   }
 
   /**

@@ -44,8 +44,8 @@ final class PlanSentences {
       return String.format(
           "The %s runs from %s to %s.",
           solved.get(0).design() instanceof Evidence ? "chance" : "power",
-          power(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
-          power(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
+          Figures.chance(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
+          Figures.chance(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
     }
     long least = plans.stream().mapToLong(plan -> plan.sizes().total()).min().orElse(0);
     long most = plans.stream().mapToLong(plan -> plan.sizes().total()).max().orElse(0);
@@ -68,9 +68,9 @@ final class PlanSentences {
     return String.format(
         "%s find a rate of %s or less, or of %s or more, with a power of %s.",
         sizes(below.sizes()),
-        percent(below.effect()),
-        percent(above.effect()),
-        power(Objects.requireNonNull(solved.get(0).wanted())));
+        Figures.rate(below.effect()),
+        Figures.rate(above.effect()),
+        Figures.chance(Objects.requireNonNull(solved.get(0).wanted())));
   }
 
   String units() {
@@ -114,7 +114,7 @@ final class PlanSentences {
         Figures.plain(design.alpha()),
         design instanceof CompareDesign pair && pair.equivalence() != null ? "have" : "has",
         exactly.isEmpty() ? "a " : "an exact ",
-        power(plan.power()),
+        Figures.chance(plan.power()),
         purpose(design, plan));
   }
 
@@ -134,16 +134,16 @@ final class PlanSentences {
         design.prior(),
         Figures.plain(design.threshold()),
         reached,
-        power(plan.power()),
+        Figures.chance(plan.power()),
         two
-            ? "the rates are " + none + " and " + percent(plan.effect())
-            : "the rate is " + percent(plan.effect()),
+            ? "the rates are " + none + " and " + Figures.rate(plan.effect())
+            : "the rate is " + Figures.rate(plan.effect()),
         forNull
             ? ", for the alternative,"
             : two
                 ? " if both rates are " + none + " after all,"
                 : " if the rate is " + none + " after all,",
-        power(plan.alpha()));
+        Figures.chance(plan.alpha()));
   }
 
   private static String alternative(Alternative alternative) {
@@ -171,7 +171,7 @@ final class PlanSentences {
     if (design instanceof RateDesign rate) {
       return String.format(
               " to tell a rate of %s from %s",
-              percent(plan.effect()), Figures.exactPercent(rate.hypothesis().against()))
+              Figures.rate(plan.effect()), Figures.exactPercent(rate.hypothesis().against()))
           + (rate.lot() == null ? "" : " in a lot of " + Figures.count(rate.lot()));
     }
     if (design instanceof CompareDesign comparison) {
@@ -180,7 +180,7 @@ final class PlanSentences {
     if (design instanceof PairedDesign pairs) {
       return String.format(
           " if %s of pairs are successes the first time only and %s the second time only",
-          percent(plan.effect()), percent(pairs.secondOnly()));
+          Figures.rate(plan.effect()), Figures.rate(pairs.secondOnly()));
     }
     if (design instanceof TrendDesign trend) {
       return " if the rates are "
@@ -195,7 +195,8 @@ final class PlanSentences {
   private static String comparison(CompareDesign design, Plan plan) {
     Double margin = design.equivalence();
     String rates =
-        String.format("if the rates are %s and %s", percent(design.base()), percent(plan.effect()));
+        String.format(
+            "if the rates are %s and %s", Figures.rate(design.base()), Figures.rate(plan.effect()));
     if (margin != null) {
       return String.format(
           " to show that the rates differ by less than %s points, %s",
@@ -209,22 +210,13 @@ final class PlanSentences {
     }
     return String.format(
         " to find a difference between rates of %s and %s",
-        percent(design.base()), percent(plan.effect()));
-  }
-
-  static String percent(double rate) {
-    String exact = Figures.exactPercent(rate);
-    return exact.length() <= 10 ? exact : Figures.finePercent(rate);
-  }
-
-  static String power(double power) {
-    return power < 0.001 ? Figures.finePercent(power) : Figures.percent(power);
+        Figures.rate(design.base()), Figures.rate(plan.effect()));
   }
 
   /** What exact power says where the normal approximation is poor. */
   String beside(Plan plan, Plan exact) {
     return exact.sizes().equals(plan.sizes())
-        ? "Exactly, the power is " + power(exact.power()) + "."
+        ? "Exactly, the power is " + Figures.chance(exact.power()) + "."
         : String.format(
             "By exact power %s reach it%s.",
             sizes(exact.sizes()),

@@ -148,11 +148,11 @@ public record PrecisionQuestion(
   private String sentence(Precision interval, Sizes planned) {
     String rates =
         interval instanceof RatePrecision one
-            ? "the rate is " + PlanSentences.percent(one.expected())
+            ? "the rate is " + Figures.rate(one.expected())
             : "the rates are "
-                + PlanSentences.percent(((DifferencePrecision) interval).base())
+                + Figures.rate(((DifferencePrecision) interval).base())
                 + " and "
-                + PlanSentences.percent(((DifferencePrecision) interval).expected());
+                + Figures.rate(((DifferencePrecision) interval).expected());
     return String.format(
         "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
         new PlanSentences(words).sizes(planned),

@@ -108,8 +108,8 @@ final class ErrorsPicture {
             "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
                 + " %s",
             Figures.plain(design.alpha()),
-            PlanText.power(1 - plan.power()),
-            PlanText.power(plan.power())));
+            Figures.chance(1 - plan.power()),
+            Figures.chance(plan.power())));
   }
 
   private void edge(CurvePlot plot, double at, String words, double highest) {
@@ -153,6 +153,6 @@ final class ErrorsPicture {
   }
 
   private String value(double value) {
-    return difference() ? Figures.upTo(100 * value, 4) + " points" : PlanText.rate(value);
+    return difference() ? Figures.upTo(100 * value, 4) + " points" : Figures.rate(value);
   }
 }

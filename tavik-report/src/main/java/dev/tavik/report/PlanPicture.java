@@ -170,7 +170,7 @@ public final class PlanPicture {
     boolean alone = lines.stream().map(line -> plan(line).effect()).distinct().count() == 1;
     boolean tests = lines.stream().map(Line::design).distinct().count() > 1;
     String what = alone && !tests ? n : name(curve) + ": " + n;
-    return asksPower() ? what + ", " + PlanText.power(plan.power()) : what;
+    return asksPower() ? what + ", " + Figures.chance(plan.power()) : what;
   }
 
   private boolean asksPower() {
@@ -260,7 +260,7 @@ public final class PlanPicture {
             ? "w = " + Figures.upTo(effect, 4)
             : design instanceof TrendDesign trend
                 ? String.join(", ", trend.rates().stream().map(Figures::exactPercent).toList())
-                : PlanText.rate(effect);
+                : Figures.rate(effect);
     String base = base(design);
     String among = base.isEmpty() ? expected : expected + " against " + base;
     boolean tests = lines.stream().map(line -> PlanText.test(line.design())).distinct().count() > 1;
@@ -275,12 +275,12 @@ public final class PlanPicture {
       return Figures.exactPercent(rate.hypothesis().against());
     }
     if (design instanceof Evidence) {
-      return PlanText.rate(design.effects().none());
+      return Figures.rate(design.effects().none());
     }
     if (design instanceof CompareDesign comparison) {
-      return PlanText.rate(comparison.base());
+      return Figures.rate(comparison.base());
     }
-    return design instanceof PairedDesign pairs ? PlanText.rate(pairs.secondOnly()) : "";
+    return design instanceof PairedDesign pairs ? Figures.rate(pairs.secondOnly()) : "";
   }
 
   private String titled(String title) {
@@ -361,7 +361,7 @@ public final class PlanPicture {
         String words =
             PlanText.sizes(curve.sizes)
                 + ": "
-                + (w ? Figures.upTo(each.effect(), 3) : PlanText.rate(each.effect()));
+                + (w ? Figures.upTo(each.effect(), 3) : Figures.rate(each.effect()));
         plot.write(
             right ? "   " + words : words + "   ",
             scale * each.effect(),

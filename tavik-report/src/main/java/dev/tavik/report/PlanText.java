@@ -139,7 +139,7 @@ final class PlanText {
         new Column<>(
             some instanceof Evidence ? "chance" : "power",
             Align.POINT,
-            planned(plan -> power(plan.power()))));
+            planned(plan -> Figures.chance(plan.power()))));
     if (rows.stream().anyMatch(Row::exact)) {
       columns.add(
           new Column<>(
@@ -147,7 +147,9 @@ final class PlanText {
               Align.POINT,
               row ->
                   row.exact()
-                      ? planned(plan -> Double.isNaN(plan.alpha()) ? "" : power(plan.alpha()))
+                      ? planned(
+                              plan ->
+                                  Double.isNaN(plan.alpha()) ? "" : Figures.chance(plan.alpha()))
                           .apply(row)
                       : ""));
     }
@@ -206,9 +208,9 @@ final class PlanText {
       return Figures.exactPercent(evidence.hypothesis().against());
     }
     if (design instanceof PairedDesign pairs) {
-      return rate(pairs.secondOnly());
+      return Figures.rate(pairs.secondOnly());
     }
-    return rate(
+    return Figures.rate(
         design instanceof ComparedEvidenceDesign evidence
             ? evidence.base()
             : ((CompareDesign) design).base());
@@ -227,16 +229,7 @@ final class PlanText {
   }
 
   private static String effect(Design design, double effect) {
-    return design instanceof TableDesign ? Figures.upTo(effect, 4) : rate(effect);
-  }
-
-  static String rate(double rate) {
-    String exact = Figures.exactPercent(rate);
-    return exact.length() <= 10 ? exact : Figures.finePercent(rate);
-  }
-
-  static String power(double power) {
-    return power < 0.001 ? Figures.finePercent(power) : Figures.percent(power);
+    return design instanceof TableDesign ? Figures.upTo(effect, 4) : Figures.rate(effect);
   }
 
   /** 2 x 750, or 500 + 1,249. */
@@ -299,7 +292,7 @@ final class PlanText {
               Align.POINT,
               varied -> {
                 Double base = varied.base();
-                return base == null ? "" : rate(base);
+                return base == null ? "" : Figures.rate(base);
               }));
     }
     columns.add(
@@ -311,7 +304,7 @@ final class PlanText {
         new Column<>(
             line.design() instanceof Evidence ? "chance" : "power",
             Align.POINT,
-            varied -> power(varied.power())));
+            varied -> Figures.chance(varied.power())));
     if (line.sensitivity().stream().anyMatch(varied -> varied.needed() != null)) {
       columns.add(
           new Column<>(

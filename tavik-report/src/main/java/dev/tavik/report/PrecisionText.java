@@ -31,7 +31,7 @@ final class PrecisionText {
           new Column<>(
               "base",
               Align.POINT,
-              line -> PlanText.rate(((DifferencePrecision) line.interval()).base())));
+              line -> Figures.rate(((DifferencePrecision) line.interval()).base())));
     }
     columns.add(new Column<>("expected", Align.POINT, line -> expected(line)));
     if (half) {
@@ -83,7 +83,7 @@ final class PrecisionText {
   }
 
   private static String expected(PrecisionAnswer.Line line) {
-    return PlanText.rate(
+    return Figures.rate(
         line.interval() instanceof RatePrecision one
             ? one.expected()
             : ((DifferencePrecision) line.interval()).expected());
@@ -110,7 +110,7 @@ final class PrecisionText {
         lines,
         List.of(
             new Column<PrecisionAnswer.Varied>(
-                two ? "base" : "expected", Align.POINT, varied -> PlanText.rate(varied.rate())),
+                two ? "base" : "expected", Align.POINT, varied -> Figures.rate(varied.rate())),
             new Column<>(
                 "reaches",
                 Align.POINT,
