@@ -42,7 +42,7 @@ record Answering(Terminal terminal, OutputOptions output, PictureOptions picture
     output.write(
         output.wantsJson()
             ? new JsonReport(detail).of(answer)
-            : new TextReport(output.emphasis(terminal), detail).of(answer),
+            : new TextReport(output.emphasis(terminal), output.detail(detail)).of(answer),
         terminal);
     return ExitStatus.ANSWERED;
   }

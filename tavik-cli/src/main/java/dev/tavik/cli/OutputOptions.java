@@ -1,5 +1,6 @@
 package dev.tavik.cli;
 
+import dev.tavik.report.Detail;
 import dev.tavik.report.Emphasis;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -94,6 +95,11 @@ final class OutputOptions {
   /** Emphasis belongs to a terminal, not into a file. */
   Emphasis emphasis(Terminal terminal) {
     return out == null ? terminal.emphasis() : Emphasis.NONE;
+  }
+
+  /** A file has room for every row, which a screen has not. */
+  Detail detail(Detail asked) {
+    return out != null && asked == Detail.FINDINGS ? Detail.EVERY_ROW : asked;
   }
 
   boolean wantsJson() {

@@ -45,7 +45,7 @@ final class RunCommand implements Callable<Integer> {
     output.write(
         output.wantsJson()
             ? new JsonReport(detail).of(answer)
-            : new TextReport(output.emphasis(terminal), detail).of(answer),
+            : new TextReport(output.emphasis(terminal), output.detail(detail)).of(answer),
         terminal);
     return answer.complete() ? ExitStatus.ANSWERED : ExitStatus.DATA;
   }

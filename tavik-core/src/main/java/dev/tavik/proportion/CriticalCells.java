@@ -14,7 +14,7 @@ import java.util.BitSet;
  */
 final class CriticalCells implements CriticalPairs {
   /** Statistics so near to the critical value, relatively, are left to the test itself. */
-  private static final double NEAR = 1e-9;
+  private static final double NEAR = 1e-5;
 
   private final int first;
   private final int second;

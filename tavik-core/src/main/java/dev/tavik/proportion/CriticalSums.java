@@ -2,13 +2,14 @@ package dev.tavik.proportion;
 
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Significance;
 
 /**
  * The pairs whose p-value by Fisher's test is at most a limit, for each total of successes: for his
  * test the limit is alpha; for Boschloo's it is the largest with which the size stays at alpha.
  */
 final class CriticalSums implements CriticalPairs {
-  private static final double TIE = 1 + 1e-7;
+  private static final double TIE = 1 + Significance.TIE;
   private static final double NEGLIGIBLE = 1e-25;
 
   /** Boschloo's limit is narrowed so far, relatively; p-values apart by less count as tied. */
@@ -33,21 +34,21 @@ final class CriticalSums implements CriticalPairs {
     }
   }
 
-  /** Equal p-values, rounded differently, count as equal to alpha. */
   static CriticalSums fisher(long first, long second, Alternative alternative, double alpha) {
-    return new CriticalSums((int) first, (int) second, alpha * (1 + 1e-12), alternative);
+    return new CriticalSums((int) first, (int) second, Significance.largest(alpha), alternative);
   }
 
   static CriticalSums boschloo(long first, long second, Alternative alternative, double alpha) {
+    double most = Significance.largest(alpha);
     double good = alpha;
     double bad = Math.min(1, 2 * alpha);
-    while (bad < 1 && size(first, second, bad, alternative) <= alpha) {
+    while (bad < 1 && size(first, second, bad, alternative) <= most) {
       good = bad;
       bad = Math.min(1, 2 * bad);
     }
     while (bad - good > NARROW * good) {
       double middle = good + (bad - good) / 2;
-      if (size(first, second, middle, alternative) <= alpha) {
+      if (size(first, second, middle, alternative) <= most) {
         good = middle;
       } else {
         bad = middle;

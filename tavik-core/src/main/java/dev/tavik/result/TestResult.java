@@ -26,15 +26,31 @@ public record TestResult(
 
   private static final double LN_10 = Math.log(10);
 
+  /** A subnormal double has lost digits, so that its own logarithm is only about right. */
+  private static final double LOG10_SMALLEST = -307;
+
+  private static final double AGREEMENT = 1e-6;
+
   /**
    * Checks the parts.
    *
-   * @throws IllegalArgumentException if not 0 ≤ pValue ≤ 1
+   * @throws IllegalArgumentException if not 0 ≤ pValue ≤ 1, or log10PValue isn't its logarithm
    */
   public TestResult {
     Objects.requireNonNull(method, "method");
     if (!(pValue >= 0 && pValue <= 1)) {
       throw new IllegalArgumentException("pValue must be between 0 and 1, got " + pValue);
+    }
+    boolean agree =
+        pValue < Double.MIN_NORMAL
+            ? log10PValue <= LOG10_SMALLEST
+            : log10PValue <= 0 && Math.abs(Math.log10(pValue) - log10PValue) <= AGREEMENT;
+    if (!agree) {
+      throw new IllegalArgumentException(
+          "log10PValue must be the decimal logarithm of pValue ("
+              + pValue
+              + "), got "
+              + log10PValue);
     }
   }
 
@@ -79,13 +95,14 @@ public record TestResult(
   }
 
   /**
-   * Whether the null hypothesis is rejected: the p-value is at most alpha.
+   * Whether the null hypothesis is rejected: the p-value is at most alpha, as {@link Significance}
+   * says.
    *
    * @param alpha the significance level, strictly between 0 and 1
    * @return whether the test rejects
    */
   public boolean rejects(double alpha) {
-    return pValue <= alpha;
+    return Significance.reached(pValue, alpha);
   }
 
   /**
@@ -96,7 +113,7 @@ public record TestResult(
    * @return whether the test rejects after adjustment
    */
   public boolean rejectsAdjusted(double alpha) {
-    return (adjusted == null ? pValue : adjusted.pValue()) <= alpha;
+    return Significance.reached(adjusted == null ? pValue : adjusted.pValue(), alpha);
   }
 
   /**

@@ -26,7 +26,9 @@ final class CompareGroupsAnalysis {
     List<CompareAnswer> asked = ask(pairs());
     List<List<TestResult>> tests = Holm.adjust(asked.stream().map(CompareAnswer::tests).toList());
     List<Caution> common =
-        DataCautions.common(asked.stream().map(CompareAnswer::cautions).toList());
+        asked.isEmpty()
+            ? List.of()
+            : DataCautions.common(asked.stream().map(CompareAnswer::cautions).toList());
     List<CompareAnswer> pairs =
         IntStream.range(0, asked.size())
             .mapToObj(i -> adjusted(asked.get(i).withTests(tests.get(i)), common))
@@ -42,12 +44,15 @@ final class CompareGroupsAnalysis {
         overall,
         pairs,
         cautions(common),
-        conclusion(overall.get(0), pairs));
+        new CompareGroupsVerdict(question, overall.get(0), pairs).text());
   }
 
   private List<CompareQuestion> pairs() {
     List<CompareQuestion> pairs = new ArrayList<>();
     List<NamedTally> groups = question.groups();
+    if (question.tooManyToPair()) {
+      return pairs;
+    }
     for (int i = 0; i < groups.size(); i++) {
       for (int j = 0; j < groups.size(); j++) {
         String baseline = question.baseline();
@@ -95,77 +100,19 @@ final class CompareGroupsAnalysis {
       cautions.addAll(DataCautions.of(from, used));
     }
     cautions.addAll(DataCautions.empty(question.emptyGroups()));
-    return cautions;
-  }
-
-  private String conclusion(TestResult overall, List<CompareAnswer> pairs) {
-    double alpha = settings.alpha();
-    List<String> shown =
-        pairs.stream()
-            .filter(pair -> pair.preferredTest().rejectsAdjusted(alpha))
-            .map(this::shown)
-            .toList();
-    List<String> notShown =
-        pairs.stream()
-            .filter(pair -> !pair.preferredTest().rejectsAdjusted(alpha))
-            .map(
-                pair ->
-                    String.format(
-                        "%s and %s (%s)",
-                        pair.first().name(), pair.second().name(), evidence(pair)))
-            .toList();
-    List<String> parts = new ArrayList<>(shown);
-    if (!notShown.isEmpty()) {
-      parts.add(notShownWords() + ": " + String.join(", ", notShown));
+    if (question.tooManyToPair()) {
+      int groups = question.groups().size();
+      cautions.add(
+          new Caution(
+              Code.PAIRS_LEFT_OUT,
+              String.format(
+                  "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
+                      + " Name a baseline to hold each group against one, or choose a coarser"
+                      + " grouping.",
+                  Figures.count(groups),
+                  Figures.count((long) groups * (groups - 1) / 2),
+                  CompareGroupsQuestion.MOST_PAIRED)));
     }
-    return String.format(
-        "%sthe %d groups %s (pearson chi-square, %s, alpha %s). %s. %s test and %s %s intervals;"
-            + " p-values, not intervals, adjusted by Holm's method for %d %s.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
-        question.groups().size(),
-        overall.rejects(alpha) ? "differ" : "are not shown to differ",
-        Figures.pEquals(overall.log10PValue()),
-        Figures.plain(alpha),
-        String.join("; ", parts),
-        pairs.get(0).preference().test(),
-        Figures.exactPercent(settings.level()),
-        CompareVerdict.title(settings, pairs.get(0).preferredInterval()),
-        pairs.size(),
-        question.baseline() == null ? "pairs" : "groups against " + question.baseline());
-  }
-
-  private String shown(CompareAnswer pair) {
-    String relation =
-        switch (settings.show()) {
-          case EQUIVALENT -> "equivalent to";
-          case NONINFERIOR -> "non-inferior to";
-          case DIFFERENCE -> "against";
-        };
-    return String.format(
-        "%s %s %s: %s (%s)",
-        pair.first().name(),
-        relation,
-        pair.second().name(),
-        CompareVerdict.range(pair.first().name(), pair.preferredInterval()),
-        evidence(pair));
-  }
-
-  private String notShownWords() {
-    return switch (settings.show()) {
-      case EQUIVALENT -> "not shown to be equivalent";
-      case NONINFERIOR -> "not shown to be non-inferior";
-      case DIFFERENCE ->
-          switch (settings.hypothesis().alternative()) {
-            case TWO_SIDED -> "not shown to differ";
-            case LESS -> "first not shown to be lower";
-            case GREATER -> "first not shown to be higher";
-          };
-    };
-  }
-
-  private static String evidence(CompareAnswer pair) {
-    TestResult test = pair.preferredTest();
-    TestResult.AdjustedP adjusted = test.adjusted();
-    return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());
+    return cautions;
   }
 }

@@ -14,7 +14,8 @@ import org.jspecify.annotations.Nullable;
  * @param settings what was to be shown, how strictly, by which methods
  * @param from where the counts came from; null when they were given as counts
  * @param overall the tests of one common proportion in all groups
- * @param pairs one answer a pair, their tests with adjusted p-values
+ * @param pairs one answer a pair, their tests with adjusted p-values; none where {@link
+ *     CompareGroupsQuestion#tooManyToPair}
  * @param cautions what to be careful of over all pairs; each pair has its own besides
  * @param conclusion the verdict in words, after adjustment
  */

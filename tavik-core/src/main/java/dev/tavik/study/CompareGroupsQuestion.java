@@ -6,9 +6,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Do several proportions differ, and which from which? First all groups together, then every pair,
- * or every group against a baseline, with p-values adjusted by Holm's method for the number of
- * pairs.
+ * Do several proportions differ, and which from which? First all groups together, then every pair
+ * (of up to {@value #MOST_PAIRED} groups), or every group against a baseline, with p-values adjusted
+ * by Holm's method for the number of pairs.
  *
  * @param label the analyst's name for the question, empty for none
  * @param groups the groups, at least three, in order; in a pair the earlier one is the first
@@ -26,14 +26,17 @@ public record CompareGroupsQuestion(
     CompareSettings settings,
     @Nullable CountedFrom from)
     implements Question {
-  /** So many groups make 780 pairs; more can't be read. */
-  public static final int MOST_GROUPS = 40;
+  /** The largest number of groups. */
+  public static final int MOST_GROUPS = 1000;
+
+  /** So many groups make 4,950 pairs; of more, only the overall test is made without a baseline. */
+  public static final int MOST_PAIRED = 100;
 
   /**
    * Copies the parts.
    *
-   * @throws IllegalArgumentException if there are fewer than three groups or more than forty, or
-   *     the baseline isn't among them
+   * @throws IllegalArgumentException if there are fewer than three groups or more than {@value
+   *     #MOST_GROUPS}, or the baseline isn't among them
    */
   public CompareGroupsQuestion {
     groups = List.copyOf(groups);
@@ -58,10 +61,20 @@ public record CompareGroupsQuestion(
    * @param groups the groups, at least three
    * @param settings the settings
    * @return the question
-   * @throws IllegalArgumentException if there are fewer than three groups or more than forty
+   * @throws IllegalArgumentException if there are fewer than three groups or more than {@value
+   *     #MOST_GROUPS}
    */
   public static CompareGroupsQuestion of(List<NamedTally> groups, CompareSettings settings) {
     return new CompareGroupsQuestion("", groups, List.of(), null, settings, null);
+  }
+
+  /**
+   * Whether there are too many groups to compare each with each.
+   *
+   * @return whether there are more than {@value #MOST_PAIRED} groups and no baseline
+   */
+  public boolean tooManyToPair() {
+    return baseline == null && groups.size() > MOST_PAIRED;
   }
 
   /**

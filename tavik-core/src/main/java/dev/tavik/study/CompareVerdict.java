@@ -47,6 +47,11 @@ final class CompareVerdict {
   }
 
   private String claim() {
+    return claim(settings, one, two, rejects);
+  }
+
+  /** What is shown, or not shown, about two groups. */
+  static String claim(CompareSettings settings, String one, String two, boolean rejects) {
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
@@ -66,7 +71,7 @@ final class CompareVerdict {
     if (against != 0) {
       return String.format(
           "%s is %s %s %s percentage points",
-          answer.order(),
+          one + " minus " + two,
           rejects ? "shown" : "not shown",
           switch (settings.hypothesis().alternative()) {
             case TWO_SIDED -> "to differ from";
@@ -101,10 +106,10 @@ final class CompareVerdict {
 
   /** The interval in words; where it still includes what the test rejects, that is said. */
   private String extent() {
+    String range = range(one, two, interval);
     if (interval.quantity() != Quantity.DIFFERENCE) {
-      return multiple();
+      return range + " (" + intervalName() + ")";
     }
-    String range = range(one, interval);
     boolean clear =
         settings.show() == Show.DIFFERENCE
             ? rejects && !interval.contains(settings.hypothesis().against())
@@ -114,8 +119,14 @@ final class CompareVerdict {
         : range + " can't be excluded (" + intervalName() + ")";
   }
 
-  /** A range of differences, as a distance of the first group from the second. */
-  static String range(String one, Interval interval) {
+  /**
+   * A range of differences, as a distance of the first group from the second; without an interval
+   * of the difference, of the ratio or the odds ratio.
+   */
+  static String range(String one, String two, Interval interval) {
+    if (interval.quantity() != Quantity.DIFFERENCE) {
+      return multiple(one, two, interval);
+    }
     return switch (interval.side()) {
       case TWO_SIDED -> twoSided(one, interval.lower(), interval.upper());
       case UPPER ->
@@ -145,8 +156,7 @@ final class CompareVerdict {
     return Figures.points(difference) + " percentage points";
   }
 
-  /** Without an interval of the difference, the ratio or the odds ratio. */
-  private String multiple() {
+  private static String multiple(String one, String two, Interval interval) {
     String what = interval.quantity() == Quantity.RATIO ? "the rate of " : "the odds of ";
     String times =
         switch (interval.side()) {
@@ -154,7 +164,7 @@ final class CompareVerdict {
           case UPPER -> "at most " + times(interval.upper());
           case LOWER -> "at least " + times(interval.lower());
         };
-    return String.format("%s%s %s times that of %s (%s)", what, one, times, two, intervalName());
+    return String.format("%s%s %s times that of %s", what, one, times, two);
   }
 
   private static String times(double value) {

@@ -13,6 +13,7 @@ import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Refusal;
+import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CrossSettings.RowPairs;
 import java.util.ArrayList;
@@ -320,7 +321,7 @@ final class CrossAnalysis {
     }
     List<String> found =
         places().stream()
-            .filter(place -> standingOut.get(place.row()).get(place.column()) <= settings.alpha())
+            .filter(place -> Significance.reached(standingOut.get(place.row()).get(place.column()), settings.alpha()))
             .map(this::departure)
             .toList();
     int all = table.rows().size() * table.columns().size();

@@ -222,7 +222,7 @@ final class PairedAnalysis {
           case LESS -> one + not + "lower than " + two;
           case GREATER -> one + not + "higher than " + two;
         };
-    String range = CompareVerdict.range(one, interval);
+    String range = CompareVerdict.range(one, two, interval);
     String name =
         String.format(
             "%s %s %s",

@@ -5,13 +5,20 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the answers of several groups together, with one verdict after adjustment. */
 final class RateByGroupAnalysis {
+  /** Up to so many groups are all named. */
+  private static final int ALL_NAMED = 10;
+
+  private static final int CLEAREST = 5;
+
   private final RateByGroupQuestion question;
   private final RateSettings settings;
   private final List<Caution> common;
@@ -82,7 +89,7 @@ final class RateByGroupAnalysis {
     for (String finding : List.of("above", "below", "not")) {
       List<RateAnswer> found = byFinding.getOrDefault(finding, List.of());
       if (!found.isEmpty()) {
-        parts.add(words(finding) + ": " + names(found));
+        parts.add(words(finding) + ": " + names(finding, found));
       }
     }
     String subject =
@@ -91,8 +98,8 @@ final class RateByGroupAnalysis {
         "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
         subject,
         Figures.exactPercent(settings.hypothesis().against()),
-        capitalised(String.join("; ", parts)),
-        capitalised(groups.get(0).preference().test()),
+        Sentences.capitalised(String.join("; ", parts)),
+        Sentences.capitalised(groups.get(0).preference().test()),
         Figures.plain(settings.alpha()),
         groups.size(),
         groups.size() == 1 ? "group" : "groups");
@@ -116,20 +123,30 @@ final class RateByGroupAnalysis {
     };
   }
 
-  private String names(List<RateAnswer> found) {
-    return String.join(
-        ", ",
+  /** All of few groups; of many the clearest, and how many more. */
+  private String names(String finding, List<RateAnswer> found) {
+    if (groups.size() <= ALL_NAMED) {
+      return found.stream().map(this::name).collect(Collectors.joining(", "));
+    }
+    if (finding.equals("not")) {
+      return Figures.count(found.size()) + (found.size() == 1 ? " group" : " groups");
+    }
+    String clearest =
         found.stream()
-            .map(
-                group ->
-                    group.label()
-                        + " ("
-                        + Figures.percentBeside(
-                            group.tally().proportion(), settings.hypothesis().against())
-                        + ", "
-                        + adjustedP(group.preferredTest())
-                        + ")")
-            .toList());
+            .sorted(Comparator.comparingDouble(group -> group.preferredTest().log10PValue()))
+            .limit(CLEAREST)
+            .map(this::name)
+            .collect(Collectors.joining(", "));
+    int more = found.size() - CLEAREST;
+    return more <= 0 ? clearest : clearest + " and " + Figures.count(more) + " more";
+  }
+
+  private String name(RateAnswer group) {
+    return String.format(
+        "%s (%s, %s)",
+        group.label(),
+        Figures.percentBeside(group.tally().proportion(), settings.hypothesis().against()),
+        adjustedP(group.preferredTest()));
   }
 
   private static String adjustedP(TestResult test) {
@@ -137,7 +154,4 @@ final class RateByGroupAnalysis {
     return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());
   }
 
-  private static String capitalised(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
-  }
 }

@@ -16,6 +16,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
+import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
@@ -276,7 +277,7 @@ final class SharesAnalysis {
   private String whatStandsOut() {
     List<String> found =
         IntStream.range(0, counts.size())
-            .filter(i -> standingOut.get(i) <= settings.alpha())
+            .filter(i -> Significance.reached(standingOut.get(i), settings.alpha()))
             .mapToObj(this::departure)
             .toList();
     return found.isEmpty()

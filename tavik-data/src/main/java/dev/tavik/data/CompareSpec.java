@@ -276,8 +276,12 @@ public final class CompareSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "%d groups are too many to compare with one another; at most %d; choose a coarser column than %s",
-              groups.size(), CompareGroupsQuestion.MOST_GROUPS, spec.text("group")));
+              "%,d groups are too many to compare; at most %,d; %s",
+              groups.size(),
+              CompareGroupsQuestion.MOST_GROUPS,
+              spec.has("group")
+                  ? "choose a coarser column than " + spec.text("group")
+                  : "leave some out, or put some together"));
     }
     if (groups.size() > 2) {
       return new CompareGroupsQuestion(label, groups, empty, baseline, settings, from);

@@ -1,5 +1,7 @@
 package dev.tavik.report;
 
+import dev.tavik.count.NamedTally;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
@@ -11,14 +13,21 @@ import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CompareSettings;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** The answers about several groups: all together, then pair by pair. */
 final class CompareGroupsText {
   private final Lines lines;
   private final Detail detail;
+  private boolean selected;
 
   CompareGroupsText(Lines lines, Detail detail) {
     this.lines = lines;
@@ -26,24 +35,23 @@ final class CompareGroupsText {
   }
 
   void write(CompareGroupsAnswer answer) {
-    lines.strong(capitalised(answer.conclusion()));
-    CompareText.observed(lines, answer.groups());
+    TextReport.verdict(lines, answer.conclusion());
+    observed(answer);
     overall(answer);
-    pairs(answer);
-    intervals(answer);
-    if (answer.settings().bayes() != null) {
-      new BayesText(lines).write(answer);
+    selected = Selection.needed(answer.pairs().size(), detail);
+    if (selected) {
+      clearest(answer);
+    } else if (!answer.pairs().isEmpty()) {
+      pairs(answer);
+      intervals(answer);
+      if (answer.settings().bayes() != null) {
+        new BayesText(lines).write(answer);
+      }
     }
-    lines.blank();
-    CompareAnswer first = answer.pairs().get(0);
-    lines.paragraph(
-        "",
-        "",
-        String.format(
-            "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
-                + " adjusted for the number of pairs.",
-            first.preference().test(), first.preference().interval()));
-    conditions(answer);
+    if (!answer.pairs().isEmpty()) {
+      basis(answer.pairs().get(0));
+      conditions(answer);
+    }
     cautions(answer);
     if (detail == Detail.WORKING) {
       for (CompareAnswer pair : answer.pairs()) {
@@ -53,8 +61,84 @@ final class CompareGroupsText {
     }
   }
 
-  private static String capitalised(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+  private void basis(CompareAnswer first) {
+    lines.blank();
+    lines.paragraph(
+        "",
+        "",
+        String.format(
+            "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
+                + " adjusted for the number of pairs.",
+            first.preference().test(), first.preference().interval()));
+  }
+
+  /** A row a group; of very many those with the highest and the lowest rates. */
+  private void observed(CompareGroupsAnswer answer) {
+    List<NamedTally> groups = answer.groups();
+    if (!Selection.needed(groups.size(), detail)) {
+      CompareText.observed(lines, groups);
+      return;
+    }
+    int half = Selection.MOST_ROWS / 2;
+    CompareText.observed(
+        lines,
+        String.format(
+            "Observed, the %d highest and the %d lowest rates of %s groups; all with --out FILE",
+            half, half, Figures.count(groups.size())),
+        Selection.ends(groups, group -> group.tally().proportion()));
+  }
+
+  /** Of very many pairs those with the smallest p-values, a row each. */
+  private void clearest(CompareGroupsAnswer answer) {
+    List<CompareAnswer> shown =
+        Selection.first(
+            answer.pairs(),
+            Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
+    lines.heading(
+        String.format(
+            "The %d pairs of %s with the smallest p: %s",
+            shown.size(),
+            Figures.count(answer.pairs().size()),
+            CompareText.claim(answer.settings(), "the first", "the second")));
+    boolean points = answer.pairs().get(0).preferredInterval().quantity() == Quantity.DIFFERENCE;
+    TextTable table =
+        new TextTable(
+            Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.POINT, Align.LEFT);
+    table.header("", points ? "points" : "times", "", "", "Holm p", "adjusted");
+    for (CompareAnswer pair : shown) {
+      Interval interval = twoSided(pair);
+      TestResult test = pair.preferredTest();
+      table.row(
+          pair.order(),
+          CompareText.limit(interval, interval.lower()),
+          "to",
+          CompareText.limit(interval, interval.upper()),
+          holm(test),
+          decision(test, answer));
+    }
+    lines.table(table);
+    lines.paragraph("  ", "  ", "Every pair, every test and interval: --out FILE, or --json.");
+  }
+
+  private static Interval twoSided(CompareAnswer pair) {
+    Interval preferred = pair.preferredInterval();
+    return pair.intervals().stream()
+        .filter(
+            each ->
+                each.side() == Side.TWO_SIDED
+                    && each.quantity() == preferred.quantity()
+                    && each.method().equals(preferred.method()))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static String holm(TestResult test) {
+    @Nullable AdjustedP adjusted = test.adjusted();
+    return adjusted == null ? "" : Figures.pValue(adjusted.log10PValue());
+  }
+
+  private static String decision(TestResult test, CompareGroupsAnswer answer) {
+    return test.rejectsAdjusted(answer.settings().alpha()) ? "rejects" : "does not";
   }
 
   private void overall(CompareGroupsAnswer answer) {
@@ -84,14 +168,13 @@ final class CompareGroupsText {
     for (CompareAnswer pair : answer.pairs()) {
       String name = pair.order();
       for (TestResult test : pair.tests()) {
-        @Nullable AdjustedP adjusted = test.adjusted();
         table.row(
             name,
             test.method(),
             z(test),
             Figures.pValue(test.log10PValue()),
-            adjusted == null ? "" : Figures.pValue(adjusted.log10PValue()),
-            test.rejectsAdjusted(answer.settings().alpha()) ? "rejects" : "does not");
+            holm(test),
+            decision(test, answer));
         name = "";
       }
       for (var refusal : pair.refusals()) {
@@ -108,52 +191,75 @@ final class CompareGroupsText {
         : Figures.significant(statistic.value(), 4);
   }
 
+  /** The differences; ratios and odds ratios where their intervals were asked for. */
   private void intervals(CompareGroupsAnswer answer) {
-    lines.heading(
-        "Differences in points, level " + Figures.exactPercent(answer.settings().level()));
+    Set<Quantity> asked = new LinkedHashSet<>();
+    boolean chosen =
+        !answer.settings().intervals().equals(CompareSettings.usual().intervals());
+    for (ComparisonInterval interval : answer.settings().intervals()) {
+      if (chosen || interval.quantity() == Quantity.DIFFERENCE) {
+        asked.add(interval.quantity());
+      }
+    }
+    for (Quantity quantity : asked) {
+      String what =
+          switch (quantity) {
+            case DIFFERENCE -> "Differences in points";
+            case RATIO -> "Ratios, the first by the second";
+            default -> "Odds ratios, the first by the second";
+          };
+      lines.heading(what + ", level " + Figures.exactPercent(answer.settings().level()));
+      lines.table(intervals(answer, quantity));
+    }
+  }
+
+  private static TextTable intervals(CompareGroupsAnswer answer, Quantity quantity) {
     TextTable table =
         new TextTable(Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT);
     for (CompareAnswer pair : answer.pairs()) {
       String name = pair.order();
       for (Interval interval : pair.intervals()) {
-        if (interval.quantity() == Quantity.DIFFERENCE && interval.side() == Side.TWO_SIDED) {
+        if (interval.quantity() == quantity && interval.side() == Side.TWO_SIDED) {
           table.row(
               name,
-              name.isEmpty() ? "" : CompareText.pointsOf(difference(pair)),
+              name.isEmpty() ? "" : estimate(pair, quantity),
               interval.method(),
-              CompareText.pointsOf(interval.lower()),
+              CompareText.limit(interval, interval.lower()),
               "to",
-              CompareText.pointsOf(interval.upper()));
+              CompareText.limit(interval, interval.upper()));
           name = "";
         }
       }
     }
-    lines.table(table);
+    return table;
   }
 
-  private static double difference(CompareAnswer pair) {
-    return pair.estimates().stream()
-        .filter(estimate -> estimate.quantity() == Quantity.DIFFERENCE)
-        .findFirst()
-        .orElseThrow()
-        .value();
+  private static String estimate(CompareAnswer pair, Quantity quantity) {
+    double value =
+        pair.estimates().stream()
+            .filter(estimate -> estimate.quantity() == quantity)
+            .findFirst()
+            .orElseThrow()
+            .value();
+    return quantity == Quantity.DIFFERENCE ? CompareText.pointsOf(value) : CompareText.number(value);
   }
 
   /** Conditions that fail, pair by pair; those that hold in one line; what the data can't say. */
   private void conditions(CompareGroupsAnswer answer) {
     lines.heading("Taken for granted");
     boolean allMet = true;
+    List<Condition> failed = new ArrayList<>();
     for (CompareAnswer pair : answer.pairs()) {
       for (Condition condition : pair.conditions()) {
         if (condition.state() == Condition.State.NOT_MET) {
           allMet = false;
-          RateText.condition(
-              lines,
+          failed.add(
               new Condition(
                   pair.order() + ", " + condition.name(), condition.state(), condition.detail()));
         }
       }
     }
+    RateText.failed(lines, failed, selected);
     if (allMet) {
       RateText.condition(
           lines,
@@ -170,11 +276,9 @@ final class CompareGroupsText {
 
   private void cautions(CompareGroupsAnswer answer) {
     List<Caution> cautions = new ArrayList<>(answer.cautions());
-    for (CompareAnswer pair : answer.pairs()) {
-      for (Caution caution : pair.cautions()) {
-        cautions.add(new Caution(caution.code(), pair.order() + ": " + caution.message()));
-      }
-    }
+    Map<String, List<Caution>> byPair = new LinkedHashMap<>();
+    answer.pairs().forEach(pair -> byPair.put(pair.order(), pair.cautions()));
+    cautions.addAll(Selection.cautions(byPair, selected));
     TextReport.cautions(lines, cautions);
   }
 }

@@ -65,7 +65,11 @@ final class CompareText {
 
   /** A row a group. */
   static void observed(Lines lines, List<NamedTally> groups) {
-    lines.heading("Observed");
+    observed(lines, "Observed", groups);
+  }
+
+  static void observed(Lines lines, String heading, List<NamedTally> groups) {
+    lines.heading(heading);
     TextTable table = new TextTable(Align.LEFT, Align.RIGHT, Align.RIGHT, Align.POINT);
     table.header("", "successes", "of", "proportion");
     for (NamedTally group : groups) {
@@ -125,7 +129,7 @@ final class CompareText {
     return Double.isInfinite(value) ? "any number" : Figures.significant(Math.abs(value), 3);
   }
 
-  private static String number(double value) {
+  static String number(double value) {
     if (Double.isNaN(value)) {
       return "none";
     }
@@ -288,7 +292,7 @@ final class CompareText {
     lines.table(table);
   }
 
-  private static String limit(Interval interval, double value) {
+  static String limit(Interval interval, double value) {
     if (Double.isInfinite(value)) {
       return "no limit";
     }

@@ -15,7 +15,9 @@ import dev.tavik.study.CompareSettings;
 import dev.tavik.study.PairedAnswer;
 import dev.tavik.study.Show;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Draws comparisons: the rates a row a group, and below them the differences and ratios. */
@@ -97,6 +99,10 @@ final class ComparisonPicture {
     return references;
   }
 
+  private static List<NamedTally> highestAndLowest(List<NamedTally> groups) {
+    return Selection.ends(groups, group -> group.tally().proportion());
+  }
+
   private static IntervalPanel rates(List<NamedTally> groups, CompareSettings settings) {
     List<IntervalRow> rows = new ArrayList<>();
     for (NamedTally group : groups) {
@@ -153,9 +159,18 @@ final class ComparisonPicture {
     return value == 0 ? "0" : Figures.significant(value, 3);
   }
 
+  /** Of very many groups or pairs as many as can be read, the pairs with the smallest p-values. */
   static Picture of(CompareGroupsAnswer answer) {
     List<IntervalRow> rows = new ArrayList<>();
-    for (CompareAnswer pair : answer.pairs()) {
+    List<CompareAnswer> pairs = answer.pairs();
+    if (pairs.size() > Selection.MOST_ROWS) {
+      pairs =
+          Selection.first(
+              pairs, Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
+    }
+    Quantity quantity =
+        pairs.isEmpty() ? Quantity.DIFFERENCE : pairs.get(0).preferredInterval().quantity();
+    for (CompareAnswer pair : pairs) {
       TestResult test = pair.preferredTest();
       boolean rejects = test.rejectsAdjusted(answer.settings().alpha());
       @Nullable AdjustedP adjusted = test.adjusted();
@@ -164,27 +179,28 @@ final class ComparisonPicture {
           .filter(
               each ->
                   each.side() == Side.TWO_SIDED
-                      && each.quantity() == Quantity.DIFFERENCE
+                      && each.quantity() == quantity
                       && each.method().equals(pair.preference().interval()))
           .forEach(
               each ->
                   rows.add(
                       new IntervalRow(
                           IntervalPicture.shortened(pair.order()),
-                          estimate(pair.estimates(), Quantity.DIFFERENCE),
+                          estimate(pair.estimates(), quantity),
                           each,
                           Figures.pEquals(log10) + (rejects ? ", rejected" : ""),
                           rejects)));
     }
     List<IntervalPanel> panels = new ArrayList<>();
-    panels.add(rates(answer.groups(), answer.settings()));
+    panels.add(rates(highestAndLowest(answer.groups()), answer.settings()));
     if (!rows.isEmpty()) {
+      boolean difference = quantity == Quantity.DIFFERENCE;
       panels.add(
           new IntervalPanel(
-              "difference, in percentage points",
-              Scale.POINTS,
+              difference ? "difference, in percentage points" : "the first against the second, as a ratio",
+              difference ? Scale.POINTS : Scale.TIMES,
               rows,
-              references(answer.settings())));
+              difference ? references(answer.settings()) : List.of(1.0)));
     }
     String title =
         (answer.label().isEmpty() ? "Groups" : answer.label())
@@ -193,11 +209,17 @@ final class ComparisonPicture {
                 : ", by " + answer.from().group());
     String subtitle =
         String.format(
-            "%s intervals, rates with Wilson's; all groups together %s; pairs by %s, p adjusted by"
-                + " Holm's method",
+            "%s intervals, rates with Wilson's; all groups together %s%s",
             Figures.exactPercent(answer.settings().level()),
             Figures.pEquals(answer.overall().get(0).log10PValue()),
-            answer.pairs().get(0).preference().test());
+            pairs.isEmpty()
+                ? ""
+                : String.format(
+                    "; %spairs by %s, p adjusted by Holm's method",
+                    rows.size() < answer.pairs().size()
+                        ? String.format(Locale.ROOT, "%d of %,d ", rows.size(), answer.pairs().size())
+                        : "",
+                    pairs.get(0).preference().test()));
     return new IntervalChart(title, subtitle, panels).picture();
   }
 

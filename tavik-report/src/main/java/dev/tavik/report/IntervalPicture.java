@@ -131,7 +131,7 @@ public final class IntervalPicture {
   private static Picture several(RateByGroupAnswer answer) {
     RateSettings settings = answer.settings();
     List<IntervalRow> rows = new ArrayList<>();
-    for (RateAnswer group : answer.groups()) {
+    for (RateAnswer group : Selection.ends(answer.groups(), each -> each.tally().proportion())) {
       TestResult test = group.preferredTest();
       boolean rejects = test.rejectsAdjusted(settings.alpha());
       String name =

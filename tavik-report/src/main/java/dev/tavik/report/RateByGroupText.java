@@ -12,13 +12,16 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateByGroupAnswer;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** The answers about several groups, in tables with a row a group. */
 final class RateByGroupText {
   private final Lines lines;
   private final Detail detail;
+  private boolean selected;
 
   RateByGroupText(Lines lines, Detail detail) {
     this.lines = lines;
@@ -27,11 +30,16 @@ final class RateByGroupText {
 
   void write(RateByGroupAnswer answer) {
     lines.strong(answer.conclusion());
-    observed(answer);
-    tests(answer);
-    intervals(answer);
-    if (answer.settings().bayes() != null) {
-      new BayesText(lines).write(answer);
+    selected = Selection.needed(answer.groups().size(), detail);
+    if (selected) {
+      byRate(answer);
+    } else {
+      observed(answer);
+      tests(answer);
+      intervals(answer);
+      if (answer.settings().bayes() != null) {
+        new BayesText(lines).write(answer);
+      }
     }
     lines.blank();
     RateAnswer first = answer.groups().get(0);
@@ -48,6 +56,56 @@ final class RateByGroupText {
     if (detail == Detail.WORKING) {
       answer.groups().forEach(this::working);
     }
+  }
+
+  /** Of very many groups those with the highest and the lowest rates, a row each. */
+  private void byRate(RateByGroupAnswer answer) {
+    List<RateAnswer> ends =
+        Selection.ends(answer.groups(), group -> group.tally().proportion());
+    int half = Selection.MOST_ROWS / 2;
+    lines.heading(
+        String.format(
+            "The %d highest and the %d lowest rates of %s; %s",
+            half,
+            half,
+            Figures.count(answer.groups().size()),
+            RateText.claim(answer.settings())));
+    TextTable table =
+        new TextTable(
+            Align.LEFT,
+            Align.RIGHT,
+            Align.RIGHT,
+            Align.POINT,
+            Align.POINT,
+            Align.LEFT,
+            Align.POINT,
+            Align.POINT);
+    table.header("", "successes", "of", "proportion", "from", "", "to", "Holm p");
+    ends.stream().limit(half).forEach(group -> row(table, group));
+    table.row("...", "", "", "", "", "", "", "");
+    ends.stream().skip(half).forEach(group -> row(table, group));
+    lines.table(table);
+    lines.paragraph("  ", "  ", "Every group, every test and interval: --out FILE, or --json.");
+  }
+
+  private static void row(TextTable table, RateAnswer group) {
+    Interval interval =
+        group.intervals().stream()
+            .filter(
+                each ->
+                    each.side() == Side.TWO_SIDED
+                        && each.method().equals(group.preference().interval()))
+            .findFirst()
+            .orElseThrow();
+    table.row(
+        group.label(),
+        Figures.count(group.tally().successes()),
+        Figures.count(group.tally().trials()),
+        Figures.finePercent(group.tally().proportion()),
+        Figures.finePercent(interval.lower()),
+        "to",
+        Figures.finePercent(interval.upper()),
+        holm(group.preferredTest()));
   }
 
   private void observed(RateByGroupAnswer answer) {
@@ -134,17 +192,18 @@ final class RateByGroupText {
   private void conditions(RateByGroupAnswer answer) {
     lines.heading("Taken for granted");
     boolean allMet = true;
+    List<Condition> failed = new ArrayList<>();
     for (RateAnswer group : answer.groups()) {
       for (Condition condition : group.conditions()) {
         if (condition.state() == Condition.State.NOT_MET) {
           allMet = false;
-          RateText.condition(
-              lines,
+          failed.add(
               new Condition(
                   group.label() + ", " + condition.name(), condition.state(), condition.detail()));
         }
       }
     }
+    RateText.failed(lines, failed, selected);
     if (allMet) {
       RateText.condition(
           lines,
@@ -161,11 +220,9 @@ final class RateByGroupText {
 
   private void cautions(RateByGroupAnswer answer) {
     List<Caution> cautions = new ArrayList<>(answer.cautions());
-    for (RateAnswer group : answer.groups()) {
-      for (Caution caution : group.cautions()) {
-        cautions.add(new Caution(caution.code(), group.label() + ": " + caution.message()));
-      }
-    }
+    Map<String, List<Caution>> byGroup = new LinkedHashMap<>();
+    answer.groups().forEach(group -> byGroup.put(group.label(), group.cautions()));
+    cautions.addAll(Selection.cautions(byGroup, selected));
     TextReport.cautions(lines, cautions);
   }
 

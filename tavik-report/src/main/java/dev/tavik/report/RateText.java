@@ -200,6 +200,22 @@ final class RateText {
         : "  at least " + Figures.finePercent(interval.lower());
   }
 
+  /** Conditions that fail; of very many the first, and how many more. */
+  static void failed(Lines lines, List<Condition> failed, boolean summed) {
+    if (!summed || failed.size() < 2) {
+      failed.forEach(each -> condition(lines, each));
+      return;
+    }
+    Condition first = failed.get(0);
+    condition(
+        lines,
+        new Condition(
+            first.name(),
+            first.state(),
+            String.format(
+                "%s; likewise for %s more", first.detail(), Figures.count(failed.size() - 1))));
+  }
+
   static void condition(Lines lines, Condition condition) {
     String state =
         switch (condition.state()) {
