@@ -27,6 +27,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.IntToDoubleFunction;
@@ -46,14 +47,14 @@ public final class Methods {
    * @param arguments a word; none for all
    */
   public static void main(String[] arguments) {
-    System.out.printf("%-44s %12s %12s %12s%n", "microseconds a call", "least", "median", "most");
+    System.out.printf(Locale.ROOT, "%-44s %12s %12s %12s%n", "microseconds a call", "least", "median", "most");
     work()
         .forEach(
             (name, each) -> {
               if (arguments.length == 0 || name.contains(arguments[0])) {
                 Timing.Result result = Timing.of(each);
                 System.out.printf(
-                    "%-44s %12.3f %12.3f %12.3f%n",
+                    Locale.ROOT, "%-44s %12.3f %12.3f %12.3f%n",
                     name, result.least(), result.median(), result.greatest());
               }
             });
@@ -203,7 +204,7 @@ public final class Methods {
     };
     for (int[] shape : shapes) {
       work.put(
-          String.format("fisher r x c, %d x %d, n = %d", shape[0], shape[1], shape[2]),
+          String.format(Locale.ROOT, "fisher r x c, %d x %d, n = %d", shape[0], shape[1], shape[2]),
           i -> TableTest.FISHER.of(random(shape[0], shape[1], shape[2], i)).pValue());
     }
   }

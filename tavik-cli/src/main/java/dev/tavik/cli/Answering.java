@@ -3,6 +3,7 @@ package dev.tavik.cli;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Spec;
 import dev.tavik.report.Detail;
+import dev.tavik.report.FontlessMachine;
 import dev.tavik.report.JsonReport;
 import dev.tavik.report.Picture;
 import dev.tavik.report.TextReport;
@@ -33,18 +34,36 @@ record Answering(Terminal terminal, OutputOptions output, PictureOptions picture
     output.check(sources);
     Map<Path, Function<Answer, Picture>> wanted = pictures.wanted(sources);
     Answer answer = asked(question.apply(spec, terminal.files()));
-    wanted.forEach(
-        (file, drawing) -> {
-          Picture drawn = drawing.apply(answer);
-          output.picture(
-              file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
-        });
+    int status = draw(answer, wanted);
     output.write(
         output.wantsJson()
             ? new JsonReport(detail).of(answer)
             : new TextReport(output.emphasis(terminal), output.detail(detail)).of(answer),
         terminal);
-    return ExitStatus.ANSWERED;
+    return status;
+  }
+
+  /** A picture that can't be drawn costs the picture and a message, not the answer. */
+  private int draw(Answer answer, Map<Path, Function<Answer, Picture>> wanted) {
+    int status = ExitStatus.ANSWERED;
+    if (!wanted.isEmpty()) {
+      FontlessMachine.prepare();
+    }
+    for (Map.Entry<Path, Function<Answer, Picture>> each : wanted.entrySet()) {
+      Path file = each.getKey();
+      try {
+        Picture drawn = each.getValue().apply(answer);
+        output.picture(
+            file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
+      } catch (IllegalArgumentException e) {
+        status = Math.max(status, ExitStatus.USAGE);
+        output.undrawn(file + " is not drawn: " + e.getMessage());
+      } catch (RuntimeException | LinkageError | VirtualMachineError e) {
+        status = ExitStatus.FAULT;
+        output.undrawn(file + " could not be drawn: " + e.getMessage());
+      }
+    }
+    return status;
   }
 
   private Answer asked(Question question) {

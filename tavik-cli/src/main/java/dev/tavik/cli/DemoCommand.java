@@ -230,6 +230,10 @@ final class DemoCommand implements Callable<Integer> {
   }
 
   private int save(Path folder) throws IOException {
+    if (Files.exists(folder) && !Files.isDirectory(folder)) {
+      throw new IllegalArgumentException(
+          "--save must name a folder, got the file " + folder + "; name another");
+    }
     for (String name : DemoFiles.NAMES) {
       Path file = folder.resolve(name);
       if (Files.exists(file)) {
@@ -237,10 +241,15 @@ final class DemoCommand implements Callable<Integer> {
             "--save would overwrite " + file + "; name another folder");
       }
     }
-    Files.createDirectories(folder);
+    try {
+      Files.createDirectories(folder);
+    } catch (IOException e) {
+      throw new UnwrittenException(
+          "can't make the folder " + folder + ": " + FileWriting.reason(e), e);
+    }
     for (String name : DemoFiles.NAMES) {
       try (InputStream in = DemoFiles.open(name)) {
-        Files.copy(in, folder.resolve(name));
+        FileWriting.write(folder.resolve(name), in.readAllBytes());
       }
       terminal.err().println("Wrote " + folder.resolve(name));
     }

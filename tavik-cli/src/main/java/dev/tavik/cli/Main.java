@@ -4,7 +4,10 @@ import dev.tavik.data.DelimitedText;
 import dev.tavik.report.Emphasis;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
+import java.io.FilterOutputStream;
+import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
@@ -69,6 +72,35 @@ public final class Main {
 
   private static PrintWriter writer(FileDescriptor stream) {
     return new PrintWriter(
-        new OutputStreamWriter(new FileOutputStream(stream), StandardCharsets.UTF_8));
+        new OutputStreamWriter(new Outlet(new FileOutputStream(stream)), StandardCharsets.UTF_8));
+  }
+
+  /** A reader that has seen enough, as {@code head} has, is no trouble: the rest goes nowhere. */
+  private static final class Outlet extends FilterOutputStream {
+    private boolean closed;
+
+    Outlet(OutputStream stream) {
+      super(stream);
+    }
+
+    @Override
+    public void write(int character) throws IOException {
+      write(new byte[] {(byte) character}, 0, 1);
+    }
+
+    @Override
+    public void write(byte[] bytes, int offset, int length) throws IOException {
+      if (closed) {
+        return;
+      }
+      try {
+        out.write(bytes, offset, length);
+      } catch (IOException e) {
+        if (!String.valueOf(e.getMessage()).contains("roken pipe")) {
+          throw e;
+        }
+        closed = true;
+      }
+    }
   }
 }

@@ -2,10 +2,12 @@ package dev.tavik.cli;
 
 import dev.tavik.report.Detail;
 import dev.tavik.report.Emphasis;
+import dev.tavik.report.Visible;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -33,6 +35,7 @@ final class OutputOptions {
   boolean help;
 
   private final Map<Path, byte[]> pictures = new LinkedHashMap<>();
+  private final List<String> undrawn = new ArrayList<>();
 
   /**
    * Refuses what can't be written, before anything is computed.
@@ -112,6 +115,11 @@ final class OutputOptions {
     pictures.put(file, bytes);
   }
 
+  /** A picture that is missing, to be told after the answer. */
+  void undrawn(String why) {
+    undrawn.add(why);
+  }
+
   /** Writes the answer and the pictures; a note on the error stream says which files. */
   void write(String answer, Terminal terminal) {
     Map<Path, byte[]> files = new LinkedHashMap<>(pictures);
@@ -122,13 +130,11 @@ final class OutputOptions {
     } else {
       files.put(file, answer.getBytes(StandardCharsets.UTF_8));
     }
-    try {
-      for (Map.Entry<Path, byte[]> each : files.entrySet()) {
-        Files.write(each.getKey(), each.getValue());
-        terminal.err().println("Wrote " + each.getKey());
-      }
-    } catch (IOException e) {
-      throw new IllegalArgumentException("can't write " + e.getMessage(), e);
-    }
+    files.forEach(
+        (each, bytes) -> {
+          FileWriting.write(each, bytes);
+          terminal.err().println("Wrote " + Visible.of(each.toString()));
+        });
+    undrawn.forEach(each -> terminal.err().println("tavik: " + Visible.of(each)));
   }
 }

@@ -4,7 +4,9 @@ import dev.tavik.data.StudyFile;
 import dev.tavik.report.Detail;
 import dev.tavik.report.JsonReport;
 import dev.tavik.report.TextReport;
+import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -40,13 +42,26 @@ final class RunCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     output.check(List.of(study));
-    StudyAnswer answer = StudyFile.read(study, terminal.files()).ask();
+    List<String> sources = new ArrayList<>(List.of(study));
+    Study read =
+        StudyFile.read(
+            study,
+            source -> {
+              sources.add(source);
+              return terminal.files().open(source);
+            });
+    // Only now is it known which files the study reads.
+    output.check(sources);
+    StudyAnswer answer = read.ask();
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
     output.write(
         output.wantsJson()
             ? new JsonReport(detail).of(answer)
             : new TextReport(output.emphasis(terminal), output.detail(detail)).of(answer),
         terminal);
+    if (answer.faulty()) {
+      return ExitStatus.FAULT;
+    }
     return answer.complete() ? ExitStatus.ANSWERED : ExitStatus.DATA;
   }
 }

@@ -3,6 +3,7 @@ package dev.tavik.cli;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.report.Visible;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -103,7 +104,28 @@ final class Suggestions {
     return common ? "50%" : "10%";
   }
 
+  /** A word as a shell takes it; what can't be seen is written by its code. */
   static String quoted(String word) {
-    return word.matches("[\\w./@:+,%-]+") ? word : "'" + word.replace("'", "'\\''") + "'";
+    if (word.matches("[\\w./@:+,%-]+")) {
+      return word;
+    }
+    boolean allSeen = word.codePoints().allMatch(each -> Visible.seen(each) && each != 0xA0);
+    return allSeen ? "'" + word.replace("'", "'\\''") + "'" : "$'" + coded(word) + "'";
+  }
+
+  private static String coded(String word) {
+    StringBuilder coded = new StringBuilder();
+    word.codePoints()
+        .forEach(
+            each -> {
+              if (each == '\'' || each == '\\') {
+                coded.append('\\').appendCodePoint(each);
+              } else if (Visible.seen(each) && each != 0xA0) {
+                coded.appendCodePoint(each);
+              } else {
+                coded.append(String.format(Locale.ROOT, each < 0x80 ? "\\x%02x" : "\\u%04x", each));
+              }
+            });
+    return coded.toString();
   }
 }

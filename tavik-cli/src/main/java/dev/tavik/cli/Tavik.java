@@ -1,6 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.DataException;
+import dev.tavik.report.Visible;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -57,7 +58,10 @@ public final class Tavik {
         .values()
         .forEach(command -> command.getCommandSpec().usageMessage().abbreviateSynopsis(true));
     int status = arguments.length == 0 ? help(commands) : execute(commands, arguments);
-    terminal.out().flush();
+    if (terminal.out().checkError() && status != ExitStatus.FAULT) {
+      terminal.err().println("tavik: the answer could not be written to the standard output.");
+      status = ExitStatus.FAULT;
+    }
     terminal.err().flush();
     return status;
   }
@@ -68,6 +72,8 @@ public final class Tavik {
       return commands.execute(arguments);
     } catch (OutOfMemoryError e) {
       return complain(commands, "the data need more memory than there is", ExitStatus.DATA);
+    } catch (Error e) {
+      return fault(e);
     }
   }
 
@@ -115,8 +121,15 @@ public final class Tavik {
     if (e instanceof IllegalArgumentException) {
       return complain(command, String.valueOf(e.getMessage()), ExitStatus.USAGE);
     }
+    if (e instanceof UnwrittenException) {
+      return complain(command, String.valueOf(e.getMessage()), ExitStatus.FAULT);
+    }
+    return fault(e);
+  }
+
+  private int fault(Throwable e) {
     PrintWriter err = terminal.err();
-    err.println("tavik: a fault in Tavik, not in your data: " + e);
+    err.println("tavik: a fault in Tavik, not in your data: " + Visible.of(e.toString()));
     err.println("Please report it with the command line that led here.");
     if (System.getenv("TAVIK_TRACE") != null) {
       e.printStackTrace(err);
@@ -126,7 +139,8 @@ public final class Tavik {
 
   private int complain(CommandLine command, String message, int status) {
     String name = command.getCommandSpec().qualifiedName();
-    terminal.err().println(name + ": " + message + (message.matches(".*[.?!]") ? "" : "."));
+    String visible = Visible.of(message);
+    terminal.err().println(name + ": " + visible + (visible.matches(".*[.?!]") ? "" : "."));
     if (status == ExitStatus.USAGE) {
       terminal.err().println("See " + name + " --help.");
     }
@@ -148,7 +162,7 @@ public final class Tavik {
         "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
         "",
         "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read",
-        "or used; 4 a fault in Tavik."
+        "or used; 4 a fault in Tavik, or an answer that could not be written."
       })
   private static final class Root implements Runnable {
     @Override

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -223,7 +224,7 @@ class PlanCommandTest {
     CommandLine answer =
         CommandLine.shell(
             String.format(
-                "plan compare --base 8%% --expect 5%%,4.5%% --power 80%% --units tiles --chart %s"
+                Locale.ROOT, "plan compare --base 8%% --expect 5%%,4.5%% --power 80%% --units tiles --chart %s"
                     + " --effect-chart %s --errors-chart %s",
                 chart, effect, errors));
     assertThat(answer.status()).as(answer.err()).isZero();

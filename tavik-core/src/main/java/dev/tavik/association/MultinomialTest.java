@@ -10,6 +10,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -38,7 +39,7 @@ final class MultinomialTest {
     if (lines > MOST_LINES) {
       throw new DeclinedException(
           String.format(
-              "there are about %s outcomes of %s units in %d categories, more than can be gone through"
+              Locale.ROOT, "there are about %s outcomes of %s units in %d categories, more than can be gone through"
                   + " in a few seconds; use pearson or likelihood-ratio",
               Figures.significant(ways(categories - 1), 2), Figures.count(total), categories));
     }

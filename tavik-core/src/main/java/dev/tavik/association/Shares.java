@@ -7,6 +7,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -86,7 +87,7 @@ public record Shares(List<BigInteger> parts) {
               .stripTrailingZeros();
       throw new IllegalArgumentException(
           String.format(
-              "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3 needs"
+              Locale.ROOT, "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3 needs"
                   + " no sum",
               String.join(", ", written), total.toPlainString()));
     }

@@ -5,6 +5,7 @@ import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.TestResult;
+import java.util.Locale;
 
 /**
  * The tests of whether counts follow claimed shares. None of them has a direction.
@@ -55,7 +56,7 @@ public enum SharesTest {
     if (shares.size() != counts.size()) {
       throw new IllegalArgumentException(
           String.format(
-              "there must be one share for each category (%d: %s), got %d",
+              Locale.ROOT, "there must be one share for each category (%d: %s), got %d",
               counts.size(), String.join(", ", counts.levels()), shares.size()));
     }
   }

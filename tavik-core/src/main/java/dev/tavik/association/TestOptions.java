@@ -1,6 +1,7 @@
 package dev.tavik.association;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -96,7 +97,7 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
     }
     if (given.size() != count) {
       throw new IllegalArgumentException(
-          String.format("%s must be one a level, %d, got %d", what, count, given.size()));
+          String.format(Locale.ROOT, "%s must be one a level, %d, got %d", what, count, given.size()));
     }
     return given.stream().mapToDouble(Double::doubleValue).toArray();
   }

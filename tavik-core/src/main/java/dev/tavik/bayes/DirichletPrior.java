@@ -8,6 +8,7 @@ import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -55,7 +56,7 @@ public record DirichletPrior(List<Double> parameters) {
     if (counts.size() != size || claimed.size() != size) {
       throw new IllegalArgumentException(
           String.format(
-              "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
+              Locale.ROOT, "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
               size, counts.size(), claimed.size()));
     }
     double log = 0;

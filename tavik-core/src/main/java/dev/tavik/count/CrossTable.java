@@ -3,6 +3,7 @@ package dev.tavik.count;
 import dev.tavik.result.Figures;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * How often each combination of two classifications was counted: kilns in rows, grades in columns.
@@ -29,7 +30,7 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
     int width = columns.size();
     if (cells.size() != rows.size() || cells.stream().anyMatch(row -> row.size() != width)) {
       throw new IllegalArgumentException(
-          String.format("cells must have %d rows of %d counts each", rows.size(), width));
+          String.format(Locale.ROOT, "cells must have %d rows of %d counts each", rows.size(), width));
     }
     long total = 0;
     for (List<Long> row : cells) {

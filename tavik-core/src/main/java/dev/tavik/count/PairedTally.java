@@ -1,6 +1,7 @@
 package dev.tavik.count;
 
 import dev.tavik.result.Figures;
+import java.util.Locale;
 
 /**
  * The same units judged twice: how often both judgements, one of them or neither was a success.
@@ -32,7 +33,7 @@ public record PairedTally(long both, long firstOnly, long secondOnly, long neith
     if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
       throw new IllegalArgumentException(
           String.format(
-              "%s must be between 0 and %s, got %d", name, Figures.count(Tally.MAX_TRIALS), count));
+              Locale.ROOT, "%s must be between 0 and %s, got %d", name, Figures.count(Tally.MAX_TRIALS), count));
     }
   }
 

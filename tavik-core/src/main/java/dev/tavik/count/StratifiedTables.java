@@ -2,6 +2,7 @@ package dev.tavik.count;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The same comparison of two groups in several strata: kilns North and South by cracked or not, in
@@ -40,7 +41,7 @@ public record StratifiedTables(List<String> rows, List<String> columns, List<Str
     if (rows.size() != 2 || columns.size() != 2) {
       throw new IllegalArgumentException(
           String.format(
-              "strata must be of two rows and two columns, got %d and %d",
+              Locale.ROOT, "strata must be of two rows and two columns, got %d and %d",
               rows.size(), columns.size()));
     }
     rows = List.copyOf(rows);

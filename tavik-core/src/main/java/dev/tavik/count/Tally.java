@@ -2,6 +2,7 @@ package dev.tavik.count;
 
 import dev.tavik.result.Figures;
 import java.math.BigInteger;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -66,7 +67,7 @@ public record Tally(long successes, long trials) {
     if (trials >= 1 && successes > trials && successes <= MAX_TRIALS) {
       throw new IllegalArgumentException(
           String.format(
-              "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
+              Locale.ROOT, "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
                   + " did you mean %1$d/%2$d?",
               trials, successes));
     }

@@ -7,6 +7,7 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -66,7 +67,7 @@ public record CompareDesign(
     if (!(none > 0 && none < 1)) {
       throw new IllegalArgumentException(
           String.format(
-              "a base rate of %s and a margin of %s points leave no room between 0 and 1",
+              Locale.ROOT, "a base rate of %s and a margin of %s points leave no room between 0 and 1",
               Figures.exactPercent(base), Figures.exactPoints(Math.abs(hypothesis.against()))));
     }
   }
@@ -242,7 +243,7 @@ public record CompareDesign(
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
       throw new DeclinedException(
           String.format(
-              "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
+              Locale.ROOT, "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
                   + " normal distribution",
               Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther)));
     }

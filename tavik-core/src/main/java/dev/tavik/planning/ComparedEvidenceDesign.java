@@ -9,6 +9,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
+import java.util.Locale;
 
 /**
  * The Bayes factor of two rates against one common rate is to reach a threshold for a difference,
@@ -78,7 +79,7 @@ public record ComparedEvidenceDesign(
     if (sizes.total() > MOST_UNITS) {
       throw new DeclinedException(
           String.format(
-              "all pairs of counts are gone through for up to %s units in both groups, got %s",
+              Locale.ROOT, "all pairs of counts are gone through for up to %s units in both groups, got %s",
               Figures.count(MOST_UNITS), Figures.count(sizes.total())));
     }
     return new Reached(sizes.groups().get(0).intValue(), sizes.groups().get(1).intValue());

@@ -3,6 +3,7 @@ package dev.tavik.planning;
 import dev.tavik.result.Figures;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * What is expected, as the analyst states it.
@@ -77,7 +78,7 @@ public record Effect(Measure measure, double value) {
     if (expected.size() != claimed.size() || expected.size() < 2) {
       throw new IllegalArgumentException(
           String.format(
-              "expected and claimed shares must be as many, two or more, got %d and %d",
+              Locale.ROOT, "expected and claimed shares must be as many, two or more, got %d and %d",
               expected.size(), claimed.size()));
     }
     double square = 0;
@@ -162,7 +163,7 @@ public record Effect(Measure measure, double value) {
     if (measure != Measure.W && measure != Measure.NONE && !(rate > 0 && rate < 1)) {
       throw new IllegalArgumentException(
           String.format(
-              "%s %s from a base of %s gives a rate of %s, which doesn't lie between 0 and 1",
+              Locale.ROOT, "%s %s from a base of %s gives a rate of %s, which doesn't lie between 0 and 1",
               measure.id(),
               Figures.plain(value),
               Figures.exactPercent(base),

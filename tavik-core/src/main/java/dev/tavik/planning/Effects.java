@@ -2,6 +2,7 @@ package dev.tavik.planning;
 
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
+import java.util.Locale;
 
 /**
  * Which effects a design can have.
@@ -32,7 +33,7 @@ public record Effects(double none, double least, double most) {
     if (!(effect > least && effect < most)) {
       throw new IllegalArgumentException(
           String.format(
-              "%s must lie strictly between %s and %s, got %s",
+              Locale.ROOT, "%s must lie strictly between %s and %s, got %s",
               name, text(least), text(most), text(effect)));
     }
     if (effect == none) {
@@ -42,7 +43,7 @@ public record Effects(double none, double least, double most) {
     if (alternative == (effect < none ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
           String.format(
-              "%s %s lies %s the null value %s, but the alternative is %s",
+              Locale.ROOT, "%s %s lies %s the null value %s, but the alternative is %s",
               name, text(effect), effect < none ? "below" : "above", text(none), alternative.id()));
     }
     return effect;

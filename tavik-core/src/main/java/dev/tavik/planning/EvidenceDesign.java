@@ -11,6 +11,7 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
+import java.util.Locale;
 
 /**
  * The Bayes factor of one rate is to reach a threshold for the alternative, or, where the null
@@ -77,7 +78,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new DeclinedException(
           String.format(
-              "goes through all counts for up to %s observations, got %s",
+              Locale.ROOT, "goes through all counts for up to %s observations, got %s",
               Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first())));
     }
     return new Reached(sizes.first());

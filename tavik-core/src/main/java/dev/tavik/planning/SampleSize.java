@@ -5,6 +5,7 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import dev.tavik.simulation.Progress;
+import java.util.Locale;
 import java.util.function.DoubleFunction;
 import java.util.function.DoublePredicate;
 
@@ -182,7 +183,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         if (n > design.searchedTo()) {
           throw new DeclinedException(
               String.format(
-                  "an exact search for n ends at %s, which don't reach it; take n by the normal"
+                  Locale.ROOT, "an exact search for n ends at %s, which don't reach it; take n by the normal"
                       + " distribution and ask for the exact power of that n",
                   Figures.count(design.searchedTo())));
         }

@@ -3,6 +3,7 @@ package dev.tavik.planning;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -33,7 +34,7 @@ public record TrendDesign(
     if (rates.size() < 2 || scores.size() != rates.size()) {
       throw new IllegalArgumentException(
           String.format(
-              "a trend needs two rates or more and a score for each, got %d and %d",
+              Locale.ROOT, "a trend needs two rates or more and a score for each, got %d and %d",
               rates.size(), scores.size()));
     }
     for (int i = 1; i < scores.size(); i++) {
@@ -49,7 +50,7 @@ public record TrendDesign(
     if (alternative == (slope < 0 ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
           String.format(
-              "the rates %s with the scores, but the alternative is %s",
+              Locale.ROOT, "the rates %s with the scores, but the alternative is %s",
               slope < 0 ? "fall" : "rise", alternative.id()));
     }
   }

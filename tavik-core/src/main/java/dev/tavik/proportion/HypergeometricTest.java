@@ -4,6 +4,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
+import java.util.Locale;
 
 /**
  * The binomial test's form for a sample without replacement (Wright 1991, Exact Confidence Bounds
@@ -38,7 +39,7 @@ final class HypergeometricTest {
       long below = Math.max(1, (long) Math.floor(units));
       throw new IllegalArgumentException(
           String.format(
-              "against must be a whole number of the lot's %d units, got %s of them; did you mean"
+              Locale.ROOT, "against must be a whole number of the lot's %d units, got %s of them; did you mean"
                   + " %d/%d or %d/%d?",
               lot, units, below, lot, Math.min(lot - 1, below + 1), lot));
     }

@@ -5,6 +5,7 @@ import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
+import java.util.Locale;
 
 /**
  * The tests of the rate in a finite lot, from a sample drawn without replacement. Their ids are
@@ -117,7 +118,7 @@ public enum LotTest {
     if (!(lot > trials && lot <= Tally.MAX_TRIALS)) {
       throw new IllegalArgumentException(
           String.format(
-              "lot must be larger than the sample (%d) and at most 10^12, got %d", trials, lot));
+              Locale.ROOT, "lot must be larger than the sample (%d) and at most 10^12, got %d", trials, lot));
     }
   }
 }

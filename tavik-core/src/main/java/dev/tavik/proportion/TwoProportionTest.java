@@ -7,6 +7,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
+import java.util.Locale;
 
 /**
  * The tests of two independent proportions: of no difference or, some of them, of any difference δ
@@ -196,7 +197,7 @@ public enum TwoProportionTest {
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
-              "all pairs of counts are gone through for up to %s units in both groups, got %s",
+              Locale.ROOT, "all pairs of counts are gone through for up to %s units in both groups, got %s",
               Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second)));
     }
     return switch (this) {

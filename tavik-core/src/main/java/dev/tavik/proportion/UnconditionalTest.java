@@ -6,6 +6,7 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
+import java.util.Locale;
 import java.util.function.LongToDoubleFunction;
 
 /**
@@ -37,7 +38,7 @@ final class UnconditionalTest {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
-              "is offered for up to %s trials in both groups together, got %s; use fisher,"
+              Locale.ROOT, "is offered for up to %s trials in both groups together, got %s; use fisher,"
                   + " fisher-mid-p or z-pooled, which hardly differ from it there",
               Figures.count(MOST_TRIALS), Figures.count(data.total())));
     }

@@ -17,6 +17,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.simulation.Simulation.Histogram;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.LongPredicate;
 import java.util.function.LongToDoubleFunction;
@@ -62,7 +63,7 @@ public final class NullWorld {
     DecimalFraction against = DecimalFraction.of(hypothesis.against());
     return ofCount(
         String.format(
-            "samples of %s with a rate of %s",
+            Locale.ROOT, "samples of %s with a rate of %s",
             Figures.count(tally.trials()), Figures.exactPercent(hypothesis.against())),
         "successes",
         new Binomial(tally.trials(), against),
@@ -85,7 +86,7 @@ public final class NullWorld {
     long marked = Math.round(lot * hypothesis.against());
     return ofCount(
         String.format(
-            "samples of %s from a lot of %s, %s of them successes",
+            Locale.ROOT, "samples of %s from a lot of %s, %s of them successes",
             Figures.count(tally.trials()), Figures.count(lot), Figures.count(marked)),
         "successes",
         new Hypergeometric(lot, marked, tally.trials()),
@@ -110,7 +111,7 @@ public final class NullWorld {
     long successes = first.successes() + second.successes();
     return ofCount(
         String.format(
-            "shuffles of %s successes among %s trials, %s of them the first group's",
+            Locale.ROOT, "shuffles of %s successes among %s trials, %s of them the first group's",
             Figures.count(successes), Figures.count(all), Figures.count(first.trials())),
         "successes of the first group",
         new Hypergeometric(all, successes, first.trials()),
@@ -145,7 +146,7 @@ public final class NullWorld {
     Bins bins = Bins.around(deviation, observed, 2.0 / (first.trials() + second.trials()));
     return new NullWorld(
         String.format(
-            "pairs of samples of %s and %s with the pooled rate of %s",
+            Locale.ROOT, "pairs of samples of %s and %s with the pooled rate of %s",
             Figures.count(first.trials()),
             Figures.count(second.trials()),
             Figures.finePercent(rate.value())),
@@ -191,7 +192,7 @@ public final class NullWorld {
     }
     return ofCount(
         String.format(
-            "worlds in which a coin turns round each of %s pairs that were judged differently",
+            Locale.ROOT, "worlds in which a coin turns round each of %s pairs that were judged differently",
             Figures.count(different)),
         "pairs with success in the first only",
         new Binomial(different, DecimalFraction.of(0.5)),
@@ -226,7 +227,7 @@ public final class NullWorld {
           case GREATER -> Figures.count(observed) + " or more";
           case TWO_SIDED ->
               String.format(
-                  "as far from the expected %s as %s, either way",
+                  Locale.ROOT, "as far from the expected %s as %s, either way",
                   Figures.significant(expected, 4), Figures.count(observed));
         };
     return new NullWorld(
@@ -293,7 +294,7 @@ public final class NullWorld {
   public static NullWorld ofShares(CategoryCounts counts, Shares claimed) {
     MultinomialWorld world = new MultinomialWorld(counts, claimed);
     return new NullWorld(
-        String.format("samples of %s with the claimed shares", Figures.count(counts.total())),
+        String.format(Locale.ROOT, "samples of %s with the claimed shares", Figures.count(counts.total())),
         world,
         List.of("pearson", "likelihood-ratio"),
         List.of("X2 as large, or larger", "G2 as large, or larger"),
@@ -383,7 +384,7 @@ public final class NullWorld {
 
   private static String tablesOf(CrossTable table) {
     return String.format(
-        "tables of %s units with the same row and column totals", Figures.count(table.total()));
+        Locale.ROOT, "tables of %s units with the same row and column totals", Figures.count(table.total()));
   }
 
   /**

@@ -13,6 +13,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Puts the answer about the agreement of two classifications together. */
@@ -69,7 +70,7 @@ final class AgreementAnalysis {
             "units classified differently",
             moved() >= FEW ? Condition.State.MET : Condition.State.NOT_MET,
             String.format(
-                "%s; the chi-square approximation of bowker wants at least %d",
+                Locale.ROOT, "%s; the chi-square approximation of bowker wants at least %d",
                 Figures.count(moved()), FEW)),
         new Condition(
             "the same units",
@@ -105,19 +106,19 @@ final class AgreementAnalysis {
         Double.isNaN(kappa)
             ? ", which chance alone would bring too"
             : String.format(
-                ", kappa %s%s",
+                Locale.ROOT, ", kappa %s%s",
                 Figures.significant(kappa, 3),
                 interval
                     .map(
                         each ->
                             String.format(
-                                " (%s interval %s to %s)",
+                                Locale.ROOT, " (%s interval %s to %s)",
                                 Figures.exactPercent(level),
                                 Figures.significant(each.lower(), 3),
                                 Figures.significant(each.upper(), 3)))
                     .orElse(""));
     return String.format(
-        "%s%s and %s agree on %s of %s units (%s)%s%s.",
+        Locale.ROOT, "%s%s and %s agree on %s of %s units (%s)%s%s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         question.first(),
         question.second(),
@@ -130,7 +131,7 @@ final class AgreementAnalysis {
 
   private String whereTheyDiffer() {
     return String.format(
-        "; where they differ, %s: %s, %s test at alpha %s",
+        Locale.ROOT, "; where they differ, %s: %s, %s test at alpha %s",
         test.rejects(alpha)
             ? "one leans to other levels than the other"
             : "neither is shown to lean to other levels than the other",

@@ -12,6 +12,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one comparison, the gravest first. */
@@ -65,17 +66,17 @@ final class CompareCautions {
       String comparison =
           settings.hypothesis().against() == 0
               ? String.format(
-                  "%s is %s than %s",
+                  Locale.ROOT, "%s is %s than %s",
                   answer.first().name(), less ? "lower" : "higher", answer.second().name())
               : String.format(
-                  "%s is %s %s points",
+                  Locale.ROOT, "%s is %s %s points",
                   answer.order(),
                   less ? "below" : "above",
                   Figures.exactPoints(settings.hypothesis().against()));
       add(
           Code.OTHER_DIRECTION,
           String.format(
-              "The alternative '%s' says that %s, but the data point the other way. If the order of"
+              Locale.ROOT, "The alternative '%s' says that %s, but the data point the other way. If the order of"
                   + " the groups or the direction was mixed up, set it right; if it was meant, the"
                   + " data lend it no support.",
               settings.hypothesis().alternative().id(), comparison));
@@ -114,7 +115,7 @@ final class CompareCautions {
     add(
         Code.FEW_SUCCESSES,
         String.format(
-            "Only %s are expected in one group, too few for the normal approximation (%s). %s",
+            Locale.ROOT, "Only %s are expected in one group, too few for the normal approximation (%s). %s",
             expected.inWords(), approximate, instead));
   }
 
@@ -125,7 +126,7 @@ final class CompareCautions {
       add(
           Code.ALL_OR_NONE,
           String.format(
-              "%s was a success in either group: nothing tells them apart, and no test can. The"
+              Locale.ROOT, "%s was a success in either group: nothing tells them apart, and no test can. The"
                   + " intervals say how far apart they may still be.",
               none ? "None" : "Every one"));
     }
@@ -145,7 +146,7 @@ final class CompareCautions {
       add(
           Code.ZERO_CELL,
           String.format(
-              "One of the four counts is 0, so there is no upper limit for %s. The difference has"
+              Locale.ROOT, "One of the four counts is 0, so there is no upper limit for %s. The difference has"
                   + " limits all the same; gart's odds ratio adds 1/2 to each count.",
               endless.stream()
                   .map(each -> each.quantity().id() + " (" + each.method() + ")")
@@ -167,7 +168,7 @@ final class CompareCautions {
       add(
           Code.CLIPPED_LIMIT,
           String.format(
-              "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
+              Locale.ROOT, "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
                   + " Such an interval covers too seldom here; prefer newcombe or mee.",
               clipped));
     }
@@ -182,7 +183,7 @@ final class CompareCautions {
       add(
           Code.LEVEL_ALPHA,
           String.format(
-              "Intervals are at level %s, tests at alpha %s%s. An interval may include what a test"
+              Locale.ROOT, "Intervals are at level %s, tests at alpha %s%s. An interval may include what a test"
                   + " rejects, or the other way round; level %s would match.",
               Figures.exactPercent(settings.level()),
               Figures.plain(settings.alpha()),
@@ -206,7 +207,7 @@ final class CompareCautions {
       add(
           Code.TEST_AND_INTERVAL,
           String.format(
-              "The %s test %s; by %s it would be the other way. They are built on different"
+              Locale.ROOT, "The %s test %s; by %s it would be the other way. They are built on different"
                   + " principles, and here the case is close; report both, or the pair that was"
                   + " planned.",
               answer.preference().test(), rejects ? "rejects" : "doesn't reject", contradicting));
@@ -241,7 +242,7 @@ final class CompareCautions {
                 add(
                     Code.WITHIN_MARGIN,
                     String.format(
-                        "The difference is significant, but by the %s interval smaller than the"
+                        Locale.ROOT, "The difference is significant, but by the %s interval smaller than the"
                             + " margin of %s percentage points: not zero, and of no practical"
                             + " meaning.",
                         each.method(), Figures.exactPoints(margin))));

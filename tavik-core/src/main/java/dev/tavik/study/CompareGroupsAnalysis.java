@@ -10,6 +10,7 @@ import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /** Puts the answers about all pairs together, after the overall test, with one verdict. */
@@ -86,7 +87,7 @@ final class CompareGroupsAnalysis {
           new Caution(
               Code.ADJUSTED_AWAY,
               String.format(
-                  "Significant alone (%s), but not among the pairs looked at together (adjusted %s).",
+                  Locale.ROOT, "Significant alone (%s), but not among the pairs looked at together (adjusted %s).",
                   Figures.pEquals(test.log10PValue()), Figures.pEquals(adjusted.log10PValue()))));
     }
     return pair.concluded(cautions, pair.conclusion());
@@ -106,7 +107,7 @@ final class CompareGroupsAnalysis {
           new Caution(
               Code.PAIRS_LEFT_OUT,
               String.format(
-                  "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
+                  Locale.ROOT, "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
                       + " Name a baseline to hold each group against one, or choose a coarser"
                       + " grouping.",
                   Figures.count(groups),

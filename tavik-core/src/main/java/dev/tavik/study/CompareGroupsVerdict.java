@@ -6,6 +6,7 @@ import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -34,7 +35,7 @@ final class CompareGroupsVerdict {
   String text() {
     String together =
         String.format(
-            "%sthe %s groups %s (pearson chi-square, %s, alpha %s).",
+            Locale.ROOT, "%sthe %s groups %s (pearson chi-square, %s, alpha %s).",
             question.label().isEmpty() ? "" : question.label() + ": ",
             Figures.count(question.groups().size()),
             overall.rejects(settings.alpha()) ? "differ" : "are not shown to differ",
@@ -67,7 +68,7 @@ final class CompareGroupsVerdict {
     String pairs = question.baseline() == null ? "pairs" : "groups against " + question.baseline();
     String many =
         String.format(
-            "Of %s %s %s %s %s, %s %s",
+            Locale.ROOT, "Of %s %s %s %s %s, %s %s",
             Figures.count(this.pairs.size()),
             pairs,
             shown.isEmpty() ? "none" : Figures.count(shown.size()),
@@ -99,7 +100,7 @@ final class CompareGroupsVerdict {
     boolean onlyDiffer =
         settings.plain() && settings.hypothesis().alternative() == Alternative.TWO_SIDED;
     return String.format(
-        "%s: %s (%s)",
+        Locale.ROOT, "%s: %s (%s)",
         onlyDiffer
             ? one + " against " + two
             : CompareVerdict.claim(settings, one, two, /* rejects= */ true),
@@ -129,7 +130,7 @@ final class CompareGroupsVerdict {
       return settings.show() == Show.EQUIVALENT
           ? "shown to be equivalent within " + points(margin)
           : String.format(
-              "shown to be non-inferior (%s by less than %s)",
+              Locale.ROOT, "shown to be non-inferior (%s by less than %s)",
               alternative == Alternative.GREATER ? "lower" : "higher", points(margin));
     }
     double against = settings.hypothesis().against();
@@ -154,7 +155,7 @@ final class CompareGroupsVerdict {
 
   private String methods() {
     return String.format(
-        "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
+        Locale.ROOT, "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
         Sentences.capitalised(pairs.get(0).preference().test()),
         Figures.exactPercent(settings.level()),
         CompareVerdict.title(settings, pairs.get(0).preferredInterval()),

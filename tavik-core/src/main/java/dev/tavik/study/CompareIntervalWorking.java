@@ -16,6 +16,7 @@ import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /**
@@ -63,10 +64,10 @@ final class CompareIntervalWorking {
             new Working(
                 method.id(),
                 String.format(
-                    "the two-sided %s interval of the %s by hand",
+                    Locale.ROOT, "the two-sided %s interval of the %s by hand",
                     method.title(), method.quantity().id().replace('-', ' ')),
                 String.format(
-                    "x1 of n1: %s; x2 of n2: %s; %s against %s",
+                    Locale.ROOT, "x1 of n1: %s; x2 of n2: %s; %s against %s",
                     first.name(), second.name(), first.name(), second.name()),
                 working.steps));
       }
@@ -81,7 +82,7 @@ final class CompareIntervalWorking {
           "",
           "x1 + 1, n1 + 2; x2 + 1, n2 + 2",
           String.format(
-              "%d + 1, %d + 2; %d + 1, %d + 2",
+              Locale.ROOT, "%d + 1, %d + 2; %d + 1, %d + 2",
               first.successes(), first.trials(), second.successes(), second.trials()),
           added(first) + " and " + added(second),
           "");
@@ -123,7 +124,7 @@ final class CompareIntervalWorking {
             + " x "
             + number(error)
             + (corrected
-                ? String.format(" + 1 / (2 x %d) + 1 / (2 x %d)", one.trials(), two.trials())
+                ? String.format(Locale.ROOT, " + 1 / (2 x %d) + 1 / (2 x %d)", one.trials(), two.trials())
                 : ""),
         number(half),
         "");
@@ -146,7 +147,7 @@ final class CompareIntervalWorking {
         "L",
         "d - sqrt((p1 - l1)^2 + (u2 - p2)^2)",
         String.format(
-            "%s - sqrt((%s - %s)^2 + (%s - %s)^2)",
+            Locale.ROOT, "%s - sqrt((%s - %s)^2 + (%s - %s)^2)",
             d, p1, number(one.lower()), number(two.upper()), p2),
         number(interval.lower()),
         "The difference is smallest where the first is low and the second high.");
@@ -155,7 +156,7 @@ final class CompareIntervalWorking {
         "U",
         "d + sqrt((u1 - p1)^2 + (p2 - l2)^2)",
         String.format(
-            "%s + sqrt((%s - %s)^2 + (%s - %s)^2)",
+            Locale.ROOT, "%s + sqrt((%s - %s)^2 + (%s - %s)^2)",
             d, number(one.upper()), p1, p2, number(two.lower())),
         number(interval.upper()),
         "");
@@ -173,7 +174,7 @@ final class CompareIntervalWorking {
             : "the plain Wilson limits with x - 1/2 and x + 1/2 in place of x",
         plain
             ? String.format(
-                "(%d + %s^2 / 2 -/+ %s sqrt(%d x %d / %d + %s^2 / 4)) / (%d + %s^2)",
+                Locale.ROOT, "(%d + %s^2 / 2 -/+ %s sqrt(%d x %d / %d + %s^2 / 4)) / (%d + %s^2)",
                 x, number(z), number(z), x, tally.failures(), n, number(z), n, number(z))
             : tally.toString(),
         number(limits.lower()) + ", " + number(limits.upper()),
@@ -193,7 +194,7 @@ final class CompareIntervalWorking {
         "RR",
         "(x1 / n1) / (x2 / n2)",
         String.format(
-            "(%d / %d) / (%d / %d)",
+            Locale.ROOT, "(%d / %d) / (%d / %d)",
             first.successes(), first.trials(), second.successes(), second.trials()),
         number(ratio),
         "");
@@ -202,7 +203,7 @@ final class CompareIntervalWorking {
         "SE",
         "sqrt(1 / x1 - 1 / n1 + 1 / x2 - 1 / n2)",
         String.format(
-            "sqrt(1 / %d - 1 / %d + 1 / %d - 1 / %d)",
+            Locale.ROOT, "sqrt(1 / %d - 1 / %d + 1 / %d - 1 / %d)",
             first.successes(), first.trials(), second.successes(), second.trials()),
         number(error),
         "On the scale of the logarithm a ratio is nearly normal.");
@@ -220,7 +221,7 @@ final class CompareIntervalWorking {
         "a, b, c, d",
         "x1, n1 - x1, x2, n2 - x2",
         String.format(
-            "%d, %d - %d, %d, %d - %d",
+            Locale.ROOT, "%d, %d - %d, %d, %d - %d",
             first.successes(),
             first.trials(),
             first.successes(),
@@ -234,7 +235,7 @@ final class CompareIntervalWorking {
         "odds ratio",
         "OR",
         "a d / (b c)",
-        String.format("%s x %s / (%s x %s)", number(a), number(d), number(b), number(c)),
+        String.format(Locale.ROOT, "%s x %s / (%s x %s)", number(a), number(d), number(b), number(c)),
         number(odds),
         "The cross product. The conditional maximum-likelihood estimate, which belongs to the"
             + " conditional intervals, is another one, a little nearer to 1.");
@@ -244,7 +245,7 @@ final class CompareIntervalWorking {
         "SE",
         "sqrt(1 / a + 1 / b + 1 / c + 1 / d)",
         String.format(
-            "sqrt(1 / %s + 1 / %s + 1 / %s + 1 / %s)", number(a), number(b), number(c), number(d)),
+            Locale.ROOT, "sqrt(1 / %s + 1 / %s + 1 / %s + 1 / %s)", number(a), number(b), number(c), number(d)),
         number(error),
         "");
     logLimits("OR", odds, error);

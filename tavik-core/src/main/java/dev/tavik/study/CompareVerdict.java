@@ -8,6 +8,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import java.util.Locale;
 
 /**
  * The verdict on a comparison, for a reader who never saw a test: who is lower or higher, by how
@@ -55,12 +56,12 @@ final class CompareVerdict {
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
-          "%s and %s are %s to be equivalent within %s percentage points",
+          Locale.ROOT, "%s and %s are %s to be equivalent within %s percentage points",
           one, two, rejects ? "shown" : "not shown", Figures.exactPoints(margin));
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       return String.format(
-          "%s is %s to be non-inferior to %s (%s by less than %s percentage points)",
+          Locale.ROOT, "%s is %s to be non-inferior to %s (%s by less than %s percentage points)",
           one,
           rejects ? "shown" : "not shown",
           two,
@@ -70,7 +71,7 @@ final class CompareVerdict {
     double against = settings.hypothesis().against();
     if (against != 0) {
       return String.format(
-          "%s is %s %s %s percentage points",
+          Locale.ROOT, "%s is %s %s %s percentage points",
           one + " minus " + two,
           rejects ? "shown" : "not shown",
           switch (settings.hypothesis().alternative()) {
@@ -97,7 +98,7 @@ final class CompareVerdict {
 
   private static String rate(NamedTally group, NamedTally other) {
     return String.format(
-        "%s %s (%s of %s)",
+        Locale.ROOT, "%s %s (%s of %s)",
         group.name(),
         Figures.percentBeside(group.tally().proportion(), other.tally().proportion()),
         Figures.count(group.tally().successes()),
@@ -148,7 +149,7 @@ final class CompareVerdict {
       return one + " higher by " + Figures.points(lower) + " to " + points(upper);
     }
     return String.format(
-        "anything from %s lower by %s to %s higher by %s",
+        Locale.ROOT, "anything from %s lower by %s to %s higher by %s",
         one, Figures.points(lower), one, points(upper));
   }
 
@@ -164,7 +165,7 @@ final class CompareVerdict {
           case UPPER -> "at most " + times(interval.upper());
           case LOWER -> "at least " + times(interval.lower());
         };
-    return String.format("%s%s %s times that of %s", what, one, times, two);
+    return String.format(Locale.ROOT, "%s%s %s times that of %s", what, one, times, two);
   }
 
   private static String times(double value) {
@@ -173,7 +174,7 @@ final class CompareVerdict {
 
   private String intervalName() {
     return String.format(
-        "%s %s %s",
+        Locale.ROOT, "%s %s %s",
         Figures.exactPercent(interval.level()),
         title(settings, interval),
         interval.side() == Side.TWO_SIDED
@@ -212,7 +213,7 @@ final class CompareVerdict {
             - answer.second().tally().proportion()
             - settings.hypothesis().against();
     return String.format(
-        " %s looks %s; the two-sided test asked only whether %s.",
+        Locale.ROOT, " %s looks %s; the two-sided test asked only whether %s.",
         settings.plain() ? one : "The difference",
         away < 0 ? "lower" : "higher",
         settings.plain() ? "they differ" : "it is another");

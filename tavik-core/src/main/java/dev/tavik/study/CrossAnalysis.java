@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -219,7 +220,7 @@ final class CrossAnalysis {
             small.isEmpty()
                 ? "all are at least 5, enough for the chi-square approximation"
                 : String.format(
-                    "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
+                    Locale.ROOT, "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
                         + " most a fifth of them under 5",
                     small.size(), table.rows().size() * table.columns().size(), some(small))),
         new Condition(
@@ -272,7 +273,7 @@ final class CrossAnalysis {
     boolean rejects = test.rejects(settings.alpha());
     String v = Figures.significant(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
     return String.format(
-        "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
+        Locale.ROOT, "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         order
             .verdict(test, rejects)
@@ -341,7 +342,7 @@ final class CrossAnalysis {
   private String departure(Place place) {
     CellFigures cell = cells.get(place.row()).get(place.column());
     return String.format(
-        "%s %s (%s, expected %s)",
+        Locale.ROOT, "%s %s (%s, expected %s)",
         name(place.row(), place.column()),
         cell.adjustedResidual() < 0 ? "below" : "above",
         Figures.count(cell.observed()),

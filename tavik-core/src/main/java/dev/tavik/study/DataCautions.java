@@ -5,6 +5,7 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of because of the file that the counts came from. */
@@ -67,10 +68,10 @@ final class DataCautions {
         from.missing().entrySet().stream()
             .map(
                 column ->
-                    String.format("%s lacks %s", column.getKey(), Figures.count(column.getValue())))
+                    String.format(Locale.ROOT, "%s lacks %s", column.getKey(), Figures.count(column.getValue())))
             .collect(Collectors.joining(", "));
     return String.format(
-        "%s of %s were left out for a missing value (%s), %s. If the missing ones are"
+        Locale.ROOT, "%s of %s were left out for a missing value (%s), %s. If the missing ones are"
             + " unlike the others, the answer is off.",
         Figures.count(missing),
         Figures.count(missing + used),

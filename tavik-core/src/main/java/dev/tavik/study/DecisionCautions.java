@@ -6,6 +6,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of in the decisions of several tests of the same question. */
@@ -21,7 +22,7 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
                 new Caution(
                     Code.NO_STATISTIC,
                     String.format(
-                        "The %s test has no statistic here, since its standard error is 0; its"
+                        Locale.ROOT, "The %s test has no statistic here, since its standard error is 0; its"
                             + " p-value of 1 says nothing.",
                         test.method())))
         .toList();
@@ -41,7 +42,7 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
         new Caution(
             Code.TESTS_DISAGREE,
             String.format(
-                "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
+                Locale.ROOT, "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
                     + " was planned, not the one that suits.",
                 Figures.plain(alpha),
                 joined(rejecting),
@@ -66,7 +67,7 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
             new Caution(
                 Code.NEAR_ALPHA,
                 String.format(
-                    "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
+                    Locale.ROOT, "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
                         + " the interval says more than the verdict.",
                     Figures.pEquals(preferred.log10PValue()), Figures.plain(alpha))))
         : List.of();

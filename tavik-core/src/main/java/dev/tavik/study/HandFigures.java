@@ -8,6 +8,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
 import java.util.List;
+import java.util.Locale;
 
 /** How numbers stand in a calculation by hand: to ten digits, so that each line can be redone. */
 final class HandFigures {
@@ -84,7 +85,7 @@ final class HandFigures {
         "SE",
         "sqrt(p1 (1 - p1) / n1 + p2 (1 - p2) / n2)",
         String.format(
-            "sqrt(%s (1 - %s) / %d + %s (1 - %s) / %d)",
+            Locale.ROOT, "sqrt(%s (1 - %s) / %d + %s (1 - %s) / %d)",
             p1, p1, first.trials(), p2, p2, second.trials()),
         number(separateError(first, second)),
         reason);
@@ -154,7 +155,7 @@ final class HandFigures {
         brief(side) + relation + (less ? "-" : "") + brief(critical),
         rejects ? "reject the null" : "do not reject the null",
         String.format(
-            "The same as P %s alpha: %s %s %s.",
+            Locale.ROOT, "The same as P %s alpha: %s %s %s.",
             rejects ? "<=" : ">",
             Figures.pValue(result.log10PValue()),
             rejects ? "<=" : ">",

@@ -12,6 +12,7 @@ import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /** The closed-form intervals of a proportion as they are done by hand: two-sided, line by line. */
@@ -69,7 +70,7 @@ final class IntervalWorking {
         "standard error of the estimate",
         "SE",
         "sqrt(p (1 - p) / n)",
-        String.format("sqrt(%s (1 - %s) / %d)", number(p), number(p), tally.trials()),
+        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", number(p), number(p), tally.trials()),
         error,
         "The observed proportion stands here: an interval has no null value.");
     double half = z * error + (corrected ? 0.5 / tally.trials() : 0);
@@ -101,7 +102,7 @@ final class IntervalWorking {
         "proportion, with half of them successes",
         "p'",
         "(x + z*^2 / 2) / n'",
-        String.format("(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
+        String.format(Locale.ROOT, "(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
         centre,
         "");
     double half = z * Math.sqrt(centre * (1 - centre) / trials);
@@ -110,7 +111,7 @@ final class IntervalWorking {
         "h",
         "z* sqrt(p' (1 - p') / n')",
         String.format(
-            "%s sqrt(%s (1 - %s) / %s)", number(z), number(centre), number(centre), number(trials)),
+            Locale.ROOT, "%s sqrt(%s (1 - %s) / %s)", number(z), number(centre), number(centre), number(trials)),
         half,
         "");
     limits("p'", centre, half, interval);
@@ -125,7 +126,7 @@ final class IntervalWorking {
         "c",
         "(x + z*^2 / 2) / (n + z*^2)",
         String.format(
-            "(%d + %s^2 / 2) / (%d + %s^2)",
+            Locale.ROOT, "(%d + %s^2 / 2) / (%d + %s^2)",
             tally.successes(), number(z), tally.trials(), number(z)),
         centre,
         "");
@@ -134,7 +135,7 @@ final class IntervalWorking {
         "h",
         "z* sqrt(x (n - x) / n + z*^2 / 4) / (n + z*^2)",
         String.format(
-            "%s sqrt(%d x %d / %d + %s^2 / 4) / (%d + %s^2)",
+            Locale.ROOT, "%s sqrt(%d x %d / %d + %s^2 / 4) / (%d + %s^2)",
             number(z),
             tally.successes(),
             tally.failures(),
@@ -163,7 +164,7 @@ final class IntervalWorking {
         "",
         formula + " of the plain interval with " + moved + " in place of x",
         String.format(
-            "%s %s %s", number(centre(x)), formula.contains("+") ? "+" : "-", number(half(x))),
+            Locale.ROOT, "%s %s %s", number(centre(x)), formula.contains("+") ? "+" : "-", number(half(x))),
         limit,
         "");
   }

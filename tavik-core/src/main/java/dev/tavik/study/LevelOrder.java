@@ -6,6 +6,7 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -75,7 +76,7 @@ record LevelOrder(CrossTable table, Ordered ordered) {
     int last = levels.size() - 1;
     return Optional.of(
         String.format(
-            "the share of %s %s from %s to %s (%s to %s)",
+            Locale.ROOT, "the share of %s %s from %s to %s (%s to %s)",
             two.get(0),
             rejects ? way : "is not shown to rise or fall",
             levels.get(0),

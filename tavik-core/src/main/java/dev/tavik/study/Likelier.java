@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import dev.tavik.bayes.Evidence;
+import java.util.Locale;
 
 /** A Bayes factor in words. */
 final class Likelier {
@@ -10,7 +11,7 @@ final class Likelier {
   static String words(double logBayesFactor, String alternative, String none) {
     boolean favoursNull = logBayesFactor < 0;
     return String.format(
-        "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
+        Locale.ROOT, "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
         RateBayes.times(logBayesFactor),
         favoursNull ? none : alternative,
         favoursNull ? alternative : none,

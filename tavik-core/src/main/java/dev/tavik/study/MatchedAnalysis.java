@@ -12,6 +12,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.MatchedAnswer.Pair;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Puts the answer about several judgements of the same units together. */
@@ -86,7 +87,7 @@ final class MatchedAnalysis {
             "units that tell the judgements apart",
             judged >= FEW_UNITS ? Condition.State.MET : Condition.State.NOT_MET,
             String.format(
-                "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
+                Locale.ROOT, "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
                 Figures.count(telling()), tallies.names().size(), FEW_UNITS)),
         new Condition(
             "the same units",
@@ -114,7 +115,7 @@ final class MatchedAnalysis {
             .map(
                 pair ->
                     String.format(
-                        "%s %s points %s than %s",
+                        Locale.ROOT, "%s %s points %s than %s",
                         pair.first(),
                         Figures.points(pair.difference()),
                         pair.difference() < 0 ? "lower" : "higher",
@@ -125,7 +126,7 @@ final class MatchedAnalysis {
             ? "no two alone after adjustment for " + pairs.size() + " pairs"
             : different + ", after adjustment for " + pairs.size() + " pairs";
     return String.format(
-        "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
+        Locale.ROOT, "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tallies.names().size(),
         Figures.count(tallies.units()),

@@ -6,6 +6,7 @@ import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Whether the null hypothesis expects enough successes and failures for the normal approximation,
@@ -42,7 +43,7 @@ record NormalApproximation(Tally tally, double against, double successes, double
   private Condition condition(String name, double expected, double share) {
     String sum =
         String.format(
-            "%s x %s = %s",
+            Locale.ROOT, "%s x %s = %s",
             Figures.count(tally.trials()), Figures.exactPercent(share), expected(expected));
     return enough(expected)
         ? new Condition(

@@ -6,6 +6,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -72,7 +73,7 @@ public record OutlookQuestion(
       alternative = line.underAlternative();
     }
     return String.format(
-        "With %s observations the Bayes factor will reach %s for the alternative with a chance of %s"
+        Locale.ROOT, "With %s observations the Bayes factor will reach %s for the alternative with a chance of %s"
             + " if %s is true, and for the null with a chance of %s if that is; the chance of being"
             + " misled so strongly is %s and %s.",
         Figures.count(line.observations()),

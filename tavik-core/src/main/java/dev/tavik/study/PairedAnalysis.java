@@ -15,6 +15,7 @@ import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Puts the answer to one paired comparison together. */
 final class PairedAnalysis {
@@ -118,7 +119,7 @@ final class PairedAnalysis {
   private List<Condition> conditions() {
     String found =
         String.format(
-            "%s of them (%s only: %s, %s only: %s)",
+            Locale.ROOT, "%s of them (%s only: %s, %s only: %s)",
             Figures.count(tally.discordant()),
             question.first(),
             Figures.count(tally.firstOnly()),
@@ -148,7 +149,7 @@ final class PairedAnalysis {
           new Caution(
               Code.OTHER_DIRECTION,
               String.format(
-                  "The alternative '%s' says that %s is %s than %s, but the data point the other way."
+                  Locale.ROOT, "The alternative '%s' says that %s is %s than %s, but the data point the other way."
                       + " If the order of the columns or the direction was mixed up, set it right.",
                   settings.alternative().id(),
                   question.first(),
@@ -166,7 +167,7 @@ final class PairedAnalysis {
           new Caution(
               Code.FEW_SUCCESSES,
               String.format(
-                  "Only %d discordant pairs, too few for the normal approximation; prefer"
+                  Locale.ROOT, "Only %d discordant pairs, too few for the normal approximation; prefer"
                       + " mcnemar-exact or mcnemar-mid-p.",
                   tally.discordant())));
     }
@@ -180,7 +181,7 @@ final class PairedAnalysis {
           new Caution(
               Code.LEVEL_ALPHA,
               String.format(
-                  "Intervals are at level %s, tests at alpha %s; level %s would match.",
+                  Locale.ROOT, "Intervals are at level %s, tests at alpha %s; level %s would match.",
                   Figures.exactPercent(settings.level()),
                   Figures.plain(settings.alpha()),
                   Figures.exactPercent(settings.matchingLevel()))));
@@ -189,7 +190,7 @@ final class PairedAnalysis {
           new Caution(
               Code.TEST_AND_INTERVAL,
               String.format(
-                  "The %s test %s; by the %s interval it would be the other way. They are built on"
+                  Locale.ROOT, "The %s test %s; by the %s interval it would be the other way. They are built on"
                       + " different principles, and here the case is close; report both.",
                   test.method(),
                   test.rejects(settings.alpha()) ? "rejects" : "doesn't reject",
@@ -225,14 +226,14 @@ final class PairedAnalysis {
     String range = CompareVerdict.range(one, two, interval);
     String name =
         String.format(
-            "%s %s %s",
+            Locale.ROOT, "%s %s %s",
             Figures.exactPercent(interval.level()),
             title(),
             interval.side() == Side.TWO_SIDED
                 ? "interval"
                 : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
     return String.format(
-        "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s test at"
+        Locale.ROOT, "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s test at"
             + " alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         claim,
@@ -253,7 +254,7 @@ final class PairedAnalysis {
         Figures.plain(settings.alpha()),
         rejects && settings.alternative() == Alternative.TWO_SIDED
             ? String.format(
-                " %s looks %s; the two-sided test asked only whether they differ.",
+                Locale.ROOT, " %s looks %s; the two-sided test asked only whether they differ.",
                 one, tally.difference() < 0 ? "lower" : "higher")
             : "");
   }

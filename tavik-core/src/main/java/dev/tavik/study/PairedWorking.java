@@ -14,6 +14,7 @@ import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** The z tests and Wald's two intervals of paired proportions as they are done by hand. */
 final class PairedWorking {
@@ -62,14 +63,14 @@ final class PairedWorking {
     List<WorkingStep> steps = new ArrayList<>();
     long b = tally.firstOnly();
     long c = tally.secondOnly();
-    String error = String.format("sqrt(%d + %d)", b, c);
+    String error = String.format(Locale.ROOT, "sqrt(%d + %d)", b, c);
     if (test == PairedTest.MCNEMAR) {
       steps.add(
           step(
               "test statistic",
               "z",
               "(b - c) / sqrt(b + c)",
-              String.format("(%d - %d) / %s", b, c, error),
+              String.format(Locale.ROOT, "(%d - %d) / %s", b, c, error),
               z,
               "Without a difference each discordant pair is as likely to fall one way as the other;"
                   + " b - c then has variance b + c. Concordant pairs tell nothing. z^2 is"
@@ -83,8 +84,8 @@ final class PairedWorking {
               twoSided ? "|z|" : "z",
               twoSided ? "(|b - c| - 1) / sqrt(b + c)" : "(b - c " + sign + ") / sqrt(b + c)",
               twoSided
-                  ? String.format("(|%d - %d| - 1) / %s", b, c, error)
-                  : String.format("(%d - %d %s) / %s", b, c, sign, error),
+                  ? String.format(Locale.ROOT, "(|%d - %d| - 1) / %s", b, c, error)
+                  : String.format(Locale.ROOT, "(%d - %d %s) / %s", b, c, sign, error),
               twoSided ? Math.abs(z) : z,
               "b - c moves in steps of two; half a step is given away against the alternative."));
     }
@@ -109,7 +110,7 @@ final class PairedWorking {
               "b, c, n",
               "b + 1, c + 1, n + 2",
               String.format(
-                  "%d + 1, %d + 1, %d + 2", tally.firstOnly(), tally.secondOnly(), tally.pairs()),
+                  Locale.ROOT, "%d + 1, %d + 1, %d + 2", tally.firstOnly(), tally.secondOnly(), tally.pairs()),
               String.join(", ", number(b), number(c), number(n)),
               ""));
     }
@@ -119,7 +120,7 @@ final class PairedWorking {
             "difference",
             "d",
             "(b - c) / n",
-            String.format("(%s - %s) / %s", number(b), number(c), number(n)),
+            String.format(Locale.ROOT, "(%s - %s) / %s", number(b), number(c), number(n)),
             d,
             ""));
     double error = Math.sqrt(b + c - (b - c) * (b - c) / n) / n;
@@ -129,7 +130,7 @@ final class PairedWorking {
             "SE",
             "sqrt(b + c - (b - c)^2 / n) / n",
             String.format(
-                "sqrt(%s + %s - (%s - %s)^2 / %s) / %s",
+                Locale.ROOT, "sqrt(%s + %s - (%s - %s)^2 / %s) / %s",
                 number(b), number(c), number(b), number(c), number(n), number(n)),
             error,
             ""));

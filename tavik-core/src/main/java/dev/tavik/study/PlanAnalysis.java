@@ -22,6 +22,7 @@ import dev.tavik.study.PlanAnswer.Plan;
 import dev.tavik.study.PlanAnswer.Varied;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -105,7 +106,7 @@ final class PlanAnalysis {
     } else if (!(effect > design.effects().least() && effect < design.effects().most())) {
       throw new IllegalArgumentException(
           String.format(
-              "an expected rate of %s lies beyond the margin; equivalence can't be shown",
+              Locale.ROOT, "an expected rate of %s lies beyond the margin; equivalence can't be shown",
               Figures.exactPercent(effect)));
     }
   }

@@ -10,6 +10,7 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Before data: how many observations, how much power, or how small an effect? Of the effects, the
@@ -60,14 +61,14 @@ public record PlanQuestion(
         if (power <= design.alpha()) {
           throw new IllegalArgumentException(
               String.format(
-                  "power must be above alpha, %s, got %s: so often a true null is rejected too",
+                  Locale.ROOT, "power must be above alpha, %s, got %s: so often a true null is rejected too",
                   Figures.plain(design.alpha()), Figures.plain(power)));
         }
       }
       for (long n : sizes) {
         if (n < 1 || n > design.most()) {
           throw new IllegalArgumentException(
-              String.format("n must be from 1 to %s, got %s", Figures.count(design.most()), n));
+              String.format(Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(design.most()), n));
         }
       }
     }

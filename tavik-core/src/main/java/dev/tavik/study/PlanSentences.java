@@ -16,6 +16,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.study.PlanAnswer.Line;
 import dev.tavik.study.PlanAnswer.Plan;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 
@@ -42,7 +43,7 @@ final class PlanSentences {
     }
     if (asked.powers().isEmpty()) {
       return String.format(
-          "The %s runs from %s to %s.",
+          Locale.ROOT, "The %s runs from %s to %s.",
           solved.get(0).design() instanceof Evidence ? "chance" : "power",
           Figures.chance(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
           Figures.chance(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
@@ -50,9 +51,9 @@ final class PlanSentences {
     long least = plans.stream().mapToLong(plan -> plan.sizes().total()).min().orElse(0);
     long most = plans.stream().mapToLong(plan -> plan.sizes().total()).max().orElse(0);
     return least == most
-        ? String.format("%s %s in all are needed.", Figures.count(least), units())
+        ? String.format(Locale.ROOT, "%s %s in all are needed.", Figures.count(least), units())
         : String.format(
-            "From %s to %s %s in all are needed, depending on what is planned.",
+            Locale.ROOT, "From %s to %s %s in all are needed, depending on what is planned.",
             Figures.count(least), Figures.count(most), units());
   }
 
@@ -66,7 +67,7 @@ final class PlanSentences {
       return "The smallest effects that these sizes find stand in the table.";
     }
     return String.format(
-        "%s find a rate of %s or less, or of %s or more, with a power of %s.",
+        Locale.ROOT, "%s find a rate of %s or less, or of %s or more, with a power of %s.",
         sizes(below.sizes()),
         Figures.rate(below.effect()),
         Figures.rate(above.effect()),
@@ -86,12 +87,12 @@ final class PlanSentences {
     String each =
         sizes.equal()
             ? String.format(
-                "%s %s %s",
+                Locale.ROOT, "%s %s %s",
                 Figures.count(sizes.first()),
                 units(),
                 group.isEmpty() ? "in each group" : "from each " + group)
             : String.format(
-                "%s %s %s and %s %s",
+                Locale.ROOT, "%s %s %s and %s %s",
                 Figures.count(sizes.groups().get(0)),
                 units(),
                 group.isEmpty() ? "in the base group" : "from the first " + group,
@@ -108,7 +109,7 @@ final class PlanSentences {
       return evidence(with, evidence, plan);
     }
     return String.format(
-        "%s, %s at alpha %s %s %spower of %s%s.",
+        Locale.ROOT, "%s, %s at alpha %s %s %spower of %s%s.",
         with,
         test(design),
         Figures.plain(design.alpha()),
@@ -127,7 +128,7 @@ final class PlanSentences {
             ? two ? "equal rates" : "that rate"
             : two ? "a difference" : alternative(design.alternative());
     return String.format(
-        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
+        Locale.ROOT, "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
             + " misleads as strongly%s with a chance of %s.",
         with,
         two ? "equal rates" : "a rate of " + none,
@@ -158,7 +159,7 @@ final class PlanSentences {
   private static String test(Design design) {
     if (design instanceof TableDesign table) {
       return String.format(
-          "a chi-square test with %d degree%s of freedom", table.df(), table.df() == 1 ? "" : "s");
+          Locale.ROOT, "a chi-square test with %d degree%s of freedom", table.df(), table.df() == 1 ? "" : "s");
     }
     if (design instanceof CompareDesign comparison && comparison.equivalence() != null) {
       return "two one-sided tests (" + design.test() + "), each";
@@ -170,7 +171,7 @@ final class PlanSentences {
   private static String purpose(Design design, Plan plan) {
     if (design instanceof RateDesign rate) {
       return String.format(
-              " to tell a rate of %s from %s",
+              Locale.ROOT, " to tell a rate of %s from %s",
               Figures.rate(plan.effect()), Figures.exactPercent(rate.hypothesis().against()))
           + (rate.lot() == null ? "" : " in a lot of " + Figures.count(rate.lot()));
     }
@@ -179,7 +180,7 @@ final class PlanSentences {
     }
     if (design instanceof PairedDesign pairs) {
       return String.format(
-          " if %s of pairs are successes the first time only and %s the second time only",
+          Locale.ROOT, " if %s of pairs are successes the first time only and %s the second time only",
           Figures.rate(plan.effect()), Figures.rate(pairs.secondOnly()));
     }
     if (design instanceof TrendDesign trend) {
@@ -196,20 +197,20 @@ final class PlanSentences {
     Double margin = design.equivalence();
     String rates =
         String.format(
-            "if the rates are %s and %s", Figures.rate(design.base()), Figures.rate(plan.effect()));
+            Locale.ROOT, "if the rates are %s and %s", Figures.rate(design.base()), Figures.rate(plan.effect()));
     if (margin != null) {
       return String.format(
-          " to show that the rates differ by less than %s points, %s",
+          Locale.ROOT, " to show that the rates differ by less than %s points, %s",
           Figures.exactPoints(margin), rates);
     }
     double against = design.hypothesis().against();
     if (against != 0) {
       return String.format(
-          " to show that the second rate is less than %s points %s the first, %s",
+          Locale.ROOT, " to show that the second rate is less than %s points %s the first, %s",
           Figures.exactPoints(Math.abs(against)), against < 0 ? "below" : "above", rates);
     }
     return String.format(
-        " to find a difference between rates of %s and %s",
+        Locale.ROOT, " to find a difference between rates of %s and %s",
         Figures.rate(design.base()), Figures.rate(plan.effect()));
   }
 
@@ -218,7 +219,7 @@ final class PlanSentences {
     return exact.sizes().equals(plan.sizes())
         ? "Exactly, the power is " + Figures.chance(exact.power()) + "."
         : String.format(
-            "By exact power %s reach it%s.",
+            Locale.ROOT, "By exact power %s reach it%s.",
             sizes(exact.sizes()),
             exact.holdsFrom().equals(exact.sizes())
                 ? ""
@@ -229,7 +230,7 @@ final class PlanSentences {
     return new Caution(
         Caution.Code.SAW_TOOTH,
         String.format(
-            "Counts are whole numbers, so exact power swings as n grows: %s reach it, some larger"
+            Locale.ROOT, "Counts are whole numbers, so exact power swings as n grows: %s reach it, some larger"
                 + " numbers don't, and from %s on all do. Take those if the number may still"
                 + " change.",
             sizes(plan.sizes()), sizes(plan.holdsFrom())));
@@ -241,7 +242,7 @@ final class PlanSentences {
     return new Caution(
         Caution.Code.FEW_SUCCESSES,
         String.format(
-            "Only %s %s, too few for the normal approximation. %s",
+            Locale.ROOT, "Only %s %s, too few for the normal approximation. %s",
             expected,
             line.design() instanceof PairedDesign
                 ? "discordant pairs are expected"

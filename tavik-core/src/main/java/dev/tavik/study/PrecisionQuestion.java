@@ -12,6 +12,7 @@ import dev.tavik.result.Proportion;
 import dev.tavik.study.PrecisionAnswer.Line;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 
@@ -62,7 +63,7 @@ public record PrecisionQuestion(
       for (long n : sizes) {
         if (n < 1 || n > interval.most()) {
           throw new IllegalArgumentException(
-              String.format("n must be from 1 to %s, got %s", Figures.count(interval.most()), n));
+              String.format(Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(interval.most()), n));
         }
       }
     }
@@ -154,7 +155,7 @@ public record PrecisionQuestion(
                 + " and "
                 + Figures.rate(((DifferencePrecision) interval).expected());
     return String.format(
-        "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
+        Locale.ROOT, "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
         new PlanSentences(words).sizes(planned),
         Figures.exactPercent(interval.level()),
         interval.interval(),
@@ -174,14 +175,14 @@ public record PrecisionQuestion(
     }
     if (!sizes.isEmpty()) {
       return String.format(
-          "The intervals reach from %s to %s percentage points to either side.",
+          Locale.ROOT, "The intervals reach from %s to %s percentage points to either side.",
           Figures.points(planned.stream().mapToDouble(Line::halfWidth).min().orElse(0)),
           Figures.points(planned.stream().mapToDouble(Line::halfWidth).max().orElse(0)));
     }
     LongStream totals = planned.stream().mapToLong(PrecisionQuestion::total);
     long[] sorted = totals.sorted().toArray();
     return String.format(
-        "From %s to %s %s in all are needed, depending on what is planned.",
+        Locale.ROOT, "From %s to %s %s in all are needed, depending on what is planned.",
         Figures.count(sorted[0]), Figures.count(sorted[sorted.length - 1]), words.units());
   }
 
@@ -207,7 +208,7 @@ public record PrecisionQuestion(
             new Caution(
                 Caution.Code.TOO_FEW_TO_INVITE,
                 String.format(
-                    "%s would have to be invited, but there are only %s: accept a wider interval, or"
+                    Locale.ROOT, "%s would have to be invited, but there are only %s: accept a wider interval, or"
                         + " raise the response.",
                     Figures.count(invited), Figures.count(population))));
         break;

@@ -14,6 +14,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one rate question together. */
@@ -105,7 +106,7 @@ final class RateAnalysis {
         "random sample",
         Condition.State.NOT_IN_THE_DATA,
         String.format(
-            "the units were drawn at random and without replacement from all %s of the lot. Units"
+            Locale.ROOT, "the units were drawn at random and without replacement from all %s of the lot. Units"
                 + " picked because they were at hand, or from one pallet, can mislead at any size",
             Figures.count(lot)));
   }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -57,7 +58,7 @@ final class RateByGroupAnalysis {
         new Caution(
             Code.ADJUSTED_AWAY,
             String.format(
-                "Significant alone (%s), but not among the %d groups looked at together (adjusted"
+                Locale.ROOT, "Significant alone (%s), but not among the %d groups looked at together (adjusted"
                     + " %s).",
                 Figures.pEquals(test.log10PValue()),
                 question.groups().size(),
@@ -95,7 +96,7 @@ final class RateByGroupAnalysis {
     String subject =
         question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
     return String.format(
-        "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
+        Locale.ROOT, "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
         subject,
         Figures.exactPercent(settings.hypothesis().against()),
         Sentences.capitalised(String.join("; ", parts)),
@@ -143,7 +144,7 @@ final class RateByGroupAnalysis {
 
   private String name(RateAnswer group) {
     return String.format(
-        "%s (%s, %s)",
+        Locale.ROOT, "%s (%s, %s)",
         group.label(),
         Figures.percentBeside(group.tally().proportion(), settings.hypothesis().against()),
         adjustedP(group.preferredTest()));

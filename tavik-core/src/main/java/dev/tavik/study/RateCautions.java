@@ -9,6 +9,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one rate question, the gravest first. */
@@ -60,7 +61,7 @@ final class RateCautions {
       add(
           Code.OTHER_DIRECTION,
           String.format(
-              "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
+              Locale.ROOT, "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
                   + " up, or success and failure were, set it right; if it was meant, the data"
                   + " lend it no support.",
               alternative.id(), seen, Figures.exactPercent(against)));
@@ -90,7 +91,7 @@ final class RateCautions {
       add(
           Code.FEW_SUCCESSES,
           String.format(
-              "Only %s are expected under the null, too few for the normal approximation (%s). %s",
+              Locale.ROOT, "Only %s are expected under the null, too few for the normal approximation (%s). %s",
               expected.scarce(), approximate, instead));
     }
   }
@@ -110,7 +111,7 @@ final class RateCautions {
       add(
           Code.CLIPPED_LIMIT,
           String.format(
-              "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such an"
+              Locale.ROOT, "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such an"
                   + " interval covers too seldom here; prefer wilson or clopper-pearson.",
               clipped));
     }
@@ -122,7 +123,7 @@ final class RateCautions {
       add(
           Code.ALL_OR_NONE,
           String.format(
-              "%s of %s trials was a success, so the standard error comes out as 0. That is not"
+              Locale.ROOT, "%s of %s trials was a success, so the standard error comes out as 0. That is not"
                   + " certainty: read the interval.",
               successes == 0 ? "None" : "Every one", Figures.count(answer.tally().trials())));
     }
@@ -133,7 +134,7 @@ final class RateCautions {
       add(
           Code.LEVEL_ALPHA,
           String.format(
-              "Intervals are at level %s, tests at alpha %s. An interval may include %s while a"
+              Locale.ROOT, "Intervals are at level %s, tests at alpha %s. An interval may include %s while a"
                   + " test rejects it, or the other way round; level %s would match.",
               Figures.exactPercent(settings.level()),
               Figures.plain(settings.alpha()),
@@ -158,7 +159,7 @@ final class RateCautions {
     add(
         Code.TEST_AND_INTERVAL,
         String.format(
-            "The %s test %s %s; %s it all the same: %s. %s",
+            Locale.ROOT, "The %s test %s %s; %s it all the same: %s. %s",
             answer.preference().test(),
             rejects ? "rejects" : "doesn't reject",
             Figures.exactPercent(against),

@@ -6,6 +6,7 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -26,7 +27,7 @@ final class RowComparison {
     if (table.rows().size() > MOST_ROWS) {
       throw new IllegalArgumentException(
           String.format(
-              "rows are compared with one another up to %d, got %d; merge levels or leave it out",
+              Locale.ROOT, "rows are compared with one another up to %d, got %d; merge levels or leave it out",
               MOST_ROWS, table.rows().size()));
     }
   }

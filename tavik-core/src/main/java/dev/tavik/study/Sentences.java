@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import java.util.Locale;
 /** How parts become sentences. */
 final class Sentences {
   private Sentences() {}
@@ -8,7 +9,7 @@ final class Sentences {
   static String capitalised(String text) {
     return text.isEmpty()
         ? text
-        : text.substring(0, text.offsetByCodePoints(0, 1)).toUpperCase(java.util.Locale.ROOT)
+        : text.substring(0, text.offsetByCodePoints(0, 1)).toUpperCase(Locale.ROOT)
             + text.substring(text.offsetByCodePoints(0, 1));
   }
 }

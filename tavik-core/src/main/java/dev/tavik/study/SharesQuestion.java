@@ -2,6 +2,7 @@ package dev.tavik.study;
 
 import dev.tavik.association.Shares;
 import dev.tavik.count.CategoryCounts;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,7 +31,7 @@ public record SharesQuestion(
     if (claimed.size() != counts.size()) {
       throw new IllegalArgumentException(
           String.format(
-              "there must be one share for each of the %d categories (%s), got %d",
+              Locale.ROOT, "there must be one share for each of the %d categories (%s), got %d",
               counts.size(), String.join(", ", counts.levels()), claimed.size()));
     }
   }

@@ -18,6 +18,7 @@ import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Puts the answer about an association within strata together. */
@@ -105,7 +106,7 @@ final class StrataAnalysis {
         "expected counts",
         room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
         String.format(
-            "over all strata the expected count is %s from the nearest it can get to; the"
+            Locale.ROOT, "over all strata the expected count is %s from the nearest it can get to; the"
                 + " approximation wants at least 5",
             Figures.significant(room, 3)));
   }
@@ -139,7 +140,7 @@ final class StrataAnalysis {
           new Caution(
               Code.STRATA_DIFFER,
               String.format(
-                  "Put together, the strata turn the association round: odds ratio %s instead of %s"
+                  Locale.ROOT, "Put together, the strata turn the association round: odds ratio %s instead of %s"
                       + " within strata. The groups are spread unevenly over the strata; trust the"
                       + " one within.",
                   Figures.significant(together.value(), 3),
@@ -166,7 +167,7 @@ final class StrataAnalysis {
             .map(
                 each ->
                     String.format(
-                        " (%s interval %s to %s)",
+                        Locale.ROOT, " (%s interval %s to %s)",
                         Figures.exactPercent(each.level()),
                         Figures.significant(each.lower(), 3),
                         Figures.significant(each.upper(), 3)))
@@ -176,12 +177,12 @@ final class StrataAnalysis {
             .map(
                 each ->
                     String.format(
-                        " The odds ratios of the strata %s (%s, breslow-day).",
+                        Locale.ROOT, " The odds ratios of the strata %s (%s, breslow-day).",
                         each.rejects(alpha) ? "differ" : "are not shown to differ",
                         Figures.pEquals(each.log10PValue())))
             .orElse("");
     return String.format(
-        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
+        Locale.ROOT, "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
             + " at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tables.rows().get(0),

@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Several questions that belong together.
@@ -16,11 +17,15 @@ public record Study(String title, List<Question> questions) {
   }
 
   /**
-   * Asks every question in turn.
+   * Asks every question in turn. One that fails becomes {@link Unanswered} in its place.
    *
    * @return the answers, in the order of the questions
    */
   public StudyAnswer ask() {
-    return new StudyAnswer(title, questions.stream().map(Question::ask).toList());
+    return new StudyAnswer(title, IntStream.range(0, questions.size())
+            .mapToObj(
+                i ->
+                    Unanswered.orAnswer(questions.get(i), "", "", "question " + (i + 1) + ": "))
+            .toList());
   }
 }

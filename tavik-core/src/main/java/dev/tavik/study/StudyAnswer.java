@@ -3,6 +3,7 @@ package dev.tavik.study;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The answers to a study.
@@ -32,7 +33,7 @@ public record StudyAnswer(String title, List<Answer> answers) {
             new Caution(
                 Code.MANY_TESTS,
                 String.format(
-                    "%d questions are tested, each at its own alpha. Of as many true nulls about one"
+                    Locale.ROOT, "%d questions are tested, each at its own alpha. Of as many true nulls about one"
                         + " in twenty is rejected by chance at 0.05; p-values are adjusted within a"
                         + " question that has groups, not over the study. Say beforehand which"
                         + " question decides, or divide alpha by %d.",
@@ -47,6 +48,17 @@ public record StudyAnswer(String title, List<Answer> answers) {
         || answer instanceof PrecisionAnswer
         || answer instanceof TailAnswer
         || answer instanceof WeighAnswer);
+  }
+
+  /**
+   * Whether a question failed by a fault in Tavik.
+   *
+   * @return whether an answer is {@link Unanswered} for a fault
+   */
+  public boolean faulty() {
+    return answers.stream()
+        .anyMatch(
+            answer -> answer instanceof Unanswered none && none.code().equals(Unanswered.FAULT));
   }
 
   /**

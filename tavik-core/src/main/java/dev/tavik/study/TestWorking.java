@@ -14,6 +14,7 @@ import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /** The z tests of a proportion as they are done by hand, line by line. */
@@ -82,7 +83,7 @@ final class TestWorking {
         "standard error under the null",
         "SE0",
         "sqrt(p0 (1 - p0) / n)",
-        String.format("sqrt(%s (1 - %s) / %d)", p0, p0, tally.trials()),
+        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", p0, p0, tally.trials()),
         number(standardError()),
         "The null's "
             + p0
@@ -98,7 +99,7 @@ final class TestWorking {
         "standard error of the estimate",
         "SE",
         "sqrt(p (1 - p) / n)",
-        String.format("sqrt(%s (1 - %s) / %d)", p, p, tally.trials()),
+        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", p, p, tally.trials()),
         number(standardError()),
         "This test has the observed proportion here, where the score test has the null's.");
   }
@@ -120,9 +121,9 @@ final class TestWorking {
         };
     String substituted =
         switch (alternative) {
-          case TWO_SIDED -> String.format("|%s - %s| - %s", p, p0, half);
-          case LESS -> String.format("%s - %s + %s", p, p0, half);
-          case GREATER -> String.format("%s - %s - %s", p, p0, half);
+          case TWO_SIDED -> String.format(Locale.ROOT, "|%s - %s| - %s", p, p0, half);
+          case LESS -> String.format(Locale.ROOT, "%s - %s + %s", p, p0, half);
+          case GREATER -> String.format(Locale.ROOT, "%s - %s - %s", p, p0, half);
         };
     double distance = (alternative == Alternative.TWO_SIDED ? Math.abs(z) : z) * standardError();
     return new WorkingStep(
@@ -151,7 +152,7 @@ final class TestWorking {
         "z",
         "(p - p0) / " + error,
         String.format(
-            "(%s - %s) / %s",
+            Locale.ROOT, "(%s - %s) / %s",
             number(tally.proportion()), Figures.plain(against), number(standardError())),
         number(z),
         "");

@@ -4,6 +4,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.simulation.Performance.Coverage;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The answer to a {@link WeighQuestion}.
@@ -86,7 +87,7 @@ public record WeighAnswer(WeighQuestion asked, List<Line> lines) implements Answ
             .min(Comparator.comparingDouble(each -> each.coverage().coverage()))
             .orElseThrow();
     return String.format(
-        "With %s trials, %s intervals: nearest to their level is %s (true coverage %s), lowest covers %s"
+        Locale.ROOT, "With %s trials, %s intervals: nearest to their level is %s (true coverage %s), lowest covers %s"
             + " (%s).",
         sizes,
         Figures.exactPercent(asked.level()),

@@ -9,6 +9,7 @@ import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import dev.tavik.tail.Shape.Support;
+import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.numbers.rootfinder.BrentSolver;
 
@@ -97,7 +98,7 @@ public final class Tail {
         ? chiSquare(df)
         : new Tail(
             String.format(
-                "chi-square with %s degrees of freedom and noncentrality %s",
+                Locale.ROOT, "chi-square with %s degrees of freedom and noncentrality %s",
                 Figures.plain(df), Figures.plain(noncentrality)),
             new ChiSquareShape(df, noncentrality));
   }
@@ -115,7 +116,7 @@ public final class Tail {
     requirePositive("df", below);
     return new Tail(
         String.format(
-            "F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
+            Locale.ROOT, "F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
         new FisherShape(above, below));
   }
 
@@ -131,7 +132,7 @@ public final class Tail {
     requirePositive("shape", a);
     requirePositive("shape", b);
     return new Tail(
-        String.format("Beta(%s, %s)", Figures.plain(a), Figures.plain(b)),
+        String.format(Locale.ROOT, "Beta(%s, %s)", Figures.plain(a), Figures.plain(b)),
         new BetaShape(new Beta(a, b)));
   }
 
@@ -148,7 +149,7 @@ public final class Tail {
     Proportion.require("p", p);
     return new Tail(
         String.format(
-            "the binomial distribution of %s trials at %s",
+            Locale.ROOT, "the binomial distribution of %s trials at %s",
             Figures.count(trials), Figures.exactPercent(p)),
         new CountShape(new Binomial(trials, DecimalFraction.of(p))));
   }
@@ -172,7 +173,7 @@ public final class Tail {
     }
     return new Tail(
         String.format(
-            "the hypergeometric distribution of %s drawn from %s with %s successes",
+            Locale.ROOT, "the hypergeometric distribution of %s drawn from %s with %s successes",
             Figures.count(drawn), Figures.count(population), Figures.count(successes)),
         new CountShape(new Hypergeometric(population, successes, drawn)));
   }

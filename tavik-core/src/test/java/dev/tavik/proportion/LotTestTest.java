@@ -15,6 +15,7 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,7 +39,7 @@ class LotTestTest {
               TestResult result = LotTest.EXACT.of(Tally.of(x, n), lot, hypothesis);
               double expected = pValue(lot, marked, n, x, alternative);
               errors.add(
-                  expected, result.pValue(), String.format("%d/%d, %d of %d", x, n, marked, lot));
+                  expected, result.pValue(), String.format(Locale.ROOT, "%d/%d, %d of %d", x, n, marked, lot));
             }
           }
         }

@@ -11,6 +11,7 @@ import dev.tavik.result.TestResult;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -40,7 +41,7 @@ class ProportionTestTest {
             errors.add(
                 expected,
                 result.pValue(),
-                String.format("%s %d/%d %s", test.id(), x, n, alternative.id()));
+                String.format(Locale.ROOT, "%s %d/%d %s", test.id(), x, n, alternative.id()));
           }
         }
       }

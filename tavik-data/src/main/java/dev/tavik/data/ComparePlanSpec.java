@@ -21,6 +21,7 @@ import dev.tavik.study.Show;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Makes plans for two rates, or for pairs, from their words. */
@@ -136,7 +137,7 @@ final class ComparePlanSpec {
     if (bases.isEmpty() != effects.isEmpty()) {
       throw new SpecException(
           String.format(
-              "an interval of a difference is planned for both rates, %s and %s, or for neither, the"
+              Locale.ROOT, "an interval of a difference is planned for both rates, %s and %s, or for neither, the"
                   + " worst case",
               spec.name("base"), spec.name("expect")));
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -111,7 +112,7 @@ final class CountHandler extends RowHandler {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "%s, line %d: column %s has a value of %s characters, too long for a"
+              Locale.ROOT, "%s, line %d: column %s has a value of %s characters, too long for a"
                   + " classification; is it the column you meant?",
               source(), line(), columnNames[place], Figures.count(length)));
     }
@@ -153,7 +154,7 @@ final class CountHandler extends RowHandler {
       throw new DataException(
           DataException.Code.MISSING,
           String.format(
-              "%s, line %d, column %s has no value, and missing values were not to be accepted;"
+              Locale.ROOT, "%s, line %d, column %s has no value, and missing values were not to be accepted;"
                   + " drop leaves such rows out, level counts them as a level",
               source(), line, columnNames[place]));
     }
@@ -193,7 +194,7 @@ final class CountHandler extends RowHandler {
     return new DataException(
         DataException.Code.COUNT,
         String.format(
-            "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
+            Locale.ROOT, "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
             source(), line(), columnNames[frequencyPlace], found));
   }
 
@@ -201,7 +202,7 @@ final class CountHandler extends RowHandler {
     return new DataException(
         DataException.Code.LEVEL,
         String.format(
-            "%s, line %d: column %s has more than %s different values, too many for a"
+            Locale.ROOT, "%s, line %d: column %s has more than %s different values, too many for a"
                 + " classification; is it the column you meant?",
             source(), line(), columnNames[place], Figures.count(MOST_LEVELS)));
   }
@@ -246,7 +247,7 @@ final class CountHandler extends RowHandler {
         throw new DataException(
             DataException.Code.LEVEL,
             String.format(
-                "%s: no row has %s=%s%s",
+                Locale.ROOT, "%s: no row has %s=%s%s",
                 source(), columnNames[place], level, Names.hint(String.valueOf(level), others)));
       }
     }

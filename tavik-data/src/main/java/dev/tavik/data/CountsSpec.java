@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -149,11 +150,11 @@ final class CountsSpec {
         DataException.Code.LEVEL,
         matching.isEmpty()
             ? String.format(
-                "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
+                Locale.ROOT, "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
                     + " itself: 0/%d",
                 counts.source(), column, typed, Names.hint(typed, levels), counts.total())
             : String.format(
-                "%s: column %s has several levels that could be '%s': %s; write the one you mean"
+                Locale.ROOT, "%s: column %s has several levels that could be '%s': %s; write the one you mean"
                     + " exactly",
                 counts.source(), column, typed, String.join(", ", matching)));
   }

@@ -16,6 +16,7 @@ import dev.tavik.study.StrataQuestion;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -102,7 +103,7 @@ public final class CrossSpec {
       throw new SpecException(
           sources.isEmpty()
               ? String.format(
-                  "nothing to count: give %s \"12 5; 7 9\", or %s with a labelled table, or %s with %s"
+                  Locale.ROOT, "nothing to count: give %s \"12 5; 7 9\", or %s with a labelled table, or %s with %s"
                       + " and %s",
                   spec.name("cells"),
                   spec.name("table"),
@@ -145,7 +146,7 @@ public final class CrossSpec {
       if (spec.has(word) && !own) {
         throw new SpecException(
             String.format(
-                "%s doesn't go with %s, which has %s; leave it out",
+                Locale.ROOT, "%s doesn't go with %s, which has %s; leave it out",
                 spec.name(word), spec.name(asked), String.join(" and ", tests)));
       }
     }
@@ -169,7 +170,7 @@ public final class CrossSpec {
       if (!cells.isEmpty() && line.size() != cells.get(0).size()) {
         throw new SpecException(
             String.format(
-                "%s must have as many counts in every row; row 1 has %d, row %d has %d",
+                Locale.ROOT, "%s must have as many counts in every row; row 1 has %d, row %d has %d",
                 spec.name("cells"), cells.get(0).size(), cells.size() + 1, line.size()));
       }
       cells.add(line);
@@ -185,7 +186,7 @@ public final class CrossSpec {
     if (cells.size() != cells.get(0).size()) {
       throw new SpecException(
           String.format(
-              "%s with %s must have as many rows as columns, got %d and %d",
+              Locale.ROOT, "%s with %s must have as many rows as columns, got %d and %d",
               spec.name("cells"), spec.name("paired"), cells.size(), cells.get(0).size()));
     }
     List<String> levels = numbered("level", cells.size());
@@ -301,7 +302,7 @@ public final class CrossSpec {
     if (!scores.isEmpty() && scores.size() != levels.size()) {
       throw new SpecException(
           String.format(
-              "%s must be one a level, %d (%s), got %d",
+              Locale.ROOT, "%s must be one a level, %d (%s), got %d",
               spec.name(word), levels.size(), Names.listed(levels), scores.size()));
     }
   }
@@ -316,7 +317,7 @@ public final class CrossSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "%s needs the same levels in rows and columns, got %s and %s",
+              Locale.ROOT, "%s needs the same levels in rows and columns, got %s and %s",
               spec.name("paired"), Names.listed(grid.rows()), Names.listed(grid.columns())));
     }
     List<String> levels =
@@ -352,7 +353,7 @@ public final class CrossSpec {
         throw new DataException(
             DataException.Code.LEVEL,
             String.format(
-                "%s needs two rows and two columns, got %d (%s) and %d (%s); put levels together with"
+                Locale.ROOT, "%s needs two rows and two columns, got %d (%s) and %d (%s); put levels together with"
                     + " %s, or keep two with %s",
                 spec.name("strata"),
                 grid.rows().size(),
@@ -384,7 +385,7 @@ public final class CrossSpec {
     return new StrataQuestion(
         counts.label(
             String.format(
-                "%s by %s within %s",
+                Locale.ROOT, "%s by %s within %s",
                 counted.columns().get(0), counted.columns().get(1), counted.columns().get(2))),
         new StratifiedTables(rowNames, columnNames, strata),
         empty,

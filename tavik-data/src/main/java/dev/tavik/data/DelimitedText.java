@@ -12,6 +12,7 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -190,6 +191,6 @@ public final class DelimitedText implements CountSource, OrderedSource {
     }
     return new DataException(
         DataException.Code.MALFORMED,
-        String.format("%s, record starting at line %d has %s", name, Math.max(1, line), found));
+        String.format(Locale.ROOT, "%s, record starting at line %d has %s", name, Math.max(1, line), found));
   }
 }

@@ -4,6 +4,7 @@ import dev.tavik.count.CrossTable;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -157,7 +158,7 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "an association needs two rows and two columns with counts, got %d and %d",
+              Locale.ROOT, "an association needs two rows and two columns with counts, got %d and %d",
               full.rows.size(), full.columns.size()));
     }
     return new CrossTable(full.rows, full.columns, full.cells);

@@ -5,6 +5,7 @@ import dev.tavik.study.CountedFrom;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -45,7 +46,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
       } else if (successes > trials) {
         throw malformed(
             String.format(
-                "row '%s' has %d successes (%s) of %d (%s); successes can't be more than the total",
+                Locale.ROOT, "row '%s' has %d successes (%s) of %d (%s); successes can't be more than the total",
                 name,
                 successes,
                 names(chosen),
@@ -105,7 +106,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
     if (others.isEmpty() || others.size() > 2) {
       throw new SpecException(
           String.format(
-              "%s has the columns %s; success must name those that count as success",
+              Locale.ROOT, "%s has the columns %s; success must name those that count as success",
               table.source(), String.join(", ", table.columns())));
     }
     return List.of(others.get(0));

@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** The names of a file's columns. */
 record Header(String source, List<String> names) {
@@ -27,7 +28,7 @@ record Header(String source, List<String> names) {
       throw new DataException(
           DataException.Code.COLUMN,
           String.format(
-              "%s has %d columns that could be '%s' (numbers %s); give them different names",
+              Locale.ROOT, "%s has %d columns that could be '%s' (numbers %s); give them different names",
               source,
               positions.size(),
               name,

@@ -6,6 +6,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.OutlookQuestion;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about planned observations of a rate from its words. */
@@ -28,7 +29,7 @@ final class OutlookSpec {
       if (spec.has(word) && !ofStudy && !WORDS.contains(word)) {
         throw new SpecException(
             String.format(
-                "%s doesn't go with %s, which is about observations that are not made yet; leave it"
+                Locale.ROOT, "%s doesn't go with %s, which is about observations that are not made yet; leave it"
                     + " out",
                 word.equals("tally") ? "a tally" : spec.name(word), spec.name("planned")));
       }

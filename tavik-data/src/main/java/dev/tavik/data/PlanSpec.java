@@ -16,6 +16,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -295,7 +296,7 @@ public final class PlanSpec {
       if (sides != null && (named == Alternative.TWO_SIDED) != sides.equals("two-sided")) {
         throw new SpecException(
             String.format(
-                "%s %s and %s %s contradict one another",
+                Locale.ROOT, "%s %s and %s %s contradict one another",
                 spec.name("sides"), sides, spec.name("alternative"), alternative));
       }
       return named;
@@ -311,7 +312,7 @@ public final class PlanSpec {
     if (directions.size() != 1) {
       throw new SpecException(
           String.format(
-              "%s one-sided: %s; say %s less or greater",
+              Locale.ROOT, "%s one-sided: %s; say %s less or greater",
               spec.name("sides"),
               directions.isEmpty()
                   ? "nothing expected says which side"

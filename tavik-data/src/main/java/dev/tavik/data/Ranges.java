@@ -4,6 +4,7 @@ import dev.tavik.result.Proportion;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.BiFunction;
 
 /** Reads lists of numbers apart by commas, with ranges such as {@code 200..2000:200} in them. */
@@ -78,7 +79,7 @@ final class Ranges {
       if (ends.length != 3 || List.of(ends).contains("")) {
         throw new SpecException(
             String.format(
-                "%s: a range needs both ends and a step, %s, got '%s'",
+                Locale.ROOT, "%s: a range needs both ends and a step, %s, got '%s'",
                 spec.name(word), example, part));
       }
       range(spec.name(word), ends, parse, values);
@@ -100,7 +101,7 @@ final class Ranges {
     if (to.compareTo(from) < 0 || step.signum() <= 0) {
       throw new SpecException(
           String.format(
-              "%s: a range runs upwards, such as 200..2000:200, got '%s..%s:%s'",
+              Locale.ROOT, "%s: a range runs upwards, such as 200..2000:200, got '%s..%s:%s'",
               name, ends[0], ends[1], ends[2]));
     }
     for (BigDecimal value = from;

@@ -14,6 +14,7 @@ import dev.tavik.study.RateQuestion;
 import dev.tavik.study.RateSettings;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -122,7 +123,7 @@ public final class RateSpec {
     if (spec.has("group")) {
       throw new SpecException(
           String.format(
-              "%s follows one rate; instead of %s keep one group with %s %s=LEVEL",
+              Locale.ROOT, "%s follows one rate; instead of %s keep one group with %s %s=LEVEL",
               spec.name("sequence"), spec.name("group"), spec.name("where"), spec.text("group")));
     }
   }
@@ -232,7 +233,7 @@ public final class RateSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              "%s: column %s has %d levels, too many for a row each; name those that count with %s",
+              Locale.ROOT, "%s: column %s has %d levels, too many for a row each; name those that count with %s",
               counted.source(), counted.columns().get(0), levels.size(), spec.name("success")));
     }
     Map<String, Tally> tallies = new LinkedHashMap<>();

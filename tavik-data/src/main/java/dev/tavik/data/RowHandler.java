@@ -5,6 +5,7 @@ import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -82,7 +83,7 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
+              Locale.ROOT, "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
                   + " file of rows, with line ends?",
               source,
               getStartingLineNumber(),
@@ -137,21 +138,26 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
     int start = from;
     int end = to;
     if (!quoted) {
-      while (start < end && text[start] <= ' ') {
+      while (start < end && isBlank(text[start])) {
         start++;
       }
-      while (end > start && text[end - 1] <= ' ') {
+      while (end > start && isBlank(text[end - 1])) {
         end--;
       }
     }
     value(column, text, start, end - start, quoted);
   }
 
+  /** Other control characters are data: they are seen, not dropped. */
+  private static boolean isBlank(char character) {
+    return character == ' ' || character == '\t';
+  }
+
   private DataException ragged(Header known) {
     return new DataException(
         DataException.Code.MALFORMED,
         String.format(
-            "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
+            Locale.ROOT, "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
                 + " delimiter, and give every row all its fields",
             source,
             getStartingLineNumber(),

@@ -6,6 +6,7 @@ import dev.tavik.result.Figures;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /** Counts, and the order of the first column's levels in the rows that were counted. */
@@ -63,7 +64,7 @@ public final class RowsInOrder {
         throw new DataException(
             DataException.Code.COUNT,
             String.format(
-                "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
+                Locale.ROOT, "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
                     + " the whole without a sequence",
                 source, Figures.count(MOST)));
       }

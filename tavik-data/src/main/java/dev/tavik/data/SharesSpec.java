@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -89,7 +90,7 @@ public final class SharesSpec {
       throw new SpecException(
           sources.isEmpty()
               ? String.format(
-                  "nothing to count: give counts such as ash=31 iron=22, or %s with a table of names"
+                  Locale.ROOT, "nothing to count: give counts such as ash=31 iron=22, or %s with a table of names"
                       + " and counts, or %s with %s",
                   spec.name("table"), spec.name("data"), spec.name("outcome"))
               : "counts come from one place, not from "
@@ -159,7 +160,7 @@ public final class SharesSpec {
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              "%s has %d columns of counts (%s); shares need one",
+              Locale.ROOT, "%s has %d columns of counts (%s); shares need one",
               table.source(), table.columns().size(), String.join(", ", table.columns())));
     }
     Map<String, Long> named = new LinkedHashMap<>();
@@ -226,7 +227,7 @@ public final class SharesSpec {
     if (claimed.size() != named.size()) {
       throw new SpecException(
           String.format(
-              "%s must have one share for each of the %d categories (%s), got %d",
+              Locale.ROOT, "%s must have one share for each of the %d categories (%s), got %d",
               spec.name("against"),
               named.size(),
               String.join(", ", named.keySet()),
@@ -247,7 +248,7 @@ public final class SharesSpec {
     if (written.size() != categories && written.size() != 1) {
       throw new SpecException(
           String.format(
-              "%s must have one parameter for each of the %d categories, or one for all, got %d",
+              Locale.ROOT, "%s must have one parameter for each of the %d categories, or one for all, got %d",
               spec.name("prior"), categories, written.size()));
     }
     List<Double> parameters = new ArrayList<>();
@@ -281,7 +282,7 @@ public final class SharesSpec {
       if (!shares.containsKey(level)) {
         throw new SpecException(
             String.format(
-                "%s has no share for '%s'%s",
+                Locale.ROOT, "%s has no share for '%s'%s",
                 spec.name("against"),
                 level,
                 from == null ? "" : ", which occurs in " + from.data()));

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +16,10 @@ import org.jspecify.annotations.Nullable;
  * @param wording how messages name a word
  */
 public record Spec(Map<String, List<String>> values, Wording wording) {
+
+  /** The words that need no value. */
+  static final Set<String> FLAGS =
+      Set.of("bayes", "paired", "pairwise", "sequence", "until-clear", "working");
 
   /** How messages name a word. */
   public enum Wording {

@@ -1,12 +1,10 @@
 package dev.tavik.data;
 
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
-import com.fasterxml.jackson.dataformat.yaml.YAMLParser;
+import dev.tavik.data.StudyTree.Items;
+import dev.tavik.data.StudyTree.Keys;
+import dev.tavik.data.StudyTree.Node;
+import dev.tavik.data.StudyTree.Nothing;
+import dev.tavik.data.StudyTree.Text;
 import dev.tavik.study.Question;
 import dev.tavik.study.Study;
 import dev.tavik.study.Unanswered;
@@ -52,6 +50,9 @@ public final class StudyFile {
     }
   }
 
+  private static final Set<String> ON = Set.of("true", "yes", "on", "1", "y");
+  private static final Set<String> OFF = Set.of("false", "no", "off", "0", "n");
+
   private static final Set<String> TOP = Set.of("study", "alpha", "questions");
 
   private final String name;
@@ -75,67 +76,32 @@ public final class StudyFile {
   }
 
   private Study read() {
-    JsonNode root = tree();
-    if (!root.isObject()) {
+    if (!(StudyTree.read(name, opening) instanceof Keys root)) {
       throw malformed(
           "is not a study; a study has the keys study, alpha and questions, questions being a list");
     }
-    requireKnown(root);
-    JsonNode questions = root.path("questions");
-    if (!questions.isArray() || questions.isEmpty()) {
+    requireTop(root);
+    if (!(root.nodes().get("questions") instanceof Items questions)
+        || questions.nodes().isEmpty()) {
       throw malformed("has no questions; 'questions' must be a list with at least one entry");
     }
+    @Nullable Node title = root.nodes().get("study");
+    if (title != null && !(title instanceof Text)) {
+      throw malformed("is no study: 'study' must be a title, one text");
+    }
     List<Question> asked = new ArrayList<>();
-    for (int i = 0; i < questions.size(); i++) {
-      asked.add(question(i + 1, questions.get(i), root.get("alpha")));
+    for (Node each : questions.nodes()) {
+      asked.add(question(asked.size() + 1, each, root.nodes().get("alpha")));
     }
-    return new Study(root.path("study").asText(""), asked);
+    return new Study(title instanceof Text text ? text.text() : "", asked);
   }
 
-  private JsonNode tree() {
-    ObjectMapper mapper =
-        name.toLowerCase(Locale.ROOT).endsWith(".json") ? new ObjectMapper() : yaml();
-    mapper
-        .enable(JsonParser.Feature.STRICT_DUPLICATE_DETECTION)
-        .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-        .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS);
-    try (InputStream in = opening.open(name)) {
-      return mapper.readTree(in);
-    } catch (JsonProcessingException e) {
-      String at =
-          e.getLocation() == null
-              ? ""
-              : String.format(
-                  ", line %d, column %d",
-                  e.getLocation().getLineNr(), e.getLocation().getColumnNr());
-      throw new DataException(
-          DataException.Code.MALFORMED,
-          name + at + ": " + plain(String.valueOf(e.getOriginalMessage())));
-    } catch (IOException e) {
-      throw DataException.unreadable(name, e);
-    }
-  }
-
-  /** The levels yes and no stay words. */
-  private static ObjectMapper yaml() {
-    return YAMLMapper.builder()
-        .enable(YAMLParser.Feature.PARSE_BOOLEAN_LIKE_WORDS_AS_STRINGS)
-        .build();
-  }
-
-  /** A parser's message without the excerpts of the file, which are indented. */
-  private static String plain(String message) {
-    return message
-        .lines()
-        .filter(line -> !line.isBlank() && !line.startsWith(" "))
-        .collect(Collectors.joining(", "));
-  }
-
-  private Question question(int number, JsonNode node, @Nullable JsonNode alpha) {
-    String kind = node.path("ask").asText("");
-    String label = node.path("label").asText("");
+  private Question question(int number, Node node, @Nullable Node alpha) {
+    Map<String, Node> keys = node instanceof Keys mapping ? mapping.nodes() : Map.of();
+    String kind = text(keys.get("ask"));
+    String label = text(keys.get("label"));
     try {
-      if (!node.isObject()) {
+      if (keys.isEmpty()) {
         throw new SpecException("a question must be a mapping with 'ask' and its keys");
       }
       Kind known = KINDS.get(kind);
@@ -152,12 +118,18 @@ public final class StudyFile {
       if (alpha != null && known.words().contains("alpha")) {
         values.put("alpha", texts("alpha", alpha));
       }
-      for (Map.Entry<String, JsonNode> entry : node.properties()) {
-        values.put(entry.getKey(), texts(entry.getKey(), entry.getValue()));
+      Set<String> others = new LinkedHashSet<>(keys.keySet());
+      others.remove("ask");
+      requireKnown(others, known.keys());
+      for (String key : others) {
+        List<String> said = texts(key, keys.getOrDefault(key, new Nothing()));
+        if (!Spec.FLAGS.contains(key) || on(key, said)) {
+          values.put(key, said);
+        }
       }
-      values.remove("ask");
-      requireKnown(values.keySet(), known.keys());
-      return known.maker().apply(new Spec(values, Spec.Wording.KEY), this::openBeside);
+      Question made =
+          known.maker().apply(new Spec(values, Spec.Wording.KEY), this::openBeside);
+      return () -> Unanswered.orAnswer(made, kind, label, place(number));
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
     } catch (IllegalArgumentException e) {
@@ -165,11 +137,32 @@ public final class StudyFile {
     }
   }
 
+  private static String text(@Nullable Node node) {
+    return node instanceof Text text ? text.text() : "";
+  }
+
+  /** Whether a key that needs no value is meant to hold. */
+  private static boolean on(String key, List<String> said) {
+    String word = said.size() == 1 ? said.get(0).strip().toLowerCase(Locale.ROOT) : "";
+    if (OFF.contains(word)) {
+      return false;
+    }
+    if (!ON.contains(word)) {
+      throw new SpecException(
+          key + " must be yes or no (also true or false), got " + String.join(", ", said));
+    }
+    return true;
+  }
+
   private Question unanswered(int number, String kind, String label, String code, String message) {
     Unanswered answer =
         new Unanswered(
-            kind, label, code, String.format("%s, question %d: %s", name, number, message));
+            kind, label, code, place(number) + message);
     return () -> answer;
+  }
+
+  private String place(int number) {
+    return name + ", question " + number + ": ";
   }
 
   /** A data file named by a study lies beside it, unless its path is absolute. */
@@ -179,39 +172,45 @@ public final class StudyFile {
   }
 
   /** The values of a key: one, a list, or a mapping as {@code name=value}. */
-  private static List<String> texts(String key, JsonNode node) {
+  private static List<String> texts(String key, Node node) {
     List<String> texts = new ArrayList<>();
-    if (node.isArray()) {
-      node.forEach(each -> texts.add(each.isArray() ? row(key, each) : scalar(key, each)));
-    } else if (node.isObject()) {
-      node.properties()
-          .forEach(each -> texts.add(each.getKey() + "=" + scalar(key, each.getValue())));
+    if (node instanceof Items items) {
+      items
+          .nodes()
+          .forEach(
+              each ->
+                  texts.add(each instanceof Items cells ? row(key, cells) : scalar(key, each)));
+    } else if (node instanceof Keys keys) {
+      keys.nodes().forEach((name, each) -> texts.add(name + "=" + scalar(key, each)));
     } else {
       texts.add(scalar(key, node));
+    }
+    if (texts.isEmpty()) {
+      throw new SpecException(key + " must have a value, a list of values or a mapping, got none");
     }
     return texts;
   }
 
   /** A row of cells. */
-  private static String row(String key, JsonNode node) {
-    List<String> cells = new ArrayList<>();
-    node.forEach(each -> cells.add(scalar(key, each)));
-    return String.join(" ", cells);
+  private static String row(String key, Items cells) {
+    return cells.nodes().stream()
+        .map(each -> scalar(key, each))
+        .collect(Collectors.joining(" "));
   }
 
-  private static String scalar(String key, JsonNode node) {
-    if (!node.isValueNode() || node.isNull()) {
-      throw new SpecException(
-          key + " must have a value, a list of values or a mapping, got " + node);
+  private static String scalar(String key, Node node) {
+    if (node instanceof Text text) {
+      return text.text();
     }
-    return node.isBigDecimal() ? node.decimalValue().toPlainString() : node.asText();
+    throw new SpecException(
+        key
+            + " must have a value, a list of values or a mapping, got "
+            + (node instanceof Nothing ? "nothing" : "a list or mapping inside another"));
   }
 
-  private void requireKnown(JsonNode root) {
-    List<String> keys = new ArrayList<>();
-    root.fieldNames().forEachRemaining(keys::add);
+  private void requireTop(Keys root) {
     try {
-      requireKnown(new LinkedHashSet<>(keys), TOP);
+      requireKnown(root.nodes().keySet(), TOP);
     } catch (SpecException e) {
       throw malformed("is no study: " + e.getMessage());
     }

@@ -18,6 +18,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -124,7 +125,7 @@ final class TablePlanSpec {
     if (used.size() != 1) {
       throw new SpecException(
           String.format(
-              "a table is described by one of %s 6, %s 3x4 and %s 4, got %s",
+              Locale.ROOT, "a table is described by one of %s 6, %s 3x4 and %s 4, got %s",
               spec.name("df"),
               spec.name("shape"),
               spec.name("categories"),
@@ -198,7 +199,7 @@ final class TablePlanSpec {
     if (!counts && Math.abs(total.doubleValue() - 1) > WHOLE) {
       throw new SpecException(
           String.format(
-              "%s must be probabilities that add up to 1 (100%%), or whole counts of a pilot; these"
+              Locale.ROOT, "%s must be probabilities that add up to 1 (100%%), or whole counts of a pilot; these"
                   + " add up to %s",
               spec.name("cells"), Figures.exactPercent(total.doubleValue())));
     }
@@ -249,7 +250,7 @@ final class TablePlanSpec {
     return new Caution(
         Caution.Code.PILOT_EFFECT,
         String.format(
-            "w = %s comes from %s (%s observations). A pilot tends to show an effect larger than it"
+            Locale.ROOT, "w = %s comes from %s (%s observations). A pilot tends to show an effect larger than it"
                 + " is; plan for a smaller one too.",
             Figures.significant(w, 3), source, Figures.count(total)));
   }

@@ -7,6 +7,7 @@ import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -80,7 +81,7 @@ public final class TailSpec {
     if (asked != 1) {
       throw new SpecException(
           String.format(
-              "a tail is asked for by one of %s X, %s A,B and %s P, got %s",
+              Locale.ROOT, "a tail is asked for by one of %s X, %s A,B and %s P, got %s",
               spec.name("value"),
               spec.name("between"),
               spec.name("area"),
@@ -130,7 +131,7 @@ public final class TailSpec {
       case "binomial" -> spec.name("n") + " 400 and " + spec.name("p") + " 5%";
       case "hypergeometric" ->
           String.format(
-              "%s 500, %s 25 and %s 60",
+              Locale.ROOT, "%s 500, %s 25 and %s 60",
               spec.name("population"), spec.name("successes"), spec.name("n"));
       case "beta" -> spec.name("shape") + " 2,38";
       default -> spec.name("mean") + " 3.5";

@@ -35,8 +35,10 @@ record TwoWayTable(
   private static final Set<String> TOTAL_NAMES =
       Set.of("total", "totals", "sum", "all", "overall", "grand total", "n", "trials");
   private static final Pattern WHOLE = Pattern.compile("\\d{1,18}");
+
+  /** Thousands, set apart by one and the same sign; the rest after the first is in group 2. */
   private static final Pattern GROUPED =
-      Pattern.compile("\\d{1,3}(?:[,.'\u2019 \u00a0\u202f]\\d{3}){1,5}");
+      Pattern.compile("[1-9]\\d{0,2}([,.'\u2019 \u00a0\u202f])\\d{3}((?:\\1\\d{3}){0,4})");
   private static final Pattern PERCENTAGE = Pattern.compile("\\d{1,18}(?:[.,]\\d{1,18})?\\s*%");
 
   /** A count with its percent behind it, {@code 12 (35.3%)}. */
@@ -67,11 +69,7 @@ record TwoWayTable(
   /** Reads a table; a row of totals that adds up is left out, one that doesn't is refused. */
   static TwoWayTable read(String name, Opening opening) {
     List<CsvRecord> lines = lines(name, opening);
-    int head = 0;
-    // A title stands alone in its line.
-    while (head < lines.size() && filled(lines.get(head)) < 2) {
-      head++;
-    }
+    int head = header(name, lines);
     if (head + 1 >= lines.size()) {
       throw new DataException(
           DataException.Code.EMPTY,
@@ -82,6 +80,7 @@ record TwoWayTable(
     while (width > 1 && header.get(width - 1).isBlank()) {
       width--;
     }
+    requireNames(name, lines.get(head), header.subList(0, width));
     TwoWayTable table =
         new TwoWayTable(
             name, List.of(), names(name, header.subList(1, width)), List.of(), List.of());
@@ -95,9 +94,102 @@ record TwoWayTable(
       cells.add(table.counts(line, width));
     }
     names(name, rows);
+    requireThousands(name, lines.subList(head + 1, lines.size()));
     return new TwoWayTable(name, rows, table.columns(), cells, List.of())
         .withoutPercents()
         .withoutTotalRow();
+  }
+
+  /**
+   * The line of names. Titles may stand above it, each alone in its line; but a lone name over a
+   * column of counts is that column's, where the corner is blank.
+   */
+  private static int header(String source, List<CsvRecord> lines) {
+    int head = 0;
+    while (head < lines.size() && filled(lines.get(head)) < 2) {
+      CsvRecord line = lines.get(head);
+      int place = firstFilled(line);
+      if (place > 0 && head + 1 < lines.size() && isNumber(field(lines.get(head + 1), place))) {
+        return head;
+      }
+      if (place >= 0 && isNumber(field(line, place))) {
+        throw new DataException(
+            DataException.Code.MALFORMED,
+            String.format(
+                Locale.ROOT, "%s, line %d has only '%s', which looks like a count; a table has a line with the names"
+                    + " of the columns above its counts, and a name at the start of each row",
+                source, line.getStartingLineNumber(), field(line, place)));
+      }
+      head++;
+    }
+    return head;
+  }
+
+  /**
+   * Refuses a first row of counts where names should be; numbers are names where the corner is
+   * blank, or where they follow one another.
+   */
+  private static void requireNames(String source, CsvRecord line, List<String> header) {
+    List<String> names = header.subList(1, header.size()).stream().map(String::strip).toList();
+    boolean numbers = !names.isEmpty() && names.stream().allMatch(TwoWayTable::isNumber);
+    if (numbers && !header.get(0).isBlank() && !consecutive(names)) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          String.format(
+              Locale.ROOT, "%s, line %d (%s) looks like a row of counts, where the names of the columns should"
+                  + " stand; put a line of names above it, or, if these numbers are names, leave the"
+                  + " corner before them blank",
+              source, line.getStartingLineNumber(), String.join(", ", header)));
+    }
+  }
+
+  private static boolean consecutive(List<String> names) {
+    if (names.size() < 2 || !names.stream().allMatch(name -> name.matches("-?\\d{1,9}"))) {
+      return false;
+    }
+    List<Long> numbers = names.stream().map(Long::parseLong).toList();
+    long step = numbers.get(1) - numbers.get(0);
+    return Math.abs(step) == 1
+        && IntStream.range(1, numbers.size())
+            .allMatch(i -> numbers.get(i) - numbers.get(i - 1) == step);
+  }
+
+  /**
+   * Refuses a table in which every count has one group of three digits behind a comma: they may be
+   * decimals. Beside a count without a comma they can't be.
+   */
+  private static void requireThousands(String source, List<CsvRecord> lines) {
+    List<String> counts =
+        lines.stream()
+            .flatMap(line -> line.getFields().stream().skip(1))
+            .map(field -> field.replaceAll("\\(.*", "").strip())
+            .filter(field -> !field.isEmpty() && !field.contains("%"))
+            .toList();
+    boolean allGrouped =
+        !counts.isEmpty() && counts.stream().allMatch(text -> text.matches("\\d{1,3},\\d{3}"));
+    if (allGrouped) {
+      throw new DataException(
+          DataException.Code.COUNT,
+          String.format(
+              Locale.ROOT, "%s: every count is written like '%s', which may mean a fraction; a table holds whole"
+                  + " counts: write them without separators of thousands",
+              source, counts.get(0)));
+    }
+  }
+
+  private static int firstFilled(CsvRecord line) {
+    return IntStream.range(0, line.getFieldCount())
+        .filter(place -> !line.getField(place).isBlank())
+        .findFirst()
+        .orElse(-1);
+  }
+
+  private static String field(CsvRecord line, int place) {
+    return place < line.getFieldCount() ? line.getField(place).strip() : "";
+  }
+
+  private static boolean isNumber(String text) {
+    return text.matches("[-+]?\\d[\\d.,'\u2019 \u00a0\u202f]*%?");
   }
 
   private static long filled(CsvRecord line) {
@@ -172,7 +264,7 @@ record TwoWayTable(
       throw malformed(
           line,
           String.format(
-              "has %d fields, the names of columns make %d; a number with a comma inside must stand"
+              Locale.ROOT, "has %d fields, the names of columns make %d; a number with a comma inside must stand"
                   + " in quotes",
               line.getFieldCount(), width));
     }
@@ -188,31 +280,51 @@ record TwoWayTable(
     if (WHOLE.matcher(text).matches()) {
       return Long.parseLong(text);
     }
-    if (GROUPED.matcher(text).matches()) {
+    if (isThousands(text)) {
       return Long.parseLong(text.replaceAll("\\D", ""));
     }
     if (text.isEmpty() || PERCENTAGE.matcher(text).matches()) {
       return text.isEmpty() ? BLANK : PERCENT;
     }
     Matcher both = WITH_PERCENTAGE.matcher(text);
-    if (both.matches()) {
-      return Long.parseLong(both.group(1).replaceAll("\\D", ""));
+    String before = both.matches() ? both.group(1).strip() : "";
+    if (WHOLE.matcher(before).matches() || isThousands(before)) {
+      return Long.parseLong(before.replaceAll("\\D", ""));
     }
     throw new DataException(
         DataException.Code.COUNT,
         String.format(
-            "%s, line %d, column %s has '%s'; a table holds whole counts",
-            source, line.getStartingLineNumber(), columns.get(column - 1), text));
+            Locale.ROOT, "%s, line %d, column %s has '%s'%s; a table holds whole counts",
+            source,
+            line.getStartingLineNumber(),
+            columns.get(column - 1),
+            text,
+            text.matches("\\d*[.,]\\d.*")
+                ? ", which is a fraction or may be one (thousands are written 1200 or 1,200)"
+                : ""));
+  }
+
+  /** With points between groups only where there are two: one may be a fraction, 1.200. */
+  private static boolean isThousands(String text) {
+    Matcher grouped = GROUPED.matcher(text);
+    return grouped.matches() && (!grouped.group(1).equals(".") || !grouped.group(2).isEmpty());
   }
 
   private DataException malformed(CsvRecord line, String found) {
     return new DataException(
         DataException.Code.MALFORMED,
-        String.format("%s, line %d %s", source, line.getStartingLineNumber(), found));
+        String.format(Locale.ROOT, "%s, line %d %s", source, line.getStartingLineNumber(), found));
   }
 
   /** Without rows and columns of nothing but percents; one among counts is refused. */
   private TwoWayTable withoutPercents() {
+    requireSome("row", rows, cells);
+    requireSome(
+        "column",
+        columns,
+        IntStream.range(0, columns.size())
+            .mapToObj(j -> cells.stream().map(row -> row.get(j)).toList())
+            .toList());
     List<Integer> keptRows = withCounts(cells);
     List<Integer> keptColumns =
         withCounts(
@@ -234,7 +346,7 @@ record TwoWayTable(
           throw new DataException(
               DataException.Code.COUNT,
               String.format(
-                  "%s: row '%s' has %s in column %s; a table holds whole counts%s",
+                  Locale.ROOT, "%s: row '%s' has %s in column %s; a table holds whole counts%s",
                   source,
                   rows.get(keptRows.get(i)),
                   kept.get(i).get(j) == BLANK ? "nothing" : "a percent",
@@ -260,6 +372,19 @@ record TwoWayTable(
         found);
   }
 
+  private void requireSome(String what, List<String> names, List<List<Long>> lines) {
+    for (int i = 0; i < lines.size(); i++) {
+      if (lines.get(i).stream().allMatch(count -> count == BLANK)) {
+        throw new DataException(
+            DataException.Code.COUNT,
+            String.format(
+                Locale.ROOT, "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take it"
+                    + " out",
+                source, what, names.get(i)));
+      }
+    }
+  }
+
   private static List<Integer> withCounts(List<List<Long>> lines) {
     return IntStream.range(0, lines.size())
         .filter(i -> lines.get(i).stream().anyMatch(count -> count >= 0))
@@ -274,7 +399,7 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or put"
+                Locale.ROOT, "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or put"
                     + " it first if it is a level of its own",
                 source, rows.get(last)));
       }
@@ -289,7 +414,7 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
+                Locale.ROOT, "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
                     + " or give the row another name if it is a group",
                 source, rows.get(last), cells.get(last).get(column), columns.get(column), sum));
       }
@@ -312,7 +437,7 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
+                Locale.ROOT, "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
                     + " out, or put it first if it is a level of its own",
                 source, columns.get(last)));
       }
@@ -322,7 +447,7 @@ record TwoWayTable(
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              "%s: column '%s' isn't the sum of the others in every row; mend the table, or give the"
+              Locale.ROOT, "%s: column '%s' isn't the sum of the others in every row; mend the table, or give the"
                   + " column another name if it is a level",
               source, columns.get(last)));
     }

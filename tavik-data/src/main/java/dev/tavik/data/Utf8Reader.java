@@ -9,6 +9,7 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CoderResult;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 
 /**
  * Reads UTF-8 strictly and says on which line it isn't. The JDK's reader replaces what it can't
@@ -111,7 +112,7 @@ final class Utf8Reader extends Reader {
     int bad = pending.hasRemaining() ? pending.get(pending.position()) & 0xFF : 0;
     return encoding(
         String.format(
-            "is not UTF-8: line %d has the byte 0x%02X. It may be Windows-1252 or Latin-1; save it"
+            Locale.ROOT, "is not UTF-8: line %d has the byte 0x%02X. It may be Windows-1252 or Latin-1; save it"
                 + " as UTF-8",
             line, bad));
   }

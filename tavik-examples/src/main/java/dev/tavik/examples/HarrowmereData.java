@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
@@ -88,7 +89,7 @@ public final class HarrowmereData {
     kilns.forEach(
         (kiln, counts) ->
             text.append(
-                String.format("%s,%d,%d,%d\n", kiln, counts[0], counts[1], counts[0] + counts[1])));
+                String.format(Locale.ROOT, "%s,%d,%d,%d\n", kiln, counts[0], counts[1], counts[0] + counts[1])));
     return text.toString();
   }
 
@@ -132,7 +133,7 @@ public final class HarrowmereData {
     for (int tile = 1; tile <= 240; tile++) {
       int first = pick(0.78, 0.1, 0.07, 0.05);
       int second = chance(0.86) ? first : pick(0.6, 0.22, 0.1, 0.08);
-      text.append(String.format("T%03d,%s,%s%n", tile, GRADES[first], GRADES[second]));
+      text.append(String.format(Locale.ROOT, "T%03d,%s,%s%n", tile, GRADES[first], GRADES[second]));
     }
     return text.toString().replace("\r", "");
   }

@@ -16,6 +16,7 @@ import dev.tavik.study.PlanQuestion;
 import dev.tavik.study.PlanWords;
 import java.io.PrintStream;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Harrowmere wants to try a slower firing on one kiln: how many tiles of the old firing and of the
@@ -48,7 +49,7 @@ public final class HowManyTiles {
         CompareDesign.of(TwoProportionTest.FISHER, 0.08, Hypothesis.twoSided(0), 0.05)
             .withTheory(Theory.EXACT);
     out.printf(
-        "%nWith %d tiles of each firing Fisher's exact test has a power of %.1f%% to find a fall to"
+        Locale.ROOT, "%nWith %d tiles of each firing Fisher's exact test has a power of %.1f%% to find a fall to"
             + " 4.5%%,%nand rejects a true null in %.1f%%.%n",
         needed.sizes().first(),
         100 * exact.at(needed.sizes()).at(0.045),
@@ -56,7 +57,7 @@ public final class HowManyTiles {
 
     List<Double> found = DetectableEffect.of(cracks, Sizes.of(day, day), 0.8);
     out.printf(
-        "One day's %d and %d would find no less than a fall to %.1f%% or a rise to %.1f%%.%n",
+        Locale.ROOT, "One day's %d and %d would find no less than a fall to %.1f%% or a rise to %.1f%%.%n",
         day, day, 100 * found.get(0), 100 * found.get(1));
     return needed;
   }

@@ -6,6 +6,7 @@ import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.study.AgreementAnswer;
 import java.util.List;
+import java.util.Locale;
 
 /** The answer about the agreement of two classifications in words and tables. */
 final class AgreementText {
@@ -18,7 +19,7 @@ final class AgreementText {
   void write(AgreementAnswer answer) {
     TextReport.verdict(lines, answer.conclusion());
     SquareTable table = answer.table();
-    lines.heading(String.format("Observed: rows %s, columns %s", answer.first(), answer.second()));
+    lines.heading(String.format(Locale.ROOT, "Observed: rows %s, columns %s", answer.first(), answer.second()));
     CellBlocks.withTotals(table.levels(), table.levels())
         .write(lines, (i, j) -> observed(table, i, j));
     CrossText.tests(

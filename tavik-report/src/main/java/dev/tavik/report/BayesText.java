@@ -19,6 +19,7 @@ import dev.tavik.study.RateByGroupAnswer;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.SharesBayes;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.DoubleFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -69,7 +70,7 @@ final class BayesText {
             .map(
                 stop ->
                     String.format(
-                        "Most for the %s after %s: %s times.",
+                        Locale.ROOT, "Most for the %s after %s: %s times.",
                         side,
                         Figures.count(stop.observations()),
                         RateBayes.times(stop.logBayesFactor())))
@@ -130,7 +131,7 @@ final class BayesText {
         "  ",
         "  ",
         String.format(
-            "The probability that %s is higher than %s is %s.",
+            Locale.ROOT, "The probability that %s is higher than %s is %s.",
             answer.first().name(), answer.second().name(), probability(bayes.probabilityAbove())));
     inside(
         bayes.region(),
@@ -238,7 +239,7 @@ final class BayesText {
         "  ",
         "  ",
         String.format(
-            "The probability that the rate is above %s is %s.",
+            Locale.ROOT, "The probability that the rate is above %s is %s.",
             against, probability(bayes.probabilityAbove())));
     inside(bayes.region(), bayes.probabilityInside(), Figures::exactPercent, "it");
   }
@@ -253,7 +254,7 @@ final class BayesText {
           "  ",
           "  ",
           String.format(
-              "The probability that %s is %s is %s.",
+              Locale.ROOT, "The probability that %s is %s is %s.",
               what,
               region.low() == -1
                   ? "below " + written.apply(region.high())

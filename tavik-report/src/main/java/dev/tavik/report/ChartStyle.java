@@ -1,7 +1,9 @@
 package dev.tavik.report;
 
 import java.awt.Color;
+import java.util.Locale;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.title.TextTitle;
@@ -44,6 +46,13 @@ final class ChartStyle {
     text.setTextAlignment(HorizontalAlignment.LEFT);
     text.setPaint(INK);
     text.setPadding(0, 2, 6, 0);
+  }
+
+  /** An axis of numbers, which are written one way everywhere. */
+  static NumberAxis axis(String label) {
+    NumberAxis axis = new NumberAxis(label.isEmpty() ? null : label);
+    axis.setStandardTickUnits(NumberAxis.createStandardTickUnits(Locale.ROOT));
+    return axis;
   }
 
   /** Fonts and ink of an axis. */

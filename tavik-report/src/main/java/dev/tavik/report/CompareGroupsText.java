@@ -19,6 +19,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -67,7 +68,7 @@ final class CompareGroupsText {
         "",
         "",
         String.format(
-            "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
+            Locale.ROOT, "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
                 + " adjusted for the number of pairs.",
             first.preference().test(), first.preference().interval()));
   }
@@ -83,7 +84,7 @@ final class CompareGroupsText {
     CompareText.observed(
         lines,
         String.format(
-            "Observed, the %d highest and the %d lowest rates of %s groups; all with --out FILE",
+            Locale.ROOT, "Observed, the %d highest and the %d lowest rates of %s groups; all with --out FILE",
             half, half, Figures.count(groups.size())),
         Selection.ends(groups, group -> group.tally().proportion()));
   }
@@ -96,7 +97,7 @@ final class CompareGroupsText {
             Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
     lines.heading(
         String.format(
-            "The %d pairs of %s with the smallest p: %s",
+            Locale.ROOT, "The %d pairs of %s with the smallest p: %s",
             shown.size(),
             Figures.count(answer.pairs().size()),
             CompareText.claim(answer.settings(), "the first", "the second")));

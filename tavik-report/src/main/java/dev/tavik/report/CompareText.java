@@ -20,6 +20,7 @@ import dev.tavik.study.Show;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +48,7 @@ final class CompareText {
     lines.command(
         "As a table",
         String.format(
-            "tavik cross --cells \"%d %d; %d %d\"",
+            Locale.ROOT, "tavik cross --cells \"%d %d; %d %d\"",
             answer.first().tally().successes(),
             answer.first().tally().failures(),
             answer.second().tally().successes(),
@@ -113,15 +114,15 @@ final class CompareText {
     }
     String found =
         String.format(
-            "number needed: %s has one success %s in %s",
+            Locale.ROOT, "number needed: %s has one success %s in %s",
             one, needed.value() < 0 ? "fewer" : "more", trials(needed.value()));
     if (!needed.throughInfinity()) {
       double near = Math.min(Math.abs(needed.lower()), Math.abs(needed.upper()));
       double far = Math.max(Math.abs(needed.lower()), Math.abs(needed.upper()));
-      return String.format("%s (%s to %s; %s)", found, trials(near), trials(far), source);
+      return String.format(Locale.ROOT, "%s (%s to %s; %s)", found, trials(near), trials(far), source);
     }
     return String.format(
-        "%s (from one fewer in %s through no difference, infinity, to one more in %s; %s)",
+        Locale.ROOT, "%s (from one fewer in %s through no difference, infinity, to one more in %s; %s)",
         found, trials(needed.lower()), trials(needed.upper()), source);
   }
 
@@ -161,7 +162,7 @@ final class CompareText {
             "  ",
             "  ",
             String.format(
-                "%s: p is largest at a common proportion of %s.",
+                Locale.ROOT, "%s: p is largest at a common proportion of %s.",
                 test.method(), Figures.finePercent(nuisance)));
       }
     }
@@ -193,7 +194,7 @@ final class CompareText {
       table.row(
           each.result().method(),
           String.format(
-              "%s %s points",
+              Locale.ROOT, "%s %s points",
               greater ? "above" : "below", Figures.exactPoints(each.hypothesis().against())),
           statistic(each.result(), answer),
           Figures.pValue(each.result().log10PValue()),
@@ -208,13 +209,13 @@ final class CompareText {
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
-          "null, they differ by %s points or more; alternative, by less%s",
+          Locale.ROOT, "null, they differ by %s points or more; alternative, by less%s",
           Figures.exactPoints(margin), alpha);
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       boolean greater = settings.hypothesis().alternative() == Alternative.GREATER;
       return String.format(
-          "null, %s is %s by %s points or more; alternative, it is not%s",
+          Locale.ROOT, "null, %s is %s by %s points or more; alternative, it is not%s",
           one, greater ? "lower" : "higher", Figures.exactPoints(margin), alpha);
     }
     double against = settings.hypothesis().against();
@@ -234,7 +235,7 @@ final class CompareText {
           case GREATER -> "it is higher";
         };
     return String.format(
-        "null, %s minus %s is %s points; alternative, %s%s",
+        Locale.ROOT, "null, %s minus %s is %s points; alternative, %s%s",
         one, two, Figures.exactPoints(against), alternative, alpha);
   }
 

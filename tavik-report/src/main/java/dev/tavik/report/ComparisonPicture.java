@@ -56,14 +56,14 @@ final class ComparisonPicture {
       panels.add(
           new IntervalPanel(
               String.format(
-                  "%s against %s, as a ratio", answer.first().name(), answer.second().name()),
+                  Locale.ROOT, "%s against %s, as a ratio", answer.first().name(), answer.second().name()),
               Scale.TIMES,
               ratios,
               List.of(1.0)));
     }
     String title =
         String.format(
-            "%s%s against %s",
+            Locale.ROOT, "%s%s against %s",
             answer.label().isEmpty() ? "" : answer.label() + ": ",
             IntervalPicture.shortened(answer.first().name()),
             IntervalPicture.shortened(answer.second().name()));
@@ -79,7 +79,7 @@ final class ComparisonPicture {
 
   private static String subtitle(CompareAnswer answer) {
     return String.format(
-        "%s intervals; rates with Wilson's; %s test, %s: %s",
+        Locale.ROOT, "%s intervals; rates with Wilson's; %s test, %s: %s",
         Figures.exactPercent(answer.settings().level()),
         answer.preference().test(),
         answer.settings().show() == Show.DIFFERENCE
@@ -114,7 +114,7 @@ final class ComparisonPicture {
   private static IntervalRow rate(String name, Tally tally, Interval interval) {
     return new IntervalRow(
         String.format(
-            "%s  %s of %s",
+            Locale.ROOT, "%s  %s of %s",
             IntervalPicture.shortened(name),
             Figures.count(tally.successes()),
             Figures.count(tally.trials())),
@@ -209,13 +209,13 @@ final class ComparisonPicture {
                 : ", by " + answer.from().group());
     String subtitle =
         String.format(
-            "%s intervals, rates with Wilson's; all groups together %s%s",
+            Locale.ROOT, "%s intervals, rates with Wilson's; all groups together %s%s",
             Figures.exactPercent(answer.settings().level()),
             Figures.pEquals(answer.overall().get(0).log10PValue()),
             pairs.isEmpty()
                 ? ""
                 : String.format(
-                    "; %spairs by %s, p adjusted by Holm's method",
+                    Locale.ROOT, "; %spairs by %s, p adjusted by Holm's method",
                     rows.size() < answer.pairs().size()
                         ? String.format(Locale.ROOT, "%d of %,d ", rows.size(), answer.pairs().size())
                         : "",
@@ -243,14 +243,14 @@ final class ComparisonPicture {
     }
     String title =
         String.format(
-            "%s%s against %s, the same %s units",
+            Locale.ROOT, "%s%s against %s, the same %s units",
             answer.label().isEmpty() ? "" : answer.label() + ": ",
             IntervalPicture.shortened(answer.first()),
             IntervalPicture.shortened(answer.second()),
             Figures.count(answer.tally().pairs()));
     String subtitle =
         String.format(
-            "%s intervals; %d discordant pairs; %s test, %s: %s",
+            Locale.ROOT, "%s intervals; %d discordant pairs; %s test, %s: %s",
             Figures.exactPercent(answer.settings().level()),
             answer.tally().discordant(),
             answer.preference().test(),

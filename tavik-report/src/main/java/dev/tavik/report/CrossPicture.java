@@ -11,6 +11,7 @@ import dev.tavik.study.CrossAnswer;
 import java.awt.Color;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -138,7 +139,7 @@ public final class CrossPicture {
     if (table.rows().size() > MOST_ROWS) {
       throw new IllegalArgumentException(
           String.format(
-              "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
+              Locale.ROOT, "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
                   + " columns",
               MOST_ROWS, table.rows().size()));
     }
@@ -158,12 +159,12 @@ public final class CrossPicture {
   private static String verdict(CrossAnswer answer) {
     TestResult test = answer.preferredTest();
     return String.format(
-        "%s test: %s; each band is a row of the table, 100%% wide, with its total",
+        Locale.ROOT, "%s test: %s; each band is a row of the table, 100%% wide, with its total",
         test.method(), Figures.pEquals(test.log10PValue()));
   }
 
   private static String signed(double residual) {
-    return (residual > 0 ? "+" : "") + String.format("%.1f", residual);
+    return (residual > 0 ? "+" : "") + String.format(Locale.ROOT, "%.1f", residual);
   }
 
   /** From nearly white towards one of two colours that differ for all kinds of colour vision. */

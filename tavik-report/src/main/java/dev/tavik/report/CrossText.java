@@ -16,6 +16,7 @@ import dev.tavik.study.CrossBayes;
 import dev.tavik.study.RowPair;
 import dev.tavik.study.Strength;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -96,7 +97,7 @@ final class CrossText {
   }
 
   private static String residual(double value) {
-    return value == 0 ? "0" : String.format("%.2f", value);
+    return value == 0 ? "0" : String.format(Locale.ROOT, "%.2f", value);
   }
 
   static void tests(
@@ -171,7 +172,7 @@ final class CrossText {
   private void rates(CompareAnswer comparison) {
     lines.heading(
         String.format(
-            "As rates of %s: %s against %s",
+            Locale.ROOT, "As rates of %s: %s against %s",
             comparison.label(), comparison.first().name(), comparison.second().name()));
     TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT);
     for (Quantity quantity : List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO)) {
@@ -196,7 +197,7 @@ final class CrossText {
     lines.command(
         "With a direction",
         String.format(
-            "tavik compare \"%s=%s\" \"%s=%s\"",
+            Locale.ROOT, "tavik compare \"%s=%s\" \"%s=%s\"",
             comparison.first().name(),
             comparison.first().tally(),
             comparison.second().name(),

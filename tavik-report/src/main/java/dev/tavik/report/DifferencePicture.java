@@ -11,6 +11,7 @@ import dev.tavik.study.RateBayes;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Path2D;
+import java.util.Locale;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -103,9 +104,9 @@ final class DifferencePicture {
 
   private NumberAxis differences() {
     NumberAxis axis =
-        new NumberAxis(
+        ChartStyle.axis(
             String.format(
-                "%s, in points; shaded: %s credible interval, %s to %s",
+                Locale.ROOT, "%s, in points; shaded: %s credible interval, %s to %s",
                 answer.order(),
                 Figures.exactPercent(interval().level()),
                 CompareText.pointsOf(interval().lower()),
@@ -116,7 +117,7 @@ final class DifferencePicture {
   }
 
   private NumberAxis heightsAxis() {
-    NumberAxis axis = new NumberAxis("density");
+    NumberAxis axis = ChartStyle.axis("density");
     axis.setRange(0, HEADROOM * highest);
     axis.setTickLabelsVisible(false);
     axis.setTickMarksVisible(false);
@@ -138,7 +139,7 @@ final class DifferencePicture {
     boolean besideNone = low < 0 && high > 0;
     beside(
         String.format(
-            "%s: probability %s",
+            Locale.ROOT, "%s: probability %s",
             region.low() == -1 || region.high() == 1 ? "good enough" : "as good as none",
             BayesText.probability(inside)),
         besideNone ? 0 : (low + high) / 2,
@@ -195,7 +196,7 @@ final class DifferencePicture {
     String subject =
         answer.label().isEmpty() ? "What to believe" : answer.label() + ": what to believe";
     return String.format(
-        "%s of the difference after %s of %s and %s of %s",
+        Locale.ROOT, "%s of the difference after %s of %s and %s of %s",
         subject,
         Figures.count(answer.first().tally().successes()),
         Figures.count(answer.first().tally().trials()),
@@ -205,7 +206,7 @@ final class DifferencePicture {
 
   private String subtitle() {
     return String.format(
-        "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
+        Locale.ROOT, "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
         bayes.prior(),
         RateBayes.times(bayes.logBayesFactor()),
         bayes.logBayesFactor() < 0

@@ -6,6 +6,7 @@ import dev.tavik.planning.TableDesign;
 import dev.tavik.result.Figures;
 import dev.tavik.study.PlanAnswer.Plan;
 import java.awt.Color;
+import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.ui.TextAnchor;
@@ -35,7 +36,7 @@ final class ErrorsPicture {
                 () ->
                     new IllegalArgumentException(
                         String.format(
-                            "the picture of both errors is of one test by the normal distribution or"
+                            Locale.ROOT, "the picture of both errors is of one test by the normal distribution or"
                                 + " of chi-square, not of %s (%s)",
                             design.test(), design.theory().id())));
     this.table = design instanceof TableDesign;
@@ -71,11 +72,11 @@ final class ErrorsPicture {
     // With one degree of freedom the density has no end at 0.
     double highest = table ? Math.min(both, 3 * expected.peak) : both;
     NumberAxis across =
-        new NumberAxis(
+        ChartStyle.axis(
             errors.quantity()
                 + (table ? "" : difference() ? ", in percentage points" : ", in percent"));
     across.setRange(from, to);
-    NumberAxis up = new NumberAxis("density");
+    NumberAxis up = ChartStyle.axis("density");
     up.setRange(0, 1.32 * highest);
     up.setTickLabelsVisible(false);
     CurvePlot plot = new CurvePlot(across, up);
@@ -105,7 +106,7 @@ final class ErrorsPicture {
     return plot.picture(
         title,
         String.format(
-            "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
+            Locale.ROOT, "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
                 + " %s",
             Figures.plain(design.alpha()),
             Figures.chance(1 - plan.power()),

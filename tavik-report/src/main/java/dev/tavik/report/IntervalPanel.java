@@ -223,7 +223,7 @@ final class IntervalPanel {
   }
 
   private NumberAxis linearAxis() {
-    NumberAxis axis = new NumberAxis(axisLabel);
+    NumberAxis axis = ChartStyle.axis(axisLabel);
     axis.setRange(left, right);
     double step = ChartStyle.step(right - left, 10);
     int decimals = Math.max(0, (int) Math.ceil(-Math.log10(step) - 1e-9));

@@ -17,6 +17,7 @@ import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.StrataAnswer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -87,14 +88,14 @@ public final class IntervalPicture {
     String subject = answer.label().isEmpty() ? "Observed rate" : answer.label();
     String title =
         String.format(
-            "%s: %s (%s of %s)",
+            Locale.ROOT, "%s: %s (%s of %s)",
             subject,
             Figures.percent(answer.tally().proportion()),
             Figures.count(answer.tally().successes()),
             Figures.count(answer.tally().trials()));
     String subtitle =
         String.format(
-            "%s intervals for the true rate; %s",
+            Locale.ROOT, "%s intervals for the true rate; %s",
             Figures.exactPercent(answer.settings().level()), decision(answer));
     return chart(title, subtitle, rows, answer.settings().hypothesis().against()).picture();
   }
@@ -102,7 +103,7 @@ public final class IntervalPicture {
   private static String decision(RateAnswer answer) {
     TestResult test = answer.preferredTest();
     return String.format(
-        "%s test against %s, %s: %s",
+        Locale.ROOT, "%s test against %s, %s: %s",
         test.method(),
         Figures.exactPercent(answer.settings().hypothesis().against()),
         answer.settings().hypothesis().alternative().id(),
@@ -136,7 +137,7 @@ public final class IntervalPicture {
       boolean rejects = test.rejectsAdjusted(settings.alpha());
       String name =
           String.format(
-              "%s  %s of %s",
+              Locale.ROOT, "%s  %s of %s",
               shortened(group.label()),
               Figures.count(group.tally().successes()),
               Figures.count(group.tally().trials()));
@@ -147,7 +148,7 @@ public final class IntervalPicture {
     String title = (answer.label().isEmpty() ? "Observed rates" : answer.label()) + by(answer);
     String subtitle =
         String.format(
-            "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
+            Locale.ROOT, "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
                 + " %s",
             Figures.exactPercent(settings.level()),
             title(answer.groups().get(0)),

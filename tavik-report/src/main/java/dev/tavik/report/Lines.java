@@ -39,20 +39,25 @@ final class Lines {
 
   /** A line as it is. */
   void line(String line) {
+    laidOut(Visible.of(line));
+  }
+
+  /** A line whose parts are visible already. */
+  private void laidOut(String line) {
     text.append(line.stripTrailing()).append('\n');
   }
 
   /** A command that asks the same otherwise, on one line to copy; left out where it is too long. */
   void command(String why, String command) {
     String line = "  " + why + ": " + command;
-    if (line.length() <= WIDTH) {
+    if (Visible.width(line) <= WIDTH) {
       blank();
       line(line);
     }
   }
 
   void table(TextTable table) {
-    table.lines(WIDTH - 2).forEach(line -> line("  " + line));
+    table.lines(WIDTH - 2).forEach(line -> laidOut("  " + line));
   }
 
   void blank() {
@@ -69,9 +74,9 @@ final class Lines {
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder(first);
     boolean empty = true;
-    for (String each : UNBROKEN.matcher(paragraph.strip()).replaceAll(JOINT).split("\\s+")) {
+    for (String each : UNBROKEN.matcher(Visible.of(paragraph.strip())).replaceAll(JOINT).split("\\s+")) {
       String word = each.replace(JOINT, " ");
-      if (!empty && line.length() + 1 + word.length() > WIDTH) {
+      if (!empty && Visible.width(line.toString()) + 1 + Visible.width(word) > WIDTH) {
         lines.add(line.toString().stripTrailing());
         line = new StringBuilder(others);
         empty = true;

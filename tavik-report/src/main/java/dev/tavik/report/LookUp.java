@@ -9,6 +9,7 @@ import dev.tavik.study.RateAnswer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -28,10 +29,10 @@ final class LookUp {
         answer.tests(),
         lot == null
             ? String.format(
-                "binomial --n %d --p %s --value %d",
+                Locale.ROOT, "binomial --n %d --p %s --value %d",
                 tally.trials(), Figures.exactPercent(against), tally.successes())
             : String.format(
-                "hypergeometric --population %d --successes %d --n %d --value %d",
+                Locale.ROOT, "hypergeometric --population %d --successes %d --n %d --value %d",
                 lot, Math.round(lot * against), tally.trials(), tally.successes()));
   }
 
@@ -41,7 +42,7 @@ final class LookUp {
     write(
         answer.tests(),
         String.format(
-            "hypergeometric --population %d --successes %d --n %d --value %d",
+            Locale.ROOT, "hypergeometric --population %d --successes %d --n %d --value %d",
             first.trials() + second.trials(),
             first.successes() + second.successes(),
             first.trials(),
@@ -52,7 +53,7 @@ final class LookUp {
     write(
         answer.tests(),
         String.format(
-            "binomial --n %d --p 50%% --value %d",
+            Locale.ROOT, "binomial --n %d --p 50%% --value %d",
             answer.tally().discordant(), answer.tally().firstOnly()));
   }
 

@@ -243,7 +243,7 @@ final class NullChart {
   }
 
   private NumberAxis countAxis() {
-    NumberAxis axis = new NumberAxis(marks.axis());
+    NumberAxis axis = ChartStyle.axis(marks.axis());
     axis.setRange(left, right);
     double finest = distribution.discrete() ? 1 : 0;
     double step = Math.max(finest, ChartStyle.step(right - left, 12));
@@ -255,7 +255,7 @@ final class NullChart {
   }
 
   private NumberAxis heightAxis() {
-    NumberAxis axis = new NumberAxis(distribution.discrete() ? "probability" : "density");
+    NumberAxis axis = ChartStyle.axis(distribution.discrete() ? "probability" : "density");
     axis.setRange(0, 1.18 * highest);
     axis.setTickLabelsVisible(false);
     axis.setTickMarksVisible(false);

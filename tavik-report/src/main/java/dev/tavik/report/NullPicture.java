@@ -23,6 +23,7 @@ import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.StrataAnswer;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -141,7 +142,7 @@ public final class NullPicture {
     Alternative alternative = rate.settings().hypothesis().alternative();
     String how = test == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation";
     return String.format(
-        "%s test, %s; shaded: %s; dotted: first count rejected at alpha %s",
+        Locale.ROOT, "%s test, %s; shaded: %s; dotted: first count rejected at alpha %s",
         test.id(),
         how,
         Figures.pEquals(log10PValue)
@@ -192,7 +193,7 @@ public final class NullPicture {
         fisher
             ? new NullChart.Marks(
                 String.format(
-                    "how many of all %s successes fall to %s",
+                    Locale.ROOT, "how many of all %s successes fall to %s",
                     Figures.count(first.successes() + second.successes()), answer.first().name()),
                 (double) first.successes(),
                 Figures.count(first.successes()),
@@ -243,7 +244,7 @@ public final class NullPicture {
             NullDistribution.of(fair, tally, half).orElseThrow(),
             new NullChart.Marks(
                 String.format(
-                    "%s only, out of %s discordant pairs",
+                    Locale.ROOT, "%s only, out of %s discordant pairs",
                     answer.first(), Figures.count(tally.trials())),
                 marks.observed(),
                 marks.observedText(),
@@ -254,7 +255,7 @@ public final class NullPicture {
   private static String subtitle(
       String test, String how, double log10PValue, Alternative alternative, double alpha) {
     return String.format(
-        "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
+        Locale.ROOT, "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
         test,
         how,
         Figures.pEquals(log10PValue)

@@ -6,6 +6,7 @@ import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Figures;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** What a source of data holds, column by column. */
@@ -21,7 +22,7 @@ final class OverviewText {
   void write(DataOverview overview, List<String> suggestions) {
     lines.strong(
         String.format(
-            "%s: %s %s, %d %s, %s",
+            Locale.ROOT, "%s: %s %s, %d %s, %s",
             overview.source(),
             Figures.count(overview.rows()),
             overview.rows() == 1 ? "row" : "rows",

@@ -8,6 +8,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.PairedAnswer;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The answer about two judgements of the same units in words and tables. */
@@ -61,7 +62,7 @@ final class PairedText {
         "  ",
         "  ",
         String.format(
-            "%s %s, %s %s; %s is %s points.",
+            Locale.ROOT, "%s %s, %s %s; %s is %s points.",
             answer.first(),
             Figures.finePercent(tally.first().proportion()),
             answer.second(),
@@ -72,7 +73,7 @@ final class PairedText {
         "  ",
         "  ",
         String.format(
-            "Discordant pairs, which alone tell the two apart: %s (%s only %s, %s only %s).",
+            Locale.ROOT, "Discordant pairs, which alone tell the two apart: %s (%s only %s, %s only %s).",
             Figures.count(tally.discordant()),
             answer.first(),
             Figures.count(tally.firstOnly()),
@@ -89,7 +90,7 @@ final class PairedText {
         };
     lines.heading(
         String.format(
-            "Tests: null, no difference; alternative, %s; alpha %s",
+            Locale.ROOT, "Tests: null, no difference; alternative, %s; alpha %s",
             alternative, Figures.plain(answer.settings().alpha())));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
     table.header("", "", "p", "");
@@ -111,14 +112,14 @@ final class PairedText {
     return statistic.name().equals("z")
         ? "z = " + Figures.significant(statistic.value(), 4)
         : String.format(
-            "%s of %s discordant",
+            Locale.ROOT, "%s of %s discordant",
             Figures.count(tally.firstOnly()), Figures.count(tally.discordant()));
   }
 
   private void intervals(PairedAnswer answer) {
     lines.heading(
         String.format(
-            "Intervals of %s in points, level %s",
+            Locale.ROOT, "Intervals of %s in points, level %s",
             answer.order(), Figures.exactPercent(answer.settings().level())));
     TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
     for (Interval interval : answer.intervals()) {

@@ -21,10 +21,14 @@ import org.apache.batik.svggen.SVGGraphics2D;
 import org.jfree.chart.JFreeChart;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
+import org.w3c.dom.Node;
+import org.w3c.dom.Text;
 
 /** A drawing of a certain size, as bitmap or as scalable graphics. */
 public final class Picture {
   private static final int SCALE = 2;
+  private static final int CONTROL_PICTURES = 0x2400;
+  private static final int UNKNOWN = 0xFFFD;
 
   /** One of several charts below one another. */
   record Part(JFreeChart chart, int height) {}
@@ -82,7 +86,31 @@ public final class Picture {
     draw(graphics);
     Element root = graphics.getRoot();
     root.setAttributeNS(null, "viewBox", "0 0 " + width + " " + height);
+    makeLegal(root);
     return serialised(root);
+  }
+
+  /** Characters that XML has no place for, such as a bell in a label, become their pictures. */
+  private static void makeLegal(Node node) {
+    if (node instanceof Text text) {
+      text.setData(legal(text.getData()));
+    }
+    for (Node child = node.getFirstChild(); child != null; child = child.getNextSibling()) {
+      makeLegal(child);
+    }
+  }
+
+  private static String legal(String text) {
+    StringBuilder legal = new StringBuilder();
+    text.codePoints()
+        .forEach(
+            each -> {
+              boolean control = each < ' ' && each != '\t' && each != '\n' && each != '\r';
+              boolean unpaired = each >= 0xD800 && each <= 0xDFFF;
+              boolean none = unpaired || each == 0xFFFE || each == 0xFFFF;
+              legal.appendCodePoint(control ? CONTROL_PICTURES + each : none ? UNKNOWN : each);
+            });
+    return legal.toString();
   }
 
   /** Without a document type, which would send a careful reader to the network. */

@@ -21,6 +21,7 @@ import dev.tavik.study.PlanAnswer.Line;
 import dev.tavik.study.PlanAnswer.Plan;
 import java.awt.Color;
 import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -133,7 +134,7 @@ public final class PlanPicture {
     double most =
         1.5 * lines.stream().mapToLong(line -> plan(line).holdsFrom().first()).max().orElse(1);
     long reach = (long) Math.max(20, Math.min(most, (double) lines.get(0).design().most()));
-    NumberAxis across = new NumberAxis(sizesName());
+    NumberAxis across = ChartStyle.axis(sizesName());
     across.setRange(0, (double) reach);
     CurvePlot plot = new CurvePlot(across, powerAxis());
     targets(plot, 0, (double) reach);
@@ -232,9 +233,9 @@ public final class PlanPicture {
   }
 
   private NumberAxis powerAxis() {
-    NumberAxis up = new NumberAxis(chance().toLowerCase(Locale.ROOT));
+    NumberAxis up = ChartStyle.axis(chance().toLowerCase(Locale.ROOT));
     up.setRange(0, TOP);
-    up.setTickUnit(new NumberTickUnit(0.2, new DecimalFormat("0%")));
+    up.setTickUnit(new NumberTickUnit(0.2, new DecimalFormat("0%", DecimalFormatSymbols.getInstance(Locale.ROOT))));
     return up;
   }
 
@@ -291,7 +292,7 @@ public final class PlanPicture {
     Design design = lines.get(0).design();
     if (design instanceof Evidence evidence) {
       return String.format(
-          "Bayes factor, prior %s, threshold %s; exact",
+          Locale.ROOT, "Bayes factor, prior %s, threshold %s; exact",
           evidence.prior(), Figures.plain(evidence.threshold()));
     }
     boolean several = lines.stream().map(line -> line.design().test()).distinct().count() > 1;
@@ -302,7 +303,7 @@ public final class PlanPicture {
                 + (several ? "tests" : design.test());
     boolean mixed = lines.stream().map(line -> line.design().theory()).distinct().count() > 1;
     return String.format(
-        "%s at alpha %s%s", sided, Figures.plain(design.alpha()), mixed ? "" : how(design, swings));
+        Locale.ROOT, "%s at alpha %s%s", sided, Figures.plain(design.alpha()), mixed ? "" : how(design, swings));
   }
 
   private static String how(Design design, boolean swings) {
@@ -339,7 +340,7 @@ public final class PlanPicture {
     double[] range = effectRange();
     long fewest = curves.stream().mapToLong(curve -> curve.sizes.first()).min().orElse(0);
     boolean w = lines.get(0).design() instanceof TableDesign;
-    NumberAxis across = new NumberAxis(w ? "effect size w" : "rate that is expected, in percent");
+    NumberAxis across = ChartStyle.axis(w ? "effect size w" : "rate that is expected, in percent");
     double scale = w ? 1 : 100;
     across.setRange(scale * range[0], scale * range[1]);
     CurvePlot plot = new CurvePlot(across, powerAxis());

@@ -20,6 +20,7 @@ import dev.tavik.study.PlanAnswer.Plan;
 import dev.tavik.study.PlanWords;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -276,7 +277,7 @@ final class PlanText {
     boolean bases = line.sensitivity().stream().anyMatch(each -> each.base() != null);
     lines.heading(
         String.format(
-            "If %s were a bit different, with %s%s",
+            Locale.ROOT, "If %s were a bit different, with %s%s",
             bases
                 ? line.design() instanceof PairedDesign ? "both rates" : "the base rate"
                 : line.design() instanceof TableDesign ? "w" : "the true rate",

@@ -13,6 +13,7 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
+import java.util.Locale;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -142,9 +143,9 @@ public final class PosteriorPicture {
   private NumberAxis rates() {
     Credible interval = bayes.posteriors().get(0).credible().get(0);
     NumberAxis axis =
-        new NumberAxis(
+        ChartStyle.axis(
             String.format(
-                "rate, in percent; shaded: %s credible interval, %s to %s",
+                Locale.ROOT, "rate, in percent; shaded: %s credible interval, %s to %s",
                 Figures.exactPercent(interval.level()),
                 Figures.finePercent(interval.lower()),
                 Figures.finePercent(interval.upper())));
@@ -154,7 +155,7 @@ public final class PosteriorPicture {
   }
 
   private NumberAxis heights() {
-    NumberAxis axis = new NumberAxis("density");
+    NumberAxis axis = ChartStyle.axis("density");
     axis.setRange(0, 1.12 * highest);
     axis.setTickLabelsVisible(false);
     axis.setTickMarksVisible(false);
@@ -240,7 +241,7 @@ public final class PosteriorPicture {
   private String title() {
     String subject = answer.label().isEmpty() ? "The rate" : answer.label();
     return String.format(
-        "%s: what to believe before (dashed) and after %s of %s",
+        Locale.ROOT, "%s: what to believe before (dashed) and after %s of %s",
         subject, Figures.count(answer.tally().successes()), Figures.count(answer.tally().trials()));
   }
 
@@ -248,7 +249,7 @@ public final class PosteriorPicture {
     double log = Math.log(before.density(against)) - Math.log(after.density(against));
     String two =
         String.format(
-            "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
+            Locale.ROOT, "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
             Figures.exactPercent(against), RateBayes.times(log), log < 0 ? "null" : "alternative");
     String prior = "prior " + bayes.prior() + "; ";
     return answer.settings().hypothesis().alternative() == Alternative.TWO_SIDED
@@ -256,7 +257,7 @@ public final class PosteriorPicture {
         : prior
             + two
             + String.format(
-                "; directional: %s, for the %s",
+                Locale.ROOT, "; directional: %s, for the %s",
                 RateBayes.times(bayes.logBayesFactor()), bayes.favours());
   }
 }

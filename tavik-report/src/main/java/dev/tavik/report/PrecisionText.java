@@ -8,6 +8,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.study.PrecisionAnswer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Plans for intervals, in words and tables. */
 final class PrecisionText {
@@ -100,7 +101,7 @@ final class PrecisionText {
     }
     lines.heading(
         String.format(
-            "If %s, with %s%s",
+            Locale.ROOT, "If %s, with %s%s",
             two ? "both rates were different" : "the rate were different",
             PlanText.sizes(line.sizes()),
             answer.lines().size() > 1

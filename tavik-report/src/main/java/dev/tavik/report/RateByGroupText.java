@@ -14,6 +14,7 @@ import dev.tavik.study.RateByGroupAnswer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -65,7 +66,7 @@ final class RateByGroupText {
     int half = Selection.MOST_ROWS / 2;
     lines.heading(
         String.format(
-            "The %d highest and the %d lowest rates of %s; %s",
+            Locale.ROOT, "The %d highest and the %d lowest rates of %s; %s",
             half,
             half,
             Figures.count(answer.groups().size()),

@@ -16,6 +16,7 @@ import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateSettings;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The answer about one rate in words and tables. */
@@ -56,7 +57,7 @@ final class RateText {
         "  ",
         "  ",
         String.format(
-            "%s of %s, a proportion of %s with a standard error of %s points",
+            Locale.ROOT, "%s of %s, a proportion of %s with a standard error of %s points",
             Figures.count(answer.tally().successes()),
             Figures.count(answer.tally().trials()),
             Figures.finePercent(estimate.value()),
@@ -87,7 +88,7 @@ final class RateText {
           case GREATER -> "it is higher";
         };
     return String.format(
-        "null, the rate is %s; alternative, %s; alpha %s",
+        Locale.ROOT, "null, the rate is %s; alternative, %s; alpha %s",
         against, alternative, Figures.plain(settings.alpha()));
   }
 
@@ -126,7 +127,7 @@ final class RateText {
   private void criticalCounts(RateAnswer answer) {
     lines.heading(
         String.format(
-            "Counts that would be rejected, out of %s", Figures.count(answer.tally().trials())));
+            Locale.ROOT, "Counts that would be rejected, out of %s", Figures.count(answer.tally().trials())));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT);
     table.header("", "", "true size");
     for (CriticalCounts counts : answer.criticalCounts()) {
@@ -186,7 +187,7 @@ final class RateText {
             interval ->
                 lines.line(
                     String.format(
-                        "  In units of the lot, %s: %s to %s of %s.",
+                        Locale.ROOT, "  In units of the lot, %s: %s to %s of %s.",
                         interval.method(),
                         Figures.count(Math.round(interval.lower() * lot)),
                         Figures.count(Math.round(interval.upper() * lot)),
@@ -213,7 +214,7 @@ final class RateText {
             first.name(),
             first.state(),
             String.format(
-                "%s; likewise for %s more", first.detail(), Figures.count(failed.size() - 1))));
+                Locale.ROOT, "%s; likewise for %s more", first.detail(), Figures.count(failed.size() - 1))));
   }
 
   static void condition(Lines lines, Condition condition) {
@@ -224,7 +225,7 @@ final class RateText {
           case NOT_IN_THE_DATA -> "your call";
         };
     lines.paragraph(
-        String.format("  %-11s", state),
+        String.format(Locale.ROOT, "  %-11s", state),
         " ".repeat(13),
         condition.name() + ": " + condition.detail() + ".");
   }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
@@ -63,7 +64,7 @@ final class Selection {
                 new Caution(
                     code,
                     String.format(
-                        "%s (And the like of %s %s.)",
+                        Locale.ROOT, "%s (And the like of %s %s.)",
                         first.message(),
                         Figures.count(others),
                         others == 1 ? "other" : "others")));

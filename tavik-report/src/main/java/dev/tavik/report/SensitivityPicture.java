@@ -11,6 +11,7 @@ import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import java.awt.BasicStroke;
 import java.awt.Color;
+import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
@@ -145,7 +146,7 @@ public final class SensitivityPicture {
     return plot.picture(
         subject + ": does the Bayes factor depend on the prior?",
         String.format(
-            "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands by"
+            Locale.ROOT, "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands by"
                 + " Kass and Raftery",
             centreName));
   }

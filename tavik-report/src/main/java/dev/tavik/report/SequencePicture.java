@@ -8,6 +8,7 @@ import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateBayes;
 import java.awt.BasicStroke;
 import java.awt.Color;
+import java.util.Locale;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
@@ -40,7 +41,7 @@ public final class SequencePicture {
 
   private static Picture of(RateAnswer answer, RateBayes bayes, FollowedRate followed) {
     BayesFactorPath path = followed.path();
-    NumberAxis across = new NumberAxis("observations, in the order of the file");
+    NumberAxis across = ChartStyle.axis("observations, in the order of the file");
     double room = 1.25;
     across.setRange(0, path.size() * room);
     ChartStyle.plain(across);
@@ -63,10 +64,10 @@ public final class SequencePicture {
     String subject = answer.label().isEmpty() ? "The rate" : answer.label();
     return plot.picture(
         String.format(
-            "%s: the Bayes factor after each of %s observations",
+            Locale.ROOT, "%s: the Bayes factor after each of %s observations",
             subject, Figures.count(path.size())),
         String.format(
-            "prior %s; bands by Kass and Raftery; it starts at 1, where nothing is known",
+            Locale.ROOT, "prior %s; bands by Kass and Raftery; it starts at 1, where nothing is known",
             bayes.prior()));
   }
 

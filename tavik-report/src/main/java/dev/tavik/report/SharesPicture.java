@@ -7,6 +7,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.SharesAnswer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Draws shares beside what was claimed, and the chi-square that the claims would make. */
 final class SharesPicture {
@@ -23,13 +24,13 @@ final class SharesPicture {
       rows.add(
           new IntervalRow(
               String.format(
-                  "%s  %s",
+                  Locale.ROOT, "%s  %s",
                   IntervalPicture.shortened(answer.counts().levels().get(i)),
                   Figures.count(answer.counts().counts().get(i))),
               share,
               intervals.get(i),
               String.format(
-                  "%s, claimed %s%s",
+                  Locale.ROOT, "%s, claimed %s%s",
                   Figures.percentBeside(share, claimed),
                   Figures.percentBeside(claimed, share),
                   out ? ", stands out" : ""),
@@ -38,12 +39,12 @@ final class SharesPicture {
     }
     String title =
         String.format(
-            "%s: observed and claimed shares of %s",
+            Locale.ROOT, "%s: observed and claimed shares of %s",
             answer.label().isEmpty() ? "Shares" : answer.label(),
             Figures.count(answer.counts().total()));
     String subtitle =
         String.format(
-            "upright bars: claimed; points with %s %s intervals: observed, filled where they stand out;"
+            Locale.ROOT, "upright bars: claimed; points with %s %s intervals: observed, filled where they stand out;"
                 + " %s test: %s",
             Figures.exactPercent(answer.settings().level()),
             method,
@@ -79,7 +80,7 @@ final class SharesPicture {
     return new NullChart(
             "What to expect of " + statistic.name() + " " + world,
             String.format(
-                "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
+                Locale.ROOT, "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
                     + " %s",
                 test.method(),
                 Figures.plain(df),

@@ -10,6 +10,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.SharesBayes;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The answer about shares in words and tables. */
@@ -64,7 +65,7 @@ final class SharesText {
         "  ",
         "  ",
         String.format(
-            "%s units; residuals are adjusted, standard normal under the null. Cohen's w,"
+            Locale.ROOT, "%s units; residuals are adjusted, standard normal under the null. Cohen's w,"
                 + " sqrt(X2 / n): %s.",
             Figures.count(answer.counts().total()), zeroOr(w.value())));
   }

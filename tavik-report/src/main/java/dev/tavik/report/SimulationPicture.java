@@ -11,6 +11,7 @@ import java.awt.Color;
 import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
+import java.util.Locale;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -129,7 +130,7 @@ public final class SimulationPicture {
 
   private NumberAxis values() {
     NumberAxis axis =
-        new NumberAxis(
+        ChartStyle.axis(
             histogram.measure()
                 + (scale == 100 ? ", in points" : "")
                 + "; dashed curve: what the formula expects");
@@ -139,7 +140,7 @@ public final class SimulationPicture {
   }
 
   private NumberAxis draws() {
-    NumberAxis axis = new NumberAxis(dots() ? "draws, a dot each" : "draws");
+    NumberAxis axis = ChartStyle.axis(dots() ? "draws, a dot each" : "draws");
     axis.setRange(0, HEADROOM * highest);
     ChartStyle.plain(axis);
     return axis;
@@ -245,7 +246,7 @@ public final class SimulationPicture {
 
   private static String counted(long hits, long draws) {
     return String.format(
-        "%s draws, %s", Figures.count(hits), Figures.finePercent((double) hits / draws));
+        Locale.ROOT, "%s draws, %s", Figures.count(hits), Figures.finePercent((double) hits / draws));
   }
 
   private void write(String text, double x, double height, TextAnchor anchor, Color ink) {
@@ -259,7 +260,7 @@ public final class SimulationPicture {
   private String title() {
     Simulation simulation = view.simulation();
     return String.format(
-        "%s%s %s",
+        Locale.ROOT, "%s%s %s",
         label.isEmpty() ? "" : label + ": ", Figures.count(simulation.draws()), simulation.drawn());
   }
 
@@ -267,7 +268,7 @@ public final class SimulationPicture {
     SimulatedTail tail = view.simulation().tails().get(0);
     double formula = view.formulas().get(0);
     return String.format(
-        "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
+        Locale.ROOT, "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
         tail.rule(),
         SimulationText.value(tail.pValue(), tail),
         SimulationText.value(tail.interval().lower(), tail),

@@ -10,6 +10,7 @@ import dev.tavik.study.SimulatedAnswer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -34,7 +35,7 @@ final class SimulationText {
     lines.blank();
     lines.heading(
         String.format(
-            "Simulated%s, the null being true, from seed %d",
+            Locale.ROOT, "Simulated%s, the null being true, from seed %d",
             view.label().isEmpty() ? "" : " for " + view.label(), simulation.seed()));
     lines.paragraph(
         "  ", "  ", Figures.count(simulation.draws()) + " " + simulation.drawn() + stopped(view));
@@ -60,7 +61,7 @@ final class SimulationText {
         "  ",
         "  ",
         String.format(
-            "p = (hits + 1)/(draws + 1) = (%s + 1)/(%s + 1), with a Monte Carlo standard error of %s.",
+            Locale.ROOT, "p = (hits + 1)/(draws + 1) = (%s + 1)/(%s + 1), with a Monte Carlo standard error of %s.",
             Figures.count(view.tail().hits()),
             Figures.count(simulation.draws()),
             Figures.significant(view.tail().standardError(), 2)));
@@ -153,7 +154,7 @@ final class SimulationText {
     return differing.isEmpty()
         ? "Formulas and simulation agree within Monte Carlo error."
         : String.format(
-            "%s %s by more than Monte Carlo error: an approximation shows here, or another rule for"
+            Locale.ROOT, "%s %s by more than Monte Carlo error: an approximation shows here, or another rule for"
                 + " what is as extreme.",
             String.join(" and ", differing), differing.size() == 1 ? "differs" : "differ");
   }

@@ -7,6 +7,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.StrataAnswer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Draws the odds ratio of each stratum above the one they have in common. */
 final class StrataPicture {
@@ -20,7 +21,7 @@ final class StrataPicture {
       rows.add(
           new IntervalRow(
               String.format(
-                  "%s  %s against %s",
+                  Locale.ROOT, "%s  %s against %s",
                   IntervalPicture.shortened(stratum.name()), stratum.first(), stratum.second()),
               answer.within().get(i).value(),
               interval,
@@ -36,13 +37,13 @@ final class StrataPicture {
     TestResult test = answer.tests().get(0);
     return new IntervalChart(
             String.format(
-                "%sodds of %s, %s against %s",
+                Locale.ROOT, "%sodds of %s, %s against %s",
                 answer.label().isEmpty() ? "" : answer.label() + ": ",
                 answer.tables().columns().get(0),
                 answer.tables().rows().get(0),
                 answer.tables().rows().get(1)),
             String.format(
-                "%s intervals, score within strata, mantel-haenszel in common; %s test: %s",
+                Locale.ROOT, "%s intervals, score within strata, mantel-haenszel in common; %s test: %s",
                 Figures.exactPercent(answer.settings().level()),
                 test.method(),
                 Figures.pEquals(test.log10PValue())),

@@ -10,6 +10,7 @@ import java.awt.Shape;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
+import java.util.Locale;
 import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
@@ -91,13 +92,13 @@ public final class TailPicture {
 
   private Picture picture() {
     double edge = tail.counts() ? step : 0;
-    NumberAxis values = new NumberAxis("X");
+    NumberAxis values = ChartStyle.axis("X");
     values.setRange(left - edge, right + edge);
     if (tail.counts()) {
-      values.setStandardTickUnits(NumberAxis.createIntegerTickUnits());
+      values.setStandardTickUnits(NumberAxis.createIntegerTickUnits(Locale.ROOT));
     }
     ChartStyle.plain(values);
-    NumberAxis heights = new NumberAxis(tail.counts() ? "probability" : "density");
+    NumberAxis heights = ChartStyle.axis(tail.counts() ? "probability" : "density");
     heights.setRange(0, HEADROOM * highest);
     heights.setTickLabelsVisible(tail.counts());
     ChartStyle.plain(heights);

@@ -25,6 +25,7 @@ import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
 import dev.tavik.study.WeighAnswer;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -135,7 +136,7 @@ public record TextReport(Emphasis emphasis, Detail detail) {
         "",
         "",
         String.format(
-            "The verdict rests on %s and %s: %s.",
+            Locale.ROOT, "The verdict rests on %s and %s: %s.",
             preference.test(), preference.interval(), preference.reason()));
     lines.heading("Taken for granted");
     conditions.forEach(condition -> RateText.condition(lines, condition));

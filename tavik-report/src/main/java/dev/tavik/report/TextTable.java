@@ -1,6 +1,7 @@
 package dev.tavik.report;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** A table of text: columns to the left, to the right, or aligned on the decimal point. */
@@ -33,7 +34,7 @@ final class TextTable {
       throw new IllegalArgumentException(
           "a row must have " + aligns.size() + " cells, got " + cells.length);
     }
-    rows.add(List.of(cells));
+    rows.add(Arrays.stream(cells).map(Visible::of).toList());
   }
 
   /** The table's lines; a cell too long for the width is cut with an ellipsis. */
@@ -73,13 +74,26 @@ final class TextTable {
         .get(words)
         .replaceAll(
             cell ->
-                cell.stripTrailing().length() <= allowed
+                Visible.width(cell.stripTrailing()) <= allowed
                     ? pad(cell.stripTrailing(), allowed)
-                    : cell.substring(0, allowed - 1) + "…");
+                    : pad(cut(cell, allowed - 1) + "…", allowed));
+  }
+
+  /** The beginning of a cell, not longer than a width, its last letter whole. */
+  private static String cut(String cell, int width) {
+    int end = 0;
+    while (end < cell.length()) {
+      int next = cell.offsetByCodePoints(end, 1);
+      if (Visible.width(cell.substring(0, next)) > width) {
+        break;
+      }
+      end = next;
+    }
+    return cell.substring(0, end);
   }
 
   private static int longest(List<String> column) {
-    return column.stream().mapToInt(String::length).max().orElse(0);
+    return column.stream().mapToInt(Visible::width).max().orElse(0);
   }
 
   private List<String> aligned(int column) {
@@ -94,9 +108,9 @@ final class TextTable {
       numbers.replaceAll(
           cell -> isNumber(cell) ? cell + " ".repeat(after - afterPoint(cell)) : cell);
     }
-    int width = cells.stream().mapToInt(String::length).max().orElse(0);
+    int width = cells.stream().mapToInt(Visible::width).max().orElse(0);
     cells.replaceAll(
-        cell -> align == Align.LEFT ? pad(cell, width) : " ".repeat(width - cell.length()) + cell);
+        cell -> align == Align.LEFT ? pad(cell, width) : " ".repeat(width - Visible.width(cell)) + cell);
     return cells;
   }
 
@@ -122,6 +136,6 @@ final class TextTable {
   }
 
   private static String pad(String cell, int width) {
-    return cell + " ".repeat(width - cell.length());
+    return cell + " ".repeat(Math.max(0, width - Visible.width(cell)));
   }
 }

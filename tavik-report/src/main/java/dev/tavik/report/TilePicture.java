@@ -113,7 +113,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
   }
 
   private static ValueAxis hidden(double from, double to) {
-    NumberAxis axis = new NumberAxis();
+    NumberAxis axis = ChartStyle.axis("");
     axis.setRange(from, to);
     axis.setVisible(false);
     return axis;

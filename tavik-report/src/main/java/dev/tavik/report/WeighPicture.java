@@ -88,12 +88,12 @@ public final class WeighPicture {
     // The deepest dips next to 0 would press everything else flat.
     double low = Math.min(level - 2, Math.max(all[0], all[all.length / 50] - 2));
     NumberAxis across =
-        new NumberAxis(
+        ChartStyle.axis(
             answer.asked().sizes().size() == 1
                 ? "true rate, in percent"
                 : "true rate of both groups, in percent");
     across.setRange(left, right);
-    NumberAxis up = new NumberAxis("true coverage, in percent");
+    NumberAxis up = ChartStyle.axis("true coverage, in percent");
     double top = 100.4;
     up.setRange(low, top + (top - low) * 0.02);
     CurvePlot plot = new CurvePlot(across, up);

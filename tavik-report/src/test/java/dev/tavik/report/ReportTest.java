@@ -39,6 +39,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -213,7 +214,7 @@ class ReportTest {
     assertThat(unwrapped(kilns("14/400", "20/410").ask()))
         .contains(
             String.format(
-                "from one fewer in %.1f through no difference, infinity, to one more in %.1f",
+                Locale.ROOT, "from one fewer in %.1f through no difference, infinity, to one more in %.1f",
                 -1 / mee.lower(), 1 / mee.upper()));
     assertThat(text(kilns("3/12", "3/12").ask()))
         .contains("number needed: none, the proportions are equal");
