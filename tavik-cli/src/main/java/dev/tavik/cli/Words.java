@@ -3,6 +3,7 @@ package dev.tavik.cli;
 import dev.tavik.data.Spec;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,7 +23,9 @@ final class Words {
   /** The options that were used and belong to the words, and positional arguments under a word. */
   static Spec of(CommandSpec command, Set<String> words, String positional) {
     Map<String, List<String>> values = new LinkedHashMap<>();
-    for (ArgSpec argument : command.commandLine().getParseResult().matchedArgs()) {
+    // An option that was used twice is listed twice, each time with all its values.
+    Set<ArgSpec> used = new LinkedHashSet<>(command.commandLine().getParseResult().matchedArgs());
+    for (ArgSpec argument : used) {
       String word =
           argument instanceof OptionSpec option ? option.longestName().substring(2) : positional;
       if (words.contains(word)) {

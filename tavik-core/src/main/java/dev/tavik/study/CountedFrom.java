@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import dev.tavik.count.Tabulation;
+import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,6 +36,7 @@ public record CountedFrom(
     Map<String, Long> missing,
     List<List<String>> similarLevels,
     List<String> totals) {
+  private static final String ROWS_OF_TABLE = "rows of the table";
 
   /**
    * Describes how a tabulation was made.
@@ -106,7 +108,7 @@ public record CountedFrom(
         table,
         outcome,
         List.copyOf(success),
-        "rows of the table",
+        ROWS_OF_TABLE,
         null,
         List.of(),
         groups.size(),
@@ -114,6 +116,34 @@ public record CountedFrom(
         Map.of(),
         similar(groups),
         List.copyOf(totals));
+  }
+
+  /**
+   * Which rows of which file were counted, for a reader.
+   *
+   * @return such as {@code From firing-log.csv, rows with kiln=North only: 403 of 1,200}
+   */
+  public String inWords() {
+    if (ofTable()) {
+      return "From the table " + data;
+    }
+    StringBuilder words = new StringBuilder("From ").append(data);
+    if (where.isEmpty()) {
+      words.append(", ").append(Figures.count(rows)).append(rows == 1 ? " row" : " rows");
+    } else {
+      words
+          .append(", rows with ")
+          .append(String.join(" and ", where))
+          .append(" only: ")
+          .append(Figures.count(rows - filtered))
+          .append(" of ")
+          .append(Figures.count(rows));
+    }
+    return count == null ? words.toString() : words + ", each as often as " + count + " says";
+  }
+
+  private boolean ofTable() {
+    return ROWS_OF_TABLE.equals(group);
   }
 
   private static List<List<String>> similar(Tabulation counts) {

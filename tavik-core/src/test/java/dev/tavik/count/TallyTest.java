@@ -50,7 +50,7 @@ class TallyTest {
     counts.put(List.of("cracked", "North"), 10L);
     counts.put(List.of("cracked", "South"), 21L);
     counts.put(List.of("warped", "South"), 4L);
-    Tabulation table = new Tabulation("log", List.of("grade", "kiln"), counts, 425, 0, Map.of());
+    Tabulation table = Tabulation.of("log", List.of("grade", "kiln"), counts, 425, 0, Map.of());
     Set<String> scrap = Set.of("cracked", "warped");
     assertThat(table.levels(0)).containsExactly("sound", "cracked", "warped");
     assertThat(table.tally(0, scrap)).isEqualTo(Tally.of(35, 425));

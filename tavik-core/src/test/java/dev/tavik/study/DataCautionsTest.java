@@ -21,7 +21,7 @@ class DataCautionsTest {
     counts.put(List.of("sound", "North"), 386L);
     counts.put(List.of("Cracked ", "north"), 3L);
     counts.put(List.of("sound", "South"), 7L);
-    return new Tabulation(
+    return Tabulation.of(
         "log.csv", List.of("grade", "kiln"), counts, 425, 5, Map.of("grade", 8L, "kiln", 2L));
   }
 

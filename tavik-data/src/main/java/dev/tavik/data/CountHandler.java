@@ -5,10 +5,13 @@ import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,22 +36,39 @@ final class CountHandler extends RowHandler {
   private final int[] seen;
   private final String[] columnNames;
   private final long[] matched;
-  private final CombinationCounts counts = new CombinationCounts();
-  private final Map<String, Long> missing = new LinkedHashMap<>();
   private final int filtersTo;
-  private final RowsInOrder.@Nullable Log order;
+
+  /** The rows whose filter columns have the very levels asked for. */
+  private final Part exact;
+
+  /** Those that have them but for case, needed where the very levels never occur. */
+  private final Part nearly;
+
+  private final BitSet[] nearLevels;
+  private final int[] nearKnown;
   private int[][] placesOf = {};
   private long frequency = 1;
-  private long filtered;
 
-  CountHandler(String source, CountRequest request) {
-    this(source, request, null);
+  /** What was counted of some rows, and left out of them for a missing value. */
+  private static final class Part {
+    private final CombinationCounts counts = new CombinationCounts();
+    private final Map<String, Long> missing = new LinkedHashMap<>();
+    private final RowsInOrder.@Nullable Log order;
+    private long rows;
+
+    Part(RowsInOrder.@Nullable Log order) {
+      this.order = order;
+    }
   }
 
-  /** With the order of the first column's levels taken down. */
-  CountHandler(String source, CountRequest request, RowsInOrder.@Nullable Log order) {
+  CountHandler(String source, CountRequest request) {
+    this(source, request, false);
+  }
+
+  private CountHandler(String source, CountRequest request, boolean ordered) {
     super(source);
-    this.order = order;
+    this.exact = new Part(ordered ? new RowsInOrder.Log(source) : null);
+    this.nearly = new Part(ordered ? new RowsInOrder.Log(source) : null);
     if (request.columns().size() > MOST_COLUMNS) {
       throw new IllegalArgumentException(
           "columns must be at most " + MOST_COLUMNS + ", got " + request.columns().size());
@@ -68,11 +88,19 @@ final class CountHandler extends RowHandler {
     this.filter = new int[places.size()];
     this.matched = new long[places.size()];
     this.columnNames = new String[places.size()];
+    this.nearLevels = new BitSet[places.size()];
+    Arrays.setAll(nearLevels, i -> new BitSet());
+    this.nearKnown = new int[places.size()];
     int place = filtersFrom;
     for (String level : request.filters().values()) {
       filter[place] = tables[place].number(level);
       place++;
     }
+  }
+
+  /** With the order of the first column's levels taken down. */
+  static CountHandler inOrder(String source, CountRequest request) {
+    return new CountHandler(source, request, true);
   }
 
   @Override
@@ -85,6 +113,7 @@ final class CountHandler extends RowHandler {
       placesOf[column] = Arrays.copyOf(others, others.length + 1);
       placesOf[column][others.length] = place;
     }
+    requireOneFilterEach(header);
     boolean[] wanted = new boolean[placesOf.length];
     for (int column = 0; column < wanted.length; column++) {
       wanted[column] = placesOf[column].length > 0;
@@ -123,33 +152,73 @@ final class CountHandler extends RowHandler {
     seen[place] = level;
   }
 
+  /** A column may be named in two ways, by its case. */
+  private void requireOneFilterEach(Header header) {
+    for (int[] here : placesOf) {
+      List<String> filters =
+          Arrays.stream(here)
+              .filter(place -> place >= filtersFrom && place < filtersTo)
+              .mapToObj(place -> places.get(place) + "=" + request.filters().get(places.get(place)))
+              .toList();
+      if (filters.size() > 1) {
+        throw new DataException(
+            DataException.Code.COLUMN,
+            String.format(
+                Locale.ROOT,
+                "%s: %s filter one column; no row has two levels of it",
+                source(),
+                String.join(" and ", filters)));
+      }
+    }
+  }
+
   @Override
   void row(long line) {
+    Part part = exact;
     for (int place = filtersFrom; place < filtersTo; place++) {
       if (seen[place] != filter[place]) {
-        filtered++;
-        return;
+        if (!nearlyMatches(place)) {
+          return;
+        }
+        part = nearly;
+      } else {
+        matched[place]++;
       }
-      matched[place]++;
     }
+    part.rows++;
+    count(part, line);
+  }
+
+  /** Whether the level at hand is the one asked for but for case. */
+  private boolean nearlyMatches(int place) {
+    List<String> levels = tables[place].levels();
+    for (; nearKnown[place] < levels.size(); nearKnown[place]++) {
+      if (levels.get(nearKnown[place]).strip().equalsIgnoreCase(levels.get(filter[place]).strip())) {
+        nearLevels[place].set(nearKnown[place]);
+      }
+    }
+    return seen[place] != MISSING && nearLevels[place].get(seen[place]);
+  }
+
+  private void count(Part part, long line) {
     long key = 0;
     for (int place = 0; place < filtersFrom; place++) {
       if (seen[place] == MISSING) {
         if (request.missing() != Missing.LEVEL) {
-          leaveOut(place, line);
+          leaveOut(part, place, line);
           return;
         }
         seen[place] = tables[place].number(Missing.LEVEL_NAME);
       }
       key = key << LEVEL_BITS | seen[place];
     }
-    limited(counts.add(key, frequency));
-    if (order != null) {
-      order.add(seen[0]);
+    limited(part.counts.add(key, frequency));
+    if (part.order != null) {
+      part.order.add(seen[0]);
     }
   }
 
-  private void leaveOut(int place, long line) {
+  private void leaveOut(Part part, int place, long line) {
     if (request.missing() == Missing.FAIL) {
       throw new DataException(
           DataException.Code.MISSING,
@@ -158,7 +227,7 @@ final class CountHandler extends RowHandler {
                   + " drop leaves such rows out, level counts them as a level",
               source(), line, columnNames[place]));
     }
-    missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
+    part.missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
   }
 
   private long limited(long count) {
@@ -207,9 +276,15 @@ final class CountHandler extends RowHandler {
             source(), line(), columnNames[place], Figures.count(MOST_LEVELS)));
   }
 
-  /** The levels of the first column by their numbers. */
-  List<String> levels() {
-    return tables[0].levels();
+  /** The counts, and the first column's levels in the order of the rows. */
+  RowsInOrder rowsInOrder() {
+    Tabulation counted = tabulation();
+    return Objects.requireNonNull(part().order).with(counted, List.copyOf(tables[0].levels()));
+  }
+
+  /** The rows with the very levels asked for, or, where there are none, with those but for case. */
+  private Part part() {
+    return exact.rows > 0 || nearly.rows == 0 ? exact : nearly;
   }
 
   Tabulation tabulation() {
@@ -223,27 +298,41 @@ final class CountHandler extends RowHandler {
                   : " has a header but no rows of data"));
     }
     checkFilters();
+    Part part = part();
     Map<List<String>, Long> combinations = new LinkedHashMap<>();
-    for (int number = 0; number < counts.size(); number++) {
-      combinations.put(levels(counts.key(number)), counts.count(number));
+    for (int number = 0; number < part.counts.size(); number++) {
+      combinations.put(levels(part.counts.key(number)), part.counts.count(number));
     }
-    return new Tabulation(
+    return Tabulation.of(
         source(),
         List.of(columnNames).subList(0, filtersFrom),
         combinations,
         rows(),
-        filtered,
-        missing);
+        rows() - part.rows,
+        part.missing);
   }
 
   private void checkFilters() {
     for (int place = filtersFrom; place < filtersTo; place++) {
-      if (tables[place].size() == 1 && matched[place] > 0) {
-        continue;
-      }
       String level = request.filters().get(places.get(place));
       List<String> others = tables[place].levels().subList(1, tables[place].size());
-      if (matched[place] == 0 && !others.isEmpty()) {
+      int near = nearLevels[place].cardinality();
+      if (part() == nearly && matched[place] == 0 && near > 2) {
+        throw new DataException(
+            DataException.Code.LEVEL,
+            String.format(
+                Locale.ROOT,
+                "%s: column %s has several levels that could be '%s': %s; write the one you mean"
+                    + " exactly",
+                source(),
+                columnNames[place],
+                level,
+                nearLevels[place].stream()
+                    .skip(1)
+                    .mapToObj(tables[place].levels()::get)
+                    .collect(Collectors.joining(", "))));
+      }
+      if (part() == exact && matched[place] == 0 && near < 2 && !others.isEmpty()) {
         throw new DataException(
             DataException.Code.LEVEL,
             String.format(

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * What is to be counted: the combinations of levels of some columns.
  *
  * @param columns the columns, at least one; matched exactly, then without regard to case
- * @param filters columns and the level that each must have for a row to count
+ * @param filters columns and the level that each must have for a row to count; matched exactly, and
+ *     where that level never occurs, without regard to case
  * @param frequency the column that says how often a row counts; null for once
  * @param missing what becomes of rows that lack a value
  */
@@ -50,10 +51,13 @@ public record CountRequest(
    * @param column the column
    * @param level its level
    * @return the request
+   * @throws IllegalArgumentException if the column has a filter already: no row has two levels of it
    */
   public CountRequest where(String column, String level) {
     Map<String, String> more = new LinkedHashMap<>(filters);
-    more.put(column, level);
+    if (more.put(column, level) != null) {
+      throw new IllegalArgumentException("column " + column + " must be filtered once, got it twice");
+    }
     return new CountRequest(columns, more, frequency, missing);
   }
 

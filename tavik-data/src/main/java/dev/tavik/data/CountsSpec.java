@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -74,6 +75,17 @@ final class CountsSpec {
       if (equals <= 0) {
         throw new SpecException(spec.name("where") + " must be COLUMN=VALUE, got '" + filter + "'");
       }
+      String column = filter.substring(0, equals).strip();
+      if (request.filters().containsKey(column)) {
+        throw new SpecException(
+            String.format(
+                Locale.ROOT,
+                "%s keeps the rows with one value of a column, got two for %s (%s); ask for each by"
+                    + " itself, or compare them",
+                spec.name("where"),
+                column,
+                String.join(" and ", filters())));
+      }
       request =
           request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
     }
@@ -132,8 +144,8 @@ final class CountsSpec {
       if (levels.contains(written.strip())) {
         success.add(written.strip());
       } else {
-        for (String part : written.split(",", -1)) {
-          success.add(level(part.strip(), levels, counts));
+        for (String part : Spec.parts(written)) {
+          success.add(level(part, levels, counts));
         }
       }
     }
@@ -193,10 +205,14 @@ final class CountsSpec {
 
   /** By number where all levels are numbers, else as they first appear. */
   static List<String> ordered(List<String> levels) {
-    boolean numbers = levels.stream().allMatch(level -> level.matches("-?\\d{1,18}(\\.\\d+)?"));
-    return numbers
+    return numbers(levels)
         ? levels.stream().sorted(Comparator.comparing(BigDecimal::new)).toList()
         : levels;
+  }
+
+  /** Whether all levels are numbers. */
+  static boolean numbers(List<String> levels) {
+    return levels.stream().allMatch(level -> level.matches("-?\\d{1,18}(\\.\\d+)?"));
   }
 
   String label(String otherwise) {

@@ -11,6 +11,7 @@ import dev.tavik.study.AgreementQuestion;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.CrossQuestion;
 import dev.tavik.study.CrossSettings;
+import dev.tavik.study.Ordered;
 import dev.tavik.study.Question;
 import dev.tavik.study.StrataQuestion;
 import java.util.ArrayList;
@@ -269,6 +270,12 @@ public final class CrossSpec {
       String label, Grid found, CrossSettings settings, @Nullable CountedFrom from) {
     Grid grid = arranged(found);
     CrossTable table = grid.table();
+    if (settings.ordered().rows()) {
+      requireOrder(table.rows());
+    }
+    if (settings.ordered().columns()) {
+      requireOrder(table.columns());
+    }
     TestOptions options = settings.options();
     if (settings.ordered().rows() && options.rowScores().isEmpty()) {
       options = options.rowScores(natural(table.rows()));
@@ -285,6 +292,30 @@ public final class CrossSpec {
         spec.all("merge"),
         settings.options(options),
         from);
+  }
+
+  /**
+   * Words of a file come in the order of the rows in which they first occur, which says nothing;
+   * who calls them ordered says how. A table is laid out by a person, in an order.
+   */
+  private void requireOrder(List<String> levels) {
+    boolean said =
+        spec.list("order").stream().anyMatch(each -> !Names.matching(each, levels).isEmpty());
+    if (spec.has("data") && !said && !inherent(levels)) {
+      throw new SpecException(
+          String.format(
+              Locale.ROOT,
+              "%s needs to know the order of %s; in the file they only come as they occur. Name them"
+                  + " from low to high with %s",
+              spec.name("ordered"),
+              Names.listed(levels),
+              spec.name("order")));
+    }
+  }
+
+  /** Numbers have an order of their own; and of two levels only the direction depends on it. */
+  private static boolean inherent(List<String> levels) {
+    return levels.size() == 2 || CountsSpec.numbers(levels);
   }
 
   /** Levels that are rising numbers are their own scores. */
@@ -322,6 +353,9 @@ public final class CrossSpec {
     }
     List<String> levels =
         spec.has("order") ? List.copyOf(all) : CountsSpec.ordered(List.copyOf(all));
+    if (settings.ordered() != Ordered.NONE) {
+      requireOrder(levels);
+    }
     List<List<Long>> cells =
         levels.stream()
             .map(

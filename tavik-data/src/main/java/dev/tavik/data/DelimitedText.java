@@ -94,12 +94,11 @@ public final class DelimitedText implements CountSource, OrderedSource {
       throw new IllegalArgumentException(
           "rows that stand for several units have no order among them; leave the frequency out");
     }
-    RowsInOrder.Log order = new RowsInOrder.Log(name);
-    CountHandler handler = new CountHandler(name, request, order);
+    CountHandler handler = CountHandler.inOrder(name, request);
     return reading(
         reader -> {
           run(handler, reader, layout(reader));
-          return order.with(handler.tabulation(), handler.levels());
+          return handler.rowsInOrder();
         });
   }
 

@@ -44,6 +44,11 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
       throw new SpecException(
           word + " must be LEVEL+LEVEL=NAME, such as cracked+warped=bent, got '" + written + "'");
     }
+    if (typed.stream().map(each -> each.toLowerCase(Locale.ROOT)).distinct().count()
+        < typed.size()) {
+      throw new SpecException(
+          word + " must put different levels together, got one twice in '" + written + "'");
+    }
     boolean inRows = typed.stream().allMatch(each -> Names.matching(each, rows).size() == 1);
     boolean inColumns = typed.stream().allMatch(each -> Names.matching(each, columns).size() == 1);
     if (inRows && inColumns) {

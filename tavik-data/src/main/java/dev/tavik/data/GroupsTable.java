@@ -96,7 +96,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
 
   private List<Integer> successColumns(int totalColumn) {
     if (!success.isEmpty()) {
-      return success.stream().map(this::column).toList();
+      return success.stream().map(this::column).distinct().toList();
     }
     List<Integer> others =
         IntStream.range(0, table.columns().size())

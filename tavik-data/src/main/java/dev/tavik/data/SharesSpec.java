@@ -276,7 +276,10 @@ public final class SharesSpec {
       String typed = each.substring(0, equals).strip();
       List<String> matching = Names.matching(typed, List.copyOf(named.keySet()));
       String level = matching.size() == 1 ? matching.get(0) : typed;
-      shares.put(level, each.substring(equals + 1).strip());
+      if (shares.put(level, each.substring(equals + 1).strip()) != null) {
+        throw new SpecException(
+            spec.name("against") + " has two shares for '" + level + "'; give one");
+      }
     }
     for (String level : named.keySet()) {
       if (!shares.containsKey(level)) {

@@ -22,6 +22,7 @@ final class AgreementText {
     lines.heading(String.format(Locale.ROOT, "Observed: rows %s, columns %s", answer.first(), answer.second()));
     CellBlocks.withTotals(table.levels(), table.levels())
         .write(lines, (i, j) -> observed(table, i, j));
+    TextReport.source(lines, answer.from());
     CrossText.tests(
         lines,
         "Test: null, moves from level to level balance those back; alpha ",

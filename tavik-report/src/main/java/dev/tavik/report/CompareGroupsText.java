@@ -38,6 +38,7 @@ final class CompareGroupsText {
   void write(CompareGroupsAnswer answer) {
     TextReport.verdict(lines, answer.conclusion());
     observed(answer);
+    TextReport.source(lines, answer.from());
     overall(answer);
     selected = Selection.needed(answer.pairs().size(), detail);
     if (selected) {

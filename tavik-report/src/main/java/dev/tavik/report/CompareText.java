@@ -38,6 +38,7 @@ final class CompareText {
   void write(CompareAnswer answer) {
     lines.strong(answer.conclusion());
     observed(lines, List.of(answer.first(), answer.second()));
+    TextReport.source(lines, answer.from());
     effects(answer);
     tests(answer);
     intervals(answer);

@@ -34,6 +34,7 @@ final class CrossText {
     lines.heading("Observed");
     CellBlocks.withTotals(table.rows(), table.columns())
         .write(lines, (i, j) -> observed(table, i, j));
+    TextReport.source(lines, answer.from());
     for (CellTable shown : answer.settings().shown()) {
       lines.heading(shown.title());
       new CellBlocks(table.rows(), table.columns())

@@ -28,6 +28,7 @@ final class MatchedText {
           Figures.percent(tallies.tally(i).proportion()));
     }
     lines.table(rates);
+    TextReport.source(lines, answer.from());
     CrossText.tests(
         lines,
         "Test: null, all have the same rate; alpha ",

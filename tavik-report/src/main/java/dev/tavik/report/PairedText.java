@@ -58,6 +58,7 @@ final class PairedText {
         Figures.count(tally.second().failures()),
         Figures.count(tally.pairs()));
     lines.table(table);
+    TextReport.source(lines, answer.from());
     lines.paragraph(
         "  ",
         "  ",

@@ -86,6 +86,7 @@ final class RateByGroupText {
     table.row("...", "", "", "", "", "", "", "");
     ends.stream().skip(half).forEach(group -> row(table, group));
     lines.table(table);
+    TextReport.source(lines, answer.from());
     lines.paragraph("  ", "  ", "Every group, every test and interval: --out FILE, or --json.");
   }
 
@@ -123,6 +124,7 @@ final class RateByGroupText {
           Figures.significant(100 * estimate.standardError(), 4) + " points");
     }
     lines.table(table);
+    TextReport.source(lines, answer.from());
   }
 
   private void tests(RateByGroupAnswer answer) {

@@ -62,6 +62,7 @@ final class RateText {
             Figures.count(answer.tally().trials()),
             Figures.finePercent(estimate.value()),
             Figures.significant(100 * estimate.standardError(), 4)));
+    TextReport.source(lines, answer.from());
   }
 
   private void tests(RateAnswer answer) {

@@ -68,6 +68,7 @@ final class SharesText {
             Locale.ROOT, "%s units; residuals are adjusted, standard normal under the null. Cohen's w,"
                 + " sqrt(X2 / n): %s.",
             Figures.count(answer.counts().total()), zeroOr(w.value())));
+    TextReport.source(lines, answer.from());
   }
 
   private static String zeroOr(double value) {

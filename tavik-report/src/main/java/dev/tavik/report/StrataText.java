@@ -39,6 +39,7 @@ final class StrataText {
         answer.tables().together().get(1),
         answer.together().value());
     lines.table(table);
+    TextReport.source(lines, answer.from());
     CrossText.tests(
         lines,
         "Tests: nulls, no association within strata; one odds ratio in all; alpha ",

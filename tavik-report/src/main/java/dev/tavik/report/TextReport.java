@@ -8,6 +8,7 @@ import dev.tavik.study.AgreementAnswer;
 import dev.tavik.study.Answer;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
+import dev.tavik.study.CountedFrom;
 import dev.tavik.study.CrossAnswer;
 import dev.tavik.study.MatchedAnswer;
 import dev.tavik.study.OutlookAnswer;
@@ -143,6 +144,13 @@ public record TextReport(Emphasis emphasis, Detail detail) {
     cautions(lines, cautions);
     if (working != null) {
       new WorkingText(lines).write(working);
+    }
+  }
+
+  /** Where the counts came from, under what was observed; nothing where they were given. */
+  static void source(Lines lines, @Nullable CountedFrom from) {
+    if (from != null) {
+      lines.paragraph("  ", "  ", from.inWords() + ".");
     }
   }
 
