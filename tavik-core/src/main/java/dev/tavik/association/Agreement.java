@@ -34,7 +34,7 @@ public enum Agreement {
    * @return κ and its asymptotic standard error; NaN where chance alone agrees always
    */
   public Estimate of(SquareTable square) {
-    Measured measured = measured(square);
+    Measured measured = measured(square).within(quantity);
     return new Estimate(quantity, "", measured.value(), measured.standardError());
   }
 

@@ -67,7 +67,7 @@ public enum AssociationMeasure {
    *     columns from rows} or {@code rows from columns} where that makes a difference
    */
   public Estimate of(CrossTable table) {
-    Measured measured = measured(table);
+    Measured measured = measured(table).within(quantity);
     return new Estimate(quantity, direction.label(), measured.value(), measured.standardError());
   }
 
@@ -114,6 +114,7 @@ public enum AssociationMeasure {
     if (!(error > 0)) {
       return Optional.empty();
     }
+    double value = measured.within(quantity).value();
     double reach = Normal.upperQuantile((1 - level) / 2) * error;
     return Optional.of(
         new Interval(
@@ -121,8 +122,8 @@ public enum AssociationMeasure {
             "asymptotic",
             level,
             Side.TWO_SIDED,
-            Math.max(quantity.least(), measured.value() - reach),
-            Math.min(quantity.greatest(), measured.value() + reach)));
+            Math.max(quantity.least(), value - reach),
+            Math.min(quantity.greatest(), value + reach)));
   }
 
   private Interval noncentral(CrossTable table, double level) {
@@ -130,13 +131,12 @@ public enum AssociationMeasure {
     double x = square(table) * n;
     double df = Independence.df(table);
     double tail = (1 - level) / 2;
+    double lower = fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, true) / n, table);
+    double upper =
+        fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, false) / n, table);
+    // At a level near 0 both searches end at the same place, up to their last digit.
     return new Interval(
-        quantity,
-        "noncentral",
-        level,
-        Side.TWO_SIDED,
-        fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, true) / n, table),
-        fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, false) / n, table));
+        quantity, "noncentral", level, Side.TWO_SIDED, Math.min(lower, upper), upper);
   }
 
   private double fromNoncentrality(double square, CrossTable table) {

@@ -1,8 +1,16 @@
 package dev.tavik.association;
 
-/** A measure and its asymptotic standard error; NaN where there is none. */
+import dev.tavik.result.Quantity;
+
+/** A measure of a table, with its asymptotic standard error, NaN where there is none. */
 record Measured(double value, double standardError) {
   static Measured alone(double value) {
     return new Measured(value, Double.NaN);
+  }
+
+  /** No further than the quantity goes, which a perfect table passes by rounding. */
+  Measured within(Quantity quantity) {
+    return new Measured(
+        Math.max(quantity.least(), Math.min(quantity.greatest(), value)), standardError);
   }
 }

@@ -1,5 +1,6 @@
 package dev.tavik.association;
 
+import dev.tavik.numeric.Deviance;
 import java.util.stream.IntStream;
 
 /**
@@ -61,9 +62,7 @@ final class PredictionMeasures {
                 .sum()
             / n;
     double both = -table.sum((i, j) -> Math.log(table.count(i, j) / n)) / n;
-    // Mutual information as Σ p ln(p/(row·column)), which keeps more digits than H + H - H.
-    double shared =
-        table.sum((i, j) -> Math.log(table.count(i, j) / table.row(i) * (n / table.column(j)))) / n;
+    double shared = information(table) / n;
     double square =
         table.sum(
             (i, j) -> {
@@ -72,6 +71,34 @@ final class PredictionMeasures {
                       + (rows - both) * Math.log(table.column(j) / n);
               return term * term;
             });
-    return new Measured(Math.max(0, shared) / columns, Math.sqrt(square) / (n * columns * columns));
+    return new Measured(shared / columns, Math.sqrt(square) / (n * columns * columns));
+  }
+
+  /**
+   * N times the mutual information, half of G²: the half deviances of all counts from what
+   * independence expects, which keep their digits near independence, where H + H - H has none left.
+   */
+  private static double information(Margins table) {
+    double sum = 0;
+    for (int i = 0; i < table.height(); i++) {
+      for (int j = 0; j < table.width(); j++) {
+        double expected = table.row(i) * (table.column(j) / table.total());
+        sum +=
+            table.count(i, j) == 0
+                ? expected
+                : Deviance.half(table.count(i, j), expected, excess(table, i, j));
+      }
+    }
+    return sum;
+  }
+
+  /** O - E, as (O·N - R·C)/N with what the rounded products lack. */
+  private static double excess(Margins table, int i, int j) {
+    double observed = table.count(i, j) * table.total();
+    double expected = table.row(i) * table.column(j);
+    double lacking =
+        Math.fma(table.count(i, j), table.total(), -observed)
+            - Math.fma(table.row(i), table.column(j), -expected);
+    return (observed - expected + lacking) / table.total();
   }
 }

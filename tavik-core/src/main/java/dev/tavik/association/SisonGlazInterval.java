@@ -2,11 +2,17 @@ package dev.tavik.association;
 
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.Normal;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * Sison and Glaz (1995, "Simultaneous confidence intervals and sample size determination for
@@ -21,14 +27,16 @@ import java.util.List;
  * of k short arrays, where the paper takes an Edgeworth approximation.
  */
 final class SisonGlazInterval {
-  private static final double MOST_WORK = 2e9;
+  /** Multiplications of one sum; a search wants about six sums. */
+  private static final double MOST_WORK = 4e8;
 
   private final CategoryCounts counts;
-  private final double observed;
+  private final double logObserved;
+  private final Map<Long, Double> known = new HashMap<>();
 
   private SisonGlazInterval(CategoryCounts counts) {
     this.counts = counts;
-    this.observed = Math.exp(logObserved(counts));
+    this.logObserved = logObserved(counts);
   }
 
   static List<Interval> of(SharesInterval method, CategoryCounts counts, double level) {
@@ -37,11 +45,20 @@ final class SisonGlazInterval {
     for (long count : counts.counts()) {
       most = Math.max(most, Math.max(count, counts.total() - count));
     }
-    long beyond = 1;
-    while (beyond < most && search.within(beyond) < level) {
-      beyond *= 2;
+    long guess = Math.min(most, search.guess(level));
+    long step = 1;
+    long c = guess;
+    while (c > 0 && search.within(c) >= level) {
+      c = Math.max(0, c - step);
+      step *= 2;
     }
-    long c = beyond / 2;
+    step = 1;
+    long beyond = Math.max(c + 1, guess);
+    while (beyond < most && search.within(beyond) < level) {
+      c = beyond;
+      beyond += step;
+      step *= 2;
+    }
     while (beyond - c > 1) {
       long middle = c + (beyond - c) / 2;
       if (search.within(middle) < level) {
@@ -67,6 +84,24 @@ final class SisonGlazInterval {
     return intervals;
   }
 
+  /** Where all counts together would be within c of theirs, were they independent and normal. */
+  private long guess(double level) {
+    double n = counts.total();
+    DoubleUnaryOperator logWithin =
+        c ->
+            counts.counts().stream()
+                .filter(count -> count > 0 && count < counts.total())
+                .mapToDouble(
+                    count ->
+                        Math.log1p(
+                            -2
+                                * Math.exp(
+                                    Normal.logUpper((c + 0.5) / Math.sqrt(count * (1 - count / n))))))
+                .sum();
+    return Bisection.first(
+        0, counts.total(), c -> logWithin.applyAsDouble(c) >= Math.log(level));
+  }
+
   /** The probability of the observed counts if the shares are the observed ones. */
   private static double logObserved(CategoryCounts counts) {
     double log = 0;
@@ -84,6 +119,10 @@ final class SisonGlazInterval {
 
   /** ν(c): the deviations of the categories so far, by their sum, from -(kc) to kc. */
   private double within(long c) {
+    return known.computeIfAbsent(c, this::summed);
+  }
+
+  private double summed(long c) {
     int categories = counts.size();
     if ((double) categories * categories * c * c > MOST_WORK) {
       throw new DeclinedException(
@@ -91,6 +130,7 @@ final class SisonGlazInterval {
     }
     int reach = (int) c;
     double[] sums = {1};
+    double logScale = logObserved;
     for (long count : counts.counts()) {
       double[] ratios = poissonRatios(count, reach);
       double[] next = new double[sums.length + 2 * reach];
@@ -99,9 +139,13 @@ final class SisonGlazInterval {
           next[i + j] += sums[i] * ratios[j];
         }
       }
+      // The largest is kept at 1: of many categories the sums would pass what a double holds.
+      double largest = Arrays.stream(next).max().orElse(1);
+      logScale += Math.log(largest);
+      Arrays.setAll(next, i -> next[i] / largest);
       sums = next;
     }
-    return Math.min(1, observed * sums[sums.length / 2]);
+    return Math.min(1, Math.exp(logScale + Math.log(sums[sums.length / 2])));
   }
 
   /**

@@ -172,7 +172,8 @@ public enum TableTest {
         term *= (LAMBDA_PLUS_1 - k) / (k + 1) * delta;
       }
     } else {
-      value = Math.pow(1 + delta, LAMBDA_PLUS_1) - 1 - LAMBDA_PLUS_1 * delta;
+      // An empty cell has δ = -1, which may be rounded to a little below.
+      value = Math.pow(Math.max(0, 1 + delta), LAMBDA_PLUS_1) - 1 - LAMBDA_PLUS_1 * delta;
     }
     return 1.8 * expected * value;
   }

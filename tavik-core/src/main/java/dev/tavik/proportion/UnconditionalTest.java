@@ -1,6 +1,9 @@
 package dev.tavik.proportion;
 
 import dev.tavik.numeric.Bisection;
+import dev.tavik.numeric.CountDistribution;
+import dev.tavik.numeric.Hypergeometric;
+import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
@@ -28,6 +31,9 @@ final class UnconditionalTest {
 
   private static final double TIE = 1 + 1e-7;
   private static final double NEGLIGIBLE = 1e-21;
+
+  /** Below this logarithm the weights, which reach 580 powers of ten, no longer hold the tails. */
+  private static final double FAR = -600;
 
   private final String method;
   private final TwoTallies data;
@@ -62,20 +68,29 @@ final class UnconditionalTest {
       return TestResult.of(method, null, 0);
     }
     TestResult.Statistic z = new TestResult.Statistic("z", data.difference() / error);
+    if (logFisher < FAR) {
+      return result(z, this::logExtremeByZ);
+    }
     ConditionalWeights weights = weights();
-    return result(z, s -> extremeByZ(weights, s));
+    return result(z, s -> Math.log(extremeByZ(weights, s)));
   }
 
   private TestResult boschloo() {
     double fisher = Math.exp(logFisher);
-    TestResult.Statistic statistic = new TestResult.Statistic("Fisher's p", fisher);
+    TestResult.Statistic statistic =
+        logFisher < FAR
+            ? new TestResult.Statistic("log10 of Fisher's p", logFisher / Math.log(10))
+            : new TestResult.Statistic("Fisher's p", fisher);
+    if (logFisher < FAR) {
+      return result(statistic, this::logExtremeByFisher);
+    }
     ConditionalWeights weights = weights();
     double limit = fisher * TIE;
     return result(
         statistic,
         s -> {
           weights.of(s);
-          return weights.reject(limit, TIE, alternative);
+          return Math.log(weights.reject(limit, TIE, alternative));
         });
   }
 
@@ -84,10 +99,10 @@ final class UnconditionalTest {
         data.first().trials(), data.second().trials(), NEGLIGIBLE * Math.exp(logFisher));
   }
 
-  private TestResult result(TestResult.Statistic statistic, LongToDoubleFunction extreme) {
+  private TestResult result(TestResult.Statistic statistic, LongToDoubleFunction logExtreme) {
     double[] logs = new double[(int) data.total() + 1];
     for (int s = 0; s < logs.length; s++) {
-      logs[s] = Math.log(extreme.applyAsDouble(s));
+      logs[s] = logExtreme.applyAsDouble(s);
     }
     LargestSize largest = LargestSize.of(logs);
     return TestResult.of(method, statistic, largest.logSize()).withNuisance(largest.proportion());
@@ -96,17 +111,61 @@ final class UnconditionalTest {
   /** The probability, given s successes in all, of a table whose z is at least as extreme. */
   private double extremeByZ(ConditionalWeights weights, long s) {
     weights.of(s);
+    return weights.outside(lastBelow(s), firstAbove(s));
+  }
+
+  private long lastBelow(long s) {
     long least = Math.max(0, s - data.second().trials());
     long greatest = Math.min(data.first().trials(), s);
-    long low = least - 1;
-    long high = greatest + 1;
-    if (alternative != Alternative.GREATER) {
-      low = Bisection.last(low, greatest, x -> extremeBelow(x, s));
-    }
-    if (alternative != Alternative.LESS) {
-      high = Bisection.first(least, high, x -> extremeAbove(x, s));
-    }
-    return weights.outside(low, high);
+    return alternative == Alternative.GREATER
+        ? least - 1
+        : Bisection.last(least - 1, greatest, x -> extremeBelow(x, s));
+  }
+
+  private long firstAbove(long s) {
+    long least = Math.max(0, s - data.second().trials());
+    long greatest = Math.min(data.first().trials(), s);
+    return alternative == Alternative.LESS
+        ? greatest + 1
+        : Bisection.first(least, greatest + 1, x -> extremeAbove(x, s));
+  }
+
+  /** The same as a logarithm, each tail by itself, however far out. */
+  private double logExtremeByZ(long s) {
+    CountDistribution given = given(s);
+    return LogSpace.add(given.logLower(lastBelow(s)), given.logUpper(firstAbove(s)));
+  }
+
+  private double logExtremeByFisher(long s) {
+    CountDistribution given = given(s);
+    double limit = logFisher + Math.log(TIE);
+    long low =
+        alternative == Alternative.GREATER
+            ? given.least() - 1
+            : Bisection.last(
+                given.least() - 1,
+                given.greatest(),
+                x -> BinomialTest.logPValue(given, x, below()) <= limit && x <= given.mode());
+    long high =
+        alternative == Alternative.LESS
+            ? given.greatest() + 1
+            : Bisection.first(
+                given.least(),
+                given.greatest() + 1,
+                x -> BinomialTest.logPValue(given, x, above()) <= limit && x >= given.mode());
+    return LogSpace.add(given.logLower(low), given.logUpper(high));
+  }
+
+  private Alternative below() {
+    return alternative == Alternative.TWO_SIDED ? Alternative.TWO_SIDED : Alternative.LESS;
+  }
+
+  private Alternative above() {
+    return alternative == Alternative.TWO_SIDED ? Alternative.TWO_SIDED : Alternative.GREATER;
+  }
+
+  private CountDistribution given(long s) {
+    return new Hypergeometric(data.total(), s, data.first().trials());
   }
 
   private boolean extremeBelow(long x, long s) {

@@ -32,7 +32,7 @@ public record Caution(Code code, String message) {
     ADJUSTED_AWAY("adjusted-away"),
     /** Rows were left out because a value is missing. */
     MISSING_VALUES("missing-values"),
-    /** Levels that differ only in case or blanks. */
+    /** Levels that differ only in case, blanks or the way an accent is written. */
     SIMILAR_LEVELS("similar-levels"),
     /** A cell of the table is 0, so that ratios have limits without end or none. */
     ZERO_CELL("zero-cell"),

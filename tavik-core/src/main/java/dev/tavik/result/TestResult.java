@@ -58,7 +58,17 @@ public record TestResult(
   public record Statistic(String name, double value) {}
 
   /** A p-value adjusted for several tests, and its decimal logarithm. */
-  public record AdjustedP(double pValue, double log10PValue) {}
+  public record AdjustedP(double pValue, double log10PValue) {
+    /**
+     * Whether the null hypothesis is rejected, all tests together.
+     *
+     * @param alpha the significance level, strictly between 0 and 1
+     * @return whether the p-value is at most alpha, as {@link Significance} says
+     */
+    public boolean rejects(double alpha) {
+      return Significance.reached(pValue, alpha);
+    }
+  }
 
   /**
    * A test without degrees of freedom, from the natural logarithm of its p-value. A sum of tails

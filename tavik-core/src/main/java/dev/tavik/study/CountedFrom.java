@@ -2,6 +2,7 @@ package dev.tavik.study;
 
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -157,7 +158,12 @@ public record CountedFrom(
   private static List<List<String>> similar(List<String> levels) {
     Map<String, List<String>> alike = new LinkedHashMap<>();
     for (String level : levels) {
-      String folded = level.replaceAll("\\s+", " ").strip().toLowerCase(Locale.ROOT);
+      String folded =
+          Normalizer.normalize(level, Normalizer.Form.NFKC)
+              .replaceAll("[\\p{Cf}\\p{Cc}&&[^\\s]]", "")
+              .replaceAll("[\\s\\p{Z}]+", " ")
+              .strip()
+              .toLowerCase(Locale.ROOT);
       alike.computeIfAbsent(folded, key -> new ArrayList<>()).add(level);
     }
     return alike.values().stream().filter(each -> each.size() > 1).toList();

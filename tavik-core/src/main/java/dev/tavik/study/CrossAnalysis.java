@@ -13,8 +13,8 @@ import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Refusal;
-import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.CrossSettings.RowPairs;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,7 +34,7 @@ final class CrossAnalysis {
   private final CrossTable table;
   private final LevelOrder order;
   private final List<List<CellFigures>> cells = new ArrayList<>();
-  private final List<List<Double>> standingOut = new ArrayList<>();
+  private final List<List<AdjustedP>> standingOut = new ArrayList<>();
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
   private final TestResult test;
@@ -120,9 +120,9 @@ final class CrossAnalysis {
     List<List<TestResult>> adjusted = Holm.adjust(each);
     int width = table.columns().size();
     for (int i = 0; i < table.rows().size(); i++) {
-      List<Double> row = new ArrayList<>();
+      List<AdjustedP> row = new ArrayList<>();
       for (int j = 0; j < width; j++) {
-        row.add(Objects.requireNonNull(adjusted.get(i * width + j).get(0).adjusted()).pValue());
+        row.add(Objects.requireNonNull(adjusted.get(i * width + j).get(0).adjusted()));
       }
       standingOut.add(row);
     }
@@ -322,7 +322,7 @@ final class CrossAnalysis {
     }
     List<String> found =
         places().stream()
-            .filter(place -> Significance.reached(standingOut.get(place.row()).get(place.column()), settings.alpha()))
+            .filter(place -> standingOut.get(place.row()).get(place.column()).rejects(settings.alpha()))
             .map(this::departure)
             .toList();
     int all = table.rows().size() * table.columns().size();

@@ -7,6 +7,7 @@ import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -37,7 +38,7 @@ public record CrossAnswer(
     CrossSettings settings,
     @Nullable CountedFrom from,
     List<List<CellFigures>> cells,
-    List<List<Double>> standingOut,
+    List<List<AdjustedP>> standingOut,
     List<Strength> strengths,
     @Nullable CompareAnswer comparison,
     List<TestResult> tests,

@@ -29,9 +29,11 @@ final class DataCautions {
       cautions.add(
           new Caution(
               Code.SIMILAR_LEVELS,
-              levels.stream().map(level -> "'" + level + "'").collect(Collectors.joining(" and "))
-                  + " differ only in case or blanks and are counted apart. If they are one level,"
-                  + " mend the file."));
+              levels.stream()
+                      .map(level -> "'" + told(level) + "'")
+                      .collect(Collectors.joining(" and "))
+                  + " differ only in case, blanks or accents and are counted apart. If they are one"
+                  + " level, mend the file."));
     }
     if (!from.totals().isEmpty()) {
       cautions.add(
@@ -42,6 +44,24 @@ final class DataCautions {
                   + "."));
     }
     return cautions;
+  }
+
+  /** With blanks and marks that can't be told from others written by their code. */
+  private static String told(String level) {
+    StringBuilder told = new StringBuilder();
+    level
+        .codePoints()
+        .forEach(
+            each -> {
+              boolean oddBlank = each != ' ' && Character.isSpaceChar(each);
+              boolean mark = Character.getType(each) == Character.NON_SPACING_MARK;
+              if (oddBlank || mark) {
+                told.append(String.format(Locale.ROOT, "\\u%04x", each));
+              } else {
+                told.appendCodePoint(each);
+              }
+            });
+    return told.toString();
   }
 
   /** What every member of a family is told in the same words. */

@@ -16,8 +16,8 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
-import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -35,7 +35,7 @@ final class SharesAnalysis {
   private final CategoryCounts counts;
   private final Shares claimed;
   private final List<CellFigures> cells;
-  private final List<Double> standingOut;
+  private final List<AdjustedP> standingOut;
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Interval> intervals = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
@@ -106,7 +106,7 @@ final class SharesAnalysis {
   }
 
   /** Holm's adjustment of the two-sided p-values of the adjusted residuals. */
-  private List<Double> standingOut() {
+  private List<AdjustedP> standingOut() {
     List<List<TestResult>> each =
         cells.stream()
             .map(
@@ -118,7 +118,7 @@ final class SharesAnalysis {
                             Math.log(2) + Normal.logUpper(Math.abs(cell.adjustedResidual())))))
             .toList();
     return Holm.adjust(each).stream()
-        .map(result -> Objects.requireNonNull(result.get(0).adjusted()).pValue())
+        .map(result -> Objects.requireNonNull(result.get(0).adjusted()))
         .toList();
   }
 
@@ -278,7 +278,7 @@ final class SharesAnalysis {
   private String whatStandsOut() {
     List<String> found =
         IntStream.range(0, counts.size())
-            .filter(i -> Significance.reached(standingOut.get(i), settings.alpha()))
+            .filter(i -> standingOut.get(i).rejects(settings.alpha()))
             .mapToObj(this::departure)
             .toList();
     return found.isEmpty()

@@ -9,6 +9,7 @@ import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -40,7 +41,7 @@ public record SharesAnswer(
     SharesSettings settings,
     @Nullable CountedFrom from,
     List<CellFigures> cells,
-    List<Double> standingOut,
+    List<AdjustedP> standingOut,
     List<Estimate> estimates,
     List<TestResult> tests,
     List<Interval> intervals,

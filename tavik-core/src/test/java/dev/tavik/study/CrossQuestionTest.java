@@ -11,6 +11,7 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
 import java.util.Arrays;
 import java.util.List;
 import org.apache.commons.statistics.distribution.NormalDistribution;
@@ -69,7 +70,7 @@ class CrossQuestionTest {
     double[] adjusted =
         answer.standingOut().stream()
             .flatMap(List::stream)
-            .mapToDouble(Double::doubleValue)
+            .mapToDouble(AdjustedP::pValue)
             .sorted()
             .toArray();
     double floor = 0;

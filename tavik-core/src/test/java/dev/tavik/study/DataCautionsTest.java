@@ -40,8 +40,8 @@ class DataCautionsTest {
         .contains("10 of 420 were left out for a missing value")
         .contains("grade lacks 8")
         .contains("kiln lacks 2")
-        .contains("'cracked' and 'Cracked ' differ only in case or blanks")
-        .contains("'North' and 'north' differ only in case or blanks");
+        .contains("'cracked' and 'Cracked ' differ only in case, blanks or accents")
+        .contains("'North' and 'north' differ only in case, blanks or accents");
   }
 
   @Test

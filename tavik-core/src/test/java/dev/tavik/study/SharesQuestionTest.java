@@ -41,10 +41,10 @@ class SharesQuestionTest {
   @Test
   void residualsAreAdjustedByHolm() {
     SharesAnswer answer = glazes("4:3:3", 310, 320, 70).ask();
-    assertThat(answer.standingOut().get(2)).isLessThan(1e-20);
+    assertThat(answer.standingOut().get(2).pValue()).isLessThan(1e-20);
     // Of the three p-values the largest stays as it is: two normal tails of the adjusted residual.
     double z = Math.abs(answer.cells().get(0).adjustedResidual());
-    assertThat(answer.standingOut().get(0))
+    assertThat(answer.standingOut().get(0).pValue())
         .isCloseTo(
             2
                 * (1

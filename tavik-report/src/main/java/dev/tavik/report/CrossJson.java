@@ -159,7 +159,16 @@ final class CrossJson {
     figures(cells, "adjustedResiduals", answer, CellFigures::adjustedResidual);
     figures(cells, "contributions", answer, CellFigures::contribution);
     ArrayNode pValues = cells.putArray("adjustedPValues");
-    answer.standingOut().forEach(row -> row.forEach(pValues.addArray()::add));
+    ArrayNode logs = cells.putArray("log10AdjustedPValues");
+    answer
+        .standingOut()
+        .forEach(
+            row -> {
+              ArrayNode values = pValues.addArray();
+              ArrayNode logarithms = logs.addArray();
+              row.forEach(p -> values.add(p.pValue()));
+              row.forEach(p -> logarithms.add(JsonParts.finite(p.log10PValue())));
+            });
   }
 
   private static void figures(

@@ -108,7 +108,7 @@ public final class CrossPicture {
       List<String> out = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
         double residual = cross.cells().get(i).get(j).adjustedResidual();
-        boolean standsOut = cross.standingOut().get(i).get(j) <= cross.settings().alpha();
+        boolean standsOut = cross.standingOut().get(i).get(j).rejects(cross.settings().alpha());
         String sign = signed(residual);
         String named = table.columns().get(j) + " " + sign;
         double share = (double) table.count(i, j) / table.rowTotal(i);

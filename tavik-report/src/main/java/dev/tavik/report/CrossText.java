@@ -89,7 +89,7 @@ final class CrossText {
       case EXPECTED -> Figures.significant(cell.expected(), 4);
       case RESIDUALS ->
           residual(cell.adjustedResidual())
-              + (answer.standingOut().get(row).get(column) <= answer.settings().alpha()
+              + (answer.standingOut().get(row).get(column).rejects(answer.settings().alpha())
                   ? "*"
                   : " ");
       case PEARSON_RESIDUALS -> residual(cell.pearsonResidual());

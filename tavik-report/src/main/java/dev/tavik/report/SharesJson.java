@@ -74,7 +74,10 @@ final class SharesJson {
     array(cells, "pearsonResiduals", answer, CellFigures::pearsonResidual);
     array(cells, "adjustedResiduals", answer, CellFigures::adjustedResidual);
     array(cells, "contributions", answer, CellFigures::contribution);
-    answer.standingOut().forEach(cells.putArray("adjustedPValues")::add);
+    ArrayNode pValues = cells.putArray("adjustedPValues");
+    answer.standingOut().forEach(p -> pValues.add(p.pValue()));
+    ArrayNode logs = cells.putArray("log10AdjustedPValues");
+    answer.standingOut().forEach(p -> logs.add(JsonParts.finite(p.log10PValue())));
   }
 
   private static void array(

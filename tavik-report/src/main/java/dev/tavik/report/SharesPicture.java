@@ -20,7 +20,7 @@ final class SharesPicture {
     for (int i = 0; i < answer.counts().size(); i++) {
       double share = answer.counts().tally(i).proportion();
       double claimed = answer.claimed().share(i);
-      boolean out = answer.standingOut().get(i) <= answer.settings().alpha();
+      boolean out = answer.standingOut().get(i).rejects(answer.settings().alpha());
       rows.add(
           new IntervalRow(
               String.format(

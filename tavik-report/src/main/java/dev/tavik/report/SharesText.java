@@ -57,7 +57,7 @@ final class SharesText {
           Figures.significant(cell.expected(), 4),
           zeroOr(cell.contribution()),
           zeroOr(cell.adjustedResidual()),
-          Figures.pValue(Math.log10(answer.standingOut().get(i))));
+          Figures.pValue(answer.standingOut().get(i).log10PValue()));
     }
     lines.table(table);
     Estimate w = answer.estimates().get(answer.estimates().size() - 1);
