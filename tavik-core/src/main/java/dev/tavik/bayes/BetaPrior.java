@@ -2,6 +2,7 @@ package dev.tavik.bayes;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Numbers;
 
 /**
  * What is believed of a proportion before the data: a beta distribution, as if a - 1 successes and
@@ -50,18 +51,18 @@ public record BetaPrior(double a, double b) {
    * Reads a prior.
    *
    * @param name what to call it in an error
-   * @param text such as {@code 1,1}
+   * @param text two numbers, as {@link Numbers#positive} reads them, with a comma between
    * @return the prior
    * @throws IllegalArgumentException if these aren't two numbers in their range
    */
   public static BetaPrior parse(String name, String text) {
     String[] parts = text.split(",", -1);
-    String number = "\\s*\\d{1,10}(\\.\\d{1,15})?\\s*";
-    if (parts.length != 2 || !parts[0].matches(number) || !parts[1].matches(number)) {
-      throw new IllegalArgumentException(
-          name + " must be two numbers above 0 such as 1,1 or 0.5,0.5, got '" + text + "'");
+    String accepted = "two numbers above 0 such as 1,1, 0.5,0.5 or 1/3,1/3";
+    if (parts.length != 2) {
+      throw new IllegalArgumentException(name + " must be " + accepted + ", got '" + text + "'");
     }
-    return new BetaPrior(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
+    return new BetaPrior(
+        Numbers.positive(name, accepted, parts[0]), Numbers.positive(name, accepted, parts[1]));
   }
 
   /**

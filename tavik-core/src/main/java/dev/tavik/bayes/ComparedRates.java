@@ -37,6 +37,12 @@ public final class ComparedRates {
   private static final double NUDGE = 1e-6;
   private static final double LEAST_WIDTH = 1e-9;
 
+  /** From this Bayes factor's logarithm on the data clearly point one way. */
+  private static final double CLEAR = 20;
+
+  /** Roles change where one variance, on the scale of the logit, is so many times the other. */
+  private static final double MUCH = 2;
+
   private final double a1;
   private final double b1;
   private final double a2;
@@ -103,9 +109,67 @@ public final class ComparedRates {
             - new Beta(prior.a() + two.successes(), prior.b() + two.failures()).logDensity(common);
     return switch (alternative) {
       case TWO_SIDED -> log;
-      case GREATER -> log + Math.log(2) + of(prior, one, two).logAbove(Quantity.DIFFERENCE, 0);
-      case LESS -> log + Math.log(2) + of(prior, two, one).logAbove(Quantity.DIFFERENCE, 0);
+      case GREATER -> Math.log(2) + directed(of(prior, one, two), log, prior, common);
+      case LESS -> Math.log(2) + directed(of(prior, two, one), log, prior, common);
     };
+  }
+
+  /**
+   * A Bayes factor times the posterior's probability that the first is higher. Where the data point
+   * clearly the other way, both are far from 1 and cancel; then one integral has both.
+   */
+  private static double directed(
+      ComparedRates rates, double log, BetaPrior prior, DecimalFraction common) {
+    boolean against =
+        log > CLEAR
+            && rates.first.mean() < common.value()
+            && rates.second.mean() > common.value();
+    return against
+        ? rates.logAgainst(prior, common)
+        : log + rates.logAbove(Quantity.DIFFERENCE, 0);
+  }
+
+  /**
+   * With f, g the posterior densities of first and second and c the common proportion, the factor
+   * is prior(c) posterior(c)/(f(c) g(c)), the probability ∫ g(t) P(first &gt; t) dt; and the tail is
+   * f(t) t (1 - t) times a ratio of moderate size. So f(t) g(t)/(f(c) g(c)) is left, the shape of
+   * one beta density near its own mode, and nothing large remains.
+   */
+  private double logAgainst(BetaPrior prior, DecimalFraction common) {
+    double a = a1 + a2 - 1;
+    double b = b1 + b2 - 1;
+    Beta both = new Beta(a, b);
+    double atCommon = both.logDensity(common);
+    double integral =
+        PeakIntegral.log(
+            logit -> {
+              double value = 1 / (1 + Math.exp(-logit));
+              double rest = 1 / (1 + Math.exp(logit));
+              if (value == 0 || rest == 0) {
+                return Double.NEGATIVE_INFINITY;
+              }
+              DecimalFraction t = new DecimalFraction(value, 0, rest);
+              return both.logDensity(t)
+                  - atCommon
+                  + 2 * (Math.log(value) + Math.log(rest))
+                  + Math.log(upperRatio(t));
+            },
+            Math.log(a) - Math.log(b),
+            Math.sqrt((a + b) / (a * b)));
+    return new Beta(prior.a(), prior.b()).logDensity(common)
+        + new Beta(a1 + a2 - prior.a(), b1 + b2 - prior.b()).logDensity(common)
+        + integral;
+  }
+
+  /** P(first &gt; t)/(f(t) t (1 - t)). */
+  private double upperRatio(DecimalFraction t) {
+    return first.lowerIsSmaller(t)
+        ? Math.exp(
+            first.logUpper(t)
+                - first.logDensity(t)
+                - Math.log(t.value())
+                - Math.log(t.complement()))
+        : first.smallerTailRatio(t);
   }
 
   /**
@@ -290,7 +354,32 @@ public final class ComparedRates {
     return a / (a + b) * (b / (a + b)) / (a + b + 1);
   }
 
+  /**
+   * The surer of both is integrated over: its density is narrow, and the tail of the other smooth
+   * there, where the tail of the surer one would be a step across the other's density.
+   */
   private double logAbove(Quantity measure, double value) {
+    return firstIsSurer()
+        ? new ComparedRates(a2, b2, a1, b1).logBelowAlong(measure, turned(measure, value))
+        : logAboveAlong(measure, value);
+  }
+
+  private double logBelow(Quantity measure, double value) {
+    return firstIsSurer()
+        ? new ComparedRates(a2, b2, a1, b1).logAboveAlong(measure, turned(measure, value))
+        : logBelowAlong(measure, value);
+  }
+
+  private boolean firstIsSurer() {
+    return MUCH * (1 / a1 + 1 / b1) < 1 / a2 + 1 / b2;
+  }
+
+  /** The measure of second against first. */
+  private static double turned(Quantity measure, double value) {
+    return measure == Quantity.DIFFERENCE ? -value : 1 / value;
+  }
+
+  private double logAboveAlong(Quantity measure, double value) {
     EqualLine line = EqualLine.of(measure, value);
     // Below the line's lower end every first proportion is above.
     double certain =
@@ -305,7 +394,7 @@ public final class ComparedRates {
     return Math.min(0, LogSpace.add(certain, along));
   }
 
-  private double logBelow(Quantity measure, double value) {
+  private double logBelowAlong(Quantity measure, double value) {
     EqualLine line = EqualLine.of(measure, value);
     double certain =
         line.greatest() > 0

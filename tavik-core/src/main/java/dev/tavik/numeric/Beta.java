@@ -1,6 +1,7 @@
 package dev.tavik.numeric;
 
 import java.util.function.DoubleUnaryOperator;
+import org.apache.commons.numbers.gamma.LogBeta;
 import org.apache.commons.numbers.gamma.LogGamma;
 
 /**
@@ -32,6 +33,9 @@ public final class Beta {
 
   /** Farther than this share of the mean the fraction is quick at any size. */
   private static final double FAR = 0.7;
+
+  /** The power series at an end is taken so far, in units of one over the other parameter. */
+  private static final double CROWDED = 0.5;
 
   private final double alpha;
   private final double beta;
@@ -103,6 +107,12 @@ public final class Beta {
   }
 
   private static double logBelow(double a, double b, double p, double q, double logDensity) {
+    if (crowded(a, b, p)) {
+      return logCrowded(a, b, p);
+    }
+    if (crowded(b, a, q)) {
+      return LogSpace.complement(logCrowded(b, a, q));
+    }
     return p * (a + b) < a
         ? logSmaller(a, b, p, q, logDensity)
         : LogSpace.complement(logSmaller(b, a, q, p, logDensity));
@@ -110,6 +120,33 @@ public final class Beta {
 
   private static double logSmaller(double a, double b, double p, double q, double logDensity) {
     return Math.min(0, Math.log(ratio(a, b, p, q)) + logDensity + Math.log(p) + Math.log(q));
+  }
+
+  /**
+   * Whether a value lies next to an end of 0 to 1 at which a parameter below 1 crowds the
+   * probability. There the fraction would take without end, and the power series few terms.
+   */
+  private static boolean crowded(double a, double b, double p) {
+    return a < 1 && p * Math.max(1, b) < CROWDED;
+  }
+
+  /** ln of p^a/(a B(a, b)) (1 + a Σ (1 - b)…(n - b)/n! · pⁿ/(a + n)). */
+  private static double logCrowded(double a, double b, double p) {
+    double product = 1;
+    double sum = 0;
+    double term = 1;
+    for (int n = 1; Math.abs(term) > 0x1p-56 * (1 + Math.abs(sum)); n++) {
+      product *= (n - b) / n * p;
+      term = a * product / (a + n);
+      sum += term;
+      if (product == 0) {
+        break;
+      }
+    }
+    // ln(a B(a, b)) is small where a is, and its parts aren't.
+    double log =
+        a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum);
+    return Math.min(0, log);
   }
 
   /** The tail divided by the density, by p and by q. */
@@ -135,15 +172,27 @@ public final class Beta {
    * @return P(X ≤ p)/(f(p)·p·(1 - p)), or with P(X &gt; p) where that is the smaller one
    */
   public double smallerTailRatio(DecimalFraction p) {
-    return lowerIsSmaller(p)
+    boolean lower = lowerIsSmaller(p);
+    if (crowded(alpha, beta, p.value()) || crowded(beta, alpha, p.complement())) {
+      double logTail = lower ? logLower(p) : logUpper(p);
+      return Math.exp(
+          logTail - logDensity(p) - Math.log(p.value()) - Math.log(p.complement()));
+    }
+    return lower
         ? ratio(alpha, beta, p.value(), p.complement())
         : ratio(beta, alpha, p.complement(), p.value());
   }
 
   /** The integral over e of (1 - e)^a (1 + e p/q)^b, whose exponent falls from 0. */
   private static double shape(double a, double b, double p, double q) {
-    double odds = p / q;
-    double slope = (a * q - b * p) / q;
+    return shapeFrom(a, b, p / q, (a * q - b * p) / q);
+  }
+
+  /**
+   * The same with p/q and the exponent's slope at 0, (a q - b p)/q, which its parts may not have the
+   * digits for.
+   */
+  static double shapeFrom(double a, double b, double odds, double slope) {
     double curvature = a + b * odds * odds;
     double length =
         Math.min(

@@ -21,6 +21,12 @@ public final class Binomial implements CountDistribution {
   /** From here on four terms of Stirling's series are right to 10⁻¹⁵. */
   private static final int STIRLING_FROM = 32;
 
+  /** Up to so many trials a tail is summed term by term. */
+  private static final long SUMMED_TO = 4_000_000;
+
+  private static final long FEW = 2000;
+  private static final double NEAR = 0.3;
+
   private static final double LAST_PLACE = 0x1p-54;
 
   private final long trials;
@@ -110,7 +116,13 @@ public final class Binomial implements CountDistribution {
     if (x > mean) {
       return LogSpace.complement(logUpper(x + 1));
     }
-    return logMass(x) + Math.log(ratioSum(x, p.complement() / p.value()));
+    double odds = p.complement() / p.value();
+    return logMass(x)
+        + Math.log(
+            many(x)
+                ? (trials - x)
+                    * Beta.shapeFrom(trials - x - 1.0, x, odds, -deviation(x) / p.value() - 1)
+                : ratioSum(x, odds));
   }
 
   @Override
@@ -124,7 +136,12 @@ public final class Binomial implements CountDistribution {
     if (x <= mean) {
       return LogSpace.complement(logLower(x - 1));
     }
-    return logMass(x) + Math.log(ratioSum(trials - x, p.value() / p.complement()));
+    double odds = p.value() / p.complement();
+    return logMass(x)
+        + Math.log(
+            many(x)
+                ? x * Beta.shapeFrom(x - 1.0, trials - x, odds, deviation(x) / p.complement() - 1)
+                : ratioSum(trials - x, odds));
   }
 
   @Override
@@ -140,6 +157,13 @@ public final class Binomial implements CountDistribution {
   @Override
   public long mode() {
     return Math.min(trials, (long) Math.floor((trials + 1.0) * p.value()));
+  }
+
+  /** Whether a tail has so many terms that an integral of the beta density's shape is quicker. */
+  private boolean many(long x) {
+    return trials > SUMMED_TO
+        && Math.min(x, trials - x) > FEW
+        && Math.abs(deviation(x)) < NEAR * Math.min(x, trials - x);
   }
 
   /**

@@ -12,15 +12,44 @@ import org.apache.commons.numbers.gamma.RegularizedGamma;
  * Stirling's formula lacks, so that nothing large cancels), times a factor: Legendre's continued
  * fraction for the upper tail (Abramowitz and Stegun 1964, 6.5.31), the power series for the lower
  * (6.5.29). Both converge there within about ten times √a terms. On the other side of the mean, where
- * a tail is about ½ and more, and for shapes above {@value #LARGE} near the mean, the regularised
- * incomplete gamma function is taken.
+ * a tail is about ½ and more, the regularised incomplete gamma function is taken. For a above {@value
+ * #LARGE} and y within a third of it both tails are Temme's (1979, "The asymptotic expansion of the
+ * incomplete gamma functions", SIAM Journal on Mathematical Analysis 10, 757-766): a normal one and a
+ * small correction.
  *
  * <p>Measured error of the tail against forty-digit values, df from 0.01 to 10⁶, down to 10⁻³⁰⁰: at
  * most 6·10⁻¹³, relatively; beyond, the logarithm's is at most 2·10⁻¹⁵ of itself.
  */
 public final class ChiSquare {
   private static final double SMALLEST = 1e-280;
-  private static final double LARGE = 1e6;
+  private static final double LARGE = 1e5;
+
+  /** Temme's expansion is taken within this share of the mean. */
+  private static final double NEAR = 0.3;
+
+  /** The Taylor series of 1/μ - 1/η in η, with η²/2 = μ - ln(1 + μ), to fifty digits and rounded. */
+  private static final double[] FIRST = {
+    -0.33333333333333333,
+    0.083333333333333333,
+    -0.014814814814814815,
+    0.0011574074074074074,
+    0.0003527336860670194,
+    -0.00017875514403292181,
+    3.9192631785224378e-5,
+    -2.1854485106799922e-6,
+    -1.85406221071516e-6
+  };
+
+  /** That of 1/η³ - 1/μ³ - 1/μ² - 1/(12μ). */
+  private static final double[] SECOND = {
+    -0.0018518518518518519,
+    -0.0034722222222222222,
+    0.0026455026455026455,
+    -0.00099022633744855967,
+    0.00020576131687242798,
+    -4.0187757201646091e-7
+  };
+
   private static final double STIRLING_FROM = 8;
   private static final double LN_2_PI = Math.log(2 * Math.PI);
 
@@ -44,7 +73,12 @@ public final class ChiSquare {
     if (y == Double.POSITIVE_INFINITY) {
       return Double.NEGATIVE_INFINITY;
     }
-    if (y <= Math.max(1, a) || a > LARGE) {
+    if (a > LARGE) {
+      return Math.abs(y - a) < NEAR * a
+          ? logUniform(y, a, 1)
+          : y < a ? LogSpace.complement(logLower(x, df)) : logLeading(y, a) + Math.log(fraction(y, a));
+    }
+    if (y <= Math.max(1, a)) {
       double tail = RegularizedGamma.Q.value(a, y);
       if (tail > SMALLEST) {
         return Math.log(tail);
@@ -66,13 +100,35 @@ public final class ChiSquare {
     if (y == 0) {
       return Double.NEGATIVE_INFINITY;
     }
-    if (y >= a || a > LARGE) {
+    if (a > LARGE && y > (1 - NEAR) * a) {
+      return y < (1 + NEAR) * a ? logUniform(y, a, -1) : LogSpace.complement(logUpper(x, df));
+    }
+    if (y >= a) {
       double tail = RegularizedGamma.P.value(a, y);
       if (tail > SMALLEST) {
         return Math.log(tail);
       }
     }
     return logLeading(y, a) + Math.log(series(y, a) / a);
+  }
+
+  /** ln of the normal tail beyond ±η√a and of ±e^(-aη²/2)/√(2πa) (c₀(η) + c₁(η)/a). */
+  private static double logUniform(double y, double a, int side) {
+    double halfSquare = Deviance.half(a, y, a - y);
+    double z = side * Math.copySign(Math.sqrt(2 * halfSquare), y - a);
+    double eta = side * z / Math.sqrt(a);
+    double correction = polynomial(FIRST, eta) + polynomial(SECOND, eta) / a;
+    double logNormal = Normal.logUpper(z);
+    double logScale = -halfSquare - 0.5 * (LN_2_PI + Math.log(a));
+    return logNormal + Math.log1p(side * correction * Math.exp(logScale - logNormal));
+  }
+
+  private static double polynomial(double[] coefficients, double at) {
+    double value = 0;
+    for (int i = coefficients.length - 1; i >= 0; i--) {
+      value = value * at + coefficients[i];
+    }
+    return value;
   }
 
   /** ln y^a e^-y/Γ(a). */

@@ -15,6 +15,9 @@ public final class Normal {
   private static final double SQRT_2 = Math.sqrt(2);
   private static final double SCALED_FROM = 5;
 
+  /** As large as the scaled function takes. */
+  private static final double LARGEST = 1e150;
+
   private Normal() {}
 
   /**
@@ -30,7 +33,11 @@ public final class Normal {
     if (z < SCALED_FROM) {
       return Math.log(0.5 * Erfc.value(z / SQRT_2));
     }
-    return Math.log(0.5 * Erfcx.value(z / SQRT_2)) - 0.5 * z * z;
+    // Beyond 10¹⁵⁴ the square is no double; the logarithm stays the largest there is.
+    double square = Math.min(0.5 * z * z, Double.MAX_VALUE);
+    return z == Double.POSITIVE_INFINITY
+        ? Double.NEGATIVE_INFINITY
+        : Math.log(0.5 * Erfcx.value(Math.min(z, LARGEST) / SQRT_2)) - square;
   }
 
   /**

@@ -29,11 +29,25 @@ final class DifferenceLimits {
   }
 
   static Limits agrestiCaffo(TwoTallies data, double tail) {
-    return wald(new TwoTallies(added(data.first()), added(data.second())), tail);
+    double p1 = added(data.first());
+    double p2 = added(data.second());
+    double error =
+        Math.sqrt(
+            p1 * (1 - p1) / (data.first().trials() + 2.0)
+                + p2 * (1 - p2) / (data.second().trials() + 2.0));
+    return around(addedDifference(data), Normal.upperQuantile(tail) * error);
   }
 
-  private static Tally added(Tally tally) {
-    return Tally.of(tally.successes() + 1, tally.trials() + 2);
+  private static double added(Tally tally) {
+    return (tally.successes() + 1.0) / (tally.trials() + 2.0);
+  }
+
+  /** (x₁ + 1)/(n₁ + 2) - (x₂ + 1)/(n₂ + 2), its numerator from whole numbers. */
+  private static double addedDifference(TwoTallies data) {
+    double n1 = data.first().trials();
+    double n2 = data.second().trials();
+    double further = 2.0 * (data.first().successes() - data.second().successes()) + n2 - n1;
+    return (data.cross() + further) / ((n1 + 2) * (n2 + 2));
   }
 
   private static Limits around(double centre, double half) {

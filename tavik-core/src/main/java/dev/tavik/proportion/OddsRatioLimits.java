@@ -138,20 +138,46 @@ final class OddsRatioLimits {
   }
 
   /**
-   * (a - ã)√(1/ã + 1/b̃ + 1/c̃ + 1/d̃), with ã the count that fits the margins and the odds ratio.
+   * (a - ã)√(1/ã + 1/b̃ + 1/c̃ + 1/d̃), with ã, b̃, c̃, d̃ the counts that fit the margins and the odds
+   * ratio. Each is found by itself, since near an end one minus another has no digits; the distance
+   * is that of the smallest, and the same for all but for its sign.
    */
   private static double scoreStatistic(TwoTallies data, double u) {
-    double odds = Math.exp(u);
     double n1 = data.first().trials();
     double n2 = data.second().trials();
     double s = data.successes();
-    double sum = odds * (n1 + s) + (n2 - s);
-    double root = Math.sqrt(Math.max(0, sum * sum - 4 * (odds - 1) * odds * n1 * s));
-    // Of both forms of the root the one without cancellation.
-    double a = sum >= 0 ? 2 * odds * n1 * s / (sum + root) : (sum - root) / (2 * (odds - 1));
-    double distance = data.first().successes() - a;
-    return distance == 0
-        ? 0
-        : distance * Math.sqrt(1 / a + 1 / (n1 - a) + 1 / (s - a) + 1 / (n2 - s + a));
+    double t = data.failures();
+    double[] observed = {
+      data.first().successes(),
+      data.first().failures(),
+      data.second().successes(),
+      data.second().failures()
+    };
+    double[] fitted = {
+      fitted(u, n1, s, n2), fitted(-u, n1, t, n2), fitted(-u, n2, s, n1), fitted(u, n2, t, n1)
+    };
+    int smallest = 0;
+    double information = 0;
+    for (int i = 0; i < fitted.length; i++) {
+      smallest = fitted[i] < fitted[smallest] ? i : smallest;
+      information += 1 / fitted[i];
+    }
+    double distance = observed[smallest] - fitted[smallest];
+    int sign = smallest == 1 || smallest == 2 ? -1 : 1;
+    return distance == 0 ? 0 : sign * distance * Math.sqrt(information);
+  }
+
+  /**
+   * The count of a row of n and a column of s, beside a row of m, with odds ratio eᵘ: the root of
+   * (ψ - 1)a² - (ψ(n + s) + m - s)a + ψns, of both its forms the one without cancellation, its
+   * discriminant as a sum of positive parts; all divided by ψ where that is above 1.
+   */
+  private static double fitted(double u, double n, double s, double m) {
+    double own = u > 0 ? 1 : Math.exp(u);
+    double other = u > 0 ? Math.exp(-u) : 1;
+    double sum = own * (n + s) + other * (m - s);
+    double ends = own * (n - s) * (own * (n - s)) + other * (m - s) * (other * (m - s));
+    double root = Math.sqrt(ends + 2 * own * other * (n * m + s * (n + m - s)));
+    return sum >= 0 ? 2 * own * n * s / (sum + root) : (sum - root) / (2 * (own - other));
   }
 }

@@ -67,16 +67,19 @@ final class RatioLimits {
 
   /** (p₁ - φp₂) / √V at the likeliest two proportions with ratio φ = eᵘ; falls in u. */
   private static double statistic(TwoTallies data, double u) {
-    double ratio = Math.exp(u);
+    // All divided by a ratio above 1, which may be too large to be squared.
+    double ratio = u > 0 ? 1 : Math.exp(u);
+    double unit = u > 0 ? Math.exp(-u) : 1;
     double n1 = data.first().trials();
     double n2 = data.second().trials();
-    double b = ratio * (n1 + data.second().successes()) + data.first().successes() + n2;
+    double b =
+        ratio * (n1 + data.second().successes()) + unit * (data.first().successes() + n2);
     double c = data.successes();
-    double root = Math.sqrt(Math.max(0, b * b - 4 * data.total() * ratio * c));
-    double p2 = Math.min(1, 2 * c / (b + root));
-    double p1 = Math.min(1, ratio * p2);
-    double variance = p1 * (1 - p1) / n1 + ratio * ratio * (p2 * (1 - p2)) / n2;
-    double distance = data.first().proportion() - ratio * data.second().proportion();
+    double root = Math.sqrt(Math.max(0, b * b - 4 * data.total() * ratio * unit * c));
+    double p2 = Math.min(1, 2 * c * unit / (b + root));
+    double p1 = Math.min(1, 2 * c * ratio / (b + root));
+    double variance = unit * unit * (p1 * (1 - p1)) / n1 + ratio * ratio * (p2 * (1 - p2)) / n2;
+    double distance = unit * data.first().proportion() - ratio * data.second().proportion();
     return distance == 0 ? 0 : distance / Math.sqrt(variance);
   }
 }

@@ -17,6 +17,17 @@ public final class Figures {
   /** Beyond this logarithm a double has no digits left for a mantissa. */
   private static final double MANTISSA_TO = -1e9;
 
+  /** Beyond this logarithm not even the exponent has all its digits. */
+  private static final double SMALLEST_TOLD = -1e15 + 1;
+
+  /** Powers of ten between which all digits are written out. */
+  private static final int LEAST_PLAIN = -12;
+
+  private static final int MOST_PLAIN = 15;
+
+  /** Smaller percentages have an exponent. */
+  private static final double LEAST_PERCENT = 1e-14;
+
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final MathContext EXACT = new MathContext(12);
 
@@ -33,14 +44,19 @@ public final class Figures {
   }
 
   /**
-   * A number in plain notation with all its digits: {@code 0.05}.
+   * A number with all its digits, in plain notation from 10⁻¹² to 10¹⁶: {@code 0.05}, {@code
+   * 1e-140}.
    *
    * @param value a finite number
    * @return its text
    */
   public static String plain(double value) {
     BigDecimal decimal = BigDecimal.valueOf(value).stripTrailingZeros();
-    return decimal.scale() < -9 ? decimal.toString() : decimal.toPlainString();
+    int exponent = decimal.precision() - decimal.scale() - 1;
+    if (value != 0 && (exponent < LEAST_PLAIN || exponent > MOST_PLAIN)) {
+      return decimal.movePointLeft(exponent).stripTrailingZeros().toPlainString() + "e" + exponent;
+    }
+    return decimal.toPlainString();
   }
 
   /**
@@ -95,6 +111,9 @@ public final class Figures {
     if (log10PValue == Double.NEGATIVE_INFINITY) {
       return "0";
     }
+    if (log10PValue < SMALLEST_TOLD) {
+      return "below 1e-999999999999999";
+    }
     if (log10PValue < MANTISSA_TO) {
       return "1e" + Math.round(log10PValue);
     }
@@ -113,8 +132,21 @@ public final class Figures {
    * @return its text
    */
   public static String pEquals(double log10PValue) {
-    String text = pValue(log10PValue);
-    return text.startsWith("above ") ? "p > " + text.substring(6) : "p = " + text;
+    return "p " + relation(log10PValue);
+  }
+
+  /**
+   * A probability with the sign before it, for a sentence.
+   *
+   * @param log10Probability its decimal logarithm, at most 0
+   * @return such as {@code = 0.0844} or {@code > 0.9995}
+   */
+  public static String relation(double log10Probability) {
+    String text = pValue(log10Probability);
+    if (text.startsWith("below ")) {
+      return "< " + text.substring(6);
+    }
+    return text.startsWith("above ") ? "> " + text.substring(6) : "= " + text;
   }
 
   /**
@@ -125,6 +157,9 @@ public final class Figures {
    * @return its text
    */
   public static String exactPercent(double proportion) {
+    if (proportion > 0 && proportion < LEAST_PERCENT) {
+      return plain(BigDecimal.valueOf(proportion).movePointRight(2).doubleValue()) + "%";
+    }
     BigDecimal percent = BigDecimal.valueOf(proportion).movePointRight(2);
     BigDecimal rounded = percent.round(EXACT);
     boolean roundedAway = rounded.compareTo(HUNDRED) == 0 && proportion != 1;

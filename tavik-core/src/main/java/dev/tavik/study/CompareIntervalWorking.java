@@ -55,10 +55,12 @@ final class CompareIntervalWorking {
   static List<Working> of(NamedTally first, NamedTally second, CompareSettings settings) {
     List<Working> workings = new ArrayList<>();
     for (ComparisonInterval method : settings.intervals()) {
-      boolean closed = INTERVALS.contains(method);
+      if (!INTERVALS.contains(method) || tooLarge(method, first, second)) {
+        continue;
+      }
       CompareIntervalWorking working =
           new CompareIntervalWorking(method, first.tally(), second.tally(), settings.level());
-      if (closed && !Double.isInfinite(working.interval.upper())) {
+      if (!Double.isInfinite(working.interval.upper())) {
         working.work(method);
         workings.add(
             new Working(
@@ -73,6 +75,13 @@ final class CompareIntervalWorking {
       }
     }
     return workings;
+  }
+
+  /** With two trials added a group would pass the largest tally that can be written down. */
+  private static boolean tooLarge(
+      ComparisonInterval method, NamedTally first, NamedTally second) {
+    return method == DifferenceInterval.AGRESTI_CAFFO
+        && Math.max(first.tally().trials(), second.tally().trials()) > Tally.MAX_TRIALS - 2;
   }
 
   private void work(ComparisonInterval method) {

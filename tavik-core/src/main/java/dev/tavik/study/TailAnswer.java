@@ -1,6 +1,8 @@
 package dev.tavik.study;
 
 import dev.tavik.result.Figures;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -11,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param lines the areas of a value, or the values of an area
  */
 public record TailAnswer(TailQuestion asked, List<Line> lines) implements Answer {
+  private static final MathContext SHOWN = new MathContext(10);
+
   /** Copies the list. */
   public TailAnswer {
     lines = List.copyOf(lines);
@@ -78,7 +82,7 @@ public record TailAnswer(TailQuestion asked, List<Line> lines) implements Answer
    * @return such as {@code P(X > 1.96) = 0.0250}
    */
   public static String words(TailQuestion asked, Line line) {
-    return words(asked.tail().counts(), line) + " = " + Figures.pValue(line.log10Area());
+    return words(asked.tail().counts(), line) + " " + Figures.relation(line.log10Area());
   }
 
   /**
@@ -110,8 +114,6 @@ public record TailAnswer(TailQuestion asked, List<Line> lines) implements Answer
     if (value == null) {
       return "none";
     }
-    return value == 0 || (Math.abs(value) >= 1e-4 && Math.abs(value) < 1e9)
-        ? Figures.upTo(value, 10)
-        : Figures.plain(value);
+    return Figures.plain(new BigDecimal(value).round(SHOWN).doubleValue());
   }
 }

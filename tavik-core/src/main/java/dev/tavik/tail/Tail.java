@@ -21,7 +21,10 @@ import org.apache.commons.numbers.rootfinder.BrentSolver;
  * relatively.
  */
 public final class Tail {
-  private static final double FARTHEST = 340;
+  private static final double FARTHEST = 708;
+
+  /** The logarithm of the smallest number. */
+  private static final double NEAREST = -744;
   private static final double CLOSE = 1e-14;
   private static final long MOST_COUNT = 1_000_000_000_000L;
 
@@ -64,7 +67,7 @@ public final class Tail {
   public static Tail t(double df) {
     requirePositive("df", df);
     return new Tail(
-        "Student's t with " + Figures.plain(df) + " degrees of freedom", new StudentShape(df));
+        "Student's t with " + degrees(df), new StudentShape(df));
   }
 
   /**
@@ -77,7 +80,7 @@ public final class Tail {
   public static Tail chiSquare(double df) {
     requirePositive("df", df);
     return new Tail(
-        "chi-square with " + Figures.plain(df) + " degrees of freedom", new ChiSquareShape(df, 0));
+        "chi-square with " + degrees(df), new ChiSquareShape(df, 0));
   }
 
   /**
@@ -98,8 +101,8 @@ public final class Tail {
         ? chiSquare(df)
         : new Tail(
             String.format(
-                Locale.ROOT, "chi-square with %s degrees of freedom and noncentrality %s",
-                Figures.plain(df), Figures.plain(noncentrality)),
+                Locale.ROOT, "chi-square with %s and noncentrality %s",
+                degrees(df), Figures.plain(noncentrality)),
             new ChiSquareShape(df, noncentrality));
   }
 
@@ -192,6 +195,10 @@ public final class Tail {
     }
     return new Tail(
         "the Poisson distribution with mean " + Figures.plain(mean), new PoissonShape(mean));
+  }
+
+  private static String degrees(double df) {
+    return Figures.plain(df) + (df == 1 ? " degree of freedom" : " degrees of freedom");
   }
 
   private static void requireFinite(String name, double value) {
@@ -368,6 +375,25 @@ public final class Tail {
     return value(Math.log1p(-area), Math.log(area));
   }
 
+  private double requireFound(double value) {
+    if (Double.isInfinite(value)) {
+      throw new IllegalArgumentException(
+          "the value with such an area lies beyond 1e307, the end of the numbers searched");
+    }
+    return value;
+  }
+
+  /** A value in the unit interval that is told from its ends. */
+  private static double requireTold(double value) {
+    if (!(value > 2 * Double.MIN_NORMAL && value < 1)) {
+      throw new IllegalArgumentException(
+          value < 1
+              ? "the value with such an area lies below 4e-308, too near to 0 to be written"
+              : "the value with such an area lies within 1e-16 of 1, too near to be told from it");
+    }
+    return value;
+  }
+
   private long lastCount() {
     return (long) shape.reach();
   }
@@ -375,7 +401,7 @@ public final class Tail {
   /** Searched on a scale on which the far ends of the support are near. */
   private double value(double logBelow, double logAbove) {
     if (shape instanceof BetaShape beta) {
-      return beta.value(logBelow, logAbove);
+      return requireTold(beta.value(logBelow, logAbove));
     }
     DoubleUnaryOperator at = shape.support() == Support.LINE ? Math::sinh : Math::exp;
     boolean fromBelow = logBelow < logAbove;
@@ -384,8 +410,14 @@ public final class Tail {
             fromBelow
                 ? logLower(at.applyAsDouble(u)) - logBelow
                 : logAbove - logUpper(at.applyAsDouble(u));
-    double low = -FARTHEST;
+    double low = shape.support() == Support.LINE ? -FARTHEST : NEAREST;
     double high = FARTHEST;
+    if (unequal.applyAsDouble(low) >= 0) {
+      return requireFound(shape.least());
+    }
+    if (unequal.applyAsDouble(high) <= 0) {
+      return requireFound(shape.greatest());
+    }
     // Down from the ends to where tails are finite numbers, and to a narrow bracket.
     for (int i = 0; i < 60; i++) {
       double middle = low + (high - low) / 2;

@@ -1,5 +1,6 @@
+"""Tails of chi-square to fifty digits (mpmath), from the power series below the mean and the
+continued fraction above it; makes chi-square-tails.csv: x, df, ln lower tail, ln upper tail."""
 from mpmath import mp, mpf, gammainc, gamma, log, nstr, loggamma, sqrt
-import sys
 mp.dps=50
 def series(a,y):
     t=s=mpf(1); i=1
@@ -33,5 +34,18 @@ for df in ["0.01","0.5","1","2","3","4","7","15","16","17","49","100","361","100
         if y>a:
             up=frac(a,y); lo=log(1-mp.e**up) if up>-200 else -mp.e**up if up>-600 else mpf(0)
             rows.append((x,df,nstr(lo,25),nstr(up,25)))
-print("# x,df,ln lower tail,ln upper tail; fifty digits by mpmath, from the series and the continued fraction")
+for df in ["400000","3000000","200000000","20000000000"]:
+    d=mpf(float(df)); a=d/2
+    for z in ([-37,-10,-3,-0.5,0.5,3,10,37] if float(df)<1e9 else [-20,-5,5,20]):
+        x=float(d+z*sqrt(2*d)); y=mpf(x)/2
+        mp.dps=40
+        if y<a: lo=series(a,y); up=log(1-mp.e**lo)
+        else: up=frac(a,y); lo=log(1-mp.e**up)
+        rows.append((x,df,nstr(lo,25),nstr(up,25)))
+for df in ["3000000","200000000"]:
+    for m in (0.5,0.69,0.71,1.29,1.31,2):
+        a=mpf(float(df))/2; x=float(2*a*m); y=mpf(x)/2
+        if y<a: lo=series(a,y); up=log(1-mp.e**lo) if lo>-200 else -mp.e**lo if lo>-700 else mpf(0)
+        else: up=frac(a,y); lo=log(1-mp.e**up) if up>-200 else -mp.e**up if up>-700 else mpf(0)
+        rows.append((x,df,nstr(lo,25),nstr(up,25)))
 for r in rows: print("%r,%s,%s,%s"%r)

@@ -3,6 +3,7 @@ package dev.tavik.data;
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.bayes.SamplingPlan;
+import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CellTable;
 import dev.tavik.study.CrossBayes;
@@ -52,7 +53,8 @@ final class CrossSettingsSpec {
     }
     return new CrossBayes.Settings(
         sampling == null ? SamplingPlan.TOTAL : SamplingPlan.of(sampling),
-        prior == null ? 1 : number("prior", prior, "one number for every cell, such as 1"));
+        prior == null ? 1 : Numbers.positive(
+                spec.name("prior"), "one number above 0 for every cell, such as 1", prior));
   }
 
   private List<TableTest> tests() {

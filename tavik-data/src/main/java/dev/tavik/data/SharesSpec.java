@@ -6,6 +6,7 @@ import dev.tavik.association.SharesTest;
 import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.Tabulation;
+import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.Question;
@@ -253,11 +254,7 @@ public final class SharesSpec {
     }
     List<Double> parameters = new ArrayList<>();
     for (String each : written) {
-      if (!each.matches("\\d{1,10}(\\.\\d{1,15})?")) {
-        throw new SpecException(
-            spec.name("prior") + " must be numbers above 0 such as 1,1,1, got '" + each + "'");
-      }
-      parameters.add(Double.parseDouble(each));
+      parameters.add(Numbers.positive(spec.name("prior"), "numbers above 0 such as 1,1,1", each));
     }
     return settings.prior(
         new DirichletPrior(

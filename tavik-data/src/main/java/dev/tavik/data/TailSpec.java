@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Question;
 import dev.tavik.study.TailQuestion;
@@ -181,13 +182,7 @@ public final class TailSpec {
   private List<Double> numbers(String word) {
     List<Double> numbers = new ArrayList<>();
     for (String text : spec.list(word)) {
-      if (!text.matches("-?(\\d{1,15}(\\.\\d{0,17})?|\\.\\d{1,17})([eE]-?\\d{1,3})?%?")) {
-        throw new SpecException(
-            spec.name(word) + " must be a number such as 1.96, got '" + text + "'");
-      }
-      boolean percent = text.endsWith("%");
-      double number = Double.parseDouble(percent ? text.substring(0, text.length() - 1) : text);
-      numbers.add(percent ? number / 100 : number);
+      numbers.add(Numbers.parse(spec.name(word), text));
     }
     return numbers;
   }
