@@ -47,15 +47,20 @@ public final class Methods {
    * @param arguments a word; none for all
    */
   public static void main(String[] arguments) {
-    System.out.printf(Locale.ROOT, "%-44s %12s %12s %12s%n", "microseconds a call", "least", "median", "most");
+    System.out.printf(
+        Locale.ROOT, "%-44s %12s %12s %12s%n", "microseconds a call", "least", "median", "most");
     work()
         .forEach(
             (name, each) -> {
               if (arguments.length == 0 || name.contains(arguments[0])) {
                 Timing.Result result = Timing.of(each);
                 System.out.printf(
-                    Locale.ROOT, "%-44s %12.3f %12.3f %12.3f%n",
-                    name, result.least(), result.median(), result.greatest());
+                    Locale.ROOT,
+                    "%-44s %12.3f %12.3f %12.3f%n",
+                    name,
+                    result.least(),
+                    result.median(),
+                    result.greatest());
               }
             });
     System.out.println("(all results together: " + Timing.kept() + ")");

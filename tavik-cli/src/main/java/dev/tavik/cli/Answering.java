@@ -53,8 +53,7 @@ record Answering(Terminal terminal, OutputOptions output, PictureOptions picture
       Path file = each.getKey();
       try {
         Picture drawn = each.getValue().apply(answer);
-        output.picture(
-            file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
+        output.picture(file, OutputOptions.ending(file).equals(".svg") ? drawn.svg() : drawn.png());
       } catch (IllegalArgumentException e) {
         status = Math.max(status, ExitStatus.USAGE);
         output.undrawn(file + " is not drawn: " + e.getMessage());

@@ -39,8 +39,7 @@ final class FileWriting {
     Path beside =
         folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + ".part");
     try {
-      Files.write(
-          beside, bytes, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+      Files.write(beside, bytes, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
       if (Files.exists(target)) {
         keepPermissions(target, beside);
       }

@@ -224,9 +224,12 @@ class PlanCommandTest {
     CommandLine answer =
         CommandLine.shell(
             String.format(
-                Locale.ROOT, "plan compare --base 8%% --expect 5%%,4.5%% --power 80%% --units tiles --chart %s"
+                Locale.ROOT,
+                "plan compare --base 8%% --expect 5%%,4.5%% --power 80%% --units tiles --chart %s"
                     + " --effect-chart %s --errors-chart %s",
-                chart, effect, errors));
+                chart,
+                effect,
+                errors));
     assertThat(answer.status()).as(answer.err()).isZero();
     assertThat(Files.readString(chart))
         .contains(

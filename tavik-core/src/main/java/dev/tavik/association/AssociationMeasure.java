@@ -131,7 +131,8 @@ public enum AssociationMeasure {
     double x = square(table) * n;
     double df = Independence.df(table);
     double tail = (1 - level) / 2;
-    double lower = fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, true) / n, table);
+    double lower =
+        fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, true) / n, table);
     double upper =
         fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, false) / n, table);
     // At a level near 0 both searches end at the same place, up to their last digit.

@@ -39,11 +39,14 @@ final class MultinomialTest {
     if (lines > MOST_LINES) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "there are about %s outcomes of %s units in %d categories, more than can be gone through"
+              Locale.ROOT,
+              "there are about %s outcomes of %s units in %d categories, more than can be gone through"
                   + " in a few seconds; use pearson or likelihood-ratio",
               Double.isInfinite(ways(categories - 1))
                   ? "1e308 and more"
-                  : Figures.significant(ways(categories - 1), 2), Figures.count(total), categories));
+                  : Figures.significant(ways(categories - 1), 2),
+              Figures.count(total),
+              categories));
     }
     List<Integer> order =
         IntStream.range(0, categories)

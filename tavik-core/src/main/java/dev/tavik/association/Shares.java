@@ -87,9 +87,11 @@ public record Shares(List<BigInteger> parts) {
               .stripTrailingZeros();
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3 needs"
+              Locale.ROOT,
+              "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3 needs"
                   + " no sum",
-              String.join(", ", written), total.toPlainString()));
+              String.join(", ", written),
+              total.toPlainString()));
     }
     return new Shares(parts);
   }

@@ -56,8 +56,11 @@ public enum SharesTest {
     if (shares.size() != counts.size()) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "there must be one share for each category (%d: %s), got %d",
-              counts.size(), String.join(", ", counts.levels()), shares.size()));
+              Locale.ROOT,
+              "there must be one share for each category (%d: %s), got %d",
+              counts.size(),
+              String.join(", ", counts.levels()),
+              shares.size()));
     }
   }
 

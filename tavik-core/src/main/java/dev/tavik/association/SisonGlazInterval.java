@@ -96,10 +96,10 @@ final class SisonGlazInterval {
                         Math.log1p(
                             -2
                                 * Math.exp(
-                                    Normal.logUpper((c + 0.5) / Math.sqrt(count * (1 - count / n))))))
+                                    Normal.logUpper(
+                                        (c + 0.5) / Math.sqrt(count * (1 - count / n))))))
                 .sum();
-    return Bisection.first(
-        0, counts.total(), c -> logWithin.applyAsDouble(c) >= Math.log(level));
+    return Bisection.first(0, counts.total(), c -> logWithin.applyAsDouble(c) >= Math.log(level));
   }
 
   /** The probability of the observed counts if the shares are the observed ones. */

@@ -97,7 +97,8 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
     }
     if (given.size() != count) {
       throw new IllegalArgumentException(
-          String.format(Locale.ROOT, "%s must be one a level, %d, got %d", what, count, given.size()));
+          String.format(
+              Locale.ROOT, "%s must be one a level, %d, got %d", what, count, given.size()));
     }
     return given.stream().mapToDouble(Double::doubleValue).toArray();
   }

@@ -121,19 +121,15 @@ public final class ComparedRates {
   private static double directed(
       ComparedRates rates, double log, BetaPrior prior, DecimalFraction common) {
     boolean against =
-        log > CLEAR
-            && rates.first.mean() < common.value()
-            && rates.second.mean() > common.value();
-    return against
-        ? rates.logAgainst(prior, common)
-        : log + rates.logAbove(Quantity.DIFFERENCE, 0);
+        log > CLEAR && rates.first.mean() < common.value() && rates.second.mean() > common.value();
+    return against ? rates.logAgainst(prior, common) : log + rates.logAbove(Quantity.DIFFERENCE, 0);
   }
 
   /**
    * With f, g the posterior densities of first and second and c the common proportion, the factor
-   * is prior(c) posterior(c)/(f(c) g(c)), the probability ∫ g(t) P(first &gt; t) dt; and the tail is
-   * f(t) t (1 - t) times a ratio of moderate size. So f(t) g(t)/(f(c) g(c)) is left, the shape of
-   * one beta density near its own mode, and nothing large remains.
+   * is prior(c) posterior(c)/(f(c) g(c)), the probability ∫ g(t) P(first &gt; t) dt; and the tail
+   * is f(t) t (1 - t) times a ratio of moderate size. So f(t) g(t)/(f(c) g(c)) is left, the shape
+   * of one beta density near its own mode, and nothing large remains.
    */
   private double logAgainst(BetaPrior prior, DecimalFraction common) {
     double a = a1 + a2 - 1;

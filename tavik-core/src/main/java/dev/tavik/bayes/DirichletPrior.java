@@ -56,8 +56,11 @@ public record DirichletPrior(List<Double> parameters) {
     if (counts.size() != size || claimed.size() != size) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
-              size, counts.size(), claimed.size()));
+              Locale.ROOT,
+              "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
+              size,
+              counts.size(),
+              claimed.size()));
     }
     double log = 0;
     BigInteger later = claimed.get(size - 1);

@@ -22,6 +22,7 @@ final class FixedMargins {
   private final double prior;
   private final int[] strides;
   private double[] states;
+  private boolean first;
 
   FixedMargins(double[][] table, double prior) {
     double[][] slim = table.length <= table[0].length ? table : SamplingPlan.turned(table);
@@ -102,6 +103,7 @@ final class FixedMargins {
       double even = weights[columns[column] / rows.length] * rows.length;
       double level = Math.max(0, even);
       scale += level;
+      first = column == 0;
       spread(next, new int[strides.length], 0, columns[column], -level, weights);
       double most = Arrays.stream(next).max().orElseThrow();
       for (int i = 0; i < next.length; i++) {
@@ -144,13 +146,26 @@ final class FixedMargins {
   private void spread(double[] next, int[] taken, int row, int left, double log, double[] weights) {
     if (row == taken.length) {
       if (left <= rows[row]) {
-        shift(next, taken, 0, 0, 0, Math.exp(log + weights[left]));
+        add(next, taken, Math.exp(log + weights[left]));
       }
       return;
     }
     for (int y = 0; y <= Math.min(left, rows[row]); y++) {
       taken[row] = y;
       spread(next, taken, row + 1, left - y, log + weights[y], weights);
+    }
+  }
+
+  /** Before the first column nothing is used up, and there is one state only. */
+  private void add(double[] next, int[] taken, double weight) {
+    if (first) {
+      int state = 0;
+      for (int i = 0; i < taken.length; i++) {
+        state += taken[i] * strides[i];
+      }
+      next[state] += weight;
+    } else {
+      shift(next, taken, 0, 0, 0, weight);
     }
   }
 

@@ -150,7 +150,8 @@ public enum SamplingPlan {
     if (!(left > 0)) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "needs a prior above %s for so many levels, so that a prior of independent ones is"
+              Locale.ROOT,
+              "needs a prior above %s for so many levels, so that a prior of independent ones is"
                   + " left; 1 is the usual one",
               Figures.significant((others - 1.0) / others, 4)));
     }

@@ -30,7 +30,8 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
     int width = columns.size();
     if (cells.size() != rows.size() || cells.stream().anyMatch(row -> row.size() != width)) {
       throw new IllegalArgumentException(
-          String.format(Locale.ROOT, "cells must have %d rows of %d counts each", rows.size(), width));
+          String.format(
+              Locale.ROOT, "cells must have %d rows of %d counts each", rows.size(), width));
     }
     long total = 0;
     for (List<Long> row : cells) {

@@ -33,7 +33,11 @@ public record PairedTally(long both, long firstOnly, long secondOnly, long neith
     if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "%s must be between 0 and %s, got %d", name, Figures.count(Tally.MAX_TRIALS), count));
+              Locale.ROOT,
+              "%s must be between 0 and %s, got %d",
+              name,
+              Figures.count(Tally.MAX_TRIALS),
+              count));
     }
   }
 

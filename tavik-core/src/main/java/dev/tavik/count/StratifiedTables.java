@@ -41,8 +41,10 @@ public record StratifiedTables(List<String> rows, List<String> columns, List<Str
     if (rows.size() != 2 || columns.size() != 2) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "strata must be of two rows and two columns, got %d and %d",
-              rows.size(), columns.size()));
+              Locale.ROOT,
+              "strata must be of two rows and two columns, got %d and %d",
+              rows.size(),
+              columns.size()));
     }
     rows = List.copyOf(rows);
     columns = List.copyOf(columns);

@@ -125,8 +125,8 @@ public record Tabulation(
 
   /**
    * The part of this tabulation in which a column has a level. It stands for itself: its rows are
-   * the units that were counted in it, and nothing is left out of it, since for which part a missing
-   * value would have counted isn't known.
+   * the units that were counted in it, and nothing is left out of it, since for which part a
+   * missing value would have counted isn't known.
    *
    * @param column the position of the column, from 0
    * @param level the level

@@ -67,9 +67,11 @@ public record Tally(long successes, long trials) {
     if (trials >= 1 && successes > trials && successes <= MAX_TRIALS) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
+              Locale.ROOT,
+              "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
                   + " did you mean %1$d/%2$d?",
-              trials, successes));
+              trials,
+              successes));
     }
     return new Tally(successes, trials);
   }

@@ -144,8 +144,7 @@ public final class Beta {
       }
     }
     // ln(a B(a, b)) is small where a is, and its parts aren't.
-    double log =
-        a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum);
+    double log = a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum);
     return Math.min(0, log);
   }
 
@@ -175,8 +174,7 @@ public final class Beta {
     boolean lower = lowerIsSmaller(p);
     if (crowded(alpha, beta, p.value()) || crowded(beta, alpha, p.complement())) {
       double logTail = lower ? logLower(p) : logUpper(p);
-      return Math.exp(
-          logTail - logDensity(p) - Math.log(p.value()) - Math.log(p.complement()));
+      return Math.exp(logTail - logDensity(p) - Math.log(p.value()) - Math.log(p.complement()));
     }
     return lower
         ? ratio(alpha, beta, p.value(), p.complement())
@@ -189,8 +187,8 @@ public final class Beta {
   }
 
   /**
-   * The same with p/q and the exponent's slope at 0, (a q - b p)/q, which its parts may not have the
-   * digits for.
+   * The same with p/q and the exponent's slope at 0, (a q - b p)/q, which its parts may not have
+   * the digits for.
    */
   static double shapeFrom(double a, double b, double odds, double slope) {
     double curvature = a + b * odds * odds;

@@ -7,15 +7,15 @@ import org.apache.commons.numbers.gamma.RegularizedGamma;
 /**
  * The chi-square distribution, both tails as natural logarithms.
  *
- * <p>With a = df/2 and y = x/2 the tails are those of the gamma distribution. A tail beyond its mean
- * is its leading term y^a e^-y/Γ(a), taken from how far y is from a (Loader's deviance and what
- * Stirling's formula lacks, so that nothing large cancels), times a factor: Legendre's continued
- * fraction for the upper tail (Abramowitz and Stegun 1964, 6.5.31), the power series for the lower
- * (6.5.29). Both converge there within about ten times √a terms. On the other side of the mean, where
- * a tail is about ½ and more, the regularised incomplete gamma function is taken. For a above {@value
- * #LARGE} and y within a third of it both tails are Temme's (1979, "The asymptotic expansion of the
- * incomplete gamma functions", SIAM Journal on Mathematical Analysis 10, 757-766): a normal one and a
- * small correction.
+ * <p>With a = df/2 and y = x/2 the tails are those of the gamma distribution. A tail beyond its
+ * mean is its leading term y^a e^-y/Γ(a), taken from how far y is from a (Loader's deviance and
+ * what Stirling's formula lacks, so that nothing large cancels), times a factor: Legendre's
+ * continued fraction for the upper tail (Abramowitz and Stegun 1964, 6.5.31), the power series for
+ * the lower (6.5.29). Both converge there within about ten times √a terms. On the other side of the
+ * mean, where a tail is about ½ and more, the regularised incomplete gamma function is taken. For a
+ * above {@value #LARGE} and y within a third of it both tails are Temme's (1979, "The asymptotic
+ * expansion of the incomplete gamma functions", SIAM Journal on Mathematical Analysis 10, 757-766):
+ * a normal one and a small correction.
  *
  * <p>Measured error of the tail against forty-digit values, df from 0.01 to 10⁶, down to 10⁻³⁰⁰: at
  * most 6·10⁻¹³, relatively; beyond, the logarithm's is at most 2·10⁻¹⁵ of itself.
@@ -27,7 +27,9 @@ public final class ChiSquare {
   /** Temme's expansion is taken within this share of the mean. */
   private static final double NEAR = 0.3;
 
-  /** The Taylor series of 1/μ - 1/η in η, with η²/2 = μ - ln(1 + μ), to fifty digits and rounded. */
+  /**
+   * The Taylor series of 1/μ - 1/η in η, with η²/2 = μ - ln(1 + μ), to fifty digits and rounded.
+   */
   private static final double[] FIRST = {
     -0.33333333333333333,
     0.083333333333333333,
@@ -76,7 +78,9 @@ public final class ChiSquare {
     if (a > LARGE) {
       return Math.abs(y - a) < NEAR * a
           ? logUniform(y, a, 1)
-          : y < a ? LogSpace.complement(logLower(x, df)) : logLeading(y, a) + Math.log(fraction(y, a));
+          : y < a
+              ? LogSpace.complement(logLower(x, df))
+              : logLeading(y, a) + Math.log(fraction(y, a));
     }
     if (y <= Math.max(1, a)) {
       double tail = RegularizedGamma.Q.value(a, y);

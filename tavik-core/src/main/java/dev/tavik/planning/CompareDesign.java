@@ -67,8 +67,10 @@ public record CompareDesign(
     if (!(none > 0 && none < 1)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "a base rate of %s and a margin of %s points leave no room between 0 and 1",
-              Figures.exactPercent(base), Figures.exactPoints(Math.abs(hypothesis.against()))));
+              Locale.ROOT,
+              "a base rate of %s and a margin of %s points leave no room between 0 and 1",
+              Figures.exactPercent(base),
+              Figures.exactPoints(Math.abs(hypothesis.against()))));
     }
   }
 
@@ -243,9 +245,11 @@ public record CompareDesign(
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
+              Locale.ROOT,
+              "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
                   + " normal distribution",
-              Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther)));
+              Figures.count(MOST_BOSCHLOO),
+              Figures.count(ofBase + ofOther)));
     }
     if (equivalence != null) {
       return new Equivalently(ofBase, ofOther, equivalence);

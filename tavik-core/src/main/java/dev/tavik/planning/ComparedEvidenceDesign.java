@@ -79,8 +79,10 @@ public record ComparedEvidenceDesign(
     if (sizes.total() > MOST_UNITS) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "all pairs of counts are gone through for up to %s units in both groups, got %s",
-              Figures.count(MOST_UNITS), Figures.count(sizes.total())));
+              Locale.ROOT,
+              "all pairs of counts are gone through for up to %s units in both groups, got %s",
+              Figures.count(MOST_UNITS),
+              Figures.count(sizes.total())));
     }
     return new Reached(sizes.groups().get(0).intValue(), sizes.groups().get(1).intValue());
   }

@@ -78,8 +78,10 @@ public record Effect(Measure measure, double value) {
     if (expected.size() != claimed.size() || expected.size() < 2) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "expected and claimed shares must be as many, two or more, got %d and %d",
-              expected.size(), claimed.size()));
+              Locale.ROOT,
+              "expected and claimed shares must be as many, two or more, got %d and %d",
+              expected.size(),
+              claimed.size()));
     }
     double square = 0;
     for (int i = 0; i < expected.size(); i++) {
@@ -163,7 +165,8 @@ public record Effect(Measure measure, double value) {
     if (measure != Measure.W && measure != Measure.NONE && !(rate > 0 && rate < 1)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "%s %s from a base of %s gives a rate of %s, which doesn't lie between 0 and 1",
+              Locale.ROOT,
+              "%s %s from a base of %s gives a rate of %s, which doesn't lie between 0 and 1",
               measure.id(),
               Figures.plain(value),
               Figures.exactPercent(base),

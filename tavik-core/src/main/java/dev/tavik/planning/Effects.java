@@ -33,8 +33,12 @@ public record Effects(double none, double least, double most) {
     if (!(effect > least && effect < most)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "%s must lie strictly between %s and %s, got %s",
-              name, text(least), text(most), text(effect)));
+              Locale.ROOT,
+              "%s must lie strictly between %s and %s, got %s",
+              name,
+              text(least),
+              text(most),
+              text(effect)));
     }
     if (effect == none) {
       throw new IllegalArgumentException(
@@ -43,8 +47,13 @@ public record Effects(double none, double least, double most) {
     if (alternative == (effect < none ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "%s %s lies %s the null value %s, but the alternative is %s",
-              name, text(effect), effect < none ? "below" : "above", text(none), alternative.id()));
+              Locale.ROOT,
+              "%s %s lies %s the null value %s, but the alternative is %s",
+              name,
+              text(effect),
+              effect < none ? "below" : "above",
+              text(none),
+              alternative.id()));
     }
     return effect;
   }

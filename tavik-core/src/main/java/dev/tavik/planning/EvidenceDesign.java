@@ -78,8 +78,10 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "goes through all counts for up to %s observations, got %s",
-              Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first())));
+              Locale.ROOT,
+              "goes through all counts for up to %s observations, got %s",
+              Figures.count(MOST_OBSERVATIONS),
+              Figures.count(sizes.first())));
     }
     return new Reached(sizes.first());
   }

@@ -183,7 +183,8 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         if (n > design.searchedTo()) {
           throw new DeclinedException(
               String.format(
-                  Locale.ROOT, "an exact search for n ends at %s, which don't reach it; take n by the normal"
+                  Locale.ROOT,
+                  "an exact search for n ends at %s, which don't reach it; take n by the normal"
                       + " distribution and ask for the exact power of that n",
                   Figures.count(design.searchedTo())));
         }

@@ -34,8 +34,10 @@ public record TrendDesign(
     if (rates.size() < 2 || scores.size() != rates.size()) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "a trend needs two rates or more and a score for each, got %d and %d",
-              rates.size(), scores.size()));
+              Locale.ROOT,
+              "a trend needs two rates or more and a score for each, got %d and %d",
+              rates.size(),
+              scores.size()));
     }
     for (int i = 1; i < scores.size(); i++) {
       if (!(scores.get(i) > scores.get(i - 1))) {
@@ -50,8 +52,10 @@ public record TrendDesign(
     if (alternative == (slope < 0 ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "the rates %s with the scores, but the alternative is %s",
-              slope < 0 ? "fall" : "rise", alternative.id()));
+              Locale.ROOT,
+              "the rates %s with the scores, but the alternative is %s",
+              slope < 0 ? "fall" : "rise",
+              alternative.id()));
     }
   }
 

@@ -39,9 +39,15 @@ final class HypergeometricTest {
       long below = Math.max(1, (long) Math.floor(units));
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "against must be a whole number of the lot's %d units, got %s of them; did you mean"
+              Locale.ROOT,
+              "against must be a whole number of the lot's %d units, got %s of them; did you mean"
                   + " %d/%d or %d/%d?",
-              lot, units, below, lot, Math.min(lot - 1, below + 1), lot));
+              lot,
+              units,
+              below,
+              lot,
+              Math.min(lot - 1, below + 1),
+              lot));
     }
     return whole;
   }

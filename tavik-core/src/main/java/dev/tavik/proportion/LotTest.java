@@ -118,7 +118,10 @@ public enum LotTest {
     if (!(lot > trials && lot <= Tally.MAX_TRIALS)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "lot must be larger than the sample (%d) and at most 10^12, got %d", trials, lot));
+              Locale.ROOT,
+              "lot must be larger than the sample (%d) and at most 10^12, got %d",
+              trials,
+              lot));
     }
   }
 }

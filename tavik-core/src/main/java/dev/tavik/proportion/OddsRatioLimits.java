@@ -138,9 +138,9 @@ final class OddsRatioLimits {
   }
 
   /**
-   * (a - ã)√(1/ã + 1/b̃ + 1/c̃ + 1/d̃), with ã, b̃, c̃, d̃ the counts that fit the margins and the odds
-   * ratio. Each is found by itself, since near an end one minus another has no digits; the distance
-   * is that of the smallest, and the same for all but for its sign.
+   * (a - ã)√(1/ã + 1/b̃ + 1/c̃ + 1/d̃), with ã, b̃, c̃, d̃ the counts that fit the margins and the
+   * odds ratio. Each is found by itself, since near an end one minus another has no digits; the
+   * distance is that of the smallest, and the same for all but for its sign.
    */
   private static double scoreStatistic(TwoTallies data, double u) {
     double n1 = data.first().trials();

@@ -72,8 +72,7 @@ final class RatioLimits {
     double unit = u > 0 ? Math.exp(-u) : 1;
     double n1 = data.first().trials();
     double n2 = data.second().trials();
-    double b =
-        ratio * (n1 + data.second().successes()) + unit * (data.first().successes() + n2);
+    double b = ratio * (n1 + data.second().successes()) + unit * (data.first().successes() + n2);
     double c = data.successes();
     double root = Math.sqrt(Math.max(0, b * b - 4 * data.total() * ratio * unit * c));
     double p2 = Math.min(1, 2 * c * unit / (b + root));

@@ -197,8 +197,10 @@ public enum TwoProportionTest {
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "all pairs of counts are gone through for up to %s units in both groups, got %s",
-              Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second)));
+              Locale.ROOT,
+              "all pairs of counts are gone through for up to %s units in both groups, got %s",
+              Figures.count(CriticalPairs.MOST_TRIALS),
+              Figures.count(first + second)));
     }
     return switch (this) {
       case FISHER -> CriticalSums.fisher(first, second, hypothesis.alternative(), alpha);

@@ -44,9 +44,11 @@ final class UnconditionalTest {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
-              Locale.ROOT, "is offered for up to %s trials in both groups together, got %s; use fisher,"
+              Locale.ROOT,
+              "is offered for up to %s trials in both groups together, got %s; use fisher,"
                   + " fisher-mid-p or z-pooled, which hardly differ from it there",
-              Figures.count(MOST_TRIALS), Figures.count(data.total())));
+              Figures.count(MOST_TRIALS),
+              Figures.count(data.total())));
     }
     this.method = method;
     this.data = data;

@@ -10,8 +10,7 @@ public final class Numbers {
   private static final String NUMBER = "[-+]?(?:\\d{1,400}(?:\\.\\d{0,400})?|\\.\\d{1,400})";
   private static final Pattern DECIMAL = Pattern.compile(NUMBER + "(?:[eE][-+]?\\d{1,3})?");
   private static final Pattern PERCENT = Pattern.compile("(" + NUMBER + ")\\s*%");
-  private static final Pattern FRACTION =
-      Pattern.compile("([-+]?\\d{1,18})\\s*/\\s*(\\d{1,18})");
+  private static final Pattern FRACTION = Pattern.compile("([-+]?\\d{1,18})\\s*/\\s*(\\d{1,18})");
 
   private Numbers() {}
 
@@ -27,7 +26,8 @@ public final class Numbers {
     String text = written.strip();
     double value = value(text);
     if (!Double.isFinite(value)) {
-      throw new IllegalArgumentException(name + " must be a number such as 1.96, got '" + text + "'");
+      throw new IllegalArgumentException(
+          name + " must be a number such as 1.96, got '" + text + "'");
     }
     return value;
   }

@@ -3,8 +3,8 @@ package dev.tavik.result;
 /**
  * When a p-value rejects, decided once for tests, critical counts, plans and assessments.
  *
- * <p>An exact p-value can equal alpha: all of three against none of three has p = 1/10. Computed, it
- * comes out a little above or below, by the rounding of a double, and so does the alpha that a
+ * <p>An exact p-value can equal alpha: all of three against none of three has p = 1/10. Computed,
+ * it comes out a little above or below, by the rounding of a double, and so does the alpha that a
  * person wrote as 0.1. So p-values count as equal to alpha up to the relative tolerance that exact
  * tests have for ties, and what equals alpha rejects.
  */

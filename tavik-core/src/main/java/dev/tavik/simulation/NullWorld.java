@@ -63,8 +63,10 @@ public final class NullWorld {
     DecimalFraction against = DecimalFraction.of(hypothesis.against());
     return ofCount(
         String.format(
-            Locale.ROOT, "samples of %s with a rate of %s",
-            Figures.count(tally.trials()), Figures.exactPercent(hypothesis.against())),
+            Locale.ROOT,
+            "samples of %s with a rate of %s",
+            Figures.count(tally.trials()),
+            Figures.exactPercent(hypothesis.against())),
         "successes",
         new Binomial(tally.trials(), against),
         tally.successes(),
@@ -86,8 +88,11 @@ public final class NullWorld {
     long marked = Math.round(lot * hypothesis.against());
     return ofCount(
         String.format(
-            Locale.ROOT, "samples of %s from a lot of %s, %s of them successes",
-            Figures.count(tally.trials()), Figures.count(lot), Figures.count(marked)),
+            Locale.ROOT,
+            "samples of %s from a lot of %s, %s of them successes",
+            Figures.count(tally.trials()),
+            Figures.count(lot),
+            Figures.count(marked)),
         "successes",
         new Hypergeometric(lot, marked, tally.trials()),
         tally.successes(),
@@ -111,8 +116,11 @@ public final class NullWorld {
     long successes = first.successes() + second.successes();
     return ofCount(
         String.format(
-            Locale.ROOT, "shuffles of %s successes among %s trials, %s of them the first group's",
-            Figures.count(successes), Figures.count(all), Figures.count(first.trials())),
+            Locale.ROOT,
+            "shuffles of %s successes among %s trials, %s of them the first group's",
+            Figures.count(successes),
+            Figures.count(all),
+            Figures.count(first.trials())),
         "successes of the first group",
         new Hypergeometric(all, successes, first.trials()),
         first.successes(),
@@ -146,7 +154,8 @@ public final class NullWorld {
     Bins bins = Bins.around(deviation, observed, 2.0 / (first.trials() + second.trials()));
     return new NullWorld(
         String.format(
-            Locale.ROOT, "pairs of samples of %s and %s with the pooled rate of %s",
+            Locale.ROOT,
+            "pairs of samples of %s and %s with the pooled rate of %s",
             Figures.count(first.trials()),
             Figures.count(second.trials()),
             Figures.finePercent(rate.value())),
@@ -192,7 +201,8 @@ public final class NullWorld {
     }
     return ofCount(
         String.format(
-            Locale.ROOT, "worlds in which a coin turns round each of %s pairs that were judged differently",
+            Locale.ROOT,
+            "worlds in which a coin turns round each of %s pairs that were judged differently",
             Figures.count(different)),
         "pairs with success in the first only",
         new Binomial(different, DecimalFraction.of(0.5)),
@@ -227,8 +237,10 @@ public final class NullWorld {
           case GREATER -> Figures.count(observed) + " or more";
           case TWO_SIDED ->
               String.format(
-                  Locale.ROOT, "as far from the expected %s as %s, either way",
-                  Figures.significant(expected, 4), Figures.count(observed));
+                  Locale.ROOT,
+                  "as far from the expected %s as %s, either way",
+                  Figures.significant(expected, 4),
+                  Figures.count(observed));
         };
     return new NullWorld(
         drawn,
@@ -294,7 +306,8 @@ public final class NullWorld {
   public static NullWorld ofShares(CategoryCounts counts, Shares claimed) {
     MultinomialWorld world = new MultinomialWorld(counts, claimed);
     return new NullWorld(
-        String.format(Locale.ROOT, "samples of %s with the claimed shares", Figures.count(counts.total())),
+        String.format(
+            Locale.ROOT, "samples of %s with the claimed shares", Figures.count(counts.total())),
         world,
         List.of("pearson", "likelihood-ratio"),
         List.of("X2 as large, or larger", "G2 as large, or larger"),
@@ -384,7 +397,9 @@ public final class NullWorld {
 
   private static String tablesOf(CrossTable table) {
     return String.format(
-        Locale.ROOT, "tables of %s units with the same row and column totals", Figures.count(table.total()));
+        Locale.ROOT,
+        "tables of %s units with the same row and column totals",
+        Figures.count(table.total()));
   }
 
   /**

@@ -70,8 +70,10 @@ final class AgreementAnalysis {
             "units classified differently",
             moved() >= FEW ? Condition.State.MET : Condition.State.NOT_MET,
             String.format(
-                Locale.ROOT, "%s; the chi-square approximation of bowker wants at least %d",
-                Figures.count(moved()), FEW)),
+                Locale.ROOT,
+                "%s; the chi-square approximation of bowker wants at least %d",
+                Figures.count(moved()),
+                FEW)),
         new Condition(
             "the same units",
             Condition.State.NOT_IN_THE_DATA,
@@ -106,19 +108,22 @@ final class AgreementAnalysis {
         Double.isNaN(kappa)
             ? ", which chance alone would bring too"
             : String.format(
-                Locale.ROOT, ", kappa %s%s",
+                Locale.ROOT,
+                ", kappa %s%s",
                 Figures.significant(kappa, 3),
                 interval
                     .map(
                         each ->
                             String.format(
-                                Locale.ROOT, " (%s interval %s to %s)",
+                                Locale.ROOT,
+                                " (%s interval %s to %s)",
                                 Figures.exactPercent(level),
                                 Figures.significant(each.lower(), 3),
                                 Figures.significant(each.upper(), 3)))
                     .orElse(""));
     return String.format(
-        Locale.ROOT, "%s%s and %s agree on %s of %s units (%s)%s%s.",
+        Locale.ROOT,
+        "%s%s and %s agree on %s of %s units (%s)%s%s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         question.first(),
         question.second(),
@@ -131,7 +136,8 @@ final class AgreementAnalysis {
 
   private String whereTheyDiffer() {
     return String.format(
-        Locale.ROOT, "; where they differ, %s: %s, %s test at alpha %s",
+        Locale.ROOT,
+        "; where they differ, %s: %s, %s test at alpha %s",
         test.rejects(alpha)
             ? "one leans to other levels than the other"
             : "neither is shown to lean to other levels than the other",

@@ -66,20 +66,26 @@ final class CompareCautions {
       String comparison =
           settings.hypothesis().against() == 0
               ? String.format(
-                  Locale.ROOT, "%s is %s than %s",
-                  answer.first().name(), less ? "lower" : "higher", answer.second().name())
+                  Locale.ROOT,
+                  "%s is %s than %s",
+                  answer.first().name(),
+                  less ? "lower" : "higher",
+                  answer.second().name())
               : String.format(
-                  Locale.ROOT, "%s is %s %s points",
+                  Locale.ROOT,
+                  "%s is %s %s points",
                   answer.order(),
                   less ? "below" : "above",
                   Figures.exactPoints(settings.hypothesis().against()));
       add(
           Code.OTHER_DIRECTION,
           String.format(
-              Locale.ROOT, "The alternative '%s' says that %s, but the data point the other way. If the order of"
+              Locale.ROOT,
+              "The alternative '%s' says that %s, but the data point the other way. If the order of"
                   + " the groups or the direction was mixed up, set it right; if it was meant, the"
                   + " data lend it no support.",
-              settings.hypothesis().alternative().id(), comparison));
+              settings.hypothesis().alternative().id(),
+              comparison));
     }
   }
 
@@ -115,8 +121,11 @@ final class CompareCautions {
     add(
         Code.FEW_SUCCESSES,
         String.format(
-            Locale.ROOT, "Only %s are expected in one group, too few for the normal approximation (%s). %s",
-            expected.inWords(), approximate, instead));
+            Locale.ROOT,
+            "Only %s are expected in one group, too few for the normal approximation (%s). %s",
+            expected.inWords(),
+            approximate,
+            instead));
   }
 
   private void allOrNone() {
@@ -126,7 +135,8 @@ final class CompareCautions {
       add(
           Code.ALL_OR_NONE,
           String.format(
-              Locale.ROOT, "%s was a success in either group: nothing tells them apart, and no test can. The"
+              Locale.ROOT,
+              "%s was a success in either group: nothing tells them apart, and no test can. The"
                   + " intervals say how far apart they may still be.",
               none ? "None" : "Every one"));
     }
@@ -146,7 +156,8 @@ final class CompareCautions {
       add(
           Code.ZERO_CELL,
           String.format(
-              Locale.ROOT, "One of the four counts is 0, so there is no upper limit for %s. The difference has"
+              Locale.ROOT,
+              "One of the four counts is 0, so there is no upper limit for %s. The difference has"
                   + " limits all the same; gart's odds ratio adds 1/2 to each count.",
               endless.stream()
                   .map(each -> each.quantity().id() + " (" + each.method() + ")")
@@ -168,7 +179,8 @@ final class CompareCautions {
       add(
           Code.CLIPPED_LIMIT,
           String.format(
-              Locale.ROOT, "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
+              Locale.ROOT,
+              "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
                   + " Such an interval covers too seldom here; prefer newcombe or mee.",
               clipped));
     }
@@ -183,7 +195,8 @@ final class CompareCautions {
       add(
           Code.LEVEL_ALPHA,
           String.format(
-              Locale.ROOT, "Intervals are at level %s, tests at alpha %s%s. An interval may include what a test"
+              Locale.ROOT,
+              "Intervals are at level %s, tests at alpha %s%s. An interval may include what a test"
                   + " rejects, or the other way round; level %s would match.",
               Figures.exactPercent(settings.level()),
               Figures.plain(settings.alpha()),
@@ -207,10 +220,13 @@ final class CompareCautions {
       add(
           Code.TEST_AND_INTERVAL,
           String.format(
-              Locale.ROOT, "The %s test %s; by %s it would be the other way. They are built on different"
+              Locale.ROOT,
+              "The %s test %s; by %s it would be the other way. They are built on different"
                   + " principles, and here the case is close; report both, or the pair that was"
                   + " planned.",
-              answer.preference().test(), rejects ? "rejects" : "doesn't reject", contradicting));
+              answer.preference().test(),
+              rejects ? "rejects" : "doesn't reject",
+              contradicting));
     }
   }
 
@@ -242,10 +258,12 @@ final class CompareCautions {
                 add(
                     Code.WITHIN_MARGIN,
                     String.format(
-                        Locale.ROOT, "The difference is significant, but by the %s interval smaller than the"
+                        Locale.ROOT,
+                        "The difference is significant, but by the %s interval smaller than the"
                             + " margin of %s percentage points: not zero, and of no practical"
                             + " meaning.",
-                        each.method(), Figures.exactPoints(margin))));
+                        each.method(),
+                        Figures.exactPoints(margin))));
   }
 
   private static String name(Interval interval) {

@@ -87,8 +87,10 @@ final class CompareGroupsAnalysis {
           new Caution(
               Code.ADJUSTED_AWAY,
               String.format(
-                  Locale.ROOT, "Significant alone (%s), but not among the pairs looked at together (adjusted %s).",
-                  Figures.pEquals(test.log10PValue()), Figures.pEquals(adjusted.log10PValue()))));
+                  Locale.ROOT,
+                  "Significant alone (%s), but not among the pairs looked at together (adjusted %s).",
+                  Figures.pEquals(test.log10PValue()),
+                  Figures.pEquals(adjusted.log10PValue()))));
     }
     return pair.concluded(cautions, pair.conclusion());
   }
@@ -107,7 +109,8 @@ final class CompareGroupsAnalysis {
           new Caution(
               Code.PAIRS_LEFT_OUT,
               String.format(
-                  Locale.ROOT, "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
+                  Locale.ROOT,
+                  "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
                       + " Name a baseline to hold each group against one, or choose a coarser"
                       + " grouping.",
                   Figures.count(groups),

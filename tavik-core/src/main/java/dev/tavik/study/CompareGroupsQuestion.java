@@ -7,8 +7,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Do several proportions differ, and which from which? First all groups together, then every pair
- * (of up to {@value #MOST_PAIRED} groups), or every group against a baseline, with p-values adjusted
- * by Holm's method for the number of pairs.
+ * (of up to {@value #MOST_PAIRED} groups), or every group against a baseline, with p-values
+ * adjusted by Holm's method for the number of pairs.
  *
  * @param label the analyst's name for the question, empty for none
  * @param groups the groups, at least three, in order; in a pair the earlier one is the first

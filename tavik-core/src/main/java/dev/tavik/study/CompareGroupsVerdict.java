@@ -35,15 +35,14 @@ final class CompareGroupsVerdict {
   String text() {
     String together =
         String.format(
-            Locale.ROOT, "%sthe %s groups %s (pearson chi-square, %s, alpha %s).",
+            Locale.ROOT,
+            "%sthe %s groups %s (pearson chi-square, %s, alpha %s).",
             question.label().isEmpty() ? "" : question.label() + ": ",
             Figures.count(question.groups().size()),
             overall.rejects(settings.alpha()) ? "differ" : "are not shown to differ",
             Figures.pEquals(overall.log10PValue()),
             Figures.plain(settings.alpha()));
-    return pairs.isEmpty()
-        ? together
-        : together + " " + findings() + ". " + methods();
+    return pairs.isEmpty() ? together : together + " " + findings() + ". " + methods();
   }
 
   private String findings() {
@@ -68,7 +67,8 @@ final class CompareGroupsVerdict {
     String pairs = question.baseline() == null ? "pairs" : "groups against " + question.baseline();
     String many =
         String.format(
-            Locale.ROOT, "Of %s %s %s %s %s, %s %s",
+            Locale.ROOT,
+            "Of %s %s %s %s %s, %s %s",
             Figures.count(this.pairs.size()),
             pairs,
             shown.isEmpty() ? "none" : Figures.count(shown.size()),
@@ -100,7 +100,8 @@ final class CompareGroupsVerdict {
     boolean onlyDiffer =
         settings.plain() && settings.hypothesis().alternative() == Alternative.TWO_SIDED;
     return String.format(
-        Locale.ROOT, "%s: %s (%s)",
+        Locale.ROOT,
+        "%s: %s (%s)",
         onlyDiffer
             ? one + " against " + two
             : CompareVerdict.claim(settings, one, two, /* rejects= */ true),
@@ -130,8 +131,10 @@ final class CompareGroupsVerdict {
       return settings.show() == Show.EQUIVALENT
           ? "shown to be equivalent within " + points(margin)
           : String.format(
-              Locale.ROOT, "shown to be non-inferior (%s by less than %s)",
-              alternative == Alternative.GREATER ? "lower" : "higher", points(margin));
+              Locale.ROOT,
+              "shown to be non-inferior (%s by less than %s)",
+              alternative == Alternative.GREATER ? "lower" : "higher",
+              points(margin));
     }
     double against = settings.hypothesis().against();
     if (against == 0) {
@@ -155,7 +158,8 @@ final class CompareGroupsVerdict {
 
   private String methods() {
     return String.format(
-        Locale.ROOT, "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
+        Locale.ROOT,
+        "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
         Sentences.capitalised(pairs.get(0).preference().test()),
         Figures.exactPercent(settings.level()),
         CompareVerdict.title(settings, pairs.get(0).preferredInterval()),

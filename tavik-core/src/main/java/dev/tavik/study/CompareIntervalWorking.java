@@ -66,11 +66,17 @@ final class CompareIntervalWorking {
             new Working(
                 method.id(),
                 String.format(
-                    Locale.ROOT, "the two-sided %s interval of the %s by hand",
-                    method.title(), method.quantity().id().replace('-', ' ')),
+                    Locale.ROOT,
+                    "the two-sided %s interval of the %s by hand",
+                    method.title(),
+                    method.quantity().id().replace('-', ' ')),
                 String.format(
-                    Locale.ROOT, "x1 of n1: %s; x2 of n2: %s; %s against %s",
-                    first.name(), second.name(), first.name(), second.name()),
+                    Locale.ROOT,
+                    "x1 of n1: %s; x2 of n2: %s; %s against %s",
+                    first.name(),
+                    second.name(),
+                    first.name(),
+                    second.name()),
                 working.steps));
       }
     }
@@ -78,8 +84,7 @@ final class CompareIntervalWorking {
   }
 
   /** With two trials added a group would pass the largest tally that can be written down. */
-  private static boolean tooLarge(
-      ComparisonInterval method, NamedTally first, NamedTally second) {
+  private static boolean tooLarge(ComparisonInterval method, NamedTally first, NamedTally second) {
     return method == DifferenceInterval.AGRESTI_CAFFO
         && Math.max(first.tally().trials(), second.tally().trials()) > Tally.MAX_TRIALS - 2;
   }
@@ -91,8 +96,12 @@ final class CompareIntervalWorking {
           "",
           "x1 + 1, n1 + 2; x2 + 1, n2 + 2",
           String.format(
-              Locale.ROOT, "%d + 1, %d + 2; %d + 1, %d + 2",
-              first.successes(), first.trials(), second.successes(), second.trials()),
+              Locale.ROOT,
+              "%d + 1, %d + 2; %d + 1, %d + 2",
+              first.successes(),
+              first.trials(),
+              second.successes(),
+              second.trials()),
           added(first) + " and " + added(second),
           "");
       wald(added(first), added(second), false);
@@ -133,7 +142,8 @@ final class CompareIntervalWorking {
             + " x "
             + number(error)
             + (corrected
-                ? String.format(Locale.ROOT, " + 1 / (2 x %d) + 1 / (2 x %d)", one.trials(), two.trials())
+                ? String.format(
+                    Locale.ROOT, " + 1 / (2 x %d) + 1 / (2 x %d)", one.trials(), two.trials())
                 : ""),
         number(half),
         "");
@@ -156,8 +166,13 @@ final class CompareIntervalWorking {
         "L",
         "d - sqrt((p1 - l1)^2 + (u2 - p2)^2)",
         String.format(
-            Locale.ROOT, "%s - sqrt((%s - %s)^2 + (%s - %s)^2)",
-            d, p1, number(one.lower()), number(two.upper()), p2),
+            Locale.ROOT,
+            "%s - sqrt((%s - %s)^2 + (%s - %s)^2)",
+            d,
+            p1,
+            number(one.lower()),
+            number(two.upper()),
+            p2),
         number(interval.lower()),
         "The difference is smallest where the first is low and the second high.");
     add(
@@ -165,8 +180,13 @@ final class CompareIntervalWorking {
         "U",
         "d + sqrt((u1 - p1)^2 + (p2 - l2)^2)",
         String.format(
-            Locale.ROOT, "%s + sqrt((%s - %s)^2 + (%s - %s)^2)",
-            d, number(one.upper()), p1, p2, number(two.lower())),
+            Locale.ROOT,
+            "%s + sqrt((%s - %s)^2 + (%s - %s)^2)",
+            d,
+            number(one.upper()),
+            p1,
+            p2,
+            number(two.lower())),
         number(interval.upper()),
         "");
   }
@@ -183,8 +203,17 @@ final class CompareIntervalWorking {
             : "the plain Wilson limits with x - 1/2 and x + 1/2 in place of x",
         plain
             ? String.format(
-                Locale.ROOT, "(%d + %s^2 / 2 -/+ %s sqrt(%d x %d / %d + %s^2 / 4)) / (%d + %s^2)",
-                x, number(z), number(z), x, tally.failures(), n, number(z), n, number(z))
+                Locale.ROOT,
+                "(%d + %s^2 / 2 -/+ %s sqrt(%d x %d / %d + %s^2 / 4)) / (%d + %s^2)",
+                x,
+                number(z),
+                number(z),
+                x,
+                tally.failures(),
+                n,
+                number(z),
+                n,
+                number(z))
             : tally.toString(),
         number(limits.lower()) + ", " + number(limits.upper()),
         "");
@@ -203,8 +232,12 @@ final class CompareIntervalWorking {
         "RR",
         "(x1 / n1) / (x2 / n2)",
         String.format(
-            Locale.ROOT, "(%d / %d) / (%d / %d)",
-            first.successes(), first.trials(), second.successes(), second.trials()),
+            Locale.ROOT,
+            "(%d / %d) / (%d / %d)",
+            first.successes(),
+            first.trials(),
+            second.successes(),
+            second.trials()),
         number(ratio),
         "");
     add(
@@ -212,8 +245,12 @@ final class CompareIntervalWorking {
         "SE",
         "sqrt(1 / x1 - 1 / n1 + 1 / x2 - 1 / n2)",
         String.format(
-            Locale.ROOT, "sqrt(1 / %d - 1 / %d + 1 / %d - 1 / %d)",
-            first.successes(), first.trials(), second.successes(), second.trials()),
+            Locale.ROOT,
+            "sqrt(1 / %d - 1 / %d + 1 / %d - 1 / %d)",
+            first.successes(),
+            first.trials(),
+            second.successes(),
+            second.trials()),
         number(error),
         "On the scale of the logarithm a ratio is nearly normal.");
     logLimits("RR", ratio, error);
@@ -230,7 +267,8 @@ final class CompareIntervalWorking {
         "a, b, c, d",
         "x1, n1 - x1, x2, n2 - x2",
         String.format(
-            Locale.ROOT, "%d, %d - %d, %d, %d - %d",
+            Locale.ROOT,
+            "%d, %d - %d, %d, %d - %d",
             first.successes(),
             first.trials(),
             first.successes(),
@@ -244,7 +282,8 @@ final class CompareIntervalWorking {
         "odds ratio",
         "OR",
         "a d / (b c)",
-        String.format(Locale.ROOT, "%s x %s / (%s x %s)", number(a), number(d), number(b), number(c)),
+        String.format(
+            Locale.ROOT, "%s x %s / (%s x %s)", number(a), number(d), number(b), number(c)),
         number(odds),
         "The cross product. The conditional maximum-likelihood estimate, which belongs to the"
             + " conditional intervals, is another one, a little nearer to 1.");
@@ -254,7 +293,12 @@ final class CompareIntervalWorking {
         "SE",
         "sqrt(1 / a + 1 / b + 1 / c + 1 / d)",
         String.format(
-            Locale.ROOT, "sqrt(1 / %s + 1 / %s + 1 / %s + 1 / %s)", number(a), number(b), number(c), number(d)),
+            Locale.ROOT,
+            "sqrt(1 / %s + 1 / %s + 1 / %s + 1 / %s)",
+            number(a),
+            number(b),
+            number(c),
+            number(d)),
         number(error),
         "");
     logLimits("OR", odds, error);

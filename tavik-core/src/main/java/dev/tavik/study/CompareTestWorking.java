@@ -69,12 +69,15 @@ final class CompareTestWorking {
         settings.plain()
             ? ""
             : String.format(
-                Locale.ROOT, " against %s points, %s",
-                Figures.exactPoints(hypothesis.against()), hypothesis.alternative().id());
+                Locale.ROOT,
+                " against %s points, %s",
+                Figures.exactPoints(hypothesis.against()),
+                hypothesis.alternative().id());
     return new Working(
         test.id(),
         "the " + test.id() + " test by hand" + against,
-        String.format(Locale.ROOT, "x1 of n1: %s; x2 of n2: %s; d is %s minus %s", one, two, one, two),
+        String.format(
+            Locale.ROOT, "x1 of n1: %s; x2 of n2: %s; d is %s minus %s", one, two, one, two),
         steps());
   }
 
@@ -112,8 +115,12 @@ final class CompareTestWorking {
         "p",
         "(x1 + x2) / (n1 + n2)",
         String.format(
-            Locale.ROOT, "(%d + %d) / (%d + %d)",
-            first.successes(), second.successes(), first.trials(), second.trials()),
+            Locale.ROOT,
+            "(%d + %d) / (%d + %d)",
+            first.successes(),
+            second.successes(),
+            first.trials(),
+            second.trials()),
         number(pooled()),
         "If there is no difference, both groups show the same proportion, and all units together"
             + " estimate it best.");
@@ -125,10 +132,17 @@ final class CompareTestWorking {
         "pooled standard error",
         "SE0",
         "sqrt(p (1 - p) (1 / n1 + 1 / n2))",
-        String.format(Locale.ROOT, "sqrt(%s (1 - %s) (1 / %d + 1 / %d))", p, p, first.trials(), second.trials()),
+        String.format(
+            Locale.ROOT,
+            "sqrt(%s (1 - %s) (1 / %d + 1 / %d))",
+            p,
+            p,
+            first.trials(),
+            second.trials()),
         number(error()),
         String.format(
-            Locale.ROOT, "Pooled, because the p-value asks what would happen under no difference. The interval"
+            Locale.ROOT,
+            "Pooled, because the p-value asks what would happen under no difference. The interval"
                 + " asks how large the difference is and takes separate variances, SE = %s.",
             number(HandFigures.separateError(first, second))));
   }
@@ -144,7 +158,9 @@ final class CompareTestWorking {
   private WorkingStep corrected() {
     double d = difference();
     double correction = 0.5 / first.trials() + 0.5 / second.trials();
-    String c = String.format(Locale.ROOT, "(1 / (2 x %d) + 1 / (2 x %d))", first.trials(), second.trials());
+    String c =
+        String.format(
+            Locale.ROOT, "(1 / (2 x %d) + 1 / (2 x %d))", first.trials(), second.trials());
     String symbols = "(1 / (2 n1) + 1 / (2 n2))";
     return switch (hypothesis.alternative()) {
       case TWO_SIDED ->
@@ -193,8 +209,11 @@ final class CompareTestWorking {
         plain
             ? number(difference()) + " / " + number(error())
             : String.format(
-                Locale.ROOT, "(%s - %s) / %s",
-                number(difference()), Figures.plain(hypothesis.against()), number(error())),
+                Locale.ROOT,
+                "(%s - %s) / %s",
+                number(difference()),
+                Figures.plain(hypothesis.against()),
+                number(error())),
         number(z),
         "");
   }

@@ -56,12 +56,17 @@ final class CompareVerdict {
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
-          Locale.ROOT, "%s and %s are %s to be equivalent within %s percentage points",
-          one, two, rejects ? "shown" : "not shown", Figures.exactPoints(margin));
+          Locale.ROOT,
+          "%s and %s are %s to be equivalent within %s percentage points",
+          one,
+          two,
+          rejects ? "shown" : "not shown",
+          Figures.exactPoints(margin));
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       return String.format(
-          Locale.ROOT, "%s is %s to be non-inferior to %s (%s by less than %s percentage points)",
+          Locale.ROOT,
+          "%s is %s to be non-inferior to %s (%s by less than %s percentage points)",
           one,
           rejects ? "shown" : "not shown",
           two,
@@ -71,7 +76,8 @@ final class CompareVerdict {
     double against = settings.hypothesis().against();
     if (against != 0) {
       return String.format(
-          Locale.ROOT, "%s is %s %s %s percentage points",
+          Locale.ROOT,
+          "%s is %s %s %s percentage points",
           one + " minus " + two,
           rejects ? "shown" : "not shown",
           switch (settings.hypothesis().alternative()) {
@@ -98,7 +104,8 @@ final class CompareVerdict {
 
   private static String rate(NamedTally group, NamedTally other) {
     return String.format(
-        Locale.ROOT, "%s %s (%s of %s)",
+        Locale.ROOT,
+        "%s %s (%s of %s)",
         group.name(),
         Figures.percentBeside(group.tally().proportion(), other.tally().proportion()),
         Figures.count(group.tally().successes()),
@@ -149,8 +156,12 @@ final class CompareVerdict {
       return one + " higher by " + Figures.points(lower) + " to " + points(upper);
     }
     return String.format(
-        Locale.ROOT, "anything from %s lower by %s to %s higher by %s",
-        one, Figures.points(lower), one, points(upper));
+        Locale.ROOT,
+        "anything from %s lower by %s to %s higher by %s",
+        one,
+        Figures.points(lower),
+        one,
+        points(upper));
   }
 
   private static String points(double difference) {
@@ -174,7 +185,8 @@ final class CompareVerdict {
 
   private String intervalName() {
     return String.format(
-        Locale.ROOT, "%s %s %s",
+        Locale.ROOT,
+        "%s %s %s",
         Figures.exactPercent(interval.level()),
         title(settings, interval),
         interval.side() == Side.TWO_SIDED
@@ -213,7 +225,8 @@ final class CompareVerdict {
             - answer.second().tally().proportion()
             - settings.hypothesis().against();
     return String.format(
-        Locale.ROOT, " %s looks %s; the two-sided test asked only whether %s.",
+        Locale.ROOT,
+        " %s looks %s; the two-sided test asked only whether %s.",
         settings.plain() ? one : "The difference",
         away < 0 ? "lower" : "higher",
         settings.plain() ? "they differ" : "it is another");

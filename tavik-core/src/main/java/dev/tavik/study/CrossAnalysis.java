@@ -220,9 +220,12 @@ final class CrossAnalysis {
             small.isEmpty()
                 ? "all are at least 5, enough for the chi-square approximation"
                 : String.format(
-                    Locale.ROOT, "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
+                    Locale.ROOT,
+                    "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
                         + " most a fifth of them under 5",
-                    small.size(), table.rows().size() * table.columns().size(), some(small))),
+                    small.size(),
+                    table.rows().size() * table.columns().size(),
+                    some(small))),
         new Condition(
             "independent units",
             Condition.State.NOT_IN_THE_DATA,
@@ -273,7 +276,8 @@ final class CrossAnalysis {
     boolean rejects = test.rejects(settings.alpha());
     String v = Figures.significant(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
     return String.format(
-        Locale.ROOT, "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
+        Locale.ROOT,
+        "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         order
             .verdict(test, rejects)
@@ -322,7 +326,8 @@ final class CrossAnalysis {
     }
     List<String> found =
         places().stream()
-            .filter(place -> standingOut.get(place.row()).get(place.column()).rejects(settings.alpha()))
+            .filter(
+                place -> standingOut.get(place.row()).get(place.column()).rejects(settings.alpha()))
             .map(this::departure)
             .toList();
     int all = table.rows().size() * table.columns().size();
@@ -342,7 +347,8 @@ final class CrossAnalysis {
   private String departure(Place place) {
     CellFigures cell = cells.get(place.row()).get(place.column());
     return String.format(
-        Locale.ROOT, "%s %s (%s, expected %s)",
+        Locale.ROOT,
+        "%s %s (%s, expected %s)",
         name(place.row(), place.column()),
         cell.adjustedResidual() < 0 ? "below" : "above",
         Figures.count(cell.observed()),

@@ -88,10 +88,15 @@ final class DataCautions {
         from.missing().entrySet().stream()
             .map(
                 column ->
-                    String.format(Locale.ROOT, "%s lacks %s", column.getKey(), Figures.count(column.getValue())))
+                    String.format(
+                        Locale.ROOT,
+                        "%s lacks %s",
+                        column.getKey(),
+                        Figures.count(column.getValue())))
             .collect(Collectors.joining(", "));
     return String.format(
-        Locale.ROOT, "%s of %s were left out for a missing value (%s), %s. If the missing ones are"
+        Locale.ROOT,
+        "%s of %s were left out for a missing value (%s), %s. If the missing ones are"
             + " unlike the others, the answer is off.",
         Figures.count(missing),
         Figures.count(missing + used),

@@ -22,7 +22,8 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
                 new Caution(
                     Code.NO_STATISTIC,
                     String.format(
-                        Locale.ROOT, "The %s test has no statistic here, since its standard error is 0; its"
+                        Locale.ROOT,
+                        "The %s test has no statistic here, since its standard error is 0; its"
                             + " p-value of 1 says nothing.",
                         test.method())))
         .toList();
@@ -42,7 +43,8 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
         new Caution(
             Code.TESTS_DISAGREE,
             String.format(
-                Locale.ROOT, "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
+                Locale.ROOT,
+                "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
                     + " was planned, not the one that suits.",
                 Figures.plain(alpha),
                 joined(rejecting),
@@ -67,9 +69,11 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
             new Caution(
                 Code.NEAR_ALPHA,
                 String.format(
-                    Locale.ROOT, "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
+                    Locale.ROOT,
+                    "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
                         + " the interval says more than the verdict.",
-                    Figures.pEquals(preferred.log10PValue()), Figures.plain(alpha))))
+                    Figures.pEquals(preferred.log10PValue()),
+                    Figures.plain(alpha))))
         : List.of();
   }
 }

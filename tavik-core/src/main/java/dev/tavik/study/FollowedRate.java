@@ -97,9 +97,11 @@ public record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
         new Caution(
             Code.SORTED_BY_OUTCOME,
             String.format(
-                Locale.ROOT, "The rows look sorted by the outcome: it changes %s times along the file, where a"
+                Locale.ROOT,
+                "The rows look sorted by the outcome: it changes %s times along the file, where a"
                     + " shuffled order has about %s. Sort them by time before following the Bayes"
                     + " factor; its end doesn't depend on the order, its path does.",
-                Figures.count(runs - 1), Figures.significant(expected - 1, 3))));
+                Figures.count(runs - 1),
+                Figures.significant(expected - 1, 3))));
   }
 }

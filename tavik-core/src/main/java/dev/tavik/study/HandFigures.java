@@ -85,8 +85,14 @@ final class HandFigures {
         "SE",
         "sqrt(p1 (1 - p1) / n1 + p2 (1 - p2) / n2)",
         String.format(
-            Locale.ROOT, "sqrt(%s (1 - %s) / %d + %s (1 - %s) / %d)",
-            p1, p1, first.trials(), p2, p2, second.trials()),
+            Locale.ROOT,
+            "sqrt(%s (1 - %s) / %d + %s (1 - %s) / %d)",
+            p1,
+            p1,
+            first.trials(),
+            p2,
+            p2,
+            second.trials()),
         number(separateError(first, second)),
         reason);
   }
@@ -155,7 +161,8 @@ final class HandFigures {
         brief(side) + relation + (less ? "-" : "") + brief(critical),
         rejects ? "reject the null" : "do not reject the null",
         String.format(
-            Locale.ROOT, "The same as P %s alpha: %s %s %s.",
+            Locale.ROOT,
+            "The same as P %s alpha: %s %s %s.",
             rejects ? "<=" : ">",
             Figures.pValue(result.log10PValue()),
             rejects ? "<=" : ">",

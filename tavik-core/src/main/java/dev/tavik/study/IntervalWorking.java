@@ -102,7 +102,8 @@ final class IntervalWorking {
         "proportion, with half of them successes",
         "p'",
         "(x + z*^2 / 2) / n'",
-        String.format(Locale.ROOT, "(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
+        String.format(
+            Locale.ROOT, "(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
         centre,
         "");
     double half = z * Math.sqrt(centre * (1 - centre) / trials);
@@ -111,7 +112,12 @@ final class IntervalWorking {
         "h",
         "z* sqrt(p' (1 - p') / n')",
         String.format(
-            Locale.ROOT, "%s sqrt(%s (1 - %s) / %s)", number(z), number(centre), number(centre), number(trials)),
+            Locale.ROOT,
+            "%s sqrt(%s (1 - %s) / %s)",
+            number(z),
+            number(centre),
+            number(centre),
+            number(trials)),
         half,
         "");
     limits("p'", centre, half, interval);
@@ -126,8 +132,12 @@ final class IntervalWorking {
         "c",
         "(x + z*^2 / 2) / (n + z*^2)",
         String.format(
-            Locale.ROOT, "(%d + %s^2 / 2) / (%d + %s^2)",
-            tally.successes(), number(z), tally.trials(), number(z)),
+            Locale.ROOT,
+            "(%d + %s^2 / 2) / (%d + %s^2)",
+            tally.successes(),
+            number(z),
+            tally.trials(),
+            number(z)),
         centre,
         "");
     add(
@@ -135,7 +145,8 @@ final class IntervalWorking {
         "h",
         "z* sqrt(x (n - x) / n + z*^2 / 4) / (n + z*^2)",
         String.format(
-            Locale.ROOT, "%s sqrt(%d x %d / %d + %s^2 / 4) / (%d + %s^2)",
+            Locale.ROOT,
+            "%s sqrt(%d x %d / %d + %s^2 / 4) / (%d + %s^2)",
             number(z),
             tally.successes(),
             tally.failures(),
@@ -164,7 +175,11 @@ final class IntervalWorking {
         "",
         formula + " of the plain interval with " + moved + " in place of x",
         String.format(
-            Locale.ROOT, "%s %s %s", number(centre(x)), formula.contains("+") ? "+" : "-", number(half(x))),
+            Locale.ROOT,
+            "%s %s %s",
+            number(centre(x)),
+            formula.contains("+") ? "+" : "-",
+            number(half(x))),
         limit,
         "");
   }

@@ -76,7 +76,8 @@ record LevelOrder(CrossTable table, Ordered ordered) {
     int last = levels.size() - 1;
     return Optional.of(
         String.format(
-            Locale.ROOT, "the share of %s %s from %s to %s (%s to %s)",
+            Locale.ROOT,
+            "the share of %s %s from %s to %s (%s to %s)",
             two.get(0),
             rejects ? way : "is not shown to rise or fall",
             levels.get(0),

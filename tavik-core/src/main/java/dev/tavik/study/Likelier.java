@@ -11,7 +11,8 @@ final class Likelier {
   static String words(double logBayesFactor, String alternative, String none) {
     boolean favoursNull = logBayesFactor < 0;
     return String.format(
-        Locale.ROOT, "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
+        Locale.ROOT,
+        "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
         RateBayes.times(logBayesFactor),
         favoursNull ? none : alternative,
         favoursNull ? alternative : none,

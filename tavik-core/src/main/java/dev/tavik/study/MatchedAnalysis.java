@@ -87,8 +87,11 @@ final class MatchedAnalysis {
             "units that tell the judgements apart",
             judged >= FEW_UNITS ? Condition.State.MET : Condition.State.NOT_MET,
             String.format(
-                Locale.ROOT, "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
-                Figures.count(telling()), tallies.names().size(), FEW_UNITS)),
+                Locale.ROOT,
+                "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
+                Figures.count(telling()),
+                tallies.names().size(),
+                FEW_UNITS)),
         new Condition(
             "the same units",
             Condition.State.NOT_IN_THE_DATA,
@@ -115,7 +118,8 @@ final class MatchedAnalysis {
             .map(
                 pair ->
                     String.format(
-                        Locale.ROOT, "%s %s points %s than %s",
+                        Locale.ROOT,
+                        "%s %s points %s than %s",
                         pair.first(),
                         Figures.points(pair.difference()),
                         pair.difference() < 0 ? "lower" : "higher",
@@ -126,7 +130,8 @@ final class MatchedAnalysis {
             ? "no two alone after adjustment for " + pairs.size() + " pairs"
             : different + ", after adjustment for " + pairs.size() + " pairs";
     return String.format(
-        Locale.ROOT, "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
+        Locale.ROOT,
+        "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tallies.names().size(),
         Figures.count(tallies.units()),

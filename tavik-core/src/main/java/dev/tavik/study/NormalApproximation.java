@@ -43,8 +43,11 @@ record NormalApproximation(Tally tally, double against, double successes, double
   private Condition condition(String name, double expected, double share) {
     String sum =
         String.format(
-            Locale.ROOT, "%s x %s = %s",
-            Figures.count(tally.trials()), Figures.exactPercent(share), expected(expected));
+            Locale.ROOT,
+            "%s x %s = %s",
+            Figures.count(tally.trials()),
+            Figures.exactPercent(share),
+            expected(expected));
     return enough(expected)
         ? new Condition(
             name, Condition.State.MET, sum + " under the null, enough for the normal approximation")

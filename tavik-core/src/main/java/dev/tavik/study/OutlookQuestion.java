@@ -73,7 +73,8 @@ public record OutlookQuestion(
       alternative = line.underAlternative();
     }
     return String.format(
-        Locale.ROOT, "With %s observations the Bayes factor will reach %s for the alternative with a chance of %s"
+        Locale.ROOT,
+        "With %s observations the Bayes factor will reach %s for the alternative with a chance of %s"
             + " if %s is true, and for the null with a chance of %s if that is; the chance of being"
             + " misled so strongly is %s and %s.",
         Figures.count(line.observations()),

@@ -119,7 +119,8 @@ final class PairedAnalysis {
   private List<Condition> conditions() {
     String found =
         String.format(
-            Locale.ROOT, "%s of them (%s only: %s, %s only: %s)",
+            Locale.ROOT,
+            "%s of them (%s only: %s, %s only: %s)",
             Figures.count(tally.discordant()),
             question.first(),
             Figures.count(tally.firstOnly()),
@@ -149,7 +150,8 @@ final class PairedAnalysis {
           new Caution(
               Code.OTHER_DIRECTION,
               String.format(
-                  Locale.ROOT, "The alternative '%s' says that %s is %s than %s, but the data point the other way."
+                  Locale.ROOT,
+                  "The alternative '%s' says that %s is %s than %s, but the data point the other way."
                       + " If the order of the columns or the direction was mixed up, set it right.",
                   settings.alternative().id(),
                   question.first(),
@@ -167,7 +169,8 @@ final class PairedAnalysis {
           new Caution(
               Code.FEW_SUCCESSES,
               String.format(
-                  Locale.ROOT, "Only %d discordant pairs, too few for the normal approximation; prefer"
+                  Locale.ROOT,
+                  "Only %d discordant pairs, too few for the normal approximation; prefer"
                       + " mcnemar-exact or mcnemar-mid-p.",
                   tally.discordant())));
     }
@@ -181,7 +184,8 @@ final class PairedAnalysis {
           new Caution(
               Code.LEVEL_ALPHA,
               String.format(
-                  Locale.ROOT, "Intervals are at level %s, tests at alpha %s; level %s would match.",
+                  Locale.ROOT,
+                  "Intervals are at level %s, tests at alpha %s; level %s would match.",
                   Figures.exactPercent(settings.level()),
                   Figures.plain(settings.alpha()),
                   Figures.exactPercent(settings.matchingLevel()))));
@@ -190,7 +194,8 @@ final class PairedAnalysis {
           new Caution(
               Code.TEST_AND_INTERVAL,
               String.format(
-                  Locale.ROOT, "The %s test %s; by the %s interval it would be the other way. They are built on"
+                  Locale.ROOT,
+                  "The %s test %s; by the %s interval it would be the other way. They are built on"
                       + " different principles, and here the case is close; report both.",
                   test.method(),
                   test.rejects(settings.alpha()) ? "rejects" : "doesn't reject",
@@ -226,14 +231,16 @@ final class PairedAnalysis {
     String range = CompareVerdict.range(one, two, interval);
     String name =
         String.format(
-            Locale.ROOT, "%s %s %s",
+            Locale.ROOT,
+            "%s %s %s",
             Figures.exactPercent(interval.level()),
             title(),
             interval.side() == Side.TWO_SIDED
                 ? "interval"
                 : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
     return String.format(
-        Locale.ROOT, "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s test at"
+        Locale.ROOT,
+        "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s test at"
             + " alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         claim,
@@ -254,8 +261,10 @@ final class PairedAnalysis {
         Figures.plain(settings.alpha()),
         rejects && settings.alternative() == Alternative.TWO_SIDED
             ? String.format(
-                Locale.ROOT, " %s looks %s; the two-sided test asked only whether they differ.",
-                one, tally.difference() < 0 ? "lower" : "higher")
+                Locale.ROOT,
+                " %s looks %s; the two-sided test asked only whether they differ.",
+                one,
+                tally.difference() < 0 ? "lower" : "higher")
             : "");
   }
 

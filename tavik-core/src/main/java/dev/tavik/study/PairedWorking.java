@@ -110,7 +110,11 @@ final class PairedWorking {
               "b, c, n",
               "b + 1, c + 1, n + 2",
               String.format(
-                  Locale.ROOT, "%d + 1, %d + 1, %d + 2", tally.firstOnly(), tally.secondOnly(), tally.pairs()),
+                  Locale.ROOT,
+                  "%d + 1, %d + 1, %d + 2",
+                  tally.firstOnly(),
+                  tally.secondOnly(),
+                  tally.pairs()),
               String.join(", ", number(b), number(c), number(n)),
               ""));
     }
@@ -130,8 +134,14 @@ final class PairedWorking {
             "SE",
             "sqrt(b + c - (b - c)^2 / n) / n",
             String.format(
-                Locale.ROOT, "sqrt(%s + %s - (%s - %s)^2 / %s) / %s",
-                number(b), number(c), number(b), number(c), number(n), number(n)),
+                Locale.ROOT,
+                "sqrt(%s + %s - (%s - %s)^2 / %s) / %s",
+                number(b),
+                number(c),
+                number(b),
+                number(c),
+                number(n),
+                number(n)),
             error,
             ""));
     String half = number(z) + " x " + number(error);

@@ -106,7 +106,8 @@ final class PlanAnalysis {
     } else if (!(effect > design.effects().least() && effect < design.effects().most())) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "an expected rate of %s lies beyond the margin; equivalence can't be shown",
+              Locale.ROOT,
+              "an expected rate of %s lies beyond the margin; equivalence can't be shown",
               Figures.exactPercent(effect)));
     }
   }

@@ -61,14 +61,17 @@ public record PlanQuestion(
         if (power <= design.alpha()) {
           throw new IllegalArgumentException(
               String.format(
-                  Locale.ROOT, "power must be above alpha, %s, got %s: so often a true null is rejected too",
-                  Figures.plain(design.alpha()), Figures.plain(power)));
+                  Locale.ROOT,
+                  "power must be above alpha, %s, got %s: so often a true null is rejected too",
+                  Figures.plain(design.alpha()),
+                  Figures.plain(power)));
         }
       }
       for (long n : sizes) {
         if (n < 1 || n > design.most()) {
           throw new IllegalArgumentException(
-              String.format(Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(design.most()), n));
+              String.format(
+                  Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(design.most()), n));
         }
       }
     }

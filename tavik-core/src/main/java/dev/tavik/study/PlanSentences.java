@@ -43,7 +43,8 @@ final class PlanSentences {
     }
     if (asked.powers().isEmpty()) {
       return String.format(
-          Locale.ROOT, "The %s runs from %s to %s.",
+          Locale.ROOT,
+          "The %s runs from %s to %s.",
           solved.get(0).design() instanceof Evidence ? "chance" : "power",
           Figures.chance(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
           Figures.chance(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
@@ -53,8 +54,11 @@ final class PlanSentences {
     return least == most
         ? String.format(Locale.ROOT, "%s %s in all are needed.", Figures.count(least), units())
         : String.format(
-            Locale.ROOT, "From %s to %s %s in all are needed, depending on what is planned.",
-            Figures.count(least), Figures.count(most), units());
+            Locale.ROOT,
+            "From %s to %s %s in all are needed, depending on what is planned.",
+            Figures.count(least),
+            Figures.count(most),
+            units());
   }
 
   private String effects(List<Line> solved) {
@@ -67,7 +71,8 @@ final class PlanSentences {
       return "The smallest effects that these sizes find stand in the table.";
     }
     return String.format(
-        Locale.ROOT, "%s find a rate of %s or less, or of %s or more, with a power of %s.",
+        Locale.ROOT,
+        "%s find a rate of %s or less, or of %s or more, with a power of %s.",
         sizes(below.sizes()),
         Figures.rate(below.effect()),
         Figures.rate(above.effect()),
@@ -87,12 +92,14 @@ final class PlanSentences {
     String each =
         sizes.equal()
             ? String.format(
-                Locale.ROOT, "%s %s %s",
+                Locale.ROOT,
+                "%s %s %s",
                 Figures.count(sizes.first()),
                 units(),
                 group.isEmpty() ? "in each group" : "from each " + group)
             : String.format(
-                Locale.ROOT, "%s %s %s and %s %s",
+                Locale.ROOT,
+                "%s %s %s and %s %s",
                 Figures.count(sizes.groups().get(0)),
                 units(),
                 group.isEmpty() ? "in the base group" : "from the first " + group,
@@ -109,7 +116,8 @@ final class PlanSentences {
       return evidence(with, evidence, plan);
     }
     return String.format(
-        Locale.ROOT, "%s, %s at alpha %s %s %spower of %s%s.",
+        Locale.ROOT,
+        "%s, %s at alpha %s %s %spower of %s%s.",
         with,
         test(design),
         Figures.plain(design.alpha()),
@@ -128,7 +136,8 @@ final class PlanSentences {
             ? two ? "equal rates" : "that rate"
             : two ? "a difference" : alternative(design.alternative());
     return String.format(
-        Locale.ROOT, "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
+        Locale.ROOT,
+        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
             + " misleads as strongly%s with a chance of %s.",
         with,
         two ? "equal rates" : "a rate of " + none,
@@ -159,7 +168,10 @@ final class PlanSentences {
   private static String test(Design design) {
     if (design instanceof TableDesign table) {
       return String.format(
-          Locale.ROOT, "a chi-square test with %d degree%s of freedom", table.df(), table.df() == 1 ? "" : "s");
+          Locale.ROOT,
+          "a chi-square test with %d degree%s of freedom",
+          table.df(),
+          table.df() == 1 ? "" : "s");
     }
     if (design instanceof CompareDesign comparison && comparison.equivalence() != null) {
       return "two one-sided tests (" + design.test() + "), each";
@@ -171,8 +183,10 @@ final class PlanSentences {
   private static String purpose(Design design, Plan plan) {
     if (design instanceof RateDesign rate) {
       return String.format(
-              Locale.ROOT, " to tell a rate of %s from %s",
-              Figures.rate(plan.effect()), Figures.exactPercent(rate.hypothesis().against()))
+              Locale.ROOT,
+              " to tell a rate of %s from %s",
+              Figures.rate(plan.effect()),
+              Figures.exactPercent(rate.hypothesis().against()))
           + (rate.lot() == null ? "" : " in a lot of " + Figures.count(rate.lot()));
     }
     if (design instanceof CompareDesign comparison) {
@@ -180,8 +194,10 @@ final class PlanSentences {
     }
     if (design instanceof PairedDesign pairs) {
       return String.format(
-          Locale.ROOT, " if %s of pairs are successes the first time only and %s the second time only",
-          Figures.rate(plan.effect()), Figures.rate(pairs.secondOnly()));
+          Locale.ROOT,
+          " if %s of pairs are successes the first time only and %s the second time only",
+          Figures.rate(plan.effect()),
+          Figures.rate(pairs.secondOnly()));
     }
     if (design instanceof TrendDesign trend) {
       return " if the rates are "
@@ -197,21 +213,31 @@ final class PlanSentences {
     Double margin = design.equivalence();
     String rates =
         String.format(
-            Locale.ROOT, "if the rates are %s and %s", Figures.rate(design.base()), Figures.rate(plan.effect()));
+            Locale.ROOT,
+            "if the rates are %s and %s",
+            Figures.rate(design.base()),
+            Figures.rate(plan.effect()));
     if (margin != null) {
       return String.format(
-          Locale.ROOT, " to show that the rates differ by less than %s points, %s",
-          Figures.exactPoints(margin), rates);
+          Locale.ROOT,
+          " to show that the rates differ by less than %s points, %s",
+          Figures.exactPoints(margin),
+          rates);
     }
     double against = design.hypothesis().against();
     if (against != 0) {
       return String.format(
-          Locale.ROOT, " to show that the second rate is less than %s points %s the first, %s",
-          Figures.exactPoints(Math.abs(against)), against < 0 ? "below" : "above", rates);
+          Locale.ROOT,
+          " to show that the second rate is less than %s points %s the first, %s",
+          Figures.exactPoints(Math.abs(against)),
+          against < 0 ? "below" : "above",
+          rates);
     }
     return String.format(
-        Locale.ROOT, " to find a difference between rates of %s and %s",
-        Figures.rate(design.base()), Figures.rate(plan.effect()));
+        Locale.ROOT,
+        " to find a difference between rates of %s and %s",
+        Figures.rate(design.base()),
+        Figures.rate(plan.effect()));
   }
 
   /** What exact power says where the normal approximation is poor. */
@@ -219,7 +245,8 @@ final class PlanSentences {
     return exact.sizes().equals(plan.sizes())
         ? "Exactly, the power is " + Figures.chance(exact.power()) + "."
         : String.format(
-            Locale.ROOT, "By exact power %s reach it%s.",
+            Locale.ROOT,
+            "By exact power %s reach it%s.",
             sizes(exact.sizes()),
             exact.holdsFrom().equals(exact.sizes())
                 ? ""
@@ -230,10 +257,12 @@ final class PlanSentences {
     return new Caution(
         Caution.Code.SAW_TOOTH,
         String.format(
-            Locale.ROOT, "Counts are whole numbers, so exact power swings as n grows: %s reach it, some larger"
+            Locale.ROOT,
+            "Counts are whole numbers, so exact power swings as n grows: %s reach it, some larger"
                 + " numbers don't, and from %s on all do. Take those if the number may still"
                 + " change.",
-            sizes(plan.sizes()), sizes(plan.holdsFrom())));
+            sizes(plan.sizes()),
+            sizes(plan.holdsFrom())));
   }
 
   static Caution poor(Line line, Plan plan) {
@@ -242,7 +271,8 @@ final class PlanSentences {
     return new Caution(
         Caution.Code.FEW_SUCCESSES,
         String.format(
-            Locale.ROOT, "Only %s %s, too few for the normal approximation. %s",
+            Locale.ROOT,
+            "Only %s %s, too few for the normal approximation. %s",
             expected,
             line.design() instanceof PairedDesign
                 ? "discordant pairs are expected"

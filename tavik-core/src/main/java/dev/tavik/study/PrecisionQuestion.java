@@ -63,7 +63,11 @@ public record PrecisionQuestion(
       for (long n : sizes) {
         if (n < 1 || n > interval.most()) {
           throw new IllegalArgumentException(
-              String.format(Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(interval.most()), n));
+              String.format(
+                  Locale.ROOT,
+                  "n must be from 1 to %s, got %s",
+                  Figures.count(interval.most()),
+                  n));
         }
       }
     }
@@ -155,7 +159,8 @@ public record PrecisionQuestion(
                 + " and "
                 + Figures.rate(((DifferencePrecision) interval).expected());
     return String.format(
-        Locale.ROOT, "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
+        Locale.ROOT,
+        "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
         new PlanSentences(words).sizes(planned),
         Figures.exactPercent(interval.level()),
         interval.interval(),
@@ -175,15 +180,19 @@ public record PrecisionQuestion(
     }
     if (!sizes.isEmpty()) {
       return String.format(
-          Locale.ROOT, "The intervals reach from %s to %s percentage points to either side.",
+          Locale.ROOT,
+          "The intervals reach from %s to %s percentage points to either side.",
           Figures.points(planned.stream().mapToDouble(Line::halfWidth).min().orElse(0)),
           Figures.points(planned.stream().mapToDouble(Line::halfWidth).max().orElse(0)));
     }
     LongStream totals = planned.stream().mapToLong(PrecisionQuestion::total);
     long[] sorted = totals.sorted().toArray();
     return String.format(
-        Locale.ROOT, "From %s to %s %s in all are needed, depending on what is planned.",
-        Figures.count(sorted[0]), Figures.count(sorted[sorted.length - 1]), words.units());
+        Locale.ROOT,
+        "From %s to %s %s in all are needed, depending on what is planned.",
+        Figures.count(sorted[0]),
+        Figures.count(sorted[sorted.length - 1]),
+        words.units());
   }
 
   private static long total(Line line) {
@@ -208,9 +217,11 @@ public record PrecisionQuestion(
             new Caution(
                 Caution.Code.TOO_FEW_TO_INVITE,
                 String.format(
-                    Locale.ROOT, "%s would have to be invited, but there are only %s: accept a wider interval, or"
+                    Locale.ROOT,
+                    "%s would have to be invited, but there are only %s: accept a wider interval, or"
                         + " raise the response.",
-                    Figures.count(invited), Figures.count(population))));
+                    Figures.count(invited),
+                    Figures.count(population))));
         break;
       }
     }

@@ -106,7 +106,8 @@ final class RateAnalysis {
         "random sample",
         Condition.State.NOT_IN_THE_DATA,
         String.format(
-            Locale.ROOT, "the units were drawn at random and without replacement from all %s of the lot. Units"
+            Locale.ROOT,
+            "the units were drawn at random and without replacement from all %s of the lot. Units"
                 + " picked because they were at hand, or from one pallet, can mislead at any size",
             Figures.count(lot)));
   }

@@ -58,7 +58,8 @@ final class RateByGroupAnalysis {
         new Caution(
             Code.ADJUSTED_AWAY,
             String.format(
-                Locale.ROOT, "Significant alone (%s), but not among the %d groups looked at together (adjusted"
+                Locale.ROOT,
+                "Significant alone (%s), but not among the %d groups looked at together (adjusted"
                     + " %s).",
                 Figures.pEquals(test.log10PValue()),
                 question.groups().size(),
@@ -96,7 +97,8 @@ final class RateByGroupAnalysis {
     String subject =
         question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
     return String.format(
-        Locale.ROOT, "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
+        Locale.ROOT,
+        "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
         subject,
         Figures.exactPercent(settings.hypothesis().against()),
         Sentences.capitalised(String.join("; ", parts)),
@@ -144,7 +146,8 @@ final class RateByGroupAnalysis {
 
   private String name(RateAnswer group) {
     return String.format(
-        Locale.ROOT, "%s (%s, %s)",
+        Locale.ROOT,
+        "%s (%s, %s)",
         group.label(),
         Figures.percentBeside(group.tally().proportion(), settings.hypothesis().against()),
         adjustedP(group.preferredTest()));
@@ -154,5 +157,4 @@ final class RateByGroupAnalysis {
     TestResult.@Nullable AdjustedP adjusted = test.adjusted();
     return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());
   }
-
 }

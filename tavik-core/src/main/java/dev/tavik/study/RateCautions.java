@@ -61,10 +61,13 @@ final class RateCautions {
       add(
           Code.OTHER_DIRECTION,
           String.format(
-              Locale.ROOT, "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
+              Locale.ROOT,
+              "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
                   + " up, or success and failure were, set it right; if it was meant, the data"
                   + " lend it no support.",
-              alternative.id(), seen, Figures.exactPercent(against)));
+              alternative.id(),
+              seen,
+              Figures.exactPercent(against)));
     }
   }
 
@@ -91,8 +94,11 @@ final class RateCautions {
       add(
           Code.FEW_SUCCESSES,
           String.format(
-              Locale.ROOT, "Only %s are expected under the null, too few for the normal approximation (%s). %s",
-              expected.scarce(), approximate, instead));
+              Locale.ROOT,
+              "Only %s are expected under the null, too few for the normal approximation (%s). %s",
+              expected.scarce(),
+              approximate,
+              instead));
     }
   }
 
@@ -111,7 +117,8 @@ final class RateCautions {
       add(
           Code.CLIPPED_LIMIT,
           String.format(
-              Locale.ROOT, "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such an"
+              Locale.ROOT,
+              "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such an"
                   + " interval covers too seldom here; prefer wilson or clopper-pearson.",
               clipped));
     }
@@ -123,9 +130,11 @@ final class RateCautions {
       add(
           Code.ALL_OR_NONE,
           String.format(
-              Locale.ROOT, "%s of %s trials was a success, so the standard error comes out as 0. That is not"
+              Locale.ROOT,
+              "%s of %s trials was a success, so the standard error comes out as 0. That is not"
                   + " certainty: read the interval.",
-              successes == 0 ? "None" : "Every one", Figures.count(answer.tally().trials())));
+              successes == 0 ? "None" : "Every one",
+              Figures.count(answer.tally().trials())));
     }
   }
 
@@ -134,7 +143,8 @@ final class RateCautions {
       add(
           Code.LEVEL_ALPHA,
           String.format(
-              Locale.ROOT, "Intervals are at level %s, tests at alpha %s. An interval may include %s while a"
+              Locale.ROOT,
+              "Intervals are at level %s, tests at alpha %s. An interval may include %s while a"
                   + " test rejects it, or the other way round; level %s would match.",
               Figures.exactPercent(settings.level()),
               Figures.plain(settings.alpha()),
@@ -159,7 +169,8 @@ final class RateCautions {
     add(
         Code.TEST_AND_INTERVAL,
         String.format(
-            Locale.ROOT, "The %s test %s %s; %s it all the same: %s. %s",
+            Locale.ROOT,
+            "The %s test %s %s; %s it all the same: %s. %s",
             answer.preference().test(),
             rejects ? "rejects" : "doesn't reject",
             Figures.exactPercent(against),

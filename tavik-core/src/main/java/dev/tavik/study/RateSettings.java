@@ -72,7 +72,8 @@ public record RateSettings(
     if (!names.containsAll(chosen)) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "with a lot, %s must be among %s",
+              Locale.ROOT,
+              "with a lot, %s must be among %s",
               what,
               names.stream()
                   .map(name -> name.toLowerCase(Locale.ROOT).replace('_', '-'))

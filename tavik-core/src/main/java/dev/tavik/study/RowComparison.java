@@ -27,8 +27,10 @@ final class RowComparison {
     if (table.rows().size() > MOST_ROWS) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "rows are compared with one another up to %d, got %d; merge levels or leave it out",
-              MOST_ROWS, table.rows().size()));
+              Locale.ROOT,
+              "rows are compared with one another up to %d, got %d; merge levels or leave it out",
+              MOST_ROWS,
+              table.rows().size()));
     }
   }
 

@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import java.util.Locale;
+
 /** How parts become sentences. */
 final class Sentences {
   private Sentences() {}

@@ -149,8 +149,10 @@ final class SharesAnalysis {
         .mapToObj(
             i ->
                 String.format(
-                    Locale.ROOT, "%s (%s)",
-                    counts.levels().get(i), Figures.significant(cells.get(i).expected(), 3)))
+                    Locale.ROOT,
+                    "%s (%s)",
+                    counts.levels().get(i),
+                    Figures.significant(cells.get(i).expected(), 3)))
         .toList();
   }
 
@@ -163,7 +165,8 @@ final class SharesAnalysis {
             small.isEmpty()
                 ? "all are at least 5, enough for the chi-square approximation"
                 : String.format(
-                    Locale.ROOT, "under 5 are %s; the chi-square approximation wants none under 1 and at most a"
+                    Locale.ROOT,
+                    "under 5 are %s; the chi-square approximation wants none under 1 and at most a"
                         + " fifth of them under 5",
                     String.join(", ", small)));
     return List.of(
@@ -211,7 +214,8 @@ final class SharesAnalysis {
           new Caution(
               Code.LEVEL_ALPHA,
               String.format(
-                  Locale.ROOT, "Intervals are at level %s, tests at alpha %s; level %s would match.",
+                  Locale.ROOT,
+                  "Intervals are at level %s, tests at alpha %s; level %s would match.",
                   Figures.exactPercent(settings.level()),
                   Figures.plain(settings.alpha()),
                   Figures.exactPercent(settings.matchingLevel()))));
@@ -241,13 +245,18 @@ final class SharesAnalysis {
               Code.TEST_AND_INTERVAL,
               rejects
                   ? String.format(
-                      Locale.ROOT, "The %s test rejects the shares together, though each claimed share lies inside"
+                      Locale.ROOT,
+                      "The %s test rejects the shares together, though each claimed share lies inside"
                           + " its %s interval: small departures of several add up.",
-                      test.method(), interval.id())
+                      test.method(),
+                      interval.id())
                   : String.format(
-                      Locale.ROOT, "The %s test doesn't reject the shares together, though by the %s intervals %s"
+                      Locale.ROOT,
+                      "The %s test doesn't reject the shares together, though by the %s intervals %s"
                           + " lies outside. They ask different questions, and here the case is close.",
-                      test.method(), interval.id(), String.join(", ", outside()))));
+                      test.method(),
+                      interval.id(),
+                      String.join(", ", outside()))));
     }
   }
 
@@ -264,7 +273,8 @@ final class SharesAnalysis {
   private String conclusion() {
     boolean rejects = test.rejects(settings.alpha());
     return String.format(
-        Locale.ROOT, "%s%s: %s; %s, %s test at alpha %s.",
+        Locale.ROOT,
+        "%s%s: %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         rejects
             ? "the counts don't follow the claimed shares"
@@ -294,7 +304,8 @@ final class SharesAnalysis {
     double share = counts.tally(category).proportion();
     double claim = claimed.share(category);
     return String.format(
-        Locale.ROOT, "%s %s (%s against %s)",
+        Locale.ROOT,
+        "%s %s (%s against %s)",
         counts.levels().get(category),
         share < claim ? "below" : "above",
         Figures.percentBeside(share, claim),
@@ -320,7 +331,8 @@ final class SharesAnalysis {
             .toList()
             .get(category);
     return String.format(
-        Locale.ROOT, "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"
+        Locale.ROOT,
+        "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"
             + " interval)",
         departure(category),
         Figures.percentBeside(shown.lower(), shown.upper()),

@@ -31,8 +31,11 @@ public record SharesQuestion(
     if (claimed.size() != counts.size()) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "there must be one share for each of the %d categories (%s), got %d",
-              counts.size(), String.join(", ", counts.levels()), claimed.size()));
+              Locale.ROOT,
+              "there must be one share for each of the %d categories (%s), got %d",
+              counts.size(),
+              String.join(", ", counts.levels()),
+              claimed.size()));
     }
   }
 

@@ -106,7 +106,8 @@ final class StrataAnalysis {
         "expected counts",
         room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
         String.format(
-            Locale.ROOT, "over all strata the expected count is %s from the nearest it can get to; the"
+            Locale.ROOT,
+            "over all strata the expected count is %s from the nearest it can get to; the"
                 + " approximation wants at least 5",
             Figures.significant(room, 3)));
   }
@@ -140,7 +141,8 @@ final class StrataAnalysis {
           new Caution(
               Code.STRATA_DIFFER,
               String.format(
-                  Locale.ROOT, "Put together, the strata turn the association round: odds ratio %s instead of %s"
+                  Locale.ROOT,
+                  "Put together, the strata turn the association round: odds ratio %s instead of %s"
                       + " within strata. The groups are spread unevenly over the strata; trust the"
                       + " one within.",
                   Figures.significant(together.value(), 3),
@@ -167,7 +169,8 @@ final class StrataAnalysis {
             .map(
                 each ->
                     String.format(
-                        Locale.ROOT, " (%s interval %s to %s)",
+                        Locale.ROOT,
+                        " (%s interval %s to %s)",
                         Figures.exactPercent(each.level()),
                         Figures.significant(each.lower(), 3),
                         Figures.significant(each.upper(), 3)))
@@ -177,12 +180,14 @@ final class StrataAnalysis {
             .map(
                 each ->
                     String.format(
-                        Locale.ROOT, " The odds ratios of the strata %s (%s, breslow-day).",
+                        Locale.ROOT,
+                        " The odds ratios of the strata %s (%s, breslow-day).",
                         each.rejects(alpha) ? "differ" : "are not shown to differ",
                         Figures.pEquals(each.log10PValue())))
             .orElse("");
     return String.format(
-        Locale.ROOT, "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
+        Locale.ROOT,
+        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
             + " at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tables.rows().get(0),

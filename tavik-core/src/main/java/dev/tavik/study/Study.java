@@ -22,10 +22,11 @@ public record Study(String title, List<Question> questions) {
    * @return the answers, in the order of the questions
    */
   public StudyAnswer ask() {
-    return new StudyAnswer(title, IntStream.range(0, questions.size())
+    return new StudyAnswer(
+        title,
+        IntStream.range(0, questions.size())
             .mapToObj(
-                i ->
-                    Unanswered.orAnswer(questions.get(i), "", "", "question " + (i + 1) + ": "))
+                i -> Unanswered.orAnswer(questions.get(i), "", "", "question " + (i + 1) + ": "))
             .toList());
   }
 }

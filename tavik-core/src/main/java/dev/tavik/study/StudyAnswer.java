@@ -33,11 +33,13 @@ public record StudyAnswer(String title, List<Answer> answers) {
             new Caution(
                 Code.MANY_TESTS,
                 String.format(
-                    Locale.ROOT, "%d questions are tested, each at its own alpha. Of as many true nulls about one"
+                    Locale.ROOT,
+                    "%d questions are tested, each at its own alpha. Of as many true nulls about one"
                         + " in twenty is rejected by chance at 0.05; p-values are adjusted within a"
                         + " question that has groups, not over the study. Say beforehand which"
                         + " question decides, or divide alpha by %d.",
-                    tested, tested)));
+                    tested,
+                    tested)));
   }
 
   /** Whether a hypothesis was tested. */

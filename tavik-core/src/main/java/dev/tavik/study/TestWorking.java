@@ -152,8 +152,11 @@ final class TestWorking {
         "z",
         "(p - p0) / " + error,
         String.format(
-            Locale.ROOT, "(%s - %s) / %s",
-            number(tally.proportion()), Figures.plain(against), number(standardError())),
+            Locale.ROOT,
+            "(%s - %s) / %s",
+            number(tally.proportion()),
+            Figures.plain(against),
+            number(standardError())),
         number(z),
         "");
   }

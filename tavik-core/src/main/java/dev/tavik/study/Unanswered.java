@@ -35,8 +35,7 @@ public record Unanswered(String question, String label, String code, String mess
     } catch (OutOfMemoryError e) {
       throw e;
     } catch (RuntimeException | Error e) {
-      return new Unanswered(
-          kind, label, FAULT, where + "a fault in Tavik, not in your data: " + e);
+      return new Unanswered(kind, label, FAULT, where + "a fault in Tavik, not in your data: " + e);
     }
   }
 

@@ -87,7 +87,8 @@ public record WeighAnswer(WeighQuestion asked, List<Line> lines) implements Answ
             .min(Comparator.comparingDouble(each -> each.coverage().coverage()))
             .orElseThrow();
     return String.format(
-        Locale.ROOT, "With %s trials, %s intervals: nearest to their level is %s (true coverage %s), lowest covers %s"
+        Locale.ROOT,
+        "With %s trials, %s intervals: nearest to their level is %s (true coverage %s), lowest covers %s"
             + " (%s).",
         sizes,
         Figures.exactPercent(asked.level()),

@@ -25,6 +25,7 @@ public final class Tail {
 
   /** The logarithm of the smallest number. */
   private static final double NEAREST = -744;
+
   private static final double CLOSE = 1e-14;
   private static final long MOST_COUNT = 1_000_000_000_000L;
 
@@ -66,8 +67,7 @@ public final class Tail {
    */
   public static Tail t(double df) {
     requirePositive("df", df);
-    return new Tail(
-        "Student's t with " + degrees(df), new StudentShape(df));
+    return new Tail("Student's t with " + degrees(df), new StudentShape(df));
   }
 
   /**
@@ -79,8 +79,7 @@ public final class Tail {
    */
   public static Tail chiSquare(double df) {
     requirePositive("df", df);
-    return new Tail(
-        "chi-square with " + degrees(df), new ChiSquareShape(df, 0));
+    return new Tail("chi-square with " + degrees(df), new ChiSquareShape(df, 0));
   }
 
   /**
@@ -101,8 +100,10 @@ public final class Tail {
         ? chiSquare(df)
         : new Tail(
             String.format(
-                Locale.ROOT, "chi-square with %s and noncentrality %s",
-                degrees(df), Figures.plain(noncentrality)),
+                Locale.ROOT,
+                "chi-square with %s and noncentrality %s",
+                degrees(df),
+                Figures.plain(noncentrality)),
             new ChiSquareShape(df, noncentrality));
   }
 
@@ -119,7 +120,10 @@ public final class Tail {
     requirePositive("df", below);
     return new Tail(
         String.format(
-            Locale.ROOT, "F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
+            Locale.ROOT,
+            "F with %s and %s degrees of freedom",
+            Figures.plain(above),
+            Figures.plain(below)),
         new FisherShape(above, below));
   }
 
@@ -152,8 +156,10 @@ public final class Tail {
     Proportion.require("p", p);
     return new Tail(
         String.format(
-            Locale.ROOT, "the binomial distribution of %s trials at %s",
-            Figures.count(trials), Figures.exactPercent(p)),
+            Locale.ROOT,
+            "the binomial distribution of %s trials at %s",
+            Figures.count(trials),
+            Figures.exactPercent(p)),
         new CountShape(new Binomial(trials, DecimalFraction.of(p))));
   }
 
@@ -176,8 +182,11 @@ public final class Tail {
     }
     return new Tail(
         String.format(
-            Locale.ROOT, "the hypergeometric distribution of %s drawn from %s with %s successes",
-            Figures.count(drawn), Figures.count(population), Figures.count(successes)),
+            Locale.ROOT,
+            "the hypergeometric distribution of %s drawn from %s with %s successes",
+            Figures.count(drawn),
+            Figures.count(population),
+            Figures.count(successes)),
         new CountShape(new Hypergeometric(population, successes, drawn)));
   }
 

@@ -39,7 +39,9 @@ class LotTestTest {
               TestResult result = LotTest.EXACT.of(Tally.of(x, n), lot, hypothesis);
               double expected = pValue(lot, marked, n, x, alternative);
               errors.add(
-                  expected, result.pValue(), String.format(Locale.ROOT, "%d/%d, %d of %d", x, n, marked, lot));
+                  expected,
+                  result.pValue(),
+                  String.format(Locale.ROOT, "%d/%d, %d of %d", x, n, marked, lot));
             }
           }
         }

@@ -137,9 +137,11 @@ final class ComparePlanSpec {
     if (bases.isEmpty() != effects.isEmpty()) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "an interval of a difference is planned for both rates, %s and %s, or for neither, the"
+              Locale.ROOT,
+              "an interval of a difference is planned for both rates, %s and %s, or for neither, the"
                   + " worst case",
-              spec.name("base"), spec.name("expect")));
+              spec.name("base"),
+              spec.name("expect")));
     }
     List<DifferenceInterval> offered =
         List.of(DifferenceInterval.NEWCOMBE, DifferenceInterval.WALD);

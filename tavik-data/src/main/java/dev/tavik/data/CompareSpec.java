@@ -96,10 +96,12 @@ public final class CompareSpec {
       if (spec.has(word)) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s doesn't go with %s: of pairs only those count that were judged differently; hold"
+                Locale.ROOT,
+                "%s doesn't go with %s: of pairs only those count that were judged differently; hold"
                     + " them against one half, such as tavik rate 14/16 --against 50%% --bayes for"
                     + " 14 where only the first and 2 where only the second was a success",
-                spec.name(word), spec.name("paired")));
+                spec.name(word),
+                spec.name("paired")));
       }
     }
   }
@@ -133,7 +135,8 @@ public final class CompareSpec {
     if (sources.isEmpty()) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "nothing to compare: give tallies such as North=14/400 South=31/410, or %s with a row a"
+              Locale.ROOT,
+              "nothing to compare: give tallies such as North=14/400 South=31/410, or %s with a row a"
                   + " group, or %s with %s, %s and %s",
               spec.name("table"),
               spec.name("data"),
@@ -277,7 +280,8 @@ public final class CompareSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              Locale.ROOT, "%,d groups are too many to compare; at most %,d; %s",
+              Locale.ROOT,
+              "%,d groups are too many to compare; at most %,d; %s",
               groups.size(),
               CompareGroupsQuestion.MOST_GROUPS,
               spec.has("group")

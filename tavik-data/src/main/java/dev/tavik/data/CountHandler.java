@@ -141,9 +141,13 @@ final class CountHandler extends RowHandler {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              Locale.ROOT, "%s, line %d: column %s has a value of %s characters, too long for a"
+              Locale.ROOT,
+              "%s, line %d: column %s has a value of %s characters, too long for a"
                   + " classification; is it the column you meant?",
-              source(), line(), columnNames[place], Figures.count(length)));
+              source(),
+              line(),
+              columnNames[place],
+              Figures.count(length)));
     }
     int level = tables[place].number(buffer, offset, length);
     if (level >= MOST_LEVELS) {
@@ -193,7 +197,10 @@ final class CountHandler extends RowHandler {
   private boolean nearlyMatches(int place) {
     List<String> levels = tables[place].levels();
     for (; nearKnown[place] < levels.size(); nearKnown[place]++) {
-      if (levels.get(nearKnown[place]).strip().equalsIgnoreCase(levels.get(filter[place]).strip())) {
+      if (levels
+          .get(nearKnown[place])
+          .strip()
+          .equalsIgnoreCase(levels.get(filter[place]).strip())) {
         nearLevels[place].set(nearKnown[place]);
       }
     }
@@ -223,9 +230,12 @@ final class CountHandler extends RowHandler {
       throw new DataException(
           DataException.Code.MISSING,
           String.format(
-              Locale.ROOT, "%s, line %d, column %s has no value, and missing values were not to be accepted;"
+              Locale.ROOT,
+              "%s, line %d, column %s has no value, and missing values were not to be accepted;"
                   + " drop leaves such rows out, level counts them as a level",
-              source(), line, columnNames[place]));
+              source(),
+              line,
+              columnNames[place]));
     }
     part.missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
   }
@@ -263,17 +273,25 @@ final class CountHandler extends RowHandler {
     return new DataException(
         DataException.Code.COUNT,
         String.format(
-            Locale.ROOT, "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
-            source(), line(), columnNames[frequencyPlace], found));
+            Locale.ROOT,
+            "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
+            source(),
+            line(),
+            columnNames[frequencyPlace],
+            found));
   }
 
   private DataException tooManyLevels(int place) {
     return new DataException(
         DataException.Code.LEVEL,
         String.format(
-            Locale.ROOT, "%s, line %d: column %s has more than %s different values, too many for a"
+            Locale.ROOT,
+            "%s, line %d: column %s has more than %s different values, too many for a"
                 + " classification; is it the column you meant?",
-            source(), line(), columnNames[place], Figures.count(MOST_LEVELS)));
+            source(),
+            line(),
+            columnNames[place],
+            Figures.count(MOST_LEVELS)));
   }
 
   /** The counts, and the first column's levels in the order of the rows. */
@@ -336,8 +354,12 @@ final class CountHandler extends RowHandler {
         throw new DataException(
             DataException.Code.LEVEL,
             String.format(
-                Locale.ROOT, "%s: no row has %s=%s%s",
-                source(), columnNames[place], level, Names.hint(String.valueOf(level), others)));
+                Locale.ROOT,
+                "%s: no row has %s=%s%s",
+                source(),
+                columnNames[place],
+                level,
+                Names.hint(String.valueOf(level), others)));
       }
     }
   }

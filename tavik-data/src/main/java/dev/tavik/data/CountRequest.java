@@ -51,12 +51,14 @@ public record CountRequest(
    * @param column the column
    * @param level its level
    * @return the request
-   * @throws IllegalArgumentException if the column has a filter already: no row has two levels of it
+   * @throws IllegalArgumentException if the column has a filter already: no row has two levels of
+   *     it
    */
   public CountRequest where(String column, String level) {
     Map<String, String> more = new LinkedHashMap<>(filters);
     if (more.put(column, level) != null) {
-      throw new IllegalArgumentException("column " + column + " must be filtered once, got it twice");
+      throw new IllegalArgumentException(
+          "column " + column + " must be filtered once, got it twice");
     }
     return new CountRequest(columns, more, frequency, missing);
   }

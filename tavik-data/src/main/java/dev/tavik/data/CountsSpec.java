@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -162,13 +161,22 @@ final class CountsSpec {
         DataException.Code.LEVEL,
         matching.isEmpty()
             ? String.format(
-                Locale.ROOT, "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
+                Locale.ROOT,
+                "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
                     + " itself: 0/%d",
-                counts.source(), column, typed, Names.hint(typed, levels), counts.total())
+                counts.source(),
+                column,
+                typed,
+                Names.hint(typed, levels),
+                counts.total())
             : String.format(
-                Locale.ROOT, "%s: column %s has several levels that could be '%s': %s; write the one you mean"
+                Locale.ROOT,
+                "%s: column %s has several levels that could be '%s': %s; write the one you mean"
                     + " exactly",
-                counts.source(), column, typed, String.join(", ", matching)));
+                counts.source(),
+                column,
+                typed,
+                String.join(", ", matching)));
   }
 
   /** The tallies of each level of the second column. */

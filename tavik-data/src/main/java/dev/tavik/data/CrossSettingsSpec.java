@@ -53,7 +53,9 @@ final class CrossSettingsSpec {
     }
     return new CrossBayes.Settings(
         sampling == null ? SamplingPlan.TOTAL : SamplingPlan.of(sampling),
-        prior == null ? 1 : Numbers.positive(
+        prior == null
+            ? 1
+            : Numbers.positive(
                 spec.name("prior"), "one number above 0 for every cell, such as 1", prior));
   }
 

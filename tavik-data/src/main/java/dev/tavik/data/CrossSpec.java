@@ -104,7 +104,8 @@ public final class CrossSpec {
       throw new SpecException(
           sources.isEmpty()
               ? String.format(
-                  Locale.ROOT, "nothing to count: give %s \"12 5; 7 9\", or %s with a labelled table, or %s with %s"
+                  Locale.ROOT,
+                  "nothing to count: give %s \"12 5; 7 9\", or %s with a labelled table, or %s with %s"
                       + " and %s",
                   spec.name("cells"),
                   spec.name("table"),
@@ -147,8 +148,11 @@ public final class CrossSpec {
       if (spec.has(word) && !own) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s doesn't go with %s, which has %s; leave it out",
-                spec.name(word), spec.name(asked), String.join(" and ", tests)));
+                Locale.ROOT,
+                "%s doesn't go with %s, which has %s; leave it out",
+                spec.name(word),
+                spec.name(asked),
+                String.join(" and ", tests)));
       }
     }
   }
@@ -171,8 +175,12 @@ public final class CrossSpec {
       if (!cells.isEmpty() && line.size() != cells.get(0).size()) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s must have as many counts in every row; row 1 has %d, row %d has %d",
-                spec.name("cells"), cells.get(0).size(), cells.size() + 1, line.size()));
+                Locale.ROOT,
+                "%s must have as many counts in every row; row 1 has %d, row %d has %d",
+                spec.name("cells"),
+                cells.get(0).size(),
+                cells.size() + 1,
+                line.size()));
       }
       cells.add(line);
     }
@@ -187,8 +195,12 @@ public final class CrossSpec {
     if (cells.size() != cells.get(0).size()) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s with %s must have as many rows as columns, got %d and %d",
-              spec.name("cells"), spec.name("paired"), cells.size(), cells.get(0).size()));
+              Locale.ROOT,
+              "%s with %s must have as many rows as columns, got %d and %d",
+              spec.name("cells"),
+              spec.name("paired"),
+              cells.size(),
+              cells.get(0).size()));
     }
     List<String> levels = numbered("level", cells.size());
     return new Grid(levels, levels, cells);
@@ -333,8 +345,12 @@ public final class CrossSpec {
     if (!scores.isEmpty() && scores.size() != levels.size()) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s must be one a level, %d (%s), got %d",
-              spec.name(word), levels.size(), Names.listed(levels), scores.size()));
+              Locale.ROOT,
+              "%s must be one a level, %d (%s), got %d",
+              spec.name(word),
+              levels.size(),
+              Names.listed(levels),
+              scores.size()));
     }
   }
 
@@ -348,8 +364,11 @@ public final class CrossSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              Locale.ROOT, "%s needs the same levels in rows and columns, got %s and %s",
-              spec.name("paired"), Names.listed(grid.rows()), Names.listed(grid.columns())));
+              Locale.ROOT,
+              "%s needs the same levels in rows and columns, got %s and %s",
+              spec.name("paired"),
+              Names.listed(grid.rows()),
+              Names.listed(grid.columns())));
     }
     List<String> levels =
         spec.has("order") ? List.copyOf(all) : CountsSpec.ordered(List.copyOf(all));
@@ -387,7 +406,8 @@ public final class CrossSpec {
         throw new DataException(
             DataException.Code.LEVEL,
             String.format(
-                Locale.ROOT, "%s needs two rows and two columns, got %d (%s) and %d (%s); put levels together with"
+                Locale.ROOT,
+                "%s needs two rows and two columns, got %d (%s) and %d (%s); put levels together with"
                     + " %s, or keep two with %s",
                 spec.name("strata"),
                 grid.rows().size(),
@@ -419,8 +439,11 @@ public final class CrossSpec {
     return new StrataQuestion(
         counts.label(
             String.format(
-                Locale.ROOT, "%s by %s within %s",
-                counted.columns().get(0), counted.columns().get(1), counted.columns().get(2))),
+                Locale.ROOT,
+                "%s by %s within %s",
+                counted.columns().get(0),
+                counted.columns().get(1),
+                counted.columns().get(2))),
         new StratifiedTables(rowNames, columnNames, strata),
         empty,
         settings,

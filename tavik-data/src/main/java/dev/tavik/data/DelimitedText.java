@@ -190,6 +190,7 @@ public final class DelimitedText implements CountSource, OrderedSource {
     }
     return new DataException(
         DataException.Code.MALFORMED,
-        String.format(Locale.ROOT, "%s, record starting at line %d has %s", name, Math.max(1, line), found));
+        String.format(
+            Locale.ROOT, "%s, record starting at line %d has %s", name, Math.max(1, line), found));
   }
 }

@@ -163,8 +163,10 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              Locale.ROOT, "an association needs two rows and two columns with counts, got %d and %d",
-              full.rows.size(), full.columns.size()));
+              Locale.ROOT,
+              "an association needs two rows and two columns with counts, got %d and %d",
+              full.rows.size(),
+              full.columns.size()));
     }
     return new CrossTable(full.rows, full.columns, full.cells);
   }

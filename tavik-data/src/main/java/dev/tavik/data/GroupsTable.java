@@ -46,7 +46,8 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
       } else if (successes > trials) {
         throw malformed(
             String.format(
-                Locale.ROOT, "row '%s' has %d successes (%s) of %d (%s); successes can't be more than the total",
+                Locale.ROOT,
+                "row '%s' has %d successes (%s) of %d (%s); successes can't be more than the total",
                 name,
                 successes,
                 names(chosen),
@@ -106,8 +107,10 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
     if (others.isEmpty() || others.size() > 2) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s has the columns %s; success must name those that count as success",
-              table.source(), String.join(", ", table.columns())));
+              Locale.ROOT,
+              "%s has the columns %s; success must name those that count as success",
+              table.source(),
+              String.join(", ", table.columns())));
     }
     return List.of(others.get(0));
   }

@@ -28,7 +28,8 @@ record Header(String source, List<String> names) {
       throw new DataException(
           DataException.Code.COLUMN,
           String.format(
-              Locale.ROOT, "%s has %d columns that could be '%s' (numbers %s); give them different names",
+              Locale.ROOT,
+              "%s has %d columns that could be '%s' (numbers %s); give them different names",
               source,
               positions.size(),
               name,

@@ -29,9 +29,11 @@ final class OutlookSpec {
       if (spec.has(word) && !ofStudy && !WORDS.contains(word)) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s doesn't go with %s, which is about observations that are not made yet; leave it"
+                Locale.ROOT,
+                "%s doesn't go with %s, which is about observations that are not made yet; leave it"
                     + " out",
-                word.equals("tally") ? "a tally" : spec.name(word), spec.name("planned")));
+                word.equals("tally") ? "a tally" : spec.name(word),
+                spec.name("planned")));
       }
     }
     String against =

@@ -42,7 +42,8 @@ final class PairedSpec {
       if (spec.has(word)) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s doesn't go with %s: pairs are two columns of one file (%s with two columns, and"
+                Locale.ROOT,
+                "%s doesn't go with %s: pairs are two columns of one file (%s with two columns, and"
                     + " %s), or four counts (%s \"14 1; 2 211\"), and the null is no difference",
                 word.equals("tally") ? "a tally" : spec.name(word),
                 spec.name("paired"),
@@ -134,7 +135,8 @@ final class PairedSpec {
       if (spec.has(word) && !own) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s goes with two columns of pairs; for more there is cochran-q, and each two by"
+                Locale.ROOT,
+                "%s goes with two columns of pairs; for more there is cochran-q, and each two by"
                     + " mcnemar",
                 spec.name(word)));
       }
@@ -171,7 +173,8 @@ final class PairedSpec {
     if (columns.size() != 2 || columns.get(0).equals(columns.get(1))) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s with %s names two columns of the same units, such as %s, got '%s'",
+              Locale.ROOT,
+              "%s with %s names two columns of the same units, such as %s, got '%s'",
               spec.name("outcome"),
               spec.name("paired"),
               "first_inspector,second_inspector",

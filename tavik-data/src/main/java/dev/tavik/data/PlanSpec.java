@@ -296,8 +296,12 @@ public final class PlanSpec {
       if (sides != null && (named == Alternative.TWO_SIDED) != sides.equals("two-sided")) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s %s and %s %s contradict one another",
-                spec.name("sides"), sides, spec.name("alternative"), alternative));
+                Locale.ROOT,
+                "%s %s and %s %s contradict one another",
+                spec.name("sides"),
+                sides,
+                spec.name("alternative"),
+                alternative));
       }
       return named;
     }
@@ -312,7 +316,8 @@ public final class PlanSpec {
     if (directions.size() != 1) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s one-sided: %s; say %s less or greater",
+              Locale.ROOT,
+              "%s one-sided: %s; say %s less or greater",
               spec.name("sides"),
               directions.isEmpty()
                   ? "nothing expected says which side"

@@ -79,8 +79,11 @@ final class Ranges {
       if (ends.length != 3 || List.of(ends).contains("")) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s: a range needs both ends and a step, %s, got '%s'",
-                spec.name(word), example, part));
+                Locale.ROOT,
+                "%s: a range needs both ends and a step, %s, got '%s'",
+                spec.name(word),
+                example,
+                part));
       }
       range(spec.name(word), ends, parse, values);
     }
@@ -101,8 +104,12 @@ final class Ranges {
     if (to.compareTo(from) < 0 || step.signum() <= 0) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s: a range runs upwards, such as 200..2000:200, got '%s..%s:%s'",
-              name, ends[0], ends[1], ends[2]));
+              Locale.ROOT,
+              "%s: a range runs upwards, such as 200..2000:200, got '%s..%s:%s'",
+              name,
+              ends[0],
+              ends[1],
+              ends[2]));
     }
     for (BigDecimal value = from;
         value.compareTo(to) <= 0 && values.size() <= MOST;

@@ -123,8 +123,12 @@ public final class RateSpec {
     if (spec.has("group")) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s follows one rate; instead of %s keep one group with %s %s=LEVEL",
-              spec.name("sequence"), spec.name("group"), spec.name("where"), spec.text("group")));
+              Locale.ROOT,
+              "%s follows one rate; instead of %s keep one group with %s %s=LEVEL",
+              spec.name("sequence"),
+              spec.name("group"),
+              spec.name("where"),
+              spec.text("group")));
     }
   }
 
@@ -233,8 +237,12 @@ public final class RateSpec {
       throw new DataException(
           DataException.Code.LEVEL,
           String.format(
-              Locale.ROOT, "%s: column %s has %d levels, too many for a row each; name those that count with %s",
-              counted.source(), counted.columns().get(0), levels.size(), spec.name("success")));
+              Locale.ROOT,
+              "%s: column %s has %d levels, too many for a row each; name those that count with %s",
+              counted.source(),
+              counted.columns().get(0),
+              levels.size(),
+              spec.name("success")));
     }
     Map<String, Tally> tallies = new LinkedHashMap<>();
     levels.forEach(level -> tallies.put(level, counted.tally(0, Set.of(level))));

@@ -83,7 +83,8 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              Locale.ROOT, "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
+              Locale.ROOT,
+              "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
                   + " file of rows, with line ends?",
               source,
               getStartingLineNumber(),
@@ -157,7 +158,8 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
     return new DataException(
         DataException.Code.MALFORMED,
         String.format(
-            Locale.ROOT, "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
+            Locale.ROOT,
+            "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
                 + " delimiter, and give every row all its fields",
             source,
             getStartingLineNumber(),

@@ -64,9 +64,11 @@ public final class RowsInOrder {
         throw new DataException(
             DataException.Code.COUNT,
             String.format(
-                Locale.ROOT, "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
+                Locale.ROOT,
+                "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
                     + " the whole without a sequence",
-                source, Figures.count(MOST)));
+                source,
+                Figures.count(MOST)));
       }
       if (size == numbers.length) {
         numbers = Arrays.copyOf(numbers, 2 * size);

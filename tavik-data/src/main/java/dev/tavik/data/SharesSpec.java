@@ -91,9 +91,12 @@ public final class SharesSpec {
       throw new SpecException(
           sources.isEmpty()
               ? String.format(
-                  Locale.ROOT, "nothing to count: give counts such as ash=31 iron=22, or %s with a table of names"
+                  Locale.ROOT,
+                  "nothing to count: give counts such as ash=31 iron=22, or %s with a table of names"
                       + " and counts, or %s with %s",
-                  spec.name("table"), spec.name("data"), spec.name("outcome"))
+                  spec.name("table"),
+                  spec.name("data"),
+                  spec.name("outcome"))
               : "counts come from one place, not from "
                   + String.join(" and ", sources)
                   + "; leave one out");
@@ -161,8 +164,11 @@ public final class SharesSpec {
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              Locale.ROOT, "%s has %d columns of counts (%s); shares need one",
-              table.source(), table.columns().size(), String.join(", ", table.columns())));
+              Locale.ROOT,
+              "%s has %d columns of counts (%s); shares need one",
+              table.source(),
+              table.columns().size(),
+              String.join(", ", table.columns())));
     }
     Map<String, Long> named = new LinkedHashMap<>();
     for (int i = 0; i < table.rows().size(); i++) {
@@ -228,7 +234,8 @@ public final class SharesSpec {
     if (claimed.size() != named.size()) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s must have one share for each of the %d categories (%s), got %d",
+              Locale.ROOT,
+              "%s must have one share for each of the %d categories (%s), got %d",
               spec.name("against"),
               named.size(),
               String.join(", ", named.keySet()),
@@ -249,8 +256,11 @@ public final class SharesSpec {
     if (written.size() != categories && written.size() != 1) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s must have one parameter for each of the %d categories, or one for all, got %d",
-              spec.name("prior"), categories, written.size()));
+              Locale.ROOT,
+              "%s must have one parameter for each of the %d categories, or one for all, got %d",
+              spec.name("prior"),
+              categories,
+              written.size()));
     }
     List<Double> parameters = new ArrayList<>();
     for (String each : written) {
@@ -282,7 +292,8 @@ public final class SharesSpec {
       if (!shares.containsKey(level)) {
         throw new SpecException(
             String.format(
-                Locale.ROOT, "%s has no share for '%s'%s",
+                Locale.ROOT,
+                "%s has no share for '%s'%s",
                 spec.name("against"),
                 level,
                 from == null ? "" : ", which occurs in " + from.data()));

@@ -127,8 +127,7 @@ public final class StudyFile {
           values.put(key, said);
         }
       }
-      Question made =
-          known.maker().apply(new Spec(values, Spec.Wording.KEY), this::openBeside);
+      Question made = known.maker().apply(new Spec(values, Spec.Wording.KEY), this::openBeside);
       return () -> Unanswered.orAnswer(made, kind, label, place(number));
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
@@ -155,9 +154,7 @@ public final class StudyFile {
   }
 
   private Question unanswered(int number, String kind, String label, String code, String message) {
-    Unanswered answer =
-        new Unanswered(
-            kind, label, code, place(number) + message);
+    Unanswered answer = new Unanswered(kind, label, code, place(number) + message);
     return () -> answer;
   }
 
@@ -178,8 +175,7 @@ public final class StudyFile {
       items
           .nodes()
           .forEach(
-              each ->
-                  texts.add(each instanceof Items cells ? row(key, cells) : scalar(key, each)));
+              each -> texts.add(each instanceof Items cells ? row(key, cells) : scalar(key, each)));
     } else if (node instanceof Keys keys) {
       keys.nodes().forEach((name, each) -> texts.add(name + "=" + scalar(key, each)));
     } else {
@@ -193,9 +189,7 @@ public final class StudyFile {
 
   /** A row of cells. */
   private static String row(String key, Items cells) {
-    return cells.nodes().stream()
-        .map(each -> scalar(key, each))
-        .collect(Collectors.joining(" "));
+    return cells.nodes().stream().map(each -> scalar(key, each)).collect(Collectors.joining(" "));
   }
 
   private static String scalar(String key, Node node) {

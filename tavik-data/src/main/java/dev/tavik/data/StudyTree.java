@@ -107,7 +107,12 @@ final class StudyTree {
     if (node == null) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          String.format(Locale.ROOT, "%s uses *%s, but nothing before it is marked &%s", name, anchor, anchor));
+          String.format(
+              Locale.ROOT,
+              "%s uses *%s, but nothing before it is marked &%s",
+              name,
+              anchor,
+              anchor));
     }
     return node;
   }
@@ -161,7 +166,8 @@ final class StudyTree {
             .filter(line -> !line.isBlank() && !line.startsWith(" "))
             .collect(Collectors.joining(", "));
     return lines
-        .replaceAll("\\s*\\([^()]*(?:Feature|Read|`|JsonParser)[^()]*(?:\\([^()]*\\))?[^()]*\\)", "")
+        .replaceAll(
+            "\\s*\\([^()]*(?:Feature|Read|`|JsonParser)[^()]*(?:\\([^()]*\\))?[^()]*\\)", "")
         .replaceAll("[,;:]? (?:enable|use) `?Json\\w*Feature\\S*.*", "");
   }
 }

@@ -125,7 +125,8 @@ final class TablePlanSpec {
     if (used.size() != 1) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "a table is described by one of %s 6, %s 3x4 and %s 4, got %s",
+              Locale.ROOT,
+              "a table is described by one of %s 6, %s 3x4 and %s 4, got %s",
               spec.name("df"),
               spec.name("shape"),
               spec.name("categories"),
@@ -199,9 +200,11 @@ final class TablePlanSpec {
     if (!counts && Math.abs(total.doubleValue() - 1) > WHOLE) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "%s must be probabilities that add up to 1 (100%%), or whole counts of a pilot; these"
+              Locale.ROOT,
+              "%s must be probabilities that add up to 1 (100%%), or whole counts of a pilot; these"
                   + " add up to %s",
-              spec.name("cells"), Figures.exactPercent(total.doubleValue())));
+              spec.name("cells"),
+              Figures.exactPercent(total.doubleValue())));
     }
     Effect effect =
         Effect.ofCells(
@@ -250,9 +253,12 @@ final class TablePlanSpec {
     return new Caution(
         Caution.Code.PILOT_EFFECT,
         String.format(
-            Locale.ROOT, "w = %s comes from %s (%s observations). A pilot tends to show an effect larger than it"
+            Locale.ROOT,
+            "w = %s comes from %s (%s observations). A pilot tends to show an effect larger than it"
                 + " is; plan for a smaller one too.",
-            Figures.significant(w, 3), source, Figures.count(total)));
+            Figures.significant(w, 3),
+            source,
+            Figures.count(total)));
   }
 
   Question trend() {

@@ -82,7 +82,8 @@ public final class TailSpec {
     if (asked != 1) {
       throw new SpecException(
           String.format(
-              Locale.ROOT, "a tail is asked for by one of %s X, %s A,B and %s P, got %s",
+              Locale.ROOT,
+              "a tail is asked for by one of %s X, %s A,B and %s P, got %s",
               spec.name("value"),
               spec.name("between"),
               spec.name("area"),
@@ -132,8 +133,11 @@ public final class TailSpec {
       case "binomial" -> spec.name("n") + " 400 and " + spec.name("p") + " 5%";
       case "hypergeometric" ->
           String.format(
-              Locale.ROOT, "%s 500, %s 25 and %s 60",
-              spec.name("population"), spec.name("successes"), spec.name("n"));
+              Locale.ROOT,
+              "%s 500, %s 25 and %s 60",
+              spec.name("population"),
+              spec.name("successes"),
+              spec.name("n"));
       case "beta" -> spec.name("shape") + " 2,38";
       default -> spec.name("mean") + " 3.5";
     };

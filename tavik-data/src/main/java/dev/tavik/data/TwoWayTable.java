@@ -39,6 +39,7 @@ record TwoWayTable(
   /** Thousands, set apart by one and the same sign; the rest after the first is in group 2. */
   private static final Pattern GROUPED =
       Pattern.compile("[1-9]\\d{0,2}([,.'\u2019 \u00a0\u202f])\\d{3}((?:\\1\\d{3}){0,4})");
+
   private static final Pattern PERCENTAGE = Pattern.compile("\\d{1,18}(?:[.,]\\d{1,18})?\\s*%");
 
   /** A count with its percent behind it, {@code 12 (35.3%)}. */
@@ -116,9 +117,12 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                Locale.ROOT, "%s, line %d has only '%s', which looks like a count; a table has a line with the names"
+                Locale.ROOT,
+                "%s, line %d has only '%s', which looks like a count; a table has a line with the names"
                     + " of the columns above its counts, and a name at the start of each row",
-                source, line.getStartingLineNumber(), field(line, place)));
+                source,
+                line.getStartingLineNumber(),
+                field(line, place)));
       }
       head++;
     }
@@ -136,10 +140,13 @@ record TwoWayTable(
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              Locale.ROOT, "%s, line %d (%s) looks like a row of counts, where the names of the columns should"
+              Locale.ROOT,
+              "%s, line %d (%s) looks like a row of counts, where the names of the columns should"
                   + " stand; put a line of names above it, or, if these numbers are names, leave the"
                   + " corner before them blank",
-              source, line.getStartingLineNumber(), String.join(", ", header)));
+              source,
+              line.getStartingLineNumber(),
+              String.join(", ", header)));
     }
   }
 
@@ -171,9 +178,11 @@ record TwoWayTable(
       throw new DataException(
           DataException.Code.COUNT,
           String.format(
-              Locale.ROOT, "%s: every count is written like '%s', which may mean a fraction; a table holds whole"
+              Locale.ROOT,
+              "%s: every count is written like '%s', which may mean a fraction; a table holds whole"
                   + " counts: write them without separators of thousands",
-              source, counts.get(0)));
+              source,
+              counts.get(0)));
     }
   }
 
@@ -264,9 +273,11 @@ record TwoWayTable(
       throw malformed(
           line,
           String.format(
-              Locale.ROOT, "has %d fields, the names of columns make %d; a number with a comma inside must stand"
+              Locale.ROOT,
+              "has %d fields, the names of columns make %d; a number with a comma inside must stand"
                   + " in quotes",
-              line.getFieldCount(), width));
+              line.getFieldCount(),
+              width));
     }
     List<Long> counts = new ArrayList<>();
     for (int column = 1; column < width; column++) {
@@ -294,7 +305,8 @@ record TwoWayTable(
     throw new DataException(
         DataException.Code.COUNT,
         String.format(
-            Locale.ROOT, "%s, line %d, column %s has '%s'%s; a table holds whole counts",
+            Locale.ROOT,
+            "%s, line %d, column %s has '%s'%s; a table holds whole counts",
             source,
             line.getStartingLineNumber(),
             columns.get(column - 1),
@@ -346,7 +358,8 @@ record TwoWayTable(
           throw new DataException(
               DataException.Code.COUNT,
               String.format(
-                  Locale.ROOT, "%s: row '%s' has %s in column %s; a table holds whole counts%s",
+                  Locale.ROOT,
+                  "%s: row '%s' has %s in column %s; a table holds whole counts%s",
                   source,
                   rows.get(keptRows.get(i)),
                   kept.get(i).get(j) == BLANK ? "nothing" : "a percent",
@@ -378,9 +391,12 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.COUNT,
             String.format(
-                Locale.ROOT, "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take it"
+                Locale.ROOT,
+                "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take it"
                     + " out",
-                source, what, names.get(i)));
+                source,
+                what,
+                names.get(i)));
       }
     }
   }
@@ -399,9 +415,11 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                Locale.ROOT, "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or put"
+                Locale.ROOT,
+                "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or put"
                     + " it first if it is a level of its own",
-                source, rows.get(last)));
+                source,
+                rows.get(last)));
       }
       return this;
     }
@@ -414,9 +432,14 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                Locale.ROOT, "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
+                Locale.ROOT,
+                "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
                     + " or give the row another name if it is a group",
-                source, rows.get(last), cells.get(last).get(column), columns.get(column), sum));
+                source,
+                rows.get(last),
+                cells.get(last).get(column),
+                columns.get(column),
+                sum));
       }
     }
     List<String> found = new ArrayList<>(totals);
@@ -437,9 +460,11 @@ record TwoWayTable(
         throw new DataException(
             DataException.Code.MALFORMED,
             String.format(
-                Locale.ROOT, "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
+                Locale.ROOT,
+                "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
                     + " out, or put it first if it is a level of its own",
-                source, columns.get(last)));
+                source,
+                columns.get(last)));
       }
       return this;
     }
@@ -447,9 +472,11 @@ record TwoWayTable(
       throw new DataException(
           DataException.Code.MALFORMED,
           String.format(
-              Locale.ROOT, "%s: column '%s' isn't the sum of the others in every row; mend the table, or give the"
+              Locale.ROOT,
+              "%s: column '%s' isn't the sum of the others in every row; mend the table, or give the"
                   + " column another name if it is a level",
-              source, columns.get(last)));
+              source,
+              columns.get(last)));
     }
     List<String> found = new ArrayList<>(totals);
     found.add("column " + columns.get(last));

@@ -112,9 +112,11 @@ final class Utf8Reader extends Reader {
     int bad = pending.hasRemaining() ? pending.get(pending.position()) & 0xFF : 0;
     return encoding(
         String.format(
-            Locale.ROOT, "is not UTF-8: line %d has the byte 0x%02X. It may be Windows-1252 or Latin-1; save it"
+            Locale.ROOT,
+            "is not UTF-8: line %d has the byte 0x%02X. It may be Windows-1252 or Latin-1; save it"
                 + " as UTF-8",
-            line, bad));
+            line,
+            bad));
   }
 
   private DataException encoding(String found) {

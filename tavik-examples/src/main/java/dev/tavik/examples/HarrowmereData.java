@@ -89,7 +89,13 @@ public final class HarrowmereData {
     kilns.forEach(
         (kiln, counts) ->
             text.append(
-                String.format(Locale.ROOT, "%s,%d,%d,%d\n", kiln, counts[0], counts[1], counts[0] + counts[1])));
+                String.format(
+                    Locale.ROOT,
+                    "%s,%d,%d,%d\n",
+                    kiln,
+                    counts[0],
+                    counts[1],
+                    counts[0] + counts[1])));
     return text.toString();
   }
 

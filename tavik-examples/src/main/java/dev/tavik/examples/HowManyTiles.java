@@ -49,7 +49,8 @@ public final class HowManyTiles {
         CompareDesign.of(TwoProportionTest.FISHER, 0.08, Hypothesis.twoSided(0), 0.05)
             .withTheory(Theory.EXACT);
     out.printf(
-        Locale.ROOT, "%nWith %d tiles of each firing Fisher's exact test has a power of %.1f%% to find a fall to"
+        Locale.ROOT,
+        "%nWith %d tiles of each firing Fisher's exact test has a power of %.1f%% to find a fall to"
             + " 4.5%%,%nand rejects a true null in %.1f%%.%n",
         needed.sizes().first(),
         100 * exact.at(needed.sizes()).at(0.045),
@@ -57,8 +58,12 @@ public final class HowManyTiles {
 
     List<Double> found = DetectableEffect.of(cracks, Sizes.of(day, day), 0.8);
     out.printf(
-        Locale.ROOT, "One day's %d and %d would find no less than a fall to %.1f%% or a rise to %.1f%%.%n",
-        day, day, 100 * found.get(0), 100 * found.get(1));
+        Locale.ROOT,
+        "One day's %d and %d would find no less than a fall to %.1f%% or a rise to %.1f%%.%n",
+        day,
+        day,
+        100 * found.get(0),
+        100 * found.get(1));
     return needed;
   }
 }

@@ -47,7 +47,8 @@ public final class SeeTheNullWorld {
     out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
     double z = Objects.requireNonNull(question.ask().tests().get(0).statistic()).value();
     out.printf(
-        Locale.ROOT, "%nz-pooled takes its p from the normal curve: twice %.4f. Counts of a few warped tiles don't"
+        Locale.ROOT,
+        "%nz-pooled takes its p from the normal curve: twice %.4f. Counts of a few warped tiles don't"
             + " follow that curve closely.%n",
         Math.exp(Math.min(Tail.normal(0, 1).logLower(z), Tail.normal(0, 1).logUpper(z))));
     return answer;

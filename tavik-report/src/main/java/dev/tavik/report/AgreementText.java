@@ -19,7 +19,9 @@ final class AgreementText {
   void write(AgreementAnswer answer) {
     TextReport.verdict(lines, answer.conclusion());
     SquareTable table = answer.table();
-    lines.heading(String.format(Locale.ROOT, "Observed: rows %s, columns %s", answer.first(), answer.second()));
+    lines.heading(
+        String.format(
+            Locale.ROOT, "Observed: rows %s, columns %s", answer.first(), answer.second()));
     CellBlocks.withTotals(table.levels(), table.levels())
         .write(lines, (i, j) -> observed(table, i, j));
     TextReport.source(lines, answer.from());

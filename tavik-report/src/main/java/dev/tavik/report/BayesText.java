@@ -70,7 +70,8 @@ final class BayesText {
             .map(
                 stop ->
                     String.format(
-                        Locale.ROOT, "Most for the %s after %s: %s times.",
+                        Locale.ROOT,
+                        "Most for the %s after %s: %s times.",
                         side,
                         Figures.count(stop.observations()),
                         RateBayes.times(stop.logBayesFactor())))
@@ -131,8 +132,11 @@ final class BayesText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "The probability that %s is higher than %s is %s.",
-            answer.first().name(), answer.second().name(), probability(bayes.probabilityAbove())));
+            Locale.ROOT,
+            "The probability that %s is higher than %s is %s.",
+            answer.first().name(),
+            answer.second().name(),
+            probability(bayes.probabilityAbove())));
     inside(
         bayes.region(),
         bayes.probabilityInside(),
@@ -239,8 +243,10 @@ final class BayesText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "The probability that the rate is above %s is %s.",
-            against, probability(bayes.probabilityAbove())));
+            Locale.ROOT,
+            "The probability that the rate is above %s is %s.",
+            against,
+            probability(bayes.probabilityAbove())));
     inside(bayes.region(), bayes.probabilityInside(), Figures::exactPercent, "it");
   }
 
@@ -254,7 +260,8 @@ final class BayesText {
           "  ",
           "  ",
           String.format(
-              Locale.ROOT, "The probability that %s is %s is %s.",
+              Locale.ROOT,
+              "The probability that %s is %s is %s.",
               what,
               region.low() == -1
                   ? "below " + written.apply(region.high())

@@ -69,9 +69,11 @@ final class CompareGroupsText {
         "",
         "",
         String.format(
-            Locale.ROOT, "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
+            Locale.ROOT,
+            "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
                 + " adjusted for the number of pairs.",
-            first.preference().test(), first.preference().interval()));
+            first.preference().test(),
+            first.preference().interval()));
   }
 
   /** A row a group; of very many those with the highest and the lowest rates. */
@@ -85,8 +87,11 @@ final class CompareGroupsText {
     CompareText.observed(
         lines,
         String.format(
-            Locale.ROOT, "Observed, the %d highest and the %d lowest rates of %s groups; all with --out FILE",
-            half, half, Figures.count(groups.size())),
+            Locale.ROOT,
+            "Observed, the %d highest and the %d lowest rates of %s groups; all with --out FILE",
+            half,
+            half,
+            Figures.count(groups.size())),
         Selection.ends(groups, group -> group.tally().proportion()));
   }
 
@@ -94,18 +99,17 @@ final class CompareGroupsText {
   private void clearest(CompareGroupsAnswer answer) {
     List<CompareAnswer> shown =
         Selection.first(
-            answer.pairs(),
-            Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
+            answer.pairs(), Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
     lines.heading(
         String.format(
-            Locale.ROOT, "The %d pairs of %s with the smallest p: %s",
+            Locale.ROOT,
+            "The %d pairs of %s with the smallest p: %s",
             shown.size(),
             Figures.count(answer.pairs().size()),
             CompareText.claim(answer.settings(), "the first", "the second")));
     boolean points = answer.pairs().get(0).preferredInterval().quantity() == Quantity.DIFFERENCE;
     TextTable table =
-        new TextTable(
-            Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.POINT, Align.LEFT);
+        new TextTable(Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.POINT, Align.LEFT);
     table.header("", points ? "points" : "times", "", "", "Holm p", "adjusted");
     for (CompareAnswer pair : shown) {
       Interval interval = twoSided(pair);
@@ -196,8 +200,7 @@ final class CompareGroupsText {
   /** The differences; ratios and odds ratios where their intervals were asked for. */
   private void intervals(CompareGroupsAnswer answer) {
     Set<Quantity> asked = new LinkedHashSet<>();
-    boolean chosen =
-        !answer.settings().intervals().equals(CompareSettings.usual().intervals());
+    boolean chosen = !answer.settings().intervals().equals(CompareSettings.usual().intervals());
     for (ComparisonInterval interval : answer.settings().intervals()) {
       if (chosen || interval.quantity() == Quantity.DIFFERENCE) {
         asked.add(interval.quantity());
@@ -243,7 +246,9 @@ final class CompareGroupsText {
             .findFirst()
             .orElseThrow()
             .value();
-    return quantity == Quantity.DIFFERENCE ? CompareText.pointsOf(value) : CompareText.number(value);
+    return quantity == Quantity.DIFFERENCE
+        ? CompareText.pointsOf(value)
+        : CompareText.number(value);
   }
 
   /** Conditions that fail, pair by pair; those that hold in one line; what the data can't say. */

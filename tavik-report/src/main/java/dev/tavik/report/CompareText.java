@@ -49,7 +49,8 @@ final class CompareText {
     lines.command(
         "As a table",
         String.format(
-            Locale.ROOT, "tavik cross --cells \"%d %d; %d %d\"",
+            Locale.ROOT,
+            "tavik cross --cells \"%d %d; %d %d\"",
             answer.first().tally().successes(),
             answer.first().tally().failures(),
             answer.second().tally().successes(),
@@ -115,16 +116,24 @@ final class CompareText {
     }
     String found =
         String.format(
-            Locale.ROOT, "number needed: %s has one success %s in %s",
-            one, needed.value() < 0 ? "fewer" : "more", trials(needed.value()));
+            Locale.ROOT,
+            "number needed: %s has one success %s in %s",
+            one,
+            needed.value() < 0 ? "fewer" : "more",
+            trials(needed.value()));
     if (!needed.throughInfinity()) {
       double near = Math.min(Math.abs(needed.lower()), Math.abs(needed.upper()));
       double far = Math.max(Math.abs(needed.lower()), Math.abs(needed.upper()));
-      return String.format(Locale.ROOT, "%s (%s to %s; %s)", found, trials(near), trials(far), source);
+      return String.format(
+          Locale.ROOT, "%s (%s to %s; %s)", found, trials(near), trials(far), source);
     }
     return String.format(
-        Locale.ROOT, "%s (from one fewer in %s through no difference, infinity, to one more in %s; %s)",
-        found, trials(needed.lower()), trials(needed.upper()), source);
+        Locale.ROOT,
+        "%s (from one fewer in %s through no difference, infinity, to one more in %s; %s)",
+        found,
+        trials(needed.lower()),
+        trials(needed.upper()),
+        source);
   }
 
   private static String trials(double value) {
@@ -163,8 +172,10 @@ final class CompareText {
             "  ",
             "  ",
             String.format(
-                Locale.ROOT, "%s: p is largest at a common proportion of %s.",
-                test.method(), Figures.finePercent(nuisance)));
+                Locale.ROOT,
+                "%s: p is largest at a common proportion of %s.",
+                test.method(),
+                Figures.finePercent(nuisance)));
       }
     }
     refused(answer);
@@ -195,8 +206,10 @@ final class CompareText {
       table.row(
           each.result().method(),
           String.format(
-              Locale.ROOT, "%s %s points",
-              greater ? "above" : "below", Figures.exactPoints(each.hypothesis().against())),
+              Locale.ROOT,
+              "%s %s points",
+              greater ? "above" : "below",
+              Figures.exactPoints(each.hypothesis().against())),
           statistic(each.result(), answer),
           Figures.pValue(each.result().log10PValue()),
           each.result().rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
@@ -210,14 +223,20 @@ final class CompareText {
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
-          Locale.ROOT, "null, they differ by %s points or more; alternative, by less%s",
-          Figures.exactPoints(margin), alpha);
+          Locale.ROOT,
+          "null, they differ by %s points or more; alternative, by less%s",
+          Figures.exactPoints(margin),
+          alpha);
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       boolean greater = settings.hypothesis().alternative() == Alternative.GREATER;
       return String.format(
-          Locale.ROOT, "null, %s is %s by %s points or more; alternative, it is not%s",
-          one, greater ? "lower" : "higher", Figures.exactPoints(margin), alpha);
+          Locale.ROOT,
+          "null, %s is %s by %s points or more; alternative, it is not%s",
+          one,
+          greater ? "lower" : "higher",
+          Figures.exactPoints(margin),
+          alpha);
     }
     double against = settings.hypothesis().against();
     if (against == 0) {
@@ -236,8 +255,13 @@ final class CompareText {
           case GREATER -> "it is higher";
         };
     return String.format(
-        Locale.ROOT, "null, %s minus %s is %s points; alternative, %s%s",
-        one, two, Figures.exactPoints(against), alternative, alpha);
+        Locale.ROOT,
+        "null, %s minus %s is %s points; alternative, %s%s",
+        one,
+        two,
+        Figures.exactPoints(against),
+        alternative,
+        alpha);
   }
 
   private static String statistic(TestResult test, CompareAnswer answer) {

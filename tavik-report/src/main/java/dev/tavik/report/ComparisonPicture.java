@@ -56,14 +56,18 @@ final class ComparisonPicture {
       panels.add(
           new IntervalPanel(
               String.format(
-                  Locale.ROOT, "%s against %s, as a ratio", answer.first().name(), answer.second().name()),
+                  Locale.ROOT,
+                  "%s against %s, as a ratio",
+                  answer.first().name(),
+                  answer.second().name()),
               Scale.TIMES,
               ratios,
               List.of(1.0)));
     }
     String title =
         String.format(
-            Locale.ROOT, "%s%s against %s",
+            Locale.ROOT,
+            "%s%s against %s",
             answer.label().isEmpty() ? "" : answer.label() + ": ",
             IntervalPicture.shortened(answer.first().name()),
             IntervalPicture.shortened(answer.second().name()));
@@ -79,7 +83,8 @@ final class ComparisonPicture {
 
   private static String subtitle(CompareAnswer answer) {
     return String.format(
-        Locale.ROOT, "%s intervals; rates with Wilson's; %s test, %s: %s",
+        Locale.ROOT,
+        "%s intervals; rates with Wilson's; %s test, %s: %s",
         Figures.exactPercent(answer.settings().level()),
         answer.preference().test(),
         answer.settings().show() == Show.DIFFERENCE
@@ -114,7 +119,8 @@ final class ComparisonPicture {
   private static IntervalRow rate(String name, Tally tally, Interval interval) {
     return new IntervalRow(
         String.format(
-            Locale.ROOT, "%s  %s of %s",
+            Locale.ROOT,
+            "%s  %s of %s",
             IntervalPicture.shortened(name),
             Figures.count(tally.successes()),
             Figures.count(tally.trials())),
@@ -197,7 +203,9 @@ final class ComparisonPicture {
       boolean difference = quantity == Quantity.DIFFERENCE;
       panels.add(
           new IntervalPanel(
-              difference ? "difference, in percentage points" : "the first against the second, as a ratio",
+              difference
+                  ? "difference, in percentage points"
+                  : "the first against the second, as a ratio",
               difference ? Scale.POINTS : Scale.TIMES,
               rows,
               difference ? references(answer.settings()) : List.of(1.0)));
@@ -209,15 +217,18 @@ final class ComparisonPicture {
                 : ", by " + answer.from().group());
     String subtitle =
         String.format(
-            Locale.ROOT, "%s intervals, rates with Wilson's; all groups together %s%s",
+            Locale.ROOT,
+            "%s intervals, rates with Wilson's; all groups together %s%s",
             Figures.exactPercent(answer.settings().level()),
             Figures.pEquals(answer.overall().get(0).log10PValue()),
             pairs.isEmpty()
                 ? ""
                 : String.format(
-                    Locale.ROOT, "; %spairs by %s, p adjusted by Holm's method",
+                    Locale.ROOT,
+                    "; %spairs by %s, p adjusted by Holm's method",
                     rows.size() < answer.pairs().size()
-                        ? String.format(Locale.ROOT, "%d of %,d ", rows.size(), answer.pairs().size())
+                        ? String.format(
+                            Locale.ROOT, "%d of %,d ", rows.size(), answer.pairs().size())
                         : "",
                     pairs.get(0).preference().test()));
     return new IntervalChart(title, subtitle, panels).picture();
@@ -243,14 +254,16 @@ final class ComparisonPicture {
     }
     String title =
         String.format(
-            Locale.ROOT, "%s%s against %s, the same %s units",
+            Locale.ROOT,
+            "%s%s against %s, the same %s units",
             answer.label().isEmpty() ? "" : answer.label() + ": ",
             IntervalPicture.shortened(answer.first()),
             IntervalPicture.shortened(answer.second()),
             Figures.count(answer.tally().pairs()));
     String subtitle =
         String.format(
-            Locale.ROOT, "%s intervals; %d discordant pairs; %s test, %s: %s",
+            Locale.ROOT,
+            "%s intervals; %d discordant pairs; %s test, %s: %s",
             Figures.exactPercent(answer.settings().level()),
             answer.tally().discordant(),
             answer.preference().test(),

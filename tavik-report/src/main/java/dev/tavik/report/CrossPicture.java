@@ -139,9 +139,11 @@ public final class CrossPicture {
     if (table.rows().size() > MOST_ROWS) {
       throw new IllegalArgumentException(
           String.format(
-              Locale.ROOT, "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
+              Locale.ROOT,
+              "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
                   + " columns",
-              MOST_ROWS, table.rows().size()));
+              MOST_ROWS,
+              table.rows().size()));
     }
   }
 
@@ -159,8 +161,10 @@ public final class CrossPicture {
   private static String verdict(CrossAnswer answer) {
     TestResult test = answer.preferredTest();
     return String.format(
-        Locale.ROOT, "%s test: %s; each band is a row of the table, 100%% wide, with its total",
-        test.method(), Figures.pEquals(test.log10PValue()));
+        Locale.ROOT,
+        "%s test: %s; each band is a row of the table, 100%% wide, with its total",
+        test.method(),
+        Figures.pEquals(test.log10PValue()));
   }
 
   private static String signed(double residual) {

@@ -173,8 +173,11 @@ final class CrossText {
   private void rates(CompareAnswer comparison) {
     lines.heading(
         String.format(
-            Locale.ROOT, "As rates of %s: %s against %s",
-            comparison.label(), comparison.first().name(), comparison.second().name()));
+            Locale.ROOT,
+            "As rates of %s: %s against %s",
+            comparison.label(),
+            comparison.first().name(),
+            comparison.second().name()));
     TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.POINT, Align.LEFT, Align.POINT);
     for (Quantity quantity : List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO)) {
       for (Estimate estimate : comparison.estimates()) {
@@ -198,7 +201,8 @@ final class CrossText {
     lines.command(
         "With a direction",
         String.format(
-            Locale.ROOT, "tavik compare \"%s=%s\" \"%s=%s\"",
+            Locale.ROOT,
+            "tavik compare \"%s=%s\" \"%s=%s\"",
             comparison.first().name(),
             comparison.first().tally(),
             comparison.second().name(),

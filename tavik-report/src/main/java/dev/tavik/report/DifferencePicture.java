@@ -106,7 +106,8 @@ final class DifferencePicture {
     NumberAxis axis =
         ChartStyle.axis(
             String.format(
-                Locale.ROOT, "%s, in points; shaded: %s credible interval, %s to %s",
+                Locale.ROOT,
+                "%s, in points; shaded: %s credible interval, %s to %s",
                 answer.order(),
                 Figures.exactPercent(interval().level()),
                 CompareText.pointsOf(interval().lower()),
@@ -139,7 +140,8 @@ final class DifferencePicture {
     boolean besideNone = low < 0 && high > 0;
     beside(
         String.format(
-            Locale.ROOT, "%s: probability %s",
+            Locale.ROOT,
+            "%s: probability %s",
             region.low() == -1 || region.high() == 1 ? "good enough" : "as good as none",
             BayesText.probability(inside)),
         besideNone ? 0 : (low + high) / 2,
@@ -196,7 +198,8 @@ final class DifferencePicture {
     String subject =
         answer.label().isEmpty() ? "What to believe" : answer.label() + ": what to believe";
     return String.format(
-        Locale.ROOT, "%s of the difference after %s of %s and %s of %s",
+        Locale.ROOT,
+        "%s of the difference after %s of %s and %s of %s",
         subject,
         Figures.count(answer.first().tally().successes()),
         Figures.count(answer.first().tally().trials()),
@@ -206,7 +209,8 @@ final class DifferencePicture {
 
   private String subtitle() {
     return String.format(
-        Locale.ROOT, "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
+        Locale.ROOT,
+        "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
         bayes.prior(),
         RateBayes.times(bayes.logBayesFactor()),
         bayes.logBayesFactor() < 0

@@ -36,9 +36,11 @@ final class ErrorsPicture {
                 () ->
                     new IllegalArgumentException(
                         String.format(
-                            Locale.ROOT, "the picture of both errors is of one test by the normal distribution or"
+                            Locale.ROOT,
+                            "the picture of both errors is of one test by the normal distribution or"
                                 + " of chi-square, not of %s (%s)",
-                            design.test(), design.theory().id())));
+                            design.test(),
+                            design.theory().id())));
     this.table = design instanceof TableDesign;
     this.scale = table ? 1 : 100;
     this.none = curve("null", errors.underNull());
@@ -106,7 +108,8 @@ final class ErrorsPicture {
     return plot.picture(
         title,
         String.format(
-            Locale.ROOT, "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
+            Locale.ROOT,
+            "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
                 + " %s",
             Figures.plain(design.alpha()),
             Figures.chance(1 - plan.power()),

@@ -88,22 +88,26 @@ public final class IntervalPicture {
     String subject = answer.label().isEmpty() ? "Observed rate" : answer.label();
     String title =
         String.format(
-            Locale.ROOT, "%s: %s (%s of %s)",
+            Locale.ROOT,
+            "%s: %s (%s of %s)",
             subject,
             Figures.percent(answer.tally().proportion()),
             Figures.count(answer.tally().successes()),
             Figures.count(answer.tally().trials()));
     String subtitle =
         String.format(
-            Locale.ROOT, "%s intervals for the true rate; %s",
-            Figures.exactPercent(answer.settings().level()), decision(answer));
+            Locale.ROOT,
+            "%s intervals for the true rate; %s",
+            Figures.exactPercent(answer.settings().level()),
+            decision(answer));
     return chart(title, subtitle, rows, answer.settings().hypothesis().against()).picture();
   }
 
   private static String decision(RateAnswer answer) {
     TestResult test = answer.preferredTest();
     return String.format(
-        Locale.ROOT, "%s test against %s, %s: %s",
+        Locale.ROOT,
+        "%s test against %s, %s: %s",
         test.method(),
         Figures.exactPercent(answer.settings().hypothesis().against()),
         answer.settings().hypothesis().alternative().id(),
@@ -137,7 +141,8 @@ public final class IntervalPicture {
       boolean rejects = test.rejectsAdjusted(settings.alpha());
       String name =
           String.format(
-              Locale.ROOT, "%s  %s of %s",
+              Locale.ROOT,
+              "%s  %s of %s",
               shortened(group.label()),
               Figures.count(group.tally().successes()),
               Figures.count(group.tally().trials()));
@@ -148,7 +153,8 @@ public final class IntervalPicture {
     String title = (answer.label().isEmpty() ? "Observed rates" : answer.label()) + by(answer);
     String subtitle =
         String.format(
-            Locale.ROOT, "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
+            Locale.ROOT,
+            "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
                 + " %s",
             Figures.exactPercent(settings.level()),
             title(answer.groups().get(0)),

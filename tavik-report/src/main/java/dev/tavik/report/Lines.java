@@ -74,7 +74,8 @@ final class Lines {
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder(first);
     boolean empty = true;
-    for (String each : UNBROKEN.matcher(Visible.of(paragraph.strip())).replaceAll(JOINT).split("\\s+")) {
+    for (String each :
+        UNBROKEN.matcher(Visible.of(paragraph.strip())).replaceAll(JOINT).split("\\s+")) {
       String word = each.replace(JOINT, " ");
       if (!empty && Visible.width(line.toString()) + 1 + Visible.width(word) > WIDTH) {
         lines.add(line.toString().stripTrailing());

@@ -29,11 +29,18 @@ final class LookUp {
         answer.tests(),
         lot == null
             ? String.format(
-                Locale.ROOT, "binomial --n %d --p %s --value %d",
-                tally.trials(), Figures.exactPercent(against), tally.successes())
+                Locale.ROOT,
+                "binomial --n %d --p %s --value %d",
+                tally.trials(),
+                Figures.exactPercent(against),
+                tally.successes())
             : String.format(
-                Locale.ROOT, "hypergeometric --population %d --successes %d --n %d --value %d",
-                lot, Math.round(lot * against), tally.trials(), tally.successes()));
+                Locale.ROOT,
+                "hypergeometric --population %d --successes %d --n %d --value %d",
+                lot,
+                Math.round(lot * against),
+                tally.trials(),
+                tally.successes()));
   }
 
   void write(CompareAnswer answer) {
@@ -42,7 +49,8 @@ final class LookUp {
     write(
         answer.tests(),
         String.format(
-            Locale.ROOT, "hypergeometric --population %d --successes %d --n %d --value %d",
+            Locale.ROOT,
+            "hypergeometric --population %d --successes %d --n %d --value %d",
             first.trials() + second.trials(),
             first.successes() + second.successes(),
             first.trials(),
@@ -53,8 +61,10 @@ final class LookUp {
     write(
         answer.tests(),
         String.format(
-            Locale.ROOT, "binomial --n %d --p 50%% --value %d",
-            answer.tally().discordant(), answer.tally().firstOnly()));
+            Locale.ROOT,
+            "binomial --n %d --p 50%% --value %d",
+            answer.tally().discordant(),
+            answer.tally().firstOnly()));
   }
 
   /** Exact tests rest on the tail of a count, the others on that of their statistic. */

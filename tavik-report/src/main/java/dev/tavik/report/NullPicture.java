@@ -142,7 +142,8 @@ public final class NullPicture {
     Alternative alternative = rate.settings().hypothesis().alternative();
     String how = test == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation";
     return String.format(
-        Locale.ROOT, "%s test, %s; shaded: %s; dotted: first count rejected at alpha %s",
+        Locale.ROOT,
+        "%s test, %s; shaded: %s; dotted: first count rejected at alpha %s",
         test.id(),
         how,
         Figures.pEquals(log10PValue)
@@ -193,8 +194,10 @@ public final class NullPicture {
         fisher
             ? new NullChart.Marks(
                 String.format(
-                    Locale.ROOT, "how many of all %s successes fall to %s",
-                    Figures.count(first.successes() + second.successes()), answer.first().name()),
+                    Locale.ROOT,
+                    "how many of all %s successes fall to %s",
+                    Figures.count(first.successes() + second.successes()),
+                    answer.first().name()),
                 (double) first.successes(),
                 Figures.count(first.successes()),
                 NullDistribution.critical(test, first, second, alternative, alpha))
@@ -244,8 +247,10 @@ public final class NullPicture {
             NullDistribution.of(fair, tally, half).orElseThrow(),
             new NullChart.Marks(
                 String.format(
-                    Locale.ROOT, "%s only, out of %s discordant pairs",
-                    answer.first(), Figures.count(tally.trials())),
+                    Locale.ROOT,
+                    "%s only, out of %s discordant pairs",
+                    answer.first(),
+                    Figures.count(tally.trials())),
                 marks.observed(),
                 marks.observedText(),
                 marks.critical()))
@@ -255,7 +260,8 @@ public final class NullPicture {
   private static String subtitle(
       String test, String how, double log10PValue, Alternative alternative, double alpha) {
     return String.format(
-        Locale.ROOT, "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
+        Locale.ROOT,
+        "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
         test,
         how,
         Figures.pEquals(log10PValue)

@@ -22,7 +22,8 @@ final class OverviewText {
   void write(DataOverview overview, List<String> suggestions) {
     lines.strong(
         String.format(
-            Locale.ROOT, "%s: %s %s, %d %s, %s",
+            Locale.ROOT,
+            "%s: %s %s, %d %s, %s",
             overview.source(),
             Figures.count(overview.rows()),
             overview.rows() == 1 ? "row" : "rows",

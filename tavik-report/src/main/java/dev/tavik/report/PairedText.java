@@ -63,7 +63,8 @@ final class PairedText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "%s %s, %s %s; %s is %s points.",
+            Locale.ROOT,
+            "%s %s, %s %s; %s is %s points.",
             answer.first(),
             Figures.finePercent(tally.first().proportion()),
             answer.second(),
@@ -74,7 +75,8 @@ final class PairedText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "Discordant pairs, which alone tell the two apart: %s (%s only %s, %s only %s).",
+            Locale.ROOT,
+            "Discordant pairs, which alone tell the two apart: %s (%s only %s, %s only %s).",
             Figures.count(tally.discordant()),
             answer.first(),
             Figures.count(tally.firstOnly()),
@@ -91,8 +93,10 @@ final class PairedText {
         };
     lines.heading(
         String.format(
-            Locale.ROOT, "Tests: null, no difference; alternative, %s; alpha %s",
-            alternative, Figures.plain(answer.settings().alpha())));
+            Locale.ROOT,
+            "Tests: null, no difference; alternative, %s; alpha %s",
+            alternative,
+            Figures.plain(answer.settings().alpha())));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT);
     table.header("", "", "p", "");
     for (TestResult test : answer.tests()) {
@@ -113,15 +117,19 @@ final class PairedText {
     return statistic.name().equals("z")
         ? "z = " + Figures.significant(statistic.value(), 4)
         : String.format(
-            Locale.ROOT, "%s of %s discordant",
-            Figures.count(tally.firstOnly()), Figures.count(tally.discordant()));
+            Locale.ROOT,
+            "%s of %s discordant",
+            Figures.count(tally.firstOnly()),
+            Figures.count(tally.discordant()));
   }
 
   private void intervals(PairedAnswer answer) {
     lines.heading(
         String.format(
-            Locale.ROOT, "Intervals of %s in points, level %s",
-            answer.order(), Figures.exactPercent(answer.settings().level())));
+            Locale.ROOT,
+            "Intervals of %s in points, level %s",
+            answer.order(),
+            Figures.exactPercent(answer.settings().level())));
     TextTable table = new TextTable(Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
     for (Interval interval : answer.intervals()) {
       if (interval.side() == Side.TWO_SIDED) {

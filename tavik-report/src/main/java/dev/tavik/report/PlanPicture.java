@@ -235,7 +235,9 @@ public final class PlanPicture {
   private NumberAxis powerAxis() {
     NumberAxis up = ChartStyle.axis(chance().toLowerCase(Locale.ROOT));
     up.setRange(0, TOP);
-    up.setTickUnit(new NumberTickUnit(0.2, new DecimalFormat("0%", DecimalFormatSymbols.getInstance(Locale.ROOT))));
+    up.setTickUnit(
+        new NumberTickUnit(
+            0.2, new DecimalFormat("0%", DecimalFormatSymbols.getInstance(Locale.ROOT))));
     return up;
   }
 
@@ -292,8 +294,10 @@ public final class PlanPicture {
     Design design = lines.get(0).design();
     if (design instanceof Evidence evidence) {
       return String.format(
-          Locale.ROOT, "Bayes factor, prior %s, threshold %s; exact",
-          evidence.prior(), Figures.plain(evidence.threshold()));
+          Locale.ROOT,
+          "Bayes factor, prior %s, threshold %s; exact",
+          evidence.prior(),
+          Figures.plain(evidence.threshold()));
     }
     boolean several = lines.stream().map(line -> line.design().test()).distinct().count() > 1;
     String sided =
@@ -303,7 +307,11 @@ public final class PlanPicture {
                 + (several ? "tests" : design.test());
     boolean mixed = lines.stream().map(line -> line.design().theory()).distinct().count() > 1;
     return String.format(
-        Locale.ROOT, "%s at alpha %s%s", sided, Figures.plain(design.alpha()), mixed ? "" : how(design, swings));
+        Locale.ROOT,
+        "%s at alpha %s%s",
+        sided,
+        Figures.plain(design.alpha()),
+        mixed ? "" : how(design, swings));
   }
 
   private static String how(Design design, boolean swings) {

@@ -277,7 +277,8 @@ final class PlanText {
     boolean bases = line.sensitivity().stream().anyMatch(each -> each.base() != null);
     lines.heading(
         String.format(
-            Locale.ROOT, "If %s were a bit different, with %s%s",
+            Locale.ROOT,
+            "If %s were a bit different, with %s%s",
             bases
                 ? line.design() instanceof PairedDesign ? "both rates" : "the base rate"
                 : line.design() instanceof TableDesign ? "w" : "the true rate",

@@ -145,7 +145,8 @@ public final class PosteriorPicture {
     NumberAxis axis =
         ChartStyle.axis(
             String.format(
-                Locale.ROOT, "rate, in percent; shaded: %s credible interval, %s to %s",
+                Locale.ROOT,
+                "rate, in percent; shaded: %s credible interval, %s to %s",
                 Figures.exactPercent(interval.level()),
                 Figures.finePercent(interval.lower()),
                 Figures.finePercent(interval.upper())));
@@ -241,23 +242,31 @@ public final class PosteriorPicture {
   private String title() {
     String subject = answer.label().isEmpty() ? "The rate" : answer.label();
     return String.format(
-        Locale.ROOT, "%s: what to believe before (dashed) and after %s of %s",
-        subject, Figures.count(answer.tally().successes()), Figures.count(answer.tally().trials()));
+        Locale.ROOT,
+        "%s: what to believe before (dashed) and after %s of %s",
+        subject,
+        Figures.count(answer.tally().successes()),
+        Figures.count(answer.tally().trials()));
   }
 
   private String subtitle() {
     double log = Math.log(before.density(against)) - Math.log(after.density(against));
     String two =
         String.format(
-            Locale.ROOT, "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
-            Figures.exactPercent(against), RateBayes.times(log), log < 0 ? "null" : "alternative");
+            Locale.ROOT,
+            "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
+            Figures.exactPercent(against),
+            RateBayes.times(log),
+            log < 0 ? "null" : "alternative");
     String prior = "prior " + bayes.prior() + "; ";
     return answer.settings().hypothesis().alternative() == Alternative.TWO_SIDED
         ? prior + two
         : prior
             + two
             + String.format(
-                Locale.ROOT, "; directional: %s, for the %s",
-                RateBayes.times(bayes.logBayesFactor()), bayes.favours());
+                Locale.ROOT,
+                "; directional: %s, for the %s",
+                RateBayes.times(bayes.logBayesFactor()),
+                bayes.favours());
   }
 }

@@ -101,7 +101,8 @@ final class PrecisionText {
     }
     lines.heading(
         String.format(
-            Locale.ROOT, "If %s, with %s%s",
+            Locale.ROOT,
+            "If %s, with %s%s",
             two ? "both rates were different" : "the rate were different",
             PlanText.sizes(line.sizes()),
             answer.lines().size() > 1

@@ -61,12 +61,12 @@ final class RateByGroupText {
 
   /** Of very many groups those with the highest and the lowest rates, a row each. */
   private void byRate(RateByGroupAnswer answer) {
-    List<RateAnswer> ends =
-        Selection.ends(answer.groups(), group -> group.tally().proportion());
+    List<RateAnswer> ends = Selection.ends(answer.groups(), group -> group.tally().proportion());
     int half = Selection.MOST_ROWS / 2;
     lines.heading(
         String.format(
-            Locale.ROOT, "The %d highest and the %d lowest rates of %s; %s",
+            Locale.ROOT,
+            "The %d highest and the %d lowest rates of %s; %s",
             half,
             half,
             Figures.count(answer.groups().size()),

@@ -57,7 +57,8 @@ final class RateText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "%s of %s, a proportion of %s with a standard error of %s points",
+            Locale.ROOT,
+            "%s of %s, a proportion of %s with a standard error of %s points",
             Figures.count(answer.tally().successes()),
             Figures.count(answer.tally().trials()),
             Figures.finePercent(estimate.value()),
@@ -89,8 +90,11 @@ final class RateText {
           case GREATER -> "it is higher";
         };
     return String.format(
-        Locale.ROOT, "null, the rate is %s; alternative, %s; alpha %s",
-        against, alternative, Figures.plain(settings.alpha()));
+        Locale.ROOT,
+        "null, the rate is %s; alternative, %s; alpha %s",
+        against,
+        alternative,
+        Figures.plain(settings.alpha()));
   }
 
   private static String statistic(TestResult test, RateAnswer answer) {
@@ -128,7 +132,9 @@ final class RateText {
   private void criticalCounts(RateAnswer answer) {
     lines.heading(
         String.format(
-            Locale.ROOT, "Counts that would be rejected, out of %s", Figures.count(answer.tally().trials())));
+            Locale.ROOT,
+            "Counts that would be rejected, out of %s",
+            Figures.count(answer.tally().trials())));
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT);
     table.header("", "", "true size");
     for (CriticalCounts counts : answer.criticalCounts()) {
@@ -188,7 +194,8 @@ final class RateText {
             interval ->
                 lines.line(
                     String.format(
-                        Locale.ROOT, "  In units of the lot, %s: %s to %s of %s.",
+                        Locale.ROOT,
+                        "  In units of the lot, %s: %s to %s of %s.",
                         interval.method(),
                         Figures.count(Math.round(interval.lower() * lot)),
                         Figures.count(Math.round(interval.upper() * lot)),
@@ -215,7 +222,10 @@ final class RateText {
             first.name(),
             first.state(),
             String.format(
-                Locale.ROOT, "%s; likewise for %s more", first.detail(), Figures.count(failed.size() - 1))));
+                Locale.ROOT,
+                "%s; likewise for %s more",
+                first.detail(),
+                Figures.count(failed.size() - 1))));
   }
 
   static void condition(Lines lines, Condition condition) {

@@ -34,8 +34,7 @@ final class Selection {
     if (all.size() <= MOST_ROWS) {
       return all;
     }
-    List<T> sorted =
-        all.stream().sorted(Comparator.comparingDouble(value).reversed()).toList();
+    List<T> sorted = all.stream().sorted(Comparator.comparingDouble(value).reversed()).toList();
     int half = MOST_ROWS / 2;
     return Stream.concat(
             sorted.stream().limit(half), sorted.stream().skip((long) sorted.size() - half))
@@ -64,7 +63,8 @@ final class Selection {
                 new Caution(
                     code,
                     String.format(
-                        Locale.ROOT, "%s (And the like of %s %s.)",
+                        Locale.ROOT,
+                        "%s (And the like of %s %s.)",
                         first.message(),
                         Figures.count(others),
                         others == 1 ? "other" : "others")));

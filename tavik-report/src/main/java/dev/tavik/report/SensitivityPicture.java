@@ -146,7 +146,8 @@ public final class SensitivityPicture {
     return plot.picture(
         subject + ": does the Bayes factor depend on the prior?",
         String.format(
-            Locale.ROOT, "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands by"
+            Locale.ROOT,
+            "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands by"
                 + " Kass and Raftery",
             centreName));
   }

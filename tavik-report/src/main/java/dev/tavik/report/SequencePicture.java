@@ -64,10 +64,13 @@ public final class SequencePicture {
     String subject = answer.label().isEmpty() ? "The rate" : answer.label();
     return plot.picture(
         String.format(
-            Locale.ROOT, "%s: the Bayes factor after each of %s observations",
-            subject, Figures.count(path.size())),
+            Locale.ROOT,
+            "%s: the Bayes factor after each of %s observations",
+            subject,
+            Figures.count(path.size())),
         String.format(
-            Locale.ROOT, "prior %s; bands by Kass and Raftery; it starts at 1, where nothing is known",
+            Locale.ROOT,
+            "prior %s; bands by Kass and Raftery; it starts at 1, where nothing is known",
             bayes.prior()));
   }
 

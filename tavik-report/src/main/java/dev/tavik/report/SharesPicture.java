@@ -24,13 +24,15 @@ final class SharesPicture {
       rows.add(
           new IntervalRow(
               String.format(
-                  Locale.ROOT, "%s  %s",
+                  Locale.ROOT,
+                  "%s  %s",
                   IntervalPicture.shortened(answer.counts().levels().get(i)),
                   Figures.count(answer.counts().counts().get(i))),
               share,
               intervals.get(i),
               String.format(
-                  Locale.ROOT, "%s, claimed %s%s",
+                  Locale.ROOT,
+                  "%s, claimed %s%s",
                   Figures.percentBeside(share, claimed),
                   Figures.percentBeside(claimed, share),
                   out ? ", stands out" : ""),
@@ -39,12 +41,14 @@ final class SharesPicture {
     }
     String title =
         String.format(
-            Locale.ROOT, "%s: observed and claimed shares of %s",
+            Locale.ROOT,
+            "%s: observed and claimed shares of %s",
             answer.label().isEmpty() ? "Shares" : answer.label(),
             Figures.count(answer.counts().total()));
     String subtitle =
         String.format(
-            Locale.ROOT, "upright bars: claimed; points with %s %s intervals: observed, filled where they stand out;"
+            Locale.ROOT,
+            "upright bars: claimed; points with %s %s intervals: observed, filled where they stand out;"
                 + " %s test: %s",
             Figures.exactPercent(answer.settings().level()),
             method,
@@ -80,7 +84,8 @@ final class SharesPicture {
     return new NullChart(
             "What to expect of " + statistic.name() + " " + world,
             String.format(
-                Locale.ROOT, "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
+                Locale.ROOT,
+                "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
                     + " %s",
                 test.method(),
                 Figures.plain(df),

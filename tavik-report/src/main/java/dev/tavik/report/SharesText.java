@@ -65,9 +65,11 @@ final class SharesText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "%s units; residuals are adjusted, standard normal under the null. Cohen's w,"
+            Locale.ROOT,
+            "%s units; residuals are adjusted, standard normal under the null. Cohen's w,"
                 + " sqrt(X2 / n): %s.",
-            Figures.count(answer.counts().total()), zeroOr(w.value())));
+            Figures.count(answer.counts().total()),
+            zeroOr(w.value())));
     TextReport.source(lines, answer.from());
   }
 

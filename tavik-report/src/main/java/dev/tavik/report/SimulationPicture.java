@@ -246,7 +246,10 @@ public final class SimulationPicture {
 
   private static String counted(long hits, long draws) {
     return String.format(
-        Locale.ROOT, "%s draws, %s", Figures.count(hits), Figures.finePercent((double) hits / draws));
+        Locale.ROOT,
+        "%s draws, %s",
+        Figures.count(hits),
+        Figures.finePercent((double) hits / draws));
   }
 
   private void write(String text, double x, double height, TextAnchor anchor, Color ink) {
@@ -260,15 +263,19 @@ public final class SimulationPicture {
   private String title() {
     Simulation simulation = view.simulation();
     return String.format(
-        Locale.ROOT, "%s%s %s",
-        label.isEmpty() ? "" : label + ": ", Figures.count(simulation.draws()), simulation.drawn());
+        Locale.ROOT,
+        "%s%s %s",
+        label.isEmpty() ? "" : label + ": ",
+        Figures.count(simulation.draws()),
+        simulation.drawn());
   }
 
   private String subtitle() {
     SimulatedTail tail = view.simulation().tails().get(0);
     double formula = view.formulas().get(0);
     return String.format(
-        Locale.ROOT, "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
+        Locale.ROOT,
+        "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
         tail.rule(),
         SimulationText.value(tail.pValue(), tail),
         SimulationText.value(tail.interval().lower(), tail),

@@ -35,8 +35,10 @@ final class SimulationText {
     lines.blank();
     lines.heading(
         String.format(
-            Locale.ROOT, "Simulated%s, the null being true, from seed %d",
-            view.label().isEmpty() ? "" : " for " + view.label(), simulation.seed()));
+            Locale.ROOT,
+            "Simulated%s, the null being true, from seed %d",
+            view.label().isEmpty() ? "" : " for " + view.label(),
+            simulation.seed()));
     lines.paragraph(
         "  ", "  ", Figures.count(simulation.draws()) + " " + simulation.drawn() + stopped(view));
     TextTable table =
@@ -61,7 +63,8 @@ final class SimulationText {
         "  ",
         "  ",
         String.format(
-            Locale.ROOT, "p = (hits + 1)/(draws + 1) = (%s + 1)/(%s + 1), with a Monte Carlo standard error of %s.",
+            Locale.ROOT,
+            "p = (hits + 1)/(draws + 1) = (%s + 1)/(%s + 1), with a Monte Carlo standard error of %s.",
             Figures.count(view.tail().hits()),
             Figures.count(simulation.draws()),
             Figures.significant(view.tail().standardError(), 2)));
@@ -154,8 +157,10 @@ final class SimulationText {
     return differing.isEmpty()
         ? "Formulas and simulation agree within Monte Carlo error."
         : String.format(
-            Locale.ROOT, "%s %s by more than Monte Carlo error: an approximation shows here, or another rule for"
+            Locale.ROOT,
+            "%s %s by more than Monte Carlo error: an approximation shows here, or another rule for"
                 + " what is as extreme.",
-            String.join(" and ", differing), differing.size() == 1 ? "differs" : "differ");
+            String.join(" and ", differing),
+            differing.size() == 1 ? "differs" : "differ");
   }
 }

@@ -21,8 +21,11 @@ final class StrataPicture {
       rows.add(
           new IntervalRow(
               String.format(
-                  Locale.ROOT, "%s  %s against %s",
-                  IntervalPicture.shortened(stratum.name()), stratum.first(), stratum.second()),
+                  Locale.ROOT,
+                  "%s  %s against %s",
+                  IntervalPicture.shortened(stratum.name()),
+                  stratum.first(),
+                  stratum.second()),
               answer.within().get(i).value(),
               interval,
               ComparisonPicture.times(interval),
@@ -37,13 +40,15 @@ final class StrataPicture {
     TestResult test = answer.tests().get(0);
     return new IntervalChart(
             String.format(
-                Locale.ROOT, "%sodds of %s, %s against %s",
+                Locale.ROOT,
+                "%sodds of %s, %s against %s",
                 answer.label().isEmpty() ? "" : answer.label() + ": ",
                 answer.tables().columns().get(0),
                 answer.tables().rows().get(0),
                 answer.tables().rows().get(1)),
             String.format(
-                Locale.ROOT, "%s intervals, score within strata, mantel-haenszel in common; %s test: %s",
+                Locale.ROOT,
+                "%s intervals, score within strata, mantel-haenszel in common; %s test: %s",
                 Figures.exactPercent(answer.settings().level()),
                 test.method(),
                 Figures.pEquals(test.log10PValue())),

@@ -137,8 +137,11 @@ public record TextReport(Emphasis emphasis, Detail detail) {
         "",
         "",
         String.format(
-            Locale.ROOT, "The verdict rests on %s and %s: %s.",
-            preference.test(), preference.interval(), preference.reason()));
+            Locale.ROOT,
+            "The verdict rests on %s and %s: %s.",
+            preference.test(),
+            preference.interval(),
+            preference.reason()));
     lines.heading("Taken for granted");
     conditions.forEach(condition -> RateText.condition(lines, condition));
     cautions(lines, cautions);

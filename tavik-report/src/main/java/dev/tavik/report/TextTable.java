@@ -110,7 +110,10 @@ final class TextTable {
     }
     int width = cells.stream().mapToInt(Visible::width).max().orElse(0);
     cells.replaceAll(
-        cell -> align == Align.LEFT ? pad(cell, width) : " ".repeat(width - Visible.width(cell)) + cell);
+        cell ->
+            align == Align.LEFT
+                ? pad(cell, width)
+                : " ".repeat(width - Visible.width(cell)) + cell);
     return cells;
   }
 

@@ -214,8 +214,10 @@ class ReportTest {
     assertThat(unwrapped(kilns("14/400", "20/410").ask()))
         .contains(
             String.format(
-                Locale.ROOT, "from one fewer in %.1f through no difference, infinity, to one more in %.1f",
-                -1 / mee.lower(), 1 / mee.upper()));
+                Locale.ROOT,
+                "from one fewer in %.1f through no difference, infinity, to one more in %.1f",
+                -1 / mee.lower(),
+                1 / mee.upper()));
     assertThat(text(kilns("3/12", "3/12").ask()))
         .contains("number needed: none, the proportions are equal");
     assertThat(text(kilns("3/12", "9/11").intervals(RatioInterval.LOG).ask()))
