@@ -20,15 +20,12 @@ final class FileWriting {
     try {
       Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
       Path folder = target.getParent();
-      boolean direct =
-          folder == null
-              || !Files.isWritable(folder)
-              || Files.isSymbolicLink(target)
-              || (Files.exists(target) && !Files.isRegularFile(target));
-      if (direct) {
-        Files.write(target, bytes);
-      } else {
+      boolean ordinary =
+          !Files.isSymbolicLink(target) && (!Files.exists(target) || Files.isRegularFile(target));
+      if (folder != null && Files.isWritable(folder) && ordinary) {
         replace(target, folder, bytes);
+      } else {
+        Files.write(target, bytes);
       }
     } catch (IOException e) {
       throw new UnwrittenException("can't write " + file + ": " + reason(e), e);

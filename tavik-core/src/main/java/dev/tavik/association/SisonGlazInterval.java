@@ -99,7 +99,8 @@ final class SisonGlazInterval {
                                     Normal.logUpper(
                                         (c + 0.5) / Math.sqrt(count * (1 - count / n))))))
                 .sum();
-    return Bisection.first(0, counts.total(), c -> logWithin.applyAsDouble(c) >= Math.log(level));
+    return Bisection.first(
+        0, counts.total(), c -> logWithin.applyAsDouble((double) c) >= Math.log(level));
   }
 
   /** The probability of the observed counts if the shares are the observed ones. */

@@ -121,7 +121,8 @@ public final class Binomial implements CountDistribution {
         + Math.log(
             many(x)
                 ? (trials - x)
-                    * Beta.shapeFrom(trials - x - 1.0, x, odds, -deviation(x) / p.value() - 1)
+                    * Beta.shapeFrom(
+                        trials - x - 1.0, (double) x, odds, -deviation(x) / p.value() - 1)
                 : ratioSum(x, odds));
   }
 
@@ -140,7 +141,9 @@ public final class Binomial implements CountDistribution {
     return logMass(x)
         + Math.log(
             many(x)
-                ? x * Beta.shapeFrom(x - 1.0, trials - x, odds, deviation(x) / p.complement() - 1)
+                ? x
+                    * Beta.shapeFrom(
+                        x - 1.0, (double) (trials - x), odds, deviation(x) / p.complement() - 1)
                 : ratioSum(trials - x, odds));
   }
 

@@ -113,7 +113,7 @@ final class CountHandler extends RowHandler {
       placesOf[column] = Arrays.copyOf(others, others.length + 1);
       placesOf[column][others.length] = place;
     }
-    requireOneFilterEach(header);
+    requireOneFilterEach();
     boolean[] wanted = new boolean[placesOf.length];
     for (int column = 0; column < wanted.length; column++) {
       wanted[column] = placesOf[column].length > 0;
@@ -157,7 +157,7 @@ final class CountHandler extends RowHandler {
   }
 
   /** A column may be named in two ways, by its case. */
-  private void requireOneFilterEach(Header header) {
+  private void requireOneFilterEach() {
     for (int[] here : placesOf) {
       List<String> filters =
           Arrays.stream(here)
