@@ -43,6 +43,11 @@ public record CompareDesign(
   /** An exact search for n beyond this takes more than some seconds. */
   private static final long MOST_SEARCHED = 2048;
 
+  /** Measured seconds a pair of counts. */
+  private static final double OF_A_PAIR = 1e-7;
+
+  private static final double OF_A_BOSCHLOO_PAIR = 2e-7;
+
   /**
    * Checks the parts.
    *
@@ -170,6 +175,14 @@ public record CompareDesign(
   public long swing() {
     double rarer = Math.min(base, 1 - base);
     return theory == Theory.NORMAL ? 0 : Math.max(20, (long) (1 / rarer));
+  }
+
+  @Override
+  public double seconds(Sizes sizes) {
+    double pairs = (double) sizes.groups().get(0) * sizes.groups().get(1);
+    return 1e-5
+        + pairs
+            * (twoProportionTest == TwoProportionTest.BOSCHLOO ? OF_A_BOSCHLOO_PAIR : OF_A_PAIR);
   }
 
   @Override

@@ -105,6 +105,39 @@ public sealed interface Design
   }
 
   /**
+   * About how long the exact power of some sizes takes.
+   *
+   * @param sizes the sizes
+   * @return seconds of an ordinary machine
+   */
+  default double seconds(Sizes sizes) {
+    return 2e-5;
+  }
+
+  /**
+   * Whether a search may end by {@link #settled} before it has looked far.
+   *
+   * @param effect the effect
+   * @return whether it may
+   */
+  default boolean settles(double effect) {
+    return false;
+  }
+
+  /**
+   * Whether the power is so near 1 that no larger n falls below what is wanted.
+   *
+   * @param n the size of the first group
+   * @param power its power
+   * @param effect the effect
+   * @param wanted the power wanted
+   * @return whether a search may end here
+   */
+  default boolean settled(long n, double power, double effect, double wanted) {
+    return false;
+  }
+
+  /**
    * Up to which first group an exact search for n goes; beyond it would take too long.
    *
    * @return about the largest n that can be solved for; without meaning where power only rises

@@ -41,6 +41,8 @@ public record RateDesign(
   /** An exact search for n beyond this takes more than some seconds. */
   private static final long MOST_SEARCHED = 65_536;
 
+  private static final double SETTLED = 1e-3;
+
   /**
    * Checks the parts.
    *
@@ -144,6 +146,22 @@ public record RateDesign(
   public long swing() {
     double rarer = Math.min(hypothesis.against(), 1 - hypothesis.against());
     return theory == Theory.NORMAL ? 0 : Math.max(50, (long) (3 / rarer));
+  }
+
+  @Override
+  public boolean settles(double effect) {
+    return effect > hypothesis.against();
+  }
+
+  /**
+   * Against rare successes power falls only where the critical count rises by one, by the chance of
+   * that count; it is at most n times the odds as likely as the one before, which belongs to what is
+   * missing.
+   */
+  @Override
+  public boolean settled(long n, double power, double effect, double wanted) {
+    double growth = 1 + n * effect / (1 - effect);
+    return settles(effect) && (1 - power) * growth * growth < SETTLED * (1 - wanted);
   }
 
   @Override

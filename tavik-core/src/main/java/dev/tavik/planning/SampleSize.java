@@ -35,6 +35,9 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
   private static final double SWINGS_LESS = 0.1;
   private static final double FURTHER_IF_CALM = 0.1;
 
+  /** What an exact search may take unless something else is said. */
+  private static final double SECONDS = 8;
+
   private static final int MOST_HALVINGS = 200;
   private static final double CLOSE = 1e-12;
 
@@ -49,10 +52,27 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    * @throws DeclinedException if no number that can be looked at reaches the power
    */
   public static SampleSize of(Design design, double effect, double power) {
+    return of(design, effect, power, SECONDS);
+  }
+
+  /**
+   * The number of observations for a power, found within a time.
+   *
+   * @param design the design
+   * @param effect the effect expected, within the design's {@link Design#effects()}
+   * @param power the power wanted, strictly between 0 and 1
+   * @param seconds how long an exact search may take, in seconds of an ordinary machine, above 0;
+   *     its steps are counted, so that the same search is always made or always declined
+   * @return the number
+   * @throws IllegalArgumentException if a number is out of its range
+   * @throws DeclinedException if no number that can be looked at reaches the power, or the search
+   *     would take longer
+   */
+  public static SampleSize of(Design design, double effect, double power, double seconds) {
     Proportion.require("power", power);
     return design.swing() == 0
         ? rising(design, effect, power)
-        : new Swinging(design, effect, power).search();
+        : new Swinging(design, effect, power, seconds).search();
   }
 
   private static SampleSize rising(Design design, double effect, double power) {
@@ -119,11 +139,43 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
     private final Design design;
     private final double effect;
     private final double wanted;
+    private final double seconds;
+    private double worked;
 
-    Swinging(Design design, double effect, double wanted) {
+    Swinging(Design design, double effect, double wanted, double seconds) {
       this.design = design;
       this.effect = effect;
       this.wanted = wanted;
+      this.seconds = seconds;
+    }
+
+    /** Takes down what one more number takes, and declines where that is too much. */
+    private void work(long n) {
+      worked += design.seconds(design.sizes((double) n));
+      if (worked > seconds) {
+        throw tooLong(n);
+      }
+    }
+
+    /** Declines before the search where even the shortest one takes too long. */
+    private void requireTime(long from, long to) {
+      if (design.settles(effect)) {
+        return;
+      }
+      long middle = from + (to - from) / 2;
+      double least = (to - from) * design.seconds(design.sizes((double) middle));
+      if (worked + least > seconds) {
+        throw tooLong(to);
+      }
+    }
+
+    private static DeclinedException tooLong(long n) {
+      return new DeclinedException(
+          String.format(
+              Locale.ROOT,
+              "would take an exact search up to n = %s, which is too long; give n and ask for its"
+                  + " exact power, or plan by the normal distribution",
+              Figures.count(n)));
     }
 
     SampleSize search() {
@@ -134,11 +186,13 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
       double further = calm ? FURTHER_IF_CALM : FURTHER;
       long first = 0;
       long lastShort = from - 1;
+      requireTime(from, Math.min(design.most(), from + (long) (further * from)));
       Power power = design.at(design.sizes((double) from));
       for (long n = from; n <= design.most(); n++) {
         if (Thread.currentThread().isInterrupted()) {
           throw new DeclinedException("stopped at n = " + Figures.count(n));
         }
+        work(n);
         power = n == from ? power : design.at(design.sizes((double) n), power);
         if (power.at(effect) >= wanted) {
           first = first == 0 ? n : first;
@@ -146,8 +200,12 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
           lastShort = n;
         }
         long end = lastShort + design.swing() + (long) (further * lastShort);
-        if (first > 0 && n >= end) {
+        boolean ended = n >= end || design.settled(n, power.at(effect), effect, wanted);
+        if (first > 0 && ended) {
           return found(first, lastShort, n);
+        }
+        if (first > 0) {
+          requireTime(n, Math.min(design.most(), end));
         }
         Progress.tellSizes(n, Math.max(n, end));
       }
@@ -175,11 +233,13 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
     /** The first power of two that reaches it. */
     private long doubled() {
       long n = 1;
+      work(n);
       while (!(design.at(design.sizes((double) n)).at(effect) >= wanted)) {
         if (n == design.most()) {
           throw outOfReach(n);
         }
         n = Math.min(design.most(), 2 * n);
+        work(n);
         if (n > design.searchedTo()) {
           throw new DeclinedException(
               String.format(

@@ -1,6 +1,7 @@
 package dev.tavik.proportion;
 
 import dev.tavik.result.Alternative;
+import java.util.Arrays;
 
 /**
  * The hypergeometric probabilities of the first group's successes for one total of successes after
@@ -101,6 +102,32 @@ final class ConditionalWeights {
       case TWO_SIDED -> sum = leastProbable(most, tie);
     }
     return sum / total;
+  }
+
+  /** The p-values by Fisher's test that occur, from the smallest up, tied counts together. */
+  double[] pValues(double tie, Alternative alternative) {
+    double[] found = new double[to - from + 1];
+    int size = 0;
+    int low = from;
+    int high = to;
+    double sum = 0;
+    while (low <= high) {
+      switch (alternative) {
+        case LESS -> sum += weights[low++];
+        case GREATER -> sum += weights[high--];
+        case TWO_SIDED -> {
+          double threshold = Math.min(weights[low], weights[high]) * tie;
+          while (low <= high && weights[low] <= threshold) {
+            sum += weights[low++];
+          }
+          while (low <= high && weights[high] <= threshold) {
+            sum += weights[high--];
+          }
+        }
+      }
+      found[size++] = sum / total;
+    }
+    return Arrays.copyOf(found, size);
   }
 
   private double leastProbable(double most, double tie) {

@@ -3,6 +3,7 @@ package dev.tavik.proportion;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Significance;
+import java.util.Arrays;
 
 /**
  * The pairs whose p-value by Fisher's test is at most a limit, for each total of successes: for his
@@ -40,15 +41,16 @@ final class CriticalSums implements CriticalPairs {
 
   static CriticalSums boschloo(long first, long second, Alternative alternative, double alpha) {
     double most = Significance.largest(alpha);
+    PValues pValues = new PValues((int) first, (int) second, alternative);
     double good = alpha;
     double bad = Math.min(1, 2 * alpha);
-    while (bad < 1 && size(first, second, bad, alternative) <= most) {
+    while (bad < 1 && !pValues.sizeExceeds(most, bad)) {
       good = bad;
       bad = Math.min(1, 2 * bad);
     }
     while (bad - good > NARROW * good) {
       double middle = good + (bad - good) / 2;
-      if (size(first, second, middle, alternative) <= most) {
+      if (!pValues.sizeExceeds(most, middle)) {
         good = middle;
       } else {
         bad = middle;
@@ -57,17 +59,31 @@ final class CriticalSums implements CriticalPairs {
     return new CriticalSums((int) first, (int) second, good, alternative);
   }
 
-  /** The largest chance, over all common proportions, of a p-value by Fisher up to a limit. */
-  private static double size(long first, long second, double limit, Alternative alternative) {
-    ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
-    double[] logs = new double[(int) (first + second) + 1];
-    boolean any = false;
-    for (int s = 0; s < logs.length; s++) {
-      weights.of(s);
-      logs[s] = Math.log(weights.reject(limit, TIE, alternative));
-      any |= logs[s] > Double.NEGATIVE_INFINITY;
+  /** For each total of successes the p-values by Fisher's test that occur, from the smallest up. */
+  private static final class PValues {
+    private final double[][] byTotal;
+
+    PValues(int first, int second, Alternative alternative) {
+      ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
+      byTotal = new double[first + second + 1][];
+      for (int s = 0; s < byTotal.length; s++) {
+        weights.of(s);
+        byTotal[s] = weights.pValues(TIE, alternative);
+      }
     }
-    return !any ? 0 : Math.exp(LargestSize.of(logs).logSize());
+
+    /** Whether, at some common proportion, the chance of a p-value up to a limit is above a size. */
+    boolean sizeExceeds(double size, double limit) {
+      double[] logs = new double[byTotal.length];
+      boolean any = false;
+      for (int s = 0; s < logs.length; s++) {
+        int place = Arrays.binarySearch(byTotal[s], limit);
+        int last = place < 0 ? -place - 2 : place;
+        logs[s] = last < 0 ? Double.NEGATIVE_INFINITY : Math.log(byTotal[s][last]);
+        any |= last >= 0;
+      }
+      return any && LargestSize.exceeds(logs, size);
+    }
   }
 
   @Override

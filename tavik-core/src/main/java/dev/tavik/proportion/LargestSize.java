@@ -1,5 +1,6 @@
 package dev.tavik.proportion;
 
+import java.util.Arrays;
 import java.util.PriorityQueue;
 
 /**
@@ -31,12 +32,20 @@ record LargestSize(double logSize, double proportion) {
     if (largest == Double.NEGATIVE_INFINITY) {
       throw new ArithmeticException("no table is as extreme as the observed one");
     }
-    double[] heights = new double[logs.length];
-    for (int s = 0; s < logs.length; s++) {
-      heights[s] = Math.exp(logs[s] - largest);
-    }
-    LargestSize scaled = new Search(heights).largest();
+    LargestSize scaled = new Search(scaled(logs, largest)).largest(Double.POSITIVE_INFINITY);
     return new LargestSize(largest + scaled.logSize(), scaled.proportion());
+  }
+
+  /** Whether the supremum is above a value, which is known long before the supremum itself. */
+  static boolean exceeds(double[] logs, double value) {
+    double largest = Arrays.stream(logs).max().orElseThrow();
+    double wanted = value / Math.exp(largest);
+    return wanted < 1
+        && Math.exp(new Search(scaled(logs, largest)).largest(wanted).logSize()) > wanted;
+  }
+
+  private static double[] scaled(double[] logs, double largest) {
+    return Arrays.stream(logs).map(log -> Math.exp(log - largest)).toArray();
   }
 
   private static final class Search {
@@ -57,7 +66,8 @@ record LargestSize(double logSize, double proportion) {
       this.curvature = 4.0 * trials * (1 - least);
     }
 
-    LargestSize largest() {
+    /** The supremum; or any size above a value that is enough, or one below if all are. */
+    LargestSize largest(double enough) {
       PriorityQueue<Piece> pieces =
           new PriorityQueue<>((one, two) -> Double.compare(two.bound(), one.bound()));
       int parts = 4 + 2 * (int) Math.sqrt((double) trials);
@@ -70,7 +80,10 @@ record LargestSize(double logSize, double proportion) {
         from = to;
         size = sizeAtEnd;
       }
-      while (!pieces.isEmpty() && pieces.peek().bound() > best * (1 + TOLERANCE)) {
+      boolean wanted = enough < Double.POSITIVE_INFINITY;
+      while (!pieces.isEmpty()
+          && pieces.peek().bound() > best * (1 + TOLERANCE)
+          && !(wanted && (best > enough || pieces.peek().bound() <= enough))) {
         Piece piece = pieces.remove();
         double middle = piece.from() + (piece.to() - piece.from()) / 2;
         double sizeThere = at(middle);

@@ -41,6 +41,9 @@ final class PlanAnalysis {
 
   private static final long MOST_UNASKED_OF_GROUPS = 3000;
 
+  /** What the exact plans beside those by the normal distribution may take together. */
+  private static final double UNASKED_SECONDS = 2;
+
   private final PlanQuestion asked;
 
   PlanAnalysis(PlanQuestion asked) {
@@ -56,13 +59,26 @@ final class PlanAnalysis {
         asked.effects().forEach(effect -> lines.addAll(lines(design, effect)));
       }
     }
+    if (lines.stream().allMatch(line -> line.plan() == null)) {
+      throw new IllegalArgumentException(
+          "there is no plan: " + PlanSentences.refusal(lines.get(0)));
+    }
     return new PlanAnswer(
         asked, lines, cautions(lines), new PlanSentences(asked.words()).conclusion(asked, lines));
   }
 
   private List<Line> lines(Design design, Effect stated) {
-    double effect = stated.from(base(design));
-    requireEffect(design, effect);
+    double effect;
+    try {
+      effect = stated.from(base(design));
+      requireEffect(design, effect);
+    } catch (IllegalArgumentException e) {
+      // One of many combinations that makes no sense costs its line, the only one the plan.
+      if (asked.designs().size() * asked.effects().size() == 1) {
+        throw e;
+      }
+      return List.of(refused(design, Double.NaN, null, String.valueOf(e.getMessage())));
+    }
     List<Line> lines = new ArrayList<>();
     for (long n : asked.sizes()) {
       lines.add(line(design, stated, null, () -> given(design, effect, design.sizes((double) n))));
@@ -122,15 +138,25 @@ final class PlanAnalysis {
     try {
       plan = solving.plan();
     } catch (DeclinedException e) {
-      String why = String.valueOf(e.getMessage());
-      return new Line(design, stated.from(base(design)), wanted, null, why, null, List.of(), "");
+      return refused(design, stated.from(base(design)), wanted, String.valueOf(e.getMessage()));
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
+  }
+
+  private static Line refused(
+      Design design, double expected, @Nullable Double wanted, String why) {
+    return new Line(design, expected, wanted, null, why, null, List.of(), "");
   }
 
   private Line line(Design design, @Nullable Double wanted, Plan plan, List<Varied> sensitivity) {
     Plan exact = exactly(design, wanted, plan);
     PlanSentences sentences = new PlanSentences(asked.words());
+    if (exact != null && !exact.sizes().equals(plan.sizes()) && fewest(design, plan) < 1) {
+      // Of less than one the normal distribution knows nothing; the exact number leads.
+      String sentence =
+          sentences.of(exactDesign(design), exact) + " " + sentences.besideExact(plan, exact);
+      return new Line(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
+    }
     String sentence = sentences.of(design, plan);
     return new Line(
         design,
@@ -149,7 +175,10 @@ final class PlanAnalysis {
   }
 
   private static Plan solved(Design design, double effect, double power) {
-    SampleSize size = SampleSize.of(design, effect, power);
+    return solved(design, effect, SampleSize.of(design, effect, power));
+  }
+
+  private static Plan solved(Design design, double effect, SampleSize size) {
     Power attained = design.at(size.sizes());
     return new Plan(effect, size.sizes(), size.holdsFrom(), attained.at(effect), attained.size());
   }
@@ -163,16 +192,7 @@ final class PlanAnalysis {
             lines.add(line(design, power, given(design, effect, sizes), List.of()));
           }
         } catch (DeclinedException e) {
-          lines.add(
-              new Line(
-                  design,
-                  Double.NaN,
-                  power,
-                  null,
-                  String.valueOf(e.getMessage()),
-                  null,
-                  List.of(),
-                  ""));
+          lines.add(refused(design, Double.NaN, power, String.valueOf(e.getMessage())));
         }
       }
     }
@@ -187,20 +207,37 @@ final class PlanAnalysis {
     if (plan.sizes().total() > (groups ? MOST_UNASKED_OF_GROUPS : MOST_UNASKED_OF_RATE)) {
       return null;
     }
-    Design exact =
-        design instanceof RateDesign rate
-            ? rate.withTheory(Theory.EXACT)
-            : design instanceof PairedDesign pairs
-                ? pairs.withTheory(Theory.EXACT)
-                : ((CompareDesign) design).withTheory(Theory.EXACT);
+    Design exact = exactDesign(design);
     try {
-      return wanted != null && asked.sizes().isEmpty()
-          ? solved(exact, plan.effect(), wanted)
-          : given(exact, plan.effect(), plan.sizes());
+      if (wanted != null && asked.sizes().isEmpty()) {
+        SampleSize size =
+            SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
+        return solved(exact, plan.effect(), size);
+      }
+    } catch (DeclinedException | IllegalArgumentException e) {
+      // Too long to be searched unasked: then the exact power of the same number.
+    }
+    try {
+      return given(exact, plan.effect(), plan.sizes());
     } catch (DeclinedException | IllegalArgumentException e) {
       // A lot whose null isn't a whole number of units has no exact test.
       return null;
     }
+  }
+
+  private double lines() {
+    return (double) asked.designs().size()
+        * Math.max(1, asked.effects().size())
+        * Math.max(1, asked.powers().size())
+        * Math.max(1, asked.sizes().size());
+  }
+
+  private static Design exactDesign(Design design) {
+    return design instanceof RateDesign rate
+        ? rate.withTheory(Theory.EXACT)
+        : design instanceof PairedDesign pairs
+            ? pairs.withTheory(Theory.EXACT)
+            : ((CompareDesign) design).withTheory(Theory.EXACT);
   }
 
   static boolean poor(Design design, Plan plan) {

@@ -37,7 +37,7 @@ public record PlanQuestion(
     List<Caution> cautions)
     implements Question {
   /** So many lines an answer has at most. */
-  public static final int MOST_LINES = 500;
+  public static final int MOST_LINES = 10_000;
 
   /**
    * Checks and copies the parts.
@@ -82,7 +82,7 @@ public record PlanQuestion(
             * Math.max(1, sizes.size());
     if (lines > MOST_LINES) {
       throw new IllegalArgumentException(
-          "a plan has at most " + MOST_LINES + " lines, these lists give " + Figures.count(lines));
+          "a plan has at most " + Figures.count(MOST_LINES) + " lines, these lists give " + Figures.count(lines));
     }
   }
 

@@ -31,9 +31,6 @@ final class PlanSentences {
   /** What was solved for, over all lines. */
   String conclusion(PlanQuestion asked, List<Line> lines) {
     List<Line> solved = lines.stream().filter(line -> line.plan() != null).toList();
-    if (solved.isEmpty()) {
-      return "No plan: " + lines.get(0).refused() + ".";
-    }
     if (solved.size() == 1) {
       return solved.get(0).sentence();
     }
@@ -79,6 +76,12 @@ final class PlanSentences {
         Figures.chance(Objects.requireNonNull(solved.get(0).wanted())));
   }
 
+  private String counted(long n) {
+    String units = units();
+    boolean one = n == 1 && units.endsWith("s") && !units.endsWith("ss");
+    return Figures.count(n) + " " + (one ? units.substring(0, units.length() - 1) : units);
+  }
+
   String units() {
     return words.units();
   }
@@ -86,7 +89,7 @@ final class PlanSentences {
   /** 750 tiles from each kiln (1,500 in all). */
   String sizes(Sizes sizes) {
     if (sizes.groups().size() == 1) {
-      return Figures.count(sizes.first()) + " " + units();
+      return counted(sizes.first());
     }
     String group = words.group();
     String each =
@@ -238,6 +241,25 @@ final class PlanSentences {
         " to find a difference between rates of %s and %s",
         Figures.rate(design.base()),
         Figures.rate(plan.effect()));
+  }
+
+  /** Why there is no plan, with the test as its subject. */
+  static String refusal(Line line) {
+    String why = line.refused();
+    boolean predicate = why.matches("(?:is|has|isn't|goes|would|tests|not) .*");
+    return predicate ? line.design().test() + (why.startsWith("not ") ? ": " : " ") + why : why;
+  }
+
+  /** What the normal approximation says, beside an exact plan that leads. */
+  String besideExact(Plan plan, Plan exact) {
+    return String.format(
+        Locale.ROOT,
+        "%sThe normal distribution, which doesn't hold where less than one success or failure is"
+            + " expected, would say %s.",
+        exact.holdsFrom().equals(exact.sizes())
+            ? ""
+            : "From " + sizes(exact.holdsFrom()) + " on every number reaches it. ",
+        Figures.count(plan.sizes().first()));
   }
 
   /** What exact power says where the normal approximation is poor. */
