@@ -1,13 +1,17 @@
 package dev.tavik.bayes;
 
 import dev.tavik.count.Tally;
+import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.LogSpace;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 
 /**
- * Before any data: the chance that a Bayes factor will pass a threshold on either side, summed over
- * all outcomes.
+ * Before any data: the chance that a Bayes factor will pass a threshold on either side, over all
+ * outcomes.
  *
  * @param forAlternative the chance that it will reach the threshold for the alternative
  * @param forNull the chance that it will reach it for the null
@@ -17,16 +21,47 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
   /** So many observations are summed over at most. */
   public static final int MOST_OBSERVATIONS = 100_000;
 
-  /** The chances where the null is true, where the alternative is, and at a value of one's own. */
+  /**
+   * The chances where the null is true, where the alternative is, and at a value of one's own.
+   *
+   * <p>The logarithm of the Bayes factor is convex in the successes, as that of a mixture of
+   * exponentials is. So the outcomes that favour the null are one stretch, those that favour the
+   * alternative one or two tails, whose ends are found by bisection.
+   */
   public static final class Planned {
-    private final double[] logBayesFactors;
-    private final DecimalFraction against;
-    private final double logThreshold;
+    /** Beyond so many standard deviations from the null a posterior lies wholly on one side. */
+    private static final double WHOLLY = 40;
 
-    private Planned(double[] logBayesFactors, DecimalFraction against, double logThreshold) {
-      this.logBayesFactors = logBayesFactors;
-      this.against = against;
-      this.logThreshold = logThreshold;
+    private final long observations;
+    private final Hypothesis hypothesis;
+    private final BetaPrior prior;
+    private final DecimalFraction against;
+
+    /** The ends of what favours the alternative, from outside, and of what favours the null. */
+    private final long low;
+
+    private final long high;
+    private final long from;
+    private final long to;
+
+    private Planned(
+        long observations, Hypothesis hypothesis, BetaPrior prior, double logThreshold) {
+      this.observations = observations;
+      this.hypothesis = hypothesis;
+      this.prior = prior;
+      this.against = DecimalFraction.of(hypothesis.against());
+      long least =
+          Bisection.first(0, observations, x -> log(x + 1) >= log(x));
+      this.low = Bisection.last(-1, least, x -> log(x) >= logThreshold);
+      this.high =
+          Bisection.first(Math.max(least, low + 1), observations + 1, x -> log(x) >= logThreshold);
+      boolean any = log(least) <= -logThreshold;
+      this.from = any ? Bisection.first(low + 1, least, x -> log(x) <= -logThreshold) : 0;
+      this.to = any ? Bisection.last(least, high - 1, x -> log(x) <= -logThreshold) : -1;
+    }
+
+    private double log(long x) {
+      return RateBayesFactor.log(Tally.of(x, observations), hypothesis, prior);
     }
 
     /**
@@ -35,18 +70,7 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
      * @return the chances
      */
     public EvidenceChances underNull() {
-      return under(against, false);
-    }
-
-    /**
-     * Where the alternative is true, the rate drawn from the prior.
-     *
-     * @return the chances
-     */
-    public EvidenceChances underAlternative() {
-      // The Bayes factor of an outcome is its chance under the alternative over that under the
-      // null.
-      return under(against, true);
+      return under(against);
     }
 
     /**
@@ -56,26 +80,90 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
      * @return the chances
      */
     public EvidenceChances under(double rate) {
-      return under(DecimalFraction.of(rate), false);
+      return under(DecimalFraction.of(rate));
     }
 
-    private EvidenceChances under(DecimalFraction rate, boolean weighted) {
-      Binomial outcomes = new Binomial(logBayesFactors.length - 1L, rate);
-      double forAlternative = 0;
-      double forNull = 0;
-      double neither = 0;
-      for (int x = 0; x < logBayesFactors.length; x++) {
-        double log = logBayesFactors[x];
-        double chance = Math.exp(outcomes.logMass(x) + (weighted ? log : 0));
-        if (log >= logThreshold) {
-          forAlternative += chance;
-        } else if (log <= -logThreshold) {
-          forNull += chance;
-        } else {
-          neither += chance;
-        }
+    private EvidenceChances under(DecimalFraction rate) {
+      Binomial outcomes = new Binomial(observations, rate);
+      double forAlternative =
+          Math.exp(LogSpace.add(outcomes.logLower(low), outcomes.logUpper(high)));
+      return from > to
+          ? new EvidenceChances(forAlternative, 0, between(outcomes, low + 1, high - 1))
+          : new EvidenceChances(
+              forAlternative,
+              between(outcomes, from, to),
+              between(outcomes, low + 1, from - 1) + between(outcomes, to + 1, high - 1));
+    }
+
+    /** Of two tails on one side the difference, else what both leave. */
+    private static double between(Binomial outcomes, long first, long last) {
+      if (first > last) {
+        return 0;
       }
-      return new EvidenceChances(forAlternative, forNull, neither);
+      if (first > outcomes.mode()) {
+        return Math.exp(outcomes.logUpper(first)) - Math.exp(outcomes.logUpper(last + 1));
+      }
+      if (last < outcomes.mode()) {
+        return Math.exp(outcomes.logLower(last)) - Math.exp(outcomes.logLower(first - 1));
+      }
+      return -Math.expm1(LogSpace.add(outcomes.logLower(first - 1), outcomes.logUpper(last + 1)));
+    }
+
+    /**
+     * Where the alternative is true, the rate drawn from the prior: the beta-binomial chances, for a
+     * direction times the share of each posterior that lies there.
+     *
+     * @return the chances
+     */
+    public EvidenceChances underAlternative() {
+      double a = prior.a();
+      double b = prior.b();
+      long start = Math.round(observations * (a / (a + b)));
+      double[] sums = new double[3];
+      double chance = Math.exp(logMarginal(start));
+      add(sums, start, chance);
+      double up = chance;
+      for (long x = start; x < observations; x++) {
+        up *= (observations - x) / (x + 1.0) * ((a + x) / (b + observations - x - 1));
+        add(sums, x + 1, up);
+      }
+      double down = chance;
+      for (long x = start; x > 0; x--) {
+        down *= x / (observations - x + 1.0) * ((b + observations - x) / (a + x - 1));
+        add(sums, x - 1, down);
+      }
+      return new EvidenceChances(sums[0], sums[1], sums[2]);
+    }
+
+    /** The chance of a count with the whole prior, as its Bayes factor times that under the null. */
+    private double logMarginal(long x) {
+      return RateBayesFactor.log(x, observations - x, prior.a(), prior.b(), against)
+          + new Binomial(observations, against).logMass(x);
+    }
+
+    private void add(double[] sums, long x, double chance) {
+      int category = x <= low || x >= high ? 0 : x >= from && x <= to ? 1 : 2;
+      sums[category] += chance == 0 ? 0 : chance * share(x);
+    }
+
+    /** The posterior's share on the alternative's side over the prior's. */
+    private double share(long x) {
+      Alternative alternative = hypothesis.alternative();
+      if (alternative == Alternative.TWO_SIDED) {
+        return 1;
+      }
+      double a = prior.a() + x;
+      double b = prior.b() + observations - x;
+      double away = a / (a + b) - against.value();
+      double deviation = Math.sqrt(against.value() * against.complement() / (a + b));
+      boolean less = alternative == Alternative.LESS;
+      Beta before = new Beta(prior.a(), prior.b());
+      double whole = Math.exp(less ? before.logLower(against) : before.logUpper(against));
+      if (Math.abs(away) > WHOLLY * deviation + WHOLLY / (a + b)) {
+        return (away < 0) == less ? 1 / whole : 0;
+      }
+      Beta after = new Beta(a, b);
+      return Math.exp(less ? after.logLower(against) : after.logUpper(against)) / whole;
     }
   }
 
@@ -99,10 +187,6 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
       throw new IllegalArgumentException(
           "threshold must be above 1, such as 20: how many times likelier, got " + threshold);
     }
-    double[] logs = new double[(int) observations + 1];
-    for (int x = 0; x < logs.length; x++) {
-      logs[x] = RateBayesFactor.log(Tally.of(x, observations), hypothesis, prior);
-    }
-    return new Planned(logs, DecimalFraction.of(hypothesis.against()), Math.log(threshold));
+    return new Planned(observations, hypothesis, prior, Math.log(threshold));
   }
 }

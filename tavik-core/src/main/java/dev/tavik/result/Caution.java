@@ -60,6 +60,8 @@ public record Caution(Code code, String message) {
     TOO_FEW_TO_INVITE("too-few-to-invite"),
     /** The rows that are to be followed in order look sorted by their outcome. */
     SORTED_BY_OUTCOME("sorted-by-outcome"),
+    /** Of very many groups or pairs not all of the Bayesian view is worked out. */
+    BRIEF_VIEW("brief-view"),
     /** There are too many groups to compare each with each. */
     PAIRS_LEFT_OUT("pairs-left-out"),
     /** Groups without any observation were left out. */

@@ -14,6 +14,7 @@ import dev.tavik.result.TestResult;
 import java.util.HashMap;
 import java.util.Map;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How methods behave over all outcomes of a sample of given size: the true coverage of an interval
@@ -256,13 +257,67 @@ public final class Performance {
   public double rejects(
       TwoProportionTest method, Hypothesis hypothesis, double alpha, double p1, double p2) {
     double[] sum = {0};
-    pairs(
-        p1,
-        p2,
-        (one, two, chance) -> {
-          TestResult result = method.of(one, two, hypothesis);
-          sum[0] += result.rejects(alpha) ? chance : 0;
-        });
+    Decision decision =
+        switch (method) {
+          case BARNARD, BOSCHLOO -> new OrderedDecision(method, hypothesis, alpha);
+          default -> (one, two) -> method.of(one, two, hypothesis).rejects(alpha);
+        };
+    pairs(p1, p2, (one, two, chance) -> sum[0] += decision.rejects(one, two) ? chance : 0);
     return sum[0];
+  }
+
+  private interface Decision {
+    boolean rejects(Tally one, Tally two);
+  }
+
+  /**
+   * The decision of a test whose p-value takes long, but falls with a statistic that doesn't: only
+   * outcomes between those known to be rejected and those known not to be are asked about.
+   */
+  private static final class OrderedDecision implements Decision {
+    private final TwoProportionTest method;
+    private final Hypothesis hypothesis;
+    private final double alpha;
+    private double rejected = Double.POSITIVE_INFINITY;
+    private double kept = Double.NEGATIVE_INFINITY;
+
+    OrderedDecision(TwoProportionTest method, Hypothesis hypothesis, double alpha) {
+      this.method = method;
+      this.hypothesis = hypothesis;
+      this.alpha = alpha;
+    }
+
+    @Override
+    public boolean rejects(Tally one, Tally two) {
+      double extreme = extreme(one, two);
+      if (extreme >= rejected) {
+        return true;
+      }
+      if (extreme <= kept) {
+        return false;
+      }
+      boolean rejects = method.of(one, two, hypothesis).rejects(alpha);
+      if (rejects) {
+        rejected = extreme;
+      } else {
+        kept = extreme;
+      }
+      return rejects;
+    }
+
+    /** Barnard's test orders by the pooled z, Boschloo's by Fisher's p-value. */
+    private double extreme(Tally one, Tally two) {
+      if (method == TwoProportionTest.BOSCHLOO) {
+        return -TwoProportionTest.FISHER.of(one, two, hypothesis).log10PValue();
+      }
+      TestResult.@Nullable Statistic z =
+          TwoProportionTest.Z_POOLED.of(one, two, hypothesis).statistic();
+      double value = z == null ? 0 : z.value();
+      return switch (hypothesis.alternative()) {
+        case TWO_SIDED -> Math.abs(value);
+        case LESS -> -value;
+        case GREATER -> value;
+      };
+    }
   }
 }

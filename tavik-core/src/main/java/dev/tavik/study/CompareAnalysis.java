@@ -38,11 +38,13 @@ final class CompareAnalysis {
   private final Tally first;
   private final Tally second;
   private final boolean approximationHolds;
+  private final Extent extent;
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
   private final List<DirectedTest> oneSided = new ArrayList<>();
 
-  CompareAnalysis(CompareQuestion question, boolean approximationHolds) {
+  CompareAnalysis(CompareQuestion question, boolean approximationHolds, Extent extent) {
+    this.extent = extent;
     this.question = question;
     this.settings = question.settings();
     this.first = question.first().tally();
@@ -77,7 +79,7 @@ final class CompareAnalysis {
             preference,
             settings.bayes() == null
                 ? null
-                : CompareBayes.of(question.first(), question.second(), settings),
+                : CompareBayes.of(question.first(), question.second(), settings, extent),
             List.of(PooledExpectation.of(first, second).condition(), INDEPENDENCE),
             List.of(),
             working(),

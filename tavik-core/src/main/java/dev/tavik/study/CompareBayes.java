@@ -62,7 +62,8 @@ public record CompareBayes(
     }
   }
 
-  static CompareBayes of(NamedTally one, NamedTally two, CompareSettings settings) {
+  static CompareBayes of(
+      NamedTally one, NamedTally two, CompareSettings settings, Extent extent) {
     BayesSettings bayes = settings.bayes() == null ? BayesSettings.usual() : settings.bayes();
     Tally first = one.tally();
     Tally second = two.tally();
@@ -79,25 +80,32 @@ public record CompareBayes(
         log,
         rates.above(Quantity.DIFFERENCE, 0),
         ComparedRates.MEASURES.stream()
-            .map(
-                measure ->
-                    new Posterior(
-                        measure,
-                        rates.mean(measure),
-                        rates.median(measure),
-                        List.of(
-                            rates.equalTailed(measure, settings.level()),
-                            rates.highestDensity(measure, settings.level()))))
+            .limit(extent == Extent.BRIEF ? 1 : ComparedRates.MEASURES.size())
+            .map(measure -> posterior(rates, measure, settings.level(), extent))
             .toList(),
         region,
         region == null ? null : rates.inside(Quantity.DIFFERENCE, region.low(), region.high()),
         priors(first, second)
+            .distinct()
+            .limit(extent == Extent.BRIEF ? 0 : Long.MAX_VALUE)
             .map(
                 prior ->
                     new RateBayes.Sensitivity(
                         prior, ComparedRates.logBayesFactor(first, second, alternative, prior)))
             .toList(),
         words(log, alternative, one.name(), two.name()));
+  }
+
+  private static Posterior posterior(
+      ComparedRates rates, Quantity measure, double level, Extent extent) {
+    Credible equalTailed = rates.equalTailed(measure, level);
+    return new Posterior(
+        measure,
+        rates.mean(measure),
+        rates.median(measure),
+        extent == Extent.BRIEF
+            ? List.of(equalTailed)
+            : List.of(equalTailed, rates.highestDensity(measure, level)));
   }
 
   /** From wide to strong, around one half and around the common rate that was observed. */

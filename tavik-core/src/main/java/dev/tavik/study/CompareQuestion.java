@@ -197,11 +197,11 @@ public record CompareQuestion(
    */
   @Override
   public CompareAnswer ask() {
-    return ask(PooledExpectation.of(first.tally(), second.tally()).enough());
+    return ask(PooledExpectation.of(first.tally(), second.tally()).enough(), Extent.WHOLE);
   }
 
   /** Answers with the choice of method made outside, so that all pairs get the same. */
-  CompareAnswer ask(boolean approximationHolds) {
-    return new CompareAnalysis(this, approximationHolds).answer();
+  CompareAnswer ask(boolean approximationHolds, Extent extent) {
+    return new CompareAnalysis(this, approximationHolds, extent).answer();
   }
 }

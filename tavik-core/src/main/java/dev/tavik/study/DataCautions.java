@@ -73,6 +73,22 @@ final class DataCautions {
             .toList();
   }
 
+  /** What the Bayesian view lacks where there are very many members. */
+  static List<Caution> brief(int members, String what, String only) {
+    return Extent.of(members) == Extent.WHOLE
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.BRIEF_VIEW,
+                String.format(
+                    Locale.ROOT,
+                    "For %s %s the Bayesian view has the Bayes factor, the chance to be higher and the"
+                        + " interval with equal tails%s; ask about a few for the rest.",
+                    Figures.count(members),
+                    what,
+                    only)));
+  }
+
   /** Groups that were left out. */
   static List<Caution> empty(List<String> groups) {
     return groups.isEmpty()

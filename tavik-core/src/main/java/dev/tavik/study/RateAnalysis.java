@@ -29,9 +29,11 @@ final class RateAnalysis {
 
   private final RateQuestion question;
   private final boolean approximationHolds;
+  private final Extent extent;
   private final RateMethods methods;
 
-  RateAnalysis(RateQuestion question, boolean approximationHolds) {
+  RateAnalysis(RateQuestion question, boolean approximationHolds, Extent extent) {
+    this.extent = extent;
     this.question = question;
     this.approximationHolds = approximationHolds;
     this.methods = RateMethods.of(question.tally(), question.settings());
@@ -62,7 +64,7 @@ final class RateAnalysis {
 
   private @Nullable RateBayes bayes() {
     BayesSettings view = question.settings().bayes();
-    return view == null ? null : RateBayes.of(question, view);
+    return view == null ? null : RateBayes.of(question, view, extent);
   }
 
   private Estimate estimate() {

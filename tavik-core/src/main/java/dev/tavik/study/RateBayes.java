@@ -67,9 +67,11 @@ public record RateBayes(
       credible = List.copyOf(credible);
     }
 
-    private static Posterior of(BetaPosterior posterior, double level) {
+    private static Posterior of(BetaPosterior posterior, double level, Extent extent) {
       List<Credible> credible = new ArrayList<>(List.of(posterior.equalTailed(level)));
-      posterior.highestDensity(level).ifPresent(credible::add);
+      if (extent == Extent.WHOLE) {
+        posterior.highestDensity(level).ifPresent(credible::add);
+      }
       return new Posterior(
           posterior.truncated(), posterior.mean(), posterior.median(), posterior.mode(), credible);
     }
@@ -83,7 +85,7 @@ public record RateBayes(
    */
   public record Sensitivity(BetaPrior prior, double logBayesFactor) {}
 
-  static RateBayes of(RateQuestion question, BayesSettings bayes) {
+  static RateBayes of(RateQuestion question, BayesSettings bayes, Extent extent) {
     Tally tally = question.tally();
     RateSettings settings = question.settings();
     OutcomeSequence sequence = question.sequence();
@@ -91,10 +93,11 @@ public record RateBayes(
     double against = hypothesis.against();
     double log = RateBayesFactor.log(tally, hypothesis, bayes.prior());
     BetaPosterior whole = bayes.prior().posterior(tally);
-    List<Posterior> posteriors = new ArrayList<>(List.of(Posterior.of(whole, settings.level())));
+    List<Posterior> posteriors = new ArrayList<>(List.of(Posterior.of(whole, settings.level(), extent)));
     if (hypothesis.alternative() != Alternative.TWO_SIDED) {
       posteriors.add(
-          Posterior.of(whole.within(hypothesis.alternative(), against), settings.level()));
+          Posterior.of(
+              whole.within(hypothesis.alternative(), against), settings.level(), extent));
     }
     BayesSettings.Region region = bayes.region();
     return new RateBayes(
@@ -105,6 +108,8 @@ public record RateBayes(
         region,
         region == null ? null : whole.inside(region.low(), region.high()),
         priors(against).stream()
+            .distinct()
+            .limit(extent == Extent.BRIEF ? 0 : Long.MAX_VALUE)
             .map(prior -> new Sensitivity(prior, RateBayesFactor.log(tally, hypothesis, prior)))
             .toList(),
         sequence == null

@@ -80,6 +80,9 @@ final class RateByGroupAnalysis {
       cautions.addAll(DataCautions.of(from, used));
     }
     cautions.addAll(DataCautions.empty(question.emptyGroups()));
+    if (settings.bayes() != null) {
+      cautions.addAll(DataCautions.brief(groups.size(), "groups", ""));
+    }
     return cautions;
   }
 

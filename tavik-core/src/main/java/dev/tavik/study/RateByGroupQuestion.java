@@ -78,7 +78,7 @@ public record RateByGroupQuestion(
                 group ->
                     RateQuestion.of(group.getValue(), settings)
                         .labelled(group.getKey())
-                        .ask(approximationHolds))
+                        .ask(approximationHolds, Extent.of(groups.size())))
             .toList();
     List<List<TestResult>> tests = Holm.adjust(alone.stream().map(RateAnswer::tests).toList());
     List<RateAnswer> adjusted =

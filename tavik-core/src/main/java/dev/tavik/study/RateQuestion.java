@@ -172,11 +172,11 @@ public record RateQuestion(
 
   @Override
   public RateAnswer ask() {
-    return ask(NormalApproximation.of(tally, settings.hypothesis()).holds());
+    return ask(NormalApproximation.of(tally, settings.hypothesis()).holds(), Extent.WHOLE);
   }
 
   /** Answers with the choice of method made outside, so that all groups get the same. */
-  RateAnswer ask(boolean approximationHolds) {
-    return new RateAnalysis(this, approximationHolds).answer();
+  RateAnswer ask(boolean approximationHolds, Extent extent) {
+    return new RateAnalysis(this, approximationHolds, extent).answer();
   }
 }

@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import dev.tavik.association.TableTest;
+import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.TestResult;
@@ -65,11 +66,14 @@ final class RowComparison {
     }
   }
 
+  /** The budget is that of all pairs together. */
   private List<TestResult> tests(List<Optional<CrossTable>> tables, TableTest method) {
+    TestOptions options =
+        settings.options().budget(settings.options().budget() / Math.max(1, tables.size()));
     return tables.stream()
         .map(
             pair ->
-                pair.map(rows -> method.of(rows, settings.options()))
+                pair.map(rows -> method.of(rows, options))
                     .orElseGet(() -> TestResult.of(method.id(), null, 0)))
         .toList();
   }
