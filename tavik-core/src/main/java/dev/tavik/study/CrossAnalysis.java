@@ -37,6 +37,7 @@ final class CrossAnalysis {
   private final List<List<AdjustedP>> standingOut = new ArrayList<>();
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
+  private final @Nullable DrawnTest drawn;
   private final TestResult test;
 
   CrossAnalysis(CrossQuestion question) {
@@ -58,6 +59,12 @@ final class CrossAnalysis {
       } catch (DeclinedException e) {
         refusals.add(new Refusal(method.id(), e.reason()));
       }
+    }
+    boolean declined =
+        refusals.stream().anyMatch(each -> each.method().equals(TableTest.FISHER.id()));
+    this.drawn = !enough() && declined ? DrawnTest.of(table).orElse(null) : null;
+    if (drawn != null) {
+      tests.add(drawn.result());
     }
     if (tests.isEmpty()) {
       throw new IllegalArgumentException(
@@ -90,7 +97,11 @@ final class CrossAnalysis {
     } else {
       best.add(TableTest.FISHER);
     }
-    return best.stream().map(TableTest::id).toList();
+    List<String> ids = new ArrayList<>(best.stream().map(TableTest::id).toList());
+    if (drawn != null) {
+      ids.add(drawn.result().method());
+    }
+    return ids;
   }
 
   /**
@@ -144,6 +155,7 @@ final class CrossAnalysis {
             ? new RowComparison(table, settings).pairs()
             : List.of(),
         test.method(),
+        drawn,
         settings.bayes() == null ? null : CrossBayes.of(table, settings.bayes()),
         conditions(),
         cautions(),
@@ -242,7 +254,12 @@ final class CrossAnalysis {
               "Expected counts are too small for the chi-square approximation. "
                   + (test.method().equals(TableTest.FISHER.id())
                       ? "The verdict rests on fisher, which is exact."
-                      : "Merge levels that were alike before the data were seen, or read the p-value"
+                      : drawn != null
+                          ? "The exact test would take too long, so tables with these margins were"
+                              + " drawn: "
+                              + drawn.inWords()
+                              + "."
+                          : "Merge levels that were alike before the data were seen, or read the p-value"
                           + " with care.")));
     }
     if (new HashSet<>(table.rows()).equals(new HashSet<>(table.columns()))) {
@@ -264,6 +281,7 @@ final class CrossAnalysis {
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
+    cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
     CountedFrom from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, table.total()));

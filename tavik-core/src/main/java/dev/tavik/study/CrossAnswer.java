@@ -27,6 +27,8 @@ import org.jspecify.annotations.Nullable;
  * @param refusals the tests that declined, and why
  * @param rowPairs each two rows compared, if that was asked for
  * @param preferred the id of the test that the verdict rests on
+ * @param drawn the test by drawing, in place of an exact one that would take too long; null where
+ *     none was needed
  * @param bayes the Bayesian view; null where it wasn't asked for
  * @param conditions what the tests take for granted
  * @param cautions what to be careful of
@@ -45,6 +47,7 @@ public record CrossAnswer(
     List<Refusal> refusals,
     List<RowPair> rowPairs,
     String preferred,
+    @Nullable DrawnTest drawn,
     @Nullable CrossBayes bayes,
     List<Condition> conditions,
     List<Caution> cautions,

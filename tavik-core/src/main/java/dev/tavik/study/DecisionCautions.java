@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What to be careful of in the decisions of several tests of the same question. */
 record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferred) {
@@ -61,6 +62,21 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
     return names.stream().limit(names.size() - 1L).collect(Collectors.joining(", "))
         + " and "
         + names.get(names.size() - 1);
+  }
+
+  /** Draws that leave open on which side of alpha the p-value lies. */
+  static List<Caution> open(@Nullable DrawnTest drawn, double alpha) {
+    return drawn == null || !drawn.open(alpha)
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.NEAR_ALPHA,
+                String.format(
+                    Locale.ROOT,
+                    "%s leave open on which side of alpha %s the p-value lies; draw more with"
+                        + " --simulate.",
+                    Figures.count(drawn.tail().draws()) + " draws",
+                    Figures.plain(alpha))));
   }
 
   List<Caution> nearAlpha() {

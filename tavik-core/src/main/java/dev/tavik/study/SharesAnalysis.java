@@ -24,6 +24,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one question about shares together. */
 final class SharesAnalysis {
@@ -39,7 +40,8 @@ final class SharesAnalysis {
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Interval> intervals = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
-  private final SharesTest preferred;
+  private final @Nullable DrawnTest drawn;
+  private final String preferred;
   private final TestResult test;
   private final SharesInterval interval;
 
@@ -53,11 +55,9 @@ final class SharesAnalysis {
             .mapToObj(category -> CellFigures.of(counts, claimed, category))
             .toList();
     this.standingOut = standingOut();
-    List<SharesTest> made = new ArrayList<>();
-    for (SharesTest method : settings.tests()) {
+    for (SharesTest method : methods()) {
       try {
         tests.add(method.of(counts, claimed));
-        made.add(method);
       } catch (DeclinedException e) {
         refusals.add(new Refusal(method.id(), e.reason()));
       }
@@ -71,17 +71,42 @@ final class SharesAnalysis {
         refusals.add(new Refusal(method.id(), e.reason()));
       }
     }
-    if (made.isEmpty() || shown.isEmpty()) {
+    boolean declined =
+        refusals.stream()
+            .anyMatch(each -> each.method().equals(SharesTest.EXACT_MULTINOMIAL.id()));
+    this.drawn = !enough() && declined ? DrawnTest.of(counts, claimed).orElse(null) : null;
+    if (drawn != null) {
+      tests.add(drawn.result());
+    }
+    if (tests.isEmpty() || shown.isEmpty()) {
       throw new IllegalArgumentException(
           "none of the methods asked for can be used: "
               + refusals.stream()
                   .map(each -> each.method() + ": " + each.reason())
                   .collect(Collectors.joining("; ")));
     }
-    SharesTest wanted = enough() ? SharesTest.PEARSON : SharesTest.EXACT_MULTINOMIAL;
-    this.preferred = made.contains(wanted) ? wanted : made.get(0);
-    this.test = tests.get(made.indexOf(preferred));
+    String wanted =
+        enough()
+            ? SharesTest.PEARSON.id()
+            : drawn != null ? drawn.result().method() : SharesTest.EXACT_MULTINOMIAL.id();
+    this.test =
+        tests.stream()
+            .filter(each -> each.method().equals(wanted))
+            .findFirst()
+            .orElse(tests.get(0));
+    this.preferred = test.method();
     this.interval = shown.get(0);
+  }
+
+  /**
+   * Where the chi-square approximation is poor, the exact test is shown beside what was asked for.
+   */
+  private List<SharesTest> methods() {
+    List<SharesTest> methods = new ArrayList<>(settings.tests());
+    if (!enough() && !methods.contains(SharesTest.EXACT_MULTINOMIAL)) {
+      methods.add(SharesTest.EXACT_MULTINOMIAL);
+    }
+    return methods;
   }
 
   SharesAnswer answer() {
@@ -98,7 +123,8 @@ final class SharesAnalysis {
         tests,
         intervals,
         refusals,
-        new Preference(preferred.id(), interval.id(), reason()),
+        new Preference(preferred, interval.id(), reason()),
+        drawn,
         prior == null ? null : SharesBayes.of(counts, claimed, prior, settings.level()),
         conditions(),
         cautions(),
@@ -183,21 +209,34 @@ final class SharesAnalysis {
   }
 
   private String reason() {
-    if (settings.tests().size() == 1) {
-      return preferred.id() + " is the only test asked for";
+    if (settings.tests().size() == 1 && settings.tests().get(0).id().equals(preferred)) {
+      return preferred + " is the only test asked for";
     }
-    if (preferred == SharesTest.PEARSON && enough()) {
+    if (drawn != null) {
+      return "some expected counts are too small for the chi-square approximation, and the exact"
+          + " test would take too long; so the claimed shares were drawn";
+    }
+    if (preferred.equals(SharesTest.PEARSON.id()) && enough()) {
       return "the expected counts are enough for the chi-square approximation";
     }
-    return preferred == SharesTest.EXACT_MULTINOMIAL && !enough()
+    return preferred.equals(SharesTest.EXACT_MULTINOMIAL.id()) && !enough()
         ? "some expected counts are too small for the chi-square approximation; the exact test holds"
             + " at any size"
-        : preferred.id() + " is the first of the tests that could be made";
+        : preferred + " is the first of the tests that could be made";
   }
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
-    if (!enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
+    if (drawn != null) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Some expected counts are too small for the chi-square approximation: "
+                  + String.join(", ", small())
+                  + ". The verdict rests on outcomes drawn with the claimed shares: "
+                  + drawn.inWords()
+                  + "."));
+    } else if (!enough() && !preferred.equals(SharesTest.EXACT_MULTINOMIAL.id())) {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
@@ -209,6 +248,7 @@ final class SharesAnalysis {
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
+    cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
     if (settings.level() != settings.matchingLevel()) {
       cautions.add(
           new Caution(

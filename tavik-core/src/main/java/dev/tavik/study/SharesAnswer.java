@@ -10,6 +10,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.association.SharesTest;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -29,6 +31,8 @@ import org.jspecify.annotations.Nullable;
  * @param intervals for each interval method that could be made one interval a category
  * @param refusals the methods that declined, and why
  * @param preference which test and interval the verdict rests on, and why
+ * @param drawn the test by drawing, in place of an exact one that would take too long; null where
+ *     none was needed
  * @param bayes the Bayesian view; null unless it was asked for
  * @param conditions what the methods take for granted
  * @param cautions what to be careful of
@@ -47,6 +51,7 @@ public record SharesAnswer(
     List<Interval> intervals,
     List<Refusal> refusals,
     Preference preference,
+    @Nullable DrawnTest drawn,
     @Nullable SharesBayes bayes,
     List<Condition> conditions,
     List<Caution> cautions,
@@ -68,6 +73,22 @@ public record SharesAnswer(
   @Override
   public String question() {
     return "shares";
+  }
+
+  /**
+   * The tests in the order in which they are listed, those that declined among them.
+   *
+   * @return their ids
+   */
+  public List<String> testIds() {
+    List<String> ids =
+        new ArrayList<>(settings.tests().stream().map(SharesTest::id).toList());
+    refusals.stream()
+        .map(Refusal::method)
+        .filter(id -> SharesTest.EXACT_MULTINOMIAL.id().equals(id))
+        .forEach(ids::add);
+    tests.stream().map(TestResult::method).forEach(ids::add);
+    return ids.stream().distinct().toList();
   }
 
   /**

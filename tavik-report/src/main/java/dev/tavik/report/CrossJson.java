@@ -23,6 +23,7 @@ import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.Strength;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.stream.Stream;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
@@ -47,10 +48,13 @@ final class CrossJson {
     JsonParts.estimates(node, estimates);
     JsonParts.tests(
         node,
-        Arrays.stream(TableTest.values()).map(TableTest::id).toList(),
+        Stream.concat(
+                Arrays.stream(TableTest.values()).map(TableTest::id), Stream.of("fisher-drawn"))
+            .toList(),
         answer.tests(),
         answer.refusals(),
         answer.settings().alpha());
+    JsonParts.drawn(node, answer.drawn());
     ArrayNode intervals = node.putArray("intervals");
     for (Strength strength : answer.strengths()) {
       Interval interval = strength.interval();

@@ -112,7 +112,7 @@ final class CrossText {
       table.row(
           test.method(),
           statistic == null
-              ? test.method().equals("fisher") ? "tables no more probable" : "no statistic"
+              ? without(test)
               : statistic.name() + " = " + (value == 0 ? "0" : Figures.significant(value, 4)),
           test.df() == null ? "" : "df " + Figures.plain(test.df()),
           Figures.pValue(test.log10PValue()),
@@ -123,6 +123,14 @@ final class CrossText {
         refusal ->
             lines.paragraph(
                 "  ", "    ", "not made: " + refusal.method() + " " + refusal.reason() + "."));
+  }
+
+  private static String without(TestResult test) {
+    return switch (test.method()) {
+      case "fisher" -> "tables no more probable";
+      case "fisher-drawn" -> "tables drawn, no more probable";
+      default -> "no statistic";
+    };
   }
 
   /** Scores that are not simply 1, 2, 3 … are told. */

@@ -15,7 +15,9 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.Answer;
+import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.study.CountedFrom;
+import dev.tavik.study.DrawnTest;
 import dev.tavik.study.Preference;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -55,6 +57,22 @@ final class JsonParts {
     refusals.stream()
         .filter(each -> each.method().equals(id))
         .forEach(each -> array.addObject().put("method", id).put("refused", each.reason()));
+  }
+
+  /** A test by drawing, where one stands in for an exact one. */
+  static void drawn(ObjectNode node, @Nullable DrawnTest drawn) {
+    if (drawn != null) {
+      node.putObject("drawn")
+          .put("method", drawn.result().method())
+          .put("draws", drawn.tail().draws())
+          .put("seed", drawn.seed())
+          .put("hits", drawn.tail().hits())
+          .put("pValue", drawn.tail().pValue())
+          .put("standardError", drawn.tail().standardError())
+          .put("level", SimulatedTail.LEVEL)
+          .put("lower", drawn.tail().interval().lower())
+          .put("upper", drawn.tail().interval().upper());
+    }
   }
 
   static void intervals(ObjectNode node, List<Interval> intervals) {

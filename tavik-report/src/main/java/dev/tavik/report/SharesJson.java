@@ -32,10 +32,11 @@ final class SharesJson {
     JsonParts.estimates(node, answer.estimates());
     JsonParts.tests(
         node,
-        answer.settings().tests().stream().map(SharesTest::id).toList(),
+        answer.testIds(),
         answer.tests(),
         answer.refusals(),
         answer.settings().alpha());
+    JsonParts.drawn(node, answer.drawn());
     ArrayNode intervals = node.putArray("intervals");
     answer
         .settings()

@@ -88,7 +88,9 @@ final class SharesText {
       table.row(
           test.method(),
           statistic == null
-              ? "outcomes no more probable"
+              ? test.method().equals("pearson-drawn")
+                  ? "outcomes drawn, X2 as large"
+                  : "outcomes no more probable"
               : statistic.name() + " = " + zeroOr(statistic.value()),
           test.df() == null ? "" : "df " + Figures.plain(test.df()),
           Figures.pValue(test.log10PValue()),
