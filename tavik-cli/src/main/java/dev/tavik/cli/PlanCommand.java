@@ -28,6 +28,7 @@ import picocli.CommandLine.Parameters;
       "  tavik plan rate --against 8%% --expect 5%%,6%%,11%% --power 90%%",
       "  tavik plan compare --base 8%% --expect 4.5%% --power 80%% --units tiles --group kiln",
       "  tavik plan compare --base 8%% --n 500 --power 80%%",
+      "  tavik plan shares --against 40%%,30%%,30%% --expect 45%%,30%%,25%% --power 80%%",
       "  tavik plan table --shape 3x4 --w 0.2 --power 90%% --chart power.png",
       "  tavik plan rate --half-width 2%% --expect 5%% --response 40%%"
     })
@@ -36,7 +37,7 @@ final class PlanCommand implements Callable<Integer> {
 
   @picocli.CommandLine.Spec CommandSpec command;
 
-  @Parameters(paramLabel = "rate|compare|table", arity = "0..1", description = "What is planned.")
+  @Parameters(paramLabel = "rate|compare|shares|table", arity = "0..1", description = "What is planned.")
   @Nullable String kind;
 
   @Option(

@@ -1,6 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.RateSpec;
+import dev.tavik.data.Spec;
 import dev.tavik.report.SequencePicture;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
@@ -87,6 +88,11 @@ final class RateCommand implements Callable<Integer> {
     bayes.draw(answer.pictures);
     simulation.draw(answer.pictures);
     answer.pictures.also("--sequence-chart", sequenceChart, SequencePicture::of);
-    return answer.on(terminal).answer(Words.of(command, RateSpec.WORDS), RateSpec::question);
+    Spec words = Words.of(command, RateSpec.WORDS);
+    // The picture is of the sequence, so it asks for it.
+    return answer
+        .on(terminal)
+        .answer(
+            sequenceChart == null ? words : words.with("sequence", "true"), RateSpec::question);
   }
 }

@@ -16,6 +16,7 @@ import java.util.Set;
 final class Suggestions {
   private static final Set<String> AFFIRMATIVE = Set.of("yes", "true", "1", "y");
   private static final int MOST_GROUPS = 12;
+  private static final int MOST_ROWS = 40;
 
   private Suggestions() {}
 
@@ -26,8 +27,12 @@ final class Suggestions {
             .filter(column -> column.kind().classifies() && !column.name().isEmpty())
             .filter(column -> frequency.isEmpty() || !column.equals(frequency.get()))
             .toList();
-    if (classes.isEmpty()) {
-      return List.of();
+    if (classes.isEmpty() || twoWayTable(overview)) {
+      return twoWayTable(overview)
+          ? List.of(
+              quoted(name) + " compare --table " + quoted(data),
+              quoted(name) + " cross --table " + quoted(data))
+          : List.of();
     }
     Column outcome =
         classes.stream()
@@ -47,6 +52,8 @@ final class Suggestions {
     Optional<Column> other =
         classes.stream()
             .filter(column -> !column.equals(outcome) && column.distinct() <= MOST_GROUPS)
+            // The same levels again are a second judgement of the same units, no groups.
+            .filter(column -> !column.levels().keySet().equals(outcome.levels().keySet()))
             .findFirst();
     Optional<String> group = other.map(column -> " --group " + quoted(column.name()));
     List<String> suggestions = new ArrayList<>();
@@ -69,7 +76,61 @@ final class Suggestions {
                         + " --columns "
                         + quoted(outcome.name())
                         + frequency.map(each -> " --count " + quoted(each.name())).orElse("")));
+    paired(classes)
+        .ifPresent(
+            pair -> {
+              String columns = quoted(pair.get(0).name()) + "," + quoted(pair.get(1).name());
+              suggestions.add(
+                  quoted(name)
+                      + " compare --paired --data "
+                      + quoted(data)
+                      + " --outcome "
+                      + columns
+                      + " --success "
+                      + quoted(success));
+              suggestions.add(
+                  quoted(name)
+                      + " cross --paired --data "
+                      + quoted(data)
+                      + " --rows "
+                      + quoted(pair.get(0).name())
+                      + " --columns "
+                      + quoted(pair.get(1).name()));
+            });
     return suggestions;
+  }
+
+  /** A name in each row, once, and whole counts in all other columns, of which there are a few. */
+  private static boolean twoWayTable(DataOverview overview) {
+    List<Column> columns = overview.columns();
+    boolean named =
+        columns.size() >= 3
+            && columns.get(0).distinct() == overview.rows()
+            && columns.get(0).missing() == 0
+            && !columns.get(0).kind().equals(Kind.WHOLE_NUMBERS);
+    return named
+        && overview.rows() >= 2
+        && overview.rows() <= MOST_ROWS
+        && columns.stream().skip(1).allMatch(Suggestions::counts);
+  }
+
+  private static boolean counts(Column column) {
+    return column.missing() == 0
+        && !column.levels().isEmpty()
+        && column.levels().keySet().stream().allMatch(level -> level.matches("\\d{1,12}"));
+  }
+
+  /** Two columns with the same levels, as where the same units were judged twice. */
+  private static Optional<List<Column>> paired(List<Column> classes) {
+    for (int i = 0; i < classes.size(); i++) {
+      for (int j = i + 1; j < classes.size(); j++) {
+        if (classes.get(i).levels().keySet().equals(classes.get(j).levels().keySet())
+            && !AFFIRMATIVE.containsAll(classes.get(i).levels().keySet())) {
+          return Optional.of(List.of(classes.get(i), classes.get(j)));
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   /** A column of whole numbers that may say how often each row counts. */

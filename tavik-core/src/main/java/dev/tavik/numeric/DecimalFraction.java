@@ -45,9 +45,11 @@ public record DecimalFraction(double value, double remainder, double complement)
    * One minus a decimal, as a person would write it: 0.05 for 0.95.
    *
    * @param value the number, 0 ≤ value ≤ 1
-   * @return the double nearest to one minus the decimal that {@code value} stands for
+   * @return the double nearest to one minus the decimal that {@code value} stands for; below 1 where
+   *     that isn't 0
    */
   public static double complement(double value) {
-    return BigDecimal.ONE.subtract(BigDecimal.valueOf(value)).doubleValue();
+    double complement = BigDecimal.ONE.subtract(BigDecimal.valueOf(value)).doubleValue();
+    return complement == 1 && value > 0 ? Math.nextDown(1.0) : complement;
   }
 }

@@ -73,9 +73,9 @@ public record CompareDesign(
       throw new IllegalArgumentException(
           String.format(
               Locale.ROOT,
-              "a base rate of %s and a margin of %s points leave no room between 0 and 1",
+              "a base rate of %s and a margin of %s leave no room between 0 and 1",
               Figures.exactPercent(base),
-              Figures.exactPoints(Math.abs(hypothesis.against()))));
+              Figures.shortPoints(Math.abs(hypothesis.against()))));
     }
   }
 

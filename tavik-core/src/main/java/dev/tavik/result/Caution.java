@@ -42,6 +42,8 @@ public record Caution(Code code, String message) {
     MANY_TESTS("many-tests"),
     /** A row or a column of totals was found in a table and left out. */
     TOTALS_LEFT_OUT("totals-left-out"),
+    /** A column of a table was taken for an outcome, but may be a total. */
+    MAY_BE_TOTAL("may-be-total"),
     /** Intervals of several shares hold one at a time, not all together. */
     ONE_AT_A_TIME("one-at-a-time"),
     /** Levels were put together, which after seeing the data can make a result. */

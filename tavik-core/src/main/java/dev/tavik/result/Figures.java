@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -13,6 +14,7 @@ import java.util.Locale;
 public final class Figures {
   private static final int MOST_DECIMALS = 8;
   private static final int LONGEST_RATE = 10;
+  private static final int MOST_WITHIN = 12;
 
   /** Beyond this logarithm a double has no digits left for a mantissa. */
   private static final double MANTISSA_TO = -1e9;
@@ -79,6 +81,24 @@ public final class Figures {
     return rounded
         .setScale(Math.max(0, digits - 1 - exponent), RoundingMode.HALF_EVEN)
         .toPlainString();
+  }
+
+  /**
+   * A number between -1 and 1 to some significant digits, with more where it would look like the end
+   * of the scale that it doesn't reach: {@code 0.998}, {@code 0.9991}.
+   *
+   * @param value the number, -1 to 1
+   * @param digits the number of digits, at least 1
+   * @return its text
+   */
+  public static String within(double value, int digits) {
+    int more = digits;
+    while (more < MOST_WITHIN
+        && Math.abs(value) < 1
+        && Math.abs(Double.parseDouble(significant(value, more))) >= 1) {
+      more++;
+    }
+    return significant(value, more);
   }
 
   /**
@@ -179,6 +199,28 @@ public final class Figures {
   }
 
   /**
+   * A difference as the analyst gave it, with its unit: {@code 3 percentage points}, {@code 1
+   * percentage point}.
+   *
+   * @param difference the difference
+   * @return its text
+   */
+  public static String percentagePoints(double difference) {
+    String points = exactPoints(difference);
+    return points + (points.equals("1") ? " percentage point" : " percentage points");
+  }
+
+  /**
+   * The same, shorter: {@code 3 points}, {@code 1 point}.
+   *
+   * @param difference the difference
+   * @return its text
+   */
+  public static String shortPoints(double difference) {
+    return percentagePoints(difference).replace("percentage ", "");
+  }
+
+  /**
    * A proportion in percent, with at least one decimal and two significant digits of it or its
    * complement: {@code 3.5%}, {@code 0.082%}, {@code 99.970%}, {@code 0%}.
    *
@@ -260,11 +302,52 @@ public final class Figures {
     return percentDigits(size, size == 0 ? 1 : decimalsOf(size));
   }
 
+  /**
+   * The ends of a range of differences in percentage points, without the word and their signs, with
+   * as many decimals as tell them from one another, and from 100 where they are less.
+   *
+   * @param from one end, -1 to 1
+   * @param to the other end
+   * @return both texts: {@code 9.97} and {@code 10.02}
+   */
+  public static List<String> pointsBetween(double from, double to) {
+    double one = Math.abs(from);
+    double other = Math.abs(to);
+    if (one == other) {
+      return List.of(points(from), points(to));
+    }
+    String first = points(from);
+    String second = points(to);
+    for (int decimals = 1;
+        decimals <= MOST_DECIMALS && (first.equals(second) || atEnd(first, one) || atEnd(second, other));
+        decimals++) {
+      first = longer(first, percentDigits(one, decimals));
+      second = longer(second, percentDigits(other, decimals));
+    }
+    return List.of(first, second);
+  }
+
+  private static boolean atEnd(String text, double size) {
+    return size < 1 && new BigDecimal(text).compareTo(HUNDRED) == 0;
+  }
+
+  private static String longer(String one, String other) {
+    return other.length() > one.length() ? other : one;
+  }
+
   private static String percent(double proportion, int decimals) {
     if (proportion == 0 || proportion == 1) {
       return proportion == 0 ? "0%" : "100%";
     }
     BigDecimal digits = new BigDecimal(percentDigits(proportion, decimals));
+    if (digits.compareTo(HUNDRED) == 0) {
+      // Never 100% for what is less: as many nines as it has.
+      return BigDecimal.valueOf(proportion)
+              .movePointRight(2)
+              .setScale(decimals, RoundingMode.DOWN)
+              .toPlainString()
+          + "%";
+    }
     return digits.signum() == 0
         ? significant(100 * proportion, 2) + "%"
         : digits.toPlainString() + "%";

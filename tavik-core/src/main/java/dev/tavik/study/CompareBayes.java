@@ -138,7 +138,7 @@ public record CompareBayes(
           case LESS -> "a lower rate of " + one;
           case GREATER -> "a higher rate of " + one;
         },
-        alternative == Alternative.TWO_SIDED ? "equal ones" : "the same rate as of " + two);
+        alternative == Alternative.TWO_SIDED ? "equal rates" : "the same rate as of " + two);
   }
 
   /**

@@ -73,10 +73,10 @@ final class CompareCautions {
                   answer.second().name())
               : String.format(
                   Locale.ROOT,
-                  "%s is %s %s points",
+                  "%s is %s %s",
                   answer.order(),
                   less ? "below" : "above",
-                  Figures.exactPoints(settings.hypothesis().against()));
+                  Figures.shortPoints(settings.hypothesis().against()));
       add(
           Code.OTHER_DIRECTION,
           String.format(
@@ -260,10 +260,10 @@ final class CompareCautions {
                     String.format(
                         Locale.ROOT,
                         "The difference is significant, but by the %s interval smaller than the"
-                            + " margin of %s percentage points: not zero, and of no practical"
+                            + " margin of %s: not zero, and of no practical"
                             + " meaning.",
                         each.method(),
-                        Figures.exactPoints(margin))));
+                        Figures.percentagePoints(margin))));
   }
 
   private static String name(Interval interval) {

@@ -153,7 +153,7 @@ final class CompareGroupsVerdict {
   }
 
   private static String points(double difference) {
-    return Figures.exactPoints(difference) + " percentage points";
+    return Figures.percentagePoints(difference);
   }
 
   private String methods() {

@@ -70,8 +70,8 @@ final class CompareTestWorking {
             ? ""
             : String.format(
                 Locale.ROOT,
-                " against %s points, %s",
-                Figures.exactPoints(hypothesis.against()),
+                " against %s, %s",
+                Figures.shortPoints(hypothesis.against()),
                 hypothesis.alternative().id());
     return new Working(
         test.id(),

@@ -9,6 +9,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.util.Locale;
+import java.util.List;
 
 /**
  * The verdict on a comparison, for a reader who never saw a test: who is lower or higher, by how
@@ -57,27 +58,27 @@ final class CompareVerdict {
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
           Locale.ROOT,
-          "%s and %s are %s to be equivalent within %s percentage points",
+          "%s and %s are %s to be equivalent within %s",
           one,
           two,
           rejects ? "shown" : "not shown",
-          Figures.exactPoints(margin));
+          Figures.percentagePoints(margin));
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       return String.format(
           Locale.ROOT,
-          "%s is %s to be non-inferior to %s (%s by less than %s percentage points)",
+          "%s is %s to be non-inferior to %s (%s by less than %s)",
           one,
           rejects ? "shown" : "not shown",
           two,
           settings.hypothesis().alternative() == Alternative.GREATER ? "lower" : "higher",
-          Figures.exactPoints(margin));
+          Figures.percentagePoints(margin));
     }
     double against = settings.hypothesis().against();
     if (against != 0) {
       return String.format(
           Locale.ROOT,
-          "%s is %s %s %s percentage points",
+          "%s is %s %s %s",
           one + " minus " + two,
           rejects ? "shown" : "not shown",
           switch (settings.hypothesis().alternative()) {
@@ -85,7 +86,7 @@ final class CompareVerdict {
             case LESS -> "to be below";
             case GREATER -> "to be above";
           },
-          Figures.exactPoints(against));
+          Figures.percentagePoints(against));
     }
     return switch (settings.hypothesis().alternative()) {
       case TWO_SIDED ->
@@ -150,10 +151,10 @@ final class CompareVerdict {
 
   private static String twoSided(String one, double lower, double upper) {
     if (upper < 0) {
-      return one + " lower by " + Figures.points(upper) + " to " + points(lower);
+      return one + " lower by " + span(upper, lower);
     }
     if (lower > 0) {
-      return one + " higher by " + Figures.points(lower) + " to " + points(upper);
+      return one + " higher by " + span(lower, upper);
     }
     return String.format(
         Locale.ROOT,
@@ -162,6 +163,11 @@ final class CompareVerdict {
         Figures.points(lower),
         one,
         points(upper));
+  }
+
+  private static String span(double near, double far) {
+    List<String> ends = Figures.pointsBetween(near, far);
+    return ends.get(0) + " to " + ends.get(1) + " percentage points";
   }
 
   private static String points(double difference) {

@@ -24,6 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param missing how many units each column left out for lack of a value
  * @param similarLevels levels of one column that differ only in case or blanks
  * @param totals rows and columns of totals that were found in a table and left out
+ * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those of a
+ *     total; null for none
  */
 public record CountedFrom(
     String data,
@@ -36,7 +38,8 @@ public record CountedFrom(
     long filtered,
     Map<String, Long> missing,
     List<List<String>> similarLevels,
-    List<String> totals) {
+    List<String> totals,
+    @Nullable String mayBeTotal) {
   private static final String ROWS_OF_TABLE = "rows of the table";
 
   /**
@@ -61,7 +64,8 @@ public record CountedFrom(
         counts.filtered(),
         counts.missing(),
         similar(counts),
-        List.of());
+        List.of(),
+        null);
   }
 
   /**
@@ -86,7 +90,8 @@ public record CountedFrom(
         counts.filtered(),
         counts.missing(),
         similar(counts),
-        List.of());
+        List.of(),
+        null);
   }
 
   /**
@@ -116,7 +121,30 @@ public record CountedFrom(
         0,
         Map.of(),
         similar(groups),
-        List.copyOf(totals));
+        List.copyOf(totals),
+        null);
+  }
+
+  /**
+   * With a doubt whether a column that was taken for an outcome is a total.
+   *
+   * @param column its name
+   * @return the description
+   */
+  public CountedFrom doubting(String column) {
+    return new CountedFrom(
+        data,
+        outcome,
+        success,
+        group,
+        count,
+        where,
+        rows,
+        filtered,
+        missing,
+        similarLevels,
+        totals,
+        column);
   }
 
   /**

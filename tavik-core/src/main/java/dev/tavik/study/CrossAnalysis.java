@@ -292,7 +292,7 @@ final class CrossAnalysis {
 
   private String conclusion() {
     boolean rejects = test.rejects(settings.alpha());
-    String v = Figures.significant(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
+    String v = Figures.within(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
     return String.format(
         Locale.ROOT,
         "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",

@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -47,6 +48,20 @@ public record CrossQuestion(
    */
   public CrossQuestion settings(CrossSettings changed) {
     return new CrossQuestion(label, table, empty, merged, changed, from);
+  }
+
+  /**
+   * Whether an exact test has to search tables, within its budget: Fisher's of a table larger than
+   * two by two, which was asked for, or is made where expected counts are small, or between rows.
+   *
+   * @return whether the budget matters
+   */
+  public boolean searchesTables() {
+    boolean made =
+        settings.tests().contains(TableTest.FISHER)
+            || settings.rowPairs() == CrossSettings.RowPairs.COMPARED
+            || !ExpectedCounts.enough(table);
+    return made && !table.twoByTwo();
   }
 
   @Override

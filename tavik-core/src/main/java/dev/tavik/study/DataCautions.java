@@ -43,6 +43,17 @@ final class DataCautions {
                   + String.join(", ", from.totals())
                   + "."));
     }
+    if (from.mayBeTotal() != null) {
+      cautions.add(
+          new Caution(
+              Code.MAY_BE_TOTAL,
+              String.format(
+                  Locale.ROOT,
+                  "Column %s was counted as an outcome beside the successes. Is it how many there were"
+                      + " in all? Then say so: --total %s.",
+                  from.mayBeTotal(),
+                  from.mayBeTotal())));
+    }
     return cautions;
   }
 
@@ -112,10 +123,11 @@ final class DataCautions {
             .collect(Collectors.joining(", "));
     return String.format(
         Locale.ROOT,
-        "%s of %s were left out for a missing value (%s), %s. If the missing ones are"
+        "%s of %s %s left out for a missing value (%s), %s. If the missing ones are"
             + " unlike the others, the answer is off.",
         Figures.count(missing),
         Figures.count(missing + used),
+        missing == 1 ? "was" : "were",
         columns,
         Figures.percent((double) missing / (missing + used)));
   }

@@ -253,7 +253,8 @@ final class PairedAnalysis {
         Figures.count(tally.firstOnly()),
         two,
         Figures.count(tally.secondOnly()),
-        Character.toUpperCase(range.charAt(0)) + range.substring(1),
+        // A column keeps its name as it is written.
+        range.startsWith("anything ") ? Sentences.capitalised(range) : range,
         rejects && !interval.contains(0) ? "" : " can't be excluded",
         name,
         Figures.pEquals(test.log10PValue()),

@@ -223,16 +223,16 @@ final class PlanSentences {
     if (margin != null) {
       return String.format(
           Locale.ROOT,
-          " to show that the rates differ by less than %s points, %s",
-          Figures.exactPoints(margin),
+          " to show that the rates differ by less than %s, %s",
+          Figures.shortPoints(margin),
           rates);
     }
     double against = design.hypothesis().against();
     if (against != 0) {
       return String.format(
           Locale.ROOT,
-          " to show that the second rate is less than %s points %s the first, %s",
-          Figures.exactPoints(Math.abs(against)),
+          " to show that the second rate is less than %s %s the first, %s",
+          Figures.shortPoints(Math.abs(against)),
           against < 0 ? "below" : "above",
           rates);
     }

@@ -170,11 +170,11 @@ final class RateCautions {
         Code.TEST_AND_INTERVAL,
         String.format(
             Locale.ROOT,
-            "The %s test %s %s; %s it all the same: %s. %s",
+            "The %s test %s %s; intervals that %s all the same: %s. %s",
             answer.preference().test(),
             rejects ? "rejects" : "doesn't reject",
             Figures.exactPercent(against),
-            rejects ? "intervals that include" : "intervals that leave out",
+            rejects ? "include it" : "leave it out",
             contradicting.stream().map(RateCautions::name).collect(Collectors.joining(" and ")),
             why(contradicting)));
   }

@@ -98,7 +98,7 @@ final class RateVerdict {
     double far = Math.abs((below ? interval.lower() : interval.upper()) - against);
     String size =
         alternative == Alternative.TWO_SIDED
-            ? Figures.points(near) + " to " + Figures.points(far)
+            ? String.join(" to ", Figures.pointsBetween(near, far))
             : "at least " + Figures.points(near);
     return size
         + " percentage points "

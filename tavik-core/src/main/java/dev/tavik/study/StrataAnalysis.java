@@ -107,8 +107,8 @@ final class StrataAnalysis {
         room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
         String.format(
             Locale.ROOT,
-            "over all strata the expected count is %s from the nearest it can get to; the"
-                + " approximation wants at least 5",
+            "over all strata the expected count lies %s from the least or the most that the margins"
+                + " allow; the approximation wants at least 5",
             Figures.significant(room, 3)));
   }
 

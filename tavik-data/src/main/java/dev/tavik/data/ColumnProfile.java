@@ -4,10 +4,12 @@ import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
 import java.math.BigDecimal;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** What the values of one column look like, learnt value by value. */
@@ -99,10 +101,13 @@ final class ColumnProfile {
   Column column() {
     Kind kind = kind();
     Map<String, Long> levels = new LinkedHashMap<>();
-    if (all && (kind.classifies() || kind == Kind.CONSTANT || kind == Kind.WHOLE_NUMBERS)) {
-      for (int level = 0; level < table.size(); level++) {
-        levels.put(table.levels().get(level), counts[level]);
-      }
+    boolean kept = kind.classifies() || kind == Kind.CONSTANT || kind == Kind.WHOLE_NUMBERS;
+    if (all && (kept || kind == Kind.MANY_VALUES)) {
+      // By frequency, ties as they first appear.
+      IntStream.range(0, table.size())
+          .boxed()
+          .sorted(Comparator.comparingLong(level -> -counts[level]))
+          .forEach(level -> levels.put(table.levels().get(level), counts[level]));
     }
     boolean ranged = kind == Kind.WHOLE_NUMBERS || kind == Kind.NUMBERS || kind == Kind.DATES;
     return new Column(

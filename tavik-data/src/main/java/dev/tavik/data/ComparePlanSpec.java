@@ -111,6 +111,16 @@ final class ComparePlanSpec {
       return new Hypothesis(0, plan.alternative(bases, effects));
     }
     @Nullable String alternative = spec.text("alternative");
+    if (Alternative.TWO_SIDED.id().equals(alternative)) {
+      throw new SpecException(
+          String.format(
+              Locale.ROOT,
+              "%s two-sided doesn't go with %s %s, which is about one side; leave it out, or say less"
+                  + " or greater",
+              spec.name("alternative"),
+              spec.name("show"),
+              show.id()));
+    }
     if (show == Show.EQUIVALENT || spec.has("sides")) {
       if (alternative != null || spec.has("sides")) {
         throw new SpecException(

@@ -116,6 +116,12 @@ public final class CompareSpec {
     }
     spec.requireWith("data", "outcome", "group", "count", "where", "missing");
     spec.requireWith("table", "total");
+    if (spec.has("success") && !spec.has("data") && !spec.has("table")) {
+      throw new SpecException(
+          spec.name("success")
+              + " names levels of a file; in tallies such as 14/400 the first number is the"
+              + " successes");
+    }
     boolean tallies = spec.has("tally") || spec.has("first") || spec.has("second");
     List<String> sources = new ArrayList<>();
     if (tallies) {

@@ -122,6 +122,13 @@ public final class CrossSpec {
           spec.name("paired") + " doesn't go with " + spec.name("strata") + "; leave one out");
     }
     if (paired || spec.has("strata")) {
+      if (spec.has("strata") && spec.has("ordered")) {
+        throw new SpecException(
+            spec.name("ordered")
+                + " doesn't go with "
+                + spec.name("strata")
+                + ": within strata there are two levels each, whose order makes no difference");
+      }
       requireNothingElse(
           paired ? "paired" : "strata",
           paired ? List.of("bowker") : List.of("mantel-haenszel", "breslow-day"));
@@ -142,9 +149,11 @@ public final class CrossSpec {
   /** What belongs to an association only is refused, other tests than a question's own too. */
   private void requireNothingElse(String asked, List<String> tests) {
     for (String word : NOT_OF_ASSOCIATION) {
+      // All of its own tests are made, and none alone.
       boolean own =
           word.equals("tests")
-              && spec.list(word).stream().allMatch(id -> id.equals("all") || tests.contains(id));
+              && (spec.list(word).equals(List.of("all"))
+                  || Set.copyOf(spec.list(word)).equals(Set.copyOf(tests)));
       if (spec.has(word) && !own) {
         throw new SpecException(
             String.format(
@@ -295,15 +304,29 @@ public final class CrossSpec {
     if (settings.ordered().columns() && options.columnScores().isEmpty()) {
       options = options.columnScores(natural(table.columns()));
     }
-    requireOneEach("row-scores", options.rowScores(), table.rows());
-    requireOneEach("column-scores", options.columnScores(), table.columns());
-    return new CrossQuestion(
-        counts.label(label),
-        table,
-        grid.empty(),
-        spec.all("merge"),
-        settings.options(options),
-        from);
+    options =
+        options
+            .rowScores(kept("row-scores", options.rowScores(), grid.rows(), table.rows()))
+            .columnScores(
+                kept("column-scores", options.columnScores(), grid.columns(), table.columns()));
+    CrossQuestion question =
+        new CrossQuestion(
+            counts.label(label),
+            table,
+            grid.empty(),
+            spec.all("merge"),
+            settings.options(options),
+            from);
+    if (spec.has("budget") && !question.searchesTables()) {
+      throw new SpecException(
+          String.format(
+              Locale.ROOT,
+              "%s is for fisher in a table larger than two by two, which isn't made here; ask for it"
+                  + " with %s fisher, or leave the budget out",
+              spec.name("budget"),
+              spec.name("tests")));
+    }
+    return question;
   }
 
   /**
@@ -341,8 +364,16 @@ public final class CrossSpec {
     return rising ? scores : List.of();
   }
 
-  private void requireOneEach(String word, List<Double> scores, List<String> levels) {
-    if (!scores.isEmpty() && scores.size() != levels.size()) {
+  /** One score a level; those of levels without any unit go with them. */
+  private List<Double> kept(
+      String word, List<Double> scores, List<String> levels, List<String> used) {
+    if (scores.size() == levels.size()) {
+      return IntStream.range(0, levels.size())
+          .filter(i -> used.contains(levels.get(i)))
+          .mapToObj(scores::get)
+          .toList();
+    }
+    if (!scores.isEmpty() && scores.size() != used.size()) {
       throw new SpecException(
           String.format(
               Locale.ROOT,
@@ -352,6 +383,7 @@ public final class CrossSpec {
               Names.listed(levels),
               scores.size()));
     }
+    return scores;
   }
 
   /** Rows and columns get the same levels, those that either lacks with counts of 0. */

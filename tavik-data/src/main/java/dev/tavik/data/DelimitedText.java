@@ -70,6 +70,10 @@ public final class DelimitedText implements CountSource, OrderedSource {
    * @throws IOException if it can't be opened
    */
   public static InputStream openFile(String name) throws IOException {
+    if (name.isBlank()) {
+      throw new DataException(
+          DataException.Code.UNREADABLE, "a file's name is needed, got an empty one");
+    }
     Path file = Path.of(name);
     if (Files.isDirectory(file)) {
       throw new DataException(

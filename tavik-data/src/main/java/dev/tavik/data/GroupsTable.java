@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +20,28 @@ import org.jspecify.annotations.Nullable;
  * every row.
  */
 record GroupsTable(TwoWayTable table, @Nullable String total, List<String> success) {
+  /** Names that people give to how many there were in all, which could also be an outcome's. */
+  private static final Set<String> LIKE_TOTALS =
+      Set.of(
+          "inspected",
+          "tested",
+          "checked",
+          "examined",
+          "sampled",
+          "asked",
+          "answered",
+          "responses",
+          "respondents",
+          "made",
+          "produced",
+          "fired",
+          "units",
+          "pieces",
+          "base",
+          "size",
+          "count",
+          "of");
+
 
   /** The groups, those without observations, and a note of how the table was read. */
   record Read(Map<String, Tally> groups, List<String> empty, CountedFrom from) {}
@@ -68,7 +92,28 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
             chosen.stream().map(table.columns()::get).toList(),
             table.rows(),
             totals);
-    return new Read(groups, empty, from);
+    return new Read(
+        groups,
+        empty,
+        byTotal || outcomes.size() != 2 || chosen.size() != 1
+            ? from
+            : doubtful(from, outcomes.get(outcomes.get(0).equals(chosen.get(0)) ? 1 : 0), chosen));
+  }
+
+  /** A name such as inspected, or one number in every row, tells of a total. */
+  private CountedFrom doubtful(CountedFrom from, int other, List<Integer> chosen) {
+    String name = table.columns().get(other);
+    boolean atLeast =
+        IntStream.range(0, table.rows().size())
+            .allMatch(row -> table.sum(row, List.of(other)) >= table.sum(row, chosen));
+    boolean same =
+        table.rows().size() > 1
+            && IntStream.range(1, table.rows().size())
+                .allMatch(
+                    row -> table.sum(row, List.of(other)) == table.sum(0, List.of(other)));
+    return atLeast && (same || LIKE_TOTALS.contains(name.strip().toLowerCase(Locale.ROOT)))
+        ? from.doubting(name)
+        : from;
   }
 
   private String names(List<Integer> columns) {

@@ -29,6 +29,10 @@ final class PairedSpec {
     "tally", "first", "second", "table", "total", "group", "baseline", "against", "margin", "show"
   };
 
+  private static final String[] OF_A_FILE = {
+    "data", "outcome", "success", "count", "where", "missing"
+  };
+
   private final Spec spec;
   private final CountsSpec counts;
 
@@ -52,20 +56,24 @@ final class PairedSpec {
                 spec.name("cells")));
       }
     }
+    if (spec.has("cells")) {
+      for (String word : OF_A_FILE) {
+        if (spec.has(word)) {
+          throw new SpecException(
+              String.format(
+                  Locale.ROOT,
+                  "%s is about a file, and %s gives the counts themselves; leave one out",
+                  spec.name(word),
+                  spec.name("cells")));
+        }
+      }
+    }
     if (!spec.has("cells") && outcomes().size() > 2) {
       return matched();
     }
     PairedSettings settings = settings();
     if (!spec.has("cells")) {
       return fromFile(settings);
-    }
-    if (spec.has("data")) {
-      throw new SpecException(
-          "pairs come from "
-              + spec.name("cells")
-              + " or from "
-              + spec.name("data")
-              + ", not from both; leave one out");
     }
     return new PairedQuestion(counts.label(""), "First", "Second", cells(), settings, null);
   }

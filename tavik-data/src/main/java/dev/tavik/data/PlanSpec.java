@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class PlanSpec {
   private static final Set<String> SHARED =
-      Set.of("label", "for", "n", "units", "group", "response");
+      Set.of("label", "for", "n", "units", "response");
   private static final Set<String> OF_TESTS =
       Set.of("alpha", "power", "sides", "alternative", "tests", "method");
   private static final Set<String> EFFECTS = Set.of("expect", "difference", "ratio", "odds-ratio");
@@ -39,7 +39,7 @@ public final class PlanSpec {
         "plan compare with a Bayes factor",
         SHARED,
         EFFECTS,
-        Set.of("base", "allocation", "power", "bayes", "prior", "threshold")),
+        Set.of("base", "allocation", "group", "power", "bayes", "prior", "threshold")),
     RATE("plan rate", SHARED, OF_TESTS, EFFECTS, Set.of("against", "lot")),
     EVIDENCE(
         "plan rate with a Bayes factor",
@@ -48,13 +48,13 @@ public final class PlanSpec {
         Set.of("against", "alternative", "sides", "power", "bayes", "prior", "threshold")),
     RATE_INTERVAL("a plan for an interval of a rate", SHARED, OF_INTERVALS, Set.of("expect")),
     COMPARE(
-        "plan compare", SHARED, OF_TESTS, EFFECTS, Set.of("base", "allocation", "show", "margin")),
+        "plan compare", SHARED, OF_TESTS, EFFECTS, Set.of("base", "allocation", "group", "show", "margin")),
     COMPARE_INTERVAL(
         "a plan for an interval of a difference",
         SHARED,
         OF_INTERVALS,
         EFFECTS,
-        Set.of("base", "allocation")),
+        Set.of("base", "allocation", "group")),
     PAIRS("a plan for pairs", SHARED, OF_TESTS, Set.of("paired", "first-only", "second-only")),
     TABLE(
         "plan table",
@@ -63,7 +63,12 @@ public final class PlanSpec {
         Set.of("df", "shape", "categories", "w", "conventional", "cramers-v", "cells"),
         Set.of("expect", "against", "table", "data", "rows", "columns", "count", "where"),
         Set.of("missing")),
-    TREND("a plan for a trend", SHARED, OF_TESTS, Set.of("trend", "scores"));
+    SHARES(
+        "plan shares",
+        SHARED,
+        Set.of("alpha", "power", "method"),
+        Set.of("df", "categories", "w", "conventional", "expect", "against")),
+    TREND("a plan for a trend", SHARED, OF_TESTS, Set.of("trend", "scores", "group"));
 
     private final String title;
     private final Set<String> words;
@@ -120,15 +125,16 @@ public final class PlanSpec {
   private Question question() {
     @Nullable String wanted = spec.text("for");
     if (wanted == null) {
-      throw new SpecException("what is planned must be said: rate, compare or table");
+      throw new SpecException("what is planned must be said: rate, compare, shares or table");
     }
     Kind kind =
         switch (wanted) {
           case "rate" -> rate();
           case "compare" -> compare();
+          case "shares" -> Kind.SHARES;
           case "table" -> spec.has("trend") || spec.has("scores") ? Kind.TREND : Kind.TABLE;
           default ->
-              throw new SpecException("a plan is for rate, compare or table, got '" + wanted + "'");
+              throw new SpecException("a plan is for rate, compare, shares or table, got '" + wanted + "'");
         };
     for (String word : spec.values().keySet()) {
       // A study gives its alpha to every question.
@@ -155,7 +161,7 @@ public final class PlanSpec {
       case COMPARE -> new ComparePlanSpec(this).power();
       case COMPARE_INTERVAL -> new ComparePlanSpec(this).interval();
       case PAIRS -> new ComparePlanSpec(this).pairs();
-      case TABLE -> new TablePlanSpec(this, opening).table();
+      case TABLE, SHARES -> new TablePlanSpec(this, opening).table();
       case TREND -> new TablePlanSpec(this, opening).trend();
     };
   }

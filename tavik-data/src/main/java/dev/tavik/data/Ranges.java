@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -55,11 +56,7 @@ final class Ranges {
   }
 
   private static BigDecimal positive(String name, String text) {
-    boolean number = text.matches("\\d{1,9}(\\.\\d{1,12})?|\\.\\d{1,12}");
-    if (!number || new BigDecimal(text).signum() == 0) {
-      throw new SpecException(name + " must be numbers above 0, got '" + text + "'");
-    }
-    return new BigDecimal(text);
+    return BigDecimal.valueOf(Numbers.positive(name, "numbers above 0", text));
   }
 
   private static List<Double> doubles(

@@ -231,6 +231,12 @@ public final class SharesSpec {
     } else {
       claimed = Shares.parse(written);
     }
+    if (named.size() < 2) {
+      throw new SpecException(
+          "shares need two categories or more, got one ("
+              + String.join(", ", named.keySet())
+              + "); one rate is held against a value with rate");
+    }
     if (claimed.size() != named.size()) {
       throw new SpecException(
           String.format(

@@ -35,6 +35,19 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
   }
 
   /**
+   * With one more word, or another value of one.
+   *
+   * @param word the word
+   * @param value its only value
+   * @return the words
+   */
+  public Spec with(String word, String value) {
+    Map<String, List<String>> more = new LinkedHashMap<>(values);
+    more.put(word, List.of(value));
+    return new Spec(more, wording);
+  }
+
+  /**
    * Whether a word was used.
    *
    * @param word the word

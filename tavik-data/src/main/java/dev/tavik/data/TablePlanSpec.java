@@ -71,7 +71,7 @@ final class TablePlanSpec {
     Table table = sources.isEmpty() ? shape() : from(sources.get(0), effects, cautions);
     List<Design> designs = new ArrayList<>();
     plan.alphas().forEach(alpha -> designs.add(new TableDesign(table.df, alpha, table.most)));
-    return plan.plan("table", designs, effects, "observations", cautions);
+    return plan.plan(spec.required("for", ""), designs, effects, "observations", cautions);
   }
 
   private Table from(String source, List<Effect> effects, List<Caution> cautions) {

@@ -215,7 +215,7 @@ record TwoWayTable(
           throw tooLong(name);
         }
       }
-      char delimiter = text.indexOf("\t") >= 0 ? '\t' : text.indexOf(";") >= 0 ? ';' : ',';
+      char delimiter = delimiter(text.toString());
       List<CsvRecord> lines =
           CsvReader.builder()
               .fieldSeparator(delimiter)
@@ -238,6 +238,22 @@ record TwoWayTable(
       throw new DataException(
           DataException.Code.MALFORMED, name + " can't be read as a table; check its quotes");
     }
+  }
+
+  /** The one of tab, semicolon and comma that stands in most lines, quoted parts left aside. */
+  private static char delimiter(String text) {
+    List<String> lines =
+        text.replaceAll("\"[^\"]*\"", "").lines().filter(line -> !line.isBlank()).toList();
+    char best = ',';
+    long most = 0;
+    for (char each : new char[] {'\t', ';', ','}) {
+      long count = lines.stream().filter(line -> line.indexOf(each) >= 0).count();
+      if (count > most) {
+        best = each;
+        most = count;
+      }
+    }
+    return best;
   }
 
   private static DataException tooLong(String name) {

@@ -14,6 +14,7 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.CompareAnswer;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareSettings;
+import dev.tavik.study.Show;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -215,6 +216,26 @@ final class CompareGroupsText {
           };
       lines.heading(what + ", level " + Figures.exactPercent(answer.settings().level()));
       lines.table(intervals(answer, quantity));
+    }
+    Double margin = answer.settings().margin();
+    if (margin != null && answer.settings().show() == Show.DIFFERENCE) {
+      List<String> within =
+          answer.pairs().stream()
+              .filter(
+                  pair ->
+                      pair.preferredInterval().quantity() == Quantity.DIFFERENCE
+                          && pair.preferredInterval().lower() > -margin
+                          && pair.preferredInterval().upper() < margin)
+              .map(CompareAnswer::order)
+              .toList();
+      lines.paragraph(
+          "  ",
+          "  ",
+          String.format(
+              Locale.ROOT,
+              "The margin is %s; wholly within it: %s.",
+              Figures.shortPoints(margin),
+              within.isEmpty() ? "none" : String.join(", ", within)));
     }
   }
 

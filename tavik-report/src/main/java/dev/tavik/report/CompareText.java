@@ -207,9 +207,9 @@ final class CompareText {
           each.result().method(),
           String.format(
               Locale.ROOT,
-              "%s %s points",
+              "%s %s",
               greater ? "above" : "below",
-              Figures.exactPoints(each.hypothesis().against())),
+              Figures.shortPoints(each.hypothesis().against())),
           statistic(each.result(), answer),
           Figures.pValue(each.result().log10PValue()),
           each.result().rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
@@ -224,18 +224,18 @@ final class CompareText {
     if (settings.show() == Show.EQUIVALENT && margin != null) {
       return String.format(
           Locale.ROOT,
-          "null, they differ by %s points or more; alternative, by less%s",
-          Figures.exactPoints(margin),
+          "null, they differ by %s or more; alternative, by less%s",
+          Figures.shortPoints(margin),
           alpha);
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
       boolean greater = settings.hypothesis().alternative() == Alternative.GREATER;
       return String.format(
           Locale.ROOT,
-          "null, %s is %s by %s points or more; alternative, it is not%s",
+          "null, %s is %s by %s or more; alternative, it is not%s",
           one,
           greater ? "lower" : "higher",
-          Figures.exactPoints(margin),
+          Figures.shortPoints(margin),
           alpha);
     }
     double against = settings.hypothesis().against();
@@ -256,10 +256,10 @@ final class CompareText {
         };
     return String.format(
         Locale.ROOT,
-        "null, %s minus %s is %s points; alternative, %s%s",
+        "null, %s minus %s is %s; alternative, %s%s",
         one,
         two,
-        Figures.exactPoints(against),
+        Figures.shortPoints(against),
         alternative,
         alpha);
   }
@@ -316,6 +316,27 @@ final class CompareText {
       }
     }
     lines.table(table);
+    margin(answer);
+  }
+
+  /** Where a margin was named without a claim, what lies within it. */
+  private void margin(CompareAnswer answer) {
+    Double margin = answer.settings().margin();
+    Interval interval = answer.preferredInterval();
+    if (margin != null
+        && answer.settings().show() == Show.DIFFERENCE
+        && interval.quantity() == Quantity.DIFFERENCE) {
+      boolean within = interval.lower() > -margin && interval.upper() < margin;
+      lines.paragraph(
+          "  ",
+          "  ",
+          String.format(
+              Locale.ROOT,
+              "The margin is %s; the %s interval %s.",
+              Figures.shortPoints(margin),
+              interval.method(),
+              within ? "lies within it" : "reaches beyond it"));
+    }
   }
 
   static String limit(Interval interval, double value) {

@@ -99,7 +99,7 @@ public record JsonReport(Detail detail) {
               .put("distinct", column.distinct())
               .put("missing", column.missing());
       ObjectNode levels = each.putObject("levels");
-      if (column.kind().classifies()) {
+      if (column.kind().classifies() || column.kind() == DataOverview.Kind.CONSTANT) {
         column.levels().forEach(levels::put);
       }
       column.range().forEach(each.putArray("range")::add);

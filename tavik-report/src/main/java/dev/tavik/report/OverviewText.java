@@ -34,8 +34,10 @@ final class OverviewText {
     if (!suggestions.isEmpty()) {
       lines.heading("What could be asked");
       suggestions.forEach(this::command);
-      lines.paragraph(
-          "  ", "  ", "Put your own value in place of the percentage, and the success you mean.");
+      if (suggestions.stream().anyMatch(each -> each.contains("%"))) {
+        lines.paragraph(
+            "  ", "  ", "Put your own value in place of the percentage, and the success you mean.");
+      }
     }
   }
 
@@ -57,7 +59,11 @@ final class OverviewText {
   private void column(Column column) {
     lines.heading(column.name().isEmpty() ? "(no name)" : column.name());
     lines.paragraph("  ", "  ", kind(column));
-    if (!column.kind().classifies() && column.kind() != Kind.CONSTANT) {
+    boolean shows =
+        column.kind().classifies()
+            || column.kind() == Kind.CONSTANT
+            || column.kind() == Kind.MANY_VALUES;
+    if (!shows || column.levels().isEmpty()) {
       return;
     }
     long present = column.levels().values().stream().mapToLong(Long::longValue).sum();

@@ -143,15 +143,23 @@ final class RateText {
     lines.table(table);
   }
 
+  private static String stretch(long from, long to) {
+    return from >= to ? Figures.count(to) : Figures.count(from) + " to " + Figures.count(to);
+  }
+
   private static String region(CriticalCounts counts) {
     Long atMost = counts.atMost();
     Long atLeast = counts.atLeast();
     List<String> ends = new ArrayList<>();
+    // Without variance, with no success or no failure, Wald's test doesn't reject.
+    boolean endsKept = counts.method().equals(ProportionTest.WALD.id());
     if (atMost != null) {
-      ends.add(Figures.count(atMost) + " or fewer");
+      ends.add(
+          endsKept ? stretch(1, atMost) : Figures.count(atMost) + " or fewer");
     }
     if (atLeast != null) {
-      ends.add(Figures.count(atLeast) + " or more");
+      ends.add(
+          endsKept ? stretch(atLeast, counts.trials() - 1) : Figures.count(atLeast) + " or more");
     }
     return ends.isEmpty() ? "none" : String.join(", ", ends);
   }

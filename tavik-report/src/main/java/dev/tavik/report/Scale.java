@@ -31,7 +31,7 @@ enum Scale {
   String label(double value) {
     return switch (this) {
       case PERCENT -> "against " + Figures.exactPercent(value);
-      case POINTS -> value == 0 ? "no difference" : Figures.exactPoints(value) + " points";
+      case POINTS -> value == 0 ? "no difference" : Figures.shortPoints(value);
       case TIMES -> value == 1 ? "no difference" : Figures.plain(value);
     };
   }

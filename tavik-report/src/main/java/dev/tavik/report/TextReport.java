@@ -26,6 +26,7 @@ import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
 import dev.tavik.study.WeighAnswer;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
@@ -37,6 +38,9 @@ import org.jspecify.annotations.Nullable;
  * @param detail how much is written
  */
 public record TextReport(Emphasis emphasis, Detail detail) {
+  /** How verdicts begin that name nothing of the data first. */
+  private static final Pattern OWN_WORDS =
+      Pattern.compile("(?:the|rows and columns|columns fall|all|no) ");
 
   /**
    * An answer.
@@ -46,6 +50,10 @@ public record TextReport(Emphasis emphasis, Detail detail) {
    */
   public String of(Answer answer) {
     Lines lines = new Lines(emphasis);
+    if (!answer.label().isEmpty() && !answer.conclusion().startsWith(answer.label())) {
+      lines.strong(answer.label());
+      lines.blank();
+    }
     if (answer instanceof RateAnswer rate) {
       new RateText(lines, detail).write(rate);
     } else if (answer instanceof RateByGroupAnswer rates) {
@@ -157,9 +165,12 @@ public record TextReport(Emphasis emphasis, Detail detail) {
     }
   }
 
-  /** The verdict as a sentence of its own. */
+  /** The verdict as a sentence of its own; a label or a column's name stays as it was written. */
   static void verdict(Lines lines, String verdict) {
-    lines.strong(Character.toUpperCase(verdict.charAt(0)) + verdict.substring(1));
+    lines.strong(
+        OWN_WORDS.matcher(verdict).lookingAt()
+            ? Character.toUpperCase(verdict.charAt(0)) + verdict.substring(1)
+            : verdict);
   }
 
   static void cautions(Lines lines, List<Caution> cautions) {
