@@ -133,7 +133,7 @@ class BayesCommandTest {
         .contains(
             """
             Bayesian view, prior Beta(1, 1) for each rate
-              The data are 1.02 times likelier under equal ones than under different rates
+              The data are 1.02 times likelier under equal rates than under different rates
             """)
         .contains(
             "The probability that North is higher than South is 0.00587.",
@@ -299,7 +299,7 @@ class BayesCommandTest {
         "compare North=14/400 South=31/410 --prior 0.01,1|from 0.1",
         "compare North=14/400 South=31/410 --region 3%,1%|must run upwards",
         "compare --paired --cells '14 1; 2 211' --bayes|tavik rate 14/16 --against 50% --bayes",
-        "cross --cells '14 386; 31 379' --prior -1|one number from",
+        "cross --cells '14 386; 31 379' --prior -1|one number above 0",
         "cross --cells '14 386; 31 379' --sampling margins|free, total, rows, columns or both",
         "cross --cells '14 386; 31 379' --prior 0.5 --bayes|needs a prior above 0.5000",
         "cross --data demo/firing-log.csv --rows kiln --columns grade --strata shift --bayes"
@@ -316,7 +316,7 @@ class BayesCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "--prior 0,1|prior must have parameters",
+        "--prior 0,1|two numbers above 0",
         "--prior 1|--prior must be two numbers above 0",
         "--prior -1,2|--prior must be two numbers above 0",
         "--region 6%,4%|must run upwards",

@@ -256,13 +256,9 @@ class CompareCommandTest {
         "2|compare --paired --cells '0 0; 0 0'|pairs must be between 1",
         "2|compare A=1/5 B=2/5 --lot 9|there is no option --lot",
         "2|compare A=1/5 B=2/5 --chart a.pdf|must end in .png or .svg",
-        "2|compare A=0/5 B=0/5 --null-chart a.png|nothing to draw",
-        "2|compare A=1/5 B=2/5 --tests score --null-chart a.png|needs z-pooled or fisher",
-        "2|compare --paired --cells '1 0; 0 4' --null-chart a.png|no pair is discordant",
         "3|compare A=1/5 B=2/5 --baseline C|names no group 'C'",
         "3|compare --table nowhere.csv|there is no file nowhere.csv",
         "3|compare --table demo/firing-log.csv|a table holds whole counts",
-        "3|compare --data demo/firing-log.csv --outcome grade --success cracked --group date|84 groups",
         "3|compare --data demo/firing-log.csv --outcome grade --success craked --group kiln|cracked"
       })
   void everyTroubleIsOneMessageAndAStatus(int status, String line, String message) {
@@ -270,6 +266,21 @@ class CompareCommandTest {
     assertThat(answer.status()).as(answer.err()).isEqualTo(status);
     assertThat(answer.out()).isEmpty();
     assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "compare A=0/5 B=0/5 --null-chart a.png|nothing to draw",
+        "compare A=1/5 B=2/5 --tests score --null-chart a.png|needs z-pooled or fisher",
+        "compare --paired --cells '1 0; 0 4' --null-chart a.png|no pair is discordant"
+      })
+  void aPictureThatCantBeDrawnCostsThePictureOnly(String line, String why) {
+    CommandLine answer = CommandLine.shell(line);
+    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
+    assertThat(answer.out()).contains("Observed");
+    assertThat(answer.err()).startsWith("tavik: a.png is not drawn: ").contains(why);
   }
 
   @Test

@@ -42,7 +42,7 @@ class CrossCommandTest {
     assertThat(answer.out())
         .startsWith(
             """
-            Kiln by grade: rows and columns are associated: South x cracked above (37,
+            kiln by grade: rows and columns are associated: South x cracked above (37,
             expected 22.5), North x cracked below (8, expected 22.2), South x sound below
             (322, expected 344) stand out, after adjustment for 12 cells; Cramer's V 0.10;
             p = 0.000333, pearson test at alpha 0.05. The test says nothing of direction or
@@ -54,6 +54,7 @@ class CrossCommandTest {
               South     322      33       37      16    408
               Tunnel    331      25       21       8    385
               all     1,008      90       66      32  1,196
+              From demo/firing-log.csv, 1,200 rows.
 
             Adjusted residuals, standard normal under the null; * stands out
                        sound  crazed  cracked  warped
@@ -88,7 +89,7 @@ class CrossCommandTest {
       strings = {
         KILNS + " --tests all --figures all --pairwise",
         SHIFTS,
-        PAIRED + " --ordered both",
+        PAIRED + " --ordered both --order sound,crazed,cracked,warped",
         RATINGS + " --figures all --level 90%",
         "cross --paired --cells '4 1 0; 2 9 1; 0 3 5'",
         "cross --data demo/panel-survey.csv --rows region --columns delivery",
@@ -199,7 +200,7 @@ class CrossCommandTest {
     assertThat(CommandLine.shell(RATINGS).out())
         .startsWith(
             """
-            Delivery by would_reorder: the share of yes rises from very poor to very good
+            delivery by would_reorder: the share of yes rises from very poor to very good
             (53.8% to 84.4%); Cramer's V 0.19; p = 2.19e-7, trend test at alpha 0.05. The
             test says nothing of cause.
             """)
@@ -225,7 +226,7 @@ class CrossCommandTest {
     assertThat(CommandLine.shell(SHIFTS).out())
         .startsWith(
             """
-            Shift by grade within kiln: within strata, early and late are not shown to
+            shift by grade within kiln: within strata, early and late are not shown to
             differ: the odds of sound for early are 0.896 times those for late (95% interval
             0.652 to 1.23); p = 0.497, mantel-haenszel test at alpha 0.05. The odds ratios
             of the strata are not shown to differ (p = 0.875, breslow-day).
@@ -266,8 +267,8 @@ class CrossCommandTest {
   void theSameUnitsClassifiedTwiceAgreeOrNot() throws IOException {
     assertThat(CommandLine.shell(PAIRED).out())
         .startsWith(
-            "First_inspector and second_inspector agree on 225 of 240 units (93.8%), kappa\n0.840");
-    JsonNode answer = json(PAIRED + " --ordered both --tests bowker");
+            "first_inspector and second_inspector agree on 225 of 240 units (93.8%), kappa\n0.840");
+    JsonNode answer = json(PAIRED + " --ordered both --order sound,crazed,cracked,warped --tests bowker");
     assertThat(answer.at("/estimates").findValuesAsText("quantity"))
         .containsExactly("proportion", "kappa", "kappa-linear", "kappa-quadratic");
     assertThat(answer.at("/tests/0/method").asText()).isEqualTo("bowker");
@@ -301,7 +302,7 @@ class CrossCommandTest {
     assertThat(answer.at("/pairs")).hasSize(3);
     assertThat(answer.at("/input/groups/0/tally").asText()).isEqualTo("28/50");
     assertThat(CommandLine.shell(line).out())
-        .startsWith("Yes: the 3 judgements of the same 50 units differ: ann ")
+        .startsWith("yes: the 3 judgements of the same 50 units differ: ann ")
         .contains("ann minus ben", "mcnemar");
     assertThat(CommandLine.shell(line + " --tests mcnemar").err()).contains("cochran-q");
   }
@@ -385,7 +386,7 @@ class CrossCommandTest {
             KILNS + " --chart " + chart + " --mosaic " + mosaic + " --null-chart " + density);
     assertThat(drawn.status()).as(drawn.err()).isZero();
     assertThat(Files.readString(chart))
-        .contains("Kiln by grade: shares of each row", "sound 88.1%", "cracked 2.0%, warped 2.0%");
+        .contains("kiln by grade: shares of each row", "sound 88.1%", "cracked 2.0%, warped 2.0%");
     assertThat(Files.readString(mosaic))
         .contains("sound -3.7", "cracked +3.9", "fewer than expected", "adjusted residuals");
     assertThat(Files.readString(density))
@@ -413,6 +414,16 @@ class CrossCommandTest {
         CommandLine.shell("cross --cells '1 2 3 4 5 2 1 2 1 1 2 1; 5 1 0 1 2 3 4 1 2 3 2 1'").out();
     assertThat(out.split("\n  row 1 ", -1).length - 1).isGreaterThan(3);
     assertThat(out).contains("column 12").contains("under 5 are");
+  }
+
+  @Test
+  void aPictureThatCantBeDrawnCostsThePictureOnly() {
+    CommandLine answer = CommandLine.shell("cross --cells '1 2; 3 4' --paired --mosaic m.png");
+    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
+    assertThat(answer.out()).contains("Observed");
+    assertThat(answer.err())
+        .startsWith("tavik: m.png is not drawn: ")
+        .contains("not of pairs or strata");
   }
 
   @ParameterizedTest
@@ -448,7 +459,6 @@ class CrossCommandTest {
         "2|cross --cells '1 2; 3 4; 5 6' --paired|as many rows as columns",
         "2|cross --cells '1 2; 3 4' --paired --tests pearson|which has bowker;",
         "2|cross --cells '1 2; 3 4' --strata kiln|--strata needs --data",
-        "2|cross --cells '1 2; 3 4' --paired --mosaic m.png|not of pairs or strata",
         "3|cross --data demo/firing-log.csv --rows kiln --columns grade --paired|the same levels in rows and columns",
         "3|cross --data demo/firing-log.csv --rows kiln --columns grade --strata shift|needs two rows and two columns, got 3 (North",
         "2|cross --data demo/firing-log.csv --rows kiln --columns grade --strata grade|different columns",

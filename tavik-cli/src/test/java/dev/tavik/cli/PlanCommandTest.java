@@ -88,7 +88,6 @@ class PlanCommandTest {
         "compare --bayes --base 30% --expect 10% --power 80% --threshold 5|the Bayes factor against"
             + " equal rates (prior Beta(1, 1)) reaches 5 for a difference with a chance of 8",
         "compare --bayes --base 30% --expect 30% --n 100|if the rates are 30% and 30%",
-        "rate --against 8% --expect 7.9% --power 99% --tests exact|an exact search for n ends at",
       })
   void plansAreSolved(String asked, String expected) {
     CommandLine answer = CommandLine.shell("plan " + asked);
@@ -101,8 +100,8 @@ class PlanCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "plan|what is planned must be said: rate, compare or table",
-        "plan foo|a plan is for rate, compare or table, got 'foo'",
+        "plan|what is planned must be said: rate, compare, shares or table",
+        "plan foo|a plan is for rate, compare, shares or table, got 'foo'",
         "plan rate|--against is needed",
         "plan rate --against 8% --expect 8% --power 80%|is the null value itself, 8%",
         "plan rate --against 8% --expect 5% --power 4%|power must be above alpha, 0.05, got 0.04",
@@ -119,7 +118,7 @@ class PlanCommandTest {
         "plan rate --against 8% --expect 5% --n 200..2000|a range needs both ends and a step",
         "plan rate --against 8% --expect 5% --n 2000..200:100|a range runs upwards",
         "plan rate --against 8% --expect 5% --n 1..100000:1|gives more than 1000 values",
-        "plan rate --against 8% --expect 1%..5%:0.01% --n 100,200|at most 500 lines",
+        "plan rate --against 8% --expect 1%..5%:0.01% --n 10..1000:10|at most 10,000 lines",
         "plan rate --against 8% --base 5% --power 80%|--base doesn't go with plan rate",
         "plan rate --against 8% --expect 5% --power 80% --lot 300 --tests wald|finite lot",
         "plan rate --against 8% --expect 5% --power 80% --method guess|normal or exact",
@@ -150,16 +149,36 @@ class PlanCommandTest {
         "plan table --trend 5%,8% --scores 2,1 --power 80%|scores must rise",
         "plan table --df 3 --w 0.2 --power 80% --method exact|isn't offered for tables",
         "plan table --df 3 --w 0.2 --power 80% --effect-chart x.gif|must end in .png or .svg",
-        "plan rate --half-width 2% --chart x.svg|the picture of power is of a plan for a test",
-        "plan rate --against 8% --expect 1%..7%:1% --power 80% --chart x.svg|one to six curves",
-        "plan rate --against 8% --expect 5% --power 80% --tests exact --errors-chart x.svg|of one"
-            + " test by the normal distribution",
+        "plan rate --against 8% --expect 7.9% --power 99% --tests exact|there is no plan: an exact"
+            + " search for n ends at 65,536",
+        "plan compare --base 30% --expect 29% --power 80% --tests boschloo --n 2000|nothing is left",
+        "plan compare --base 30% --expect 29% --tests boschloo --n 2000|there is no plan: boschloo is"
+            + " planned for up to 3,000 units",
+        "plan compare --base 8% --expect 8% --power 80% --show noninferior --margin 3% --alternative"
+            + " two-sided|is about one side",
+        "plan rate --against 8% --expect 5% --power 80% --group kiln|--group doesn't go with plan",
       })
   void badPlansAreRefused(String line, String message) {
     CommandLine answer = CommandLine.shell(line);
     assertThat(answer.status()).isEqualTo(2);
     assertThat(answer.out()).isEmpty();
     assertThat(answer.err()).contains(message).doesNotContain("\tat ");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "plan rate --half-width 2% --chart x.svg|the picture of power is of a plan for a test",
+        "plan rate --against 8% --expect 1%..7%:1% --power 80% --chart x.svg|one to six curves",
+        "plan rate --against 8% --expect 5% --power 80% --tests exact --errors-chart x.svg|of one"
+            + " test by the normal distribution",
+      })
+  void aPictureThatCantBeDrawnCostsThePictureOnly(String line, String why) {
+    CommandLine answer = CommandLine.shell(line);
+    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
+    assertThat(answer.out()).contains("The plan, solved for n");
+    assertThat(answer.err()).startsWith("tavik: x.svg is not drawn: ").contains(why);
   }
 
   @Test
@@ -191,7 +210,7 @@ class PlanCommandTest {
     assertThat(evidence.at("/lines/0/threshold").asDouble()).isEqualTo(10);
     assertThat(evidence.at("/lines/0/alpha").isNull()).isTrue();
     JsonNode refused =
-        json("plan rate --against 8% --expect 7.9% --power 99% --tests exact").at("/lines/0");
+        json("plan rate --against 8% --expect 7.9%,4% --power 99% --tests exact").at("/lines/0");
     assertThat(refused.get("refused").asText()).contains("an exact search for n ends");
     assertThat(refused.get("expect").asDouble()).isEqualTo(0.079);
   }

@@ -115,6 +115,20 @@ class SimulationCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
+        "rate A=1/9 B=2/9 --against 5% --simulate 100 --simulation-chart x.png|one question",
+        "rate 1/9 --against 5% --simulation-chart x.png|needs --simulate"
+      })
+  void aPictureThatCantBeDrawnCostsThePictureOnly(String line, String why) {
+    CommandLine answer = CommandLine.shell(line);
+    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
+    assertThat(answer.out()).contains("Observed");
+    assertThat(answer.err()).startsWith("tavik: x.png is not drawn: ").contains(why);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
         "rate 14/400 --against 5% --simulate many|--simulate must be a number of draws",
         "rate 14/400 --against 5% --simulate 0|draws must be from 1",
         "rate 14/400 --against 5% --simulate 1e12|draws must be from 1",
@@ -124,9 +138,7 @@ class SimulationCommandTest {
         "compare A=1/9 B=2/9 --simulate 100 --null-model both|null-model must be one of",
         "compare A=0/9 B=0/9 --simulate 100 --null-model pooled|use shuffle",
         "compare A=1/9 B=2/9 --against 2% --simulate 100|leave against out",
-        "cross --cells '5 1; 2 7' --paired --simulate 100|no simulated view",
-        "rate A=1/9 B=2/9 --against 5% --simulate 100 --simulation-chart x.png|one question",
-        "rate 1/9 --against 5% --simulation-chart x.png|needs --simulate"
+        "cross --cells '5 1; 2 7' --paired --simulate 100|no simulated view"
       })
   void everyTroubleIsOneMessage(String line, String message) {
     CommandLine answer = CommandLine.shell(line.replace("'", "\""));

@@ -70,6 +70,15 @@ class TailCommandTest {
     assertThat(json("run " + study).at("/answers/0/lines/0/intervals")).hasSize(3);
   }
 
+  @Test
+  void aPictureOfTooManyCostsThePictureOnly() {
+    CommandLine answer =
+        CommandLine.shell("weigh rate --n 40 --p 5% --intervals all --chart x.png");
+    assertThat(answer.status()).isEqualTo(2);
+    assertThat(answer.out()).contains("wilson");
+    assertThat(answer.err()).contains("x.png is not drawn: ", "one to five intervals");
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -81,7 +90,6 @@ class TailCommandTest {
         "weigh rate --n 40 --p 5%..2|--p: a range needs both ends and a step",
         "weigh rate --n 90000 --p 5%|n must be from 1 to 20000",
         "weigh rate --n 40 --p 5% --intervals newcombe|--intervals has no 'newcombe'",
-        "weigh rate --n 40 --p 5% --intervals all --chart x.png|one to five intervals",
         "tail|--distribution is needed",
         "tail gauss --value 1|there is no distribution 'gauss'; accepted are normal, t",
         "tail t --value 1|t needs --df",

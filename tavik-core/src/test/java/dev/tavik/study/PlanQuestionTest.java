@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
@@ -152,13 +153,15 @@ class PlanQuestionTest {
     assertThat(answer.lines().get(0).plan()).isNull();
     assertThat(answer.lines().get(0).refused()).contains("not reached even with 29");
     assertThat(plan(answer.lines().get(1)).sizes().first()).isLessThan(30);
-    PlanAnswer trend =
+    PlanQuestion trend =
         PlanQuestion.forEffects(
-                new TrendDesign(List.of(0.1, 0.2), List.of(1.0, 2.0), Alternative.TWO_SIDED, 0.05),
-                List.of(0.8),
-                List.of(100L))
-            .ask();
-    assertThat(trend.conclusion()).contains("no single effect to search for");
+            new TrendDesign(List.of(0.1, 0.2), List.of(1.0, 2.0), Alternative.TWO_SIDED, 0.05),
+            List.of(0.8),
+            List.of(100L));
+    assertThatIllegalArgumentException()
+        .isThrownBy(trend::ask)
+        .withMessage(
+            "there is no plan: trend has no single effect to search for; give what is expected");
   }
 
   @Test

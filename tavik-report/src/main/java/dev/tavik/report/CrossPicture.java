@@ -154,8 +154,7 @@ public final class CrossPicture {
   }
 
   private static String title(CrossAnswer answer) {
-    String label = answer.label().isEmpty() ? "rows by columns" : answer.label();
-    return Character.toUpperCase(label.charAt(0)) + label.substring(1);
+    return answer.label().isEmpty() ? "Rows by columns" : answer.label();
   }
 
   private static String verdict(CrossAnswer answer) {

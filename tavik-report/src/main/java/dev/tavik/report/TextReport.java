@@ -49,11 +49,16 @@ public record TextReport(Emphasis emphasis, Detail detail) {
    * @return its text, ending with a line end
    */
   public String of(Answer answer) {
-    Lines lines = new Lines(emphasis);
-    if (!answer.label().isEmpty() && !answer.conclusion().startsWith(answer.label())) {
-      lines.strong(answer.label());
-      lines.blank();
+    if (answer.label().isEmpty() || answer.conclusion().startsWith(answer.label())) {
+      return unlabelled(answer);
     }
+    Lines lines = new Lines(emphasis);
+    lines.strong(answer.label());
+    return lines + "\n" + unlabelled(answer);
+  }
+
+  private String unlabelled(Answer answer) {
+    Lines lines = new Lines(emphasis);
     if (answer instanceof RateAnswer rate) {
       new RateText(lines, detail).write(rate);
     } else if (answer instanceof RateByGroupAnswer rates) {
@@ -109,7 +114,7 @@ public record TextReport(Emphasis emphasis, Detail detail) {
       Lines head = new Lines(emphasis);
       String label = answer.label().isEmpty() ? answer.question() : answer.label();
       head.strong(number + ". " + label);
-      text.append(text.isEmpty() ? "" : "\n").append(head).append('\n').append(of(answer));
+      text.append(text.isEmpty() ? "" : "\n").append(head).append('\n').append(unlabelled(answer));
       number++;
     }
     if (!study.cautions().isEmpty()) {
