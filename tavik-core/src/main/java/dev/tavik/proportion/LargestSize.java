@@ -20,6 +20,12 @@ import java.util.PriorityQueue;
 record LargestSize(double logSize, double proportion) {
   private static final double TOLERANCE = 4e-10;
   private static final double NEGLIGIBLE = 1e-19;
+  /** So many of the largest standard deviations out the binomial has less than 10⁻²³. */
+  private static final double BEYOND = 10;
+
+  /** What totals farther out can add to the curvature. */
+  private static final double NOTHING = 1e-12;
+
   private static final int MOST_EVALUATIONS = 1_000_000;
 
   private record Piece(double from, double size, double to, double sizeAtEnd, double bound) {}
@@ -97,13 +103,35 @@ record LargestSize(double logSize, double proportion) {
     /** The line between the ends plus the parabola of the largest curvature. */
     private Piece piece(double from, double size, double to, double sizeAtEnd) {
       double width = to - from;
-      double bow = curvature * width * width / 2;
+      double bow = curvature(from, to) * width * width / 2;
       double rise = Math.abs(sizeAtEnd - size);
       double bound =
           rise >= bow
               ? Math.max(size, sizeAtEnd)
               : (size + sizeAtEnd) / 2 + bow / 4 + rise * rise / (4 * bow);
       return new Piece(from, size, to, sizeAtEnd, bound);
+    }
+
+    /**
+     * Only totals that occur at such proportions count: where h is nearly the same for all of them,
+     * as on a plateau, the sum hardly bends.
+     */
+    private double curvature(double from, double to) {
+      double least = Math.sin(from);
+      double most = Math.sin(to);
+      double deviation = Math.sqrt(trials) / 2;
+      int first = (int) Math.max(0, trials * least * least - BEYOND * deviation);
+      int last = (int) Math.min(trials, Math.ceil(trials * most * most + BEYOND * deviation));
+      if (last - first > trials / 2) {
+        return curvature;
+      }
+      double low = heights[first];
+      double high = low;
+      for (int s = first + 1; s <= last; s++) {
+        low = Math.min(low, heights[s]);
+        high = Math.max(high, heights[s]);
+      }
+      return Math.min(curvature, 4.0 * trials * (high - low) + NOTHING);
     }
 
     private double at(double angle) {

@@ -321,8 +321,10 @@ public final class CrossSpec {
       throw new SpecException(
           String.format(
               Locale.ROOT,
-              "%s is for fisher in a table larger than two by two, which isn't made here; ask for it"
-                  + " with %s fisher, or leave the budget out",
+              table.twoByTwo()
+                  ? "%s is for fisher in larger tables; one of two by two needs none, so leave it out"
+                  : "%s is for fisher, which isn't made here; ask for it with %s fisher, or leave the"
+                      + " budget out",
               spec.name("budget"),
               spec.name("tests")));
     }
