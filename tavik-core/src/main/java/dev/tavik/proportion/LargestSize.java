@@ -109,7 +109,8 @@ record LargestSize(double logSize, double proportion) {
           rise >= bow
               ? Math.max(size, sizeAtEnd)
               : (size + sizeAtEnd) / 2 + bow / 4 + rise * rise / (4 * bow);
-      return new Piece(from, size, to, sizeAtEnd, bound);
+      // A mean is at most the largest of what is averaged, of which 1 is the largest of all.
+      return new Piece(from, size, to, sizeAtEnd, Math.min(1, bound));
     }
 
     /**

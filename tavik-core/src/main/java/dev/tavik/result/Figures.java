@@ -45,6 +45,11 @@ public final class Figures {
     return String.format(Locale.ROOT, "%,d", count);
   }
 
+  /** A number already in words, with the noun that it takes. */
+  public static String counted(String number, String one, String many) {
+    return number + " " + (number.equals("1") ? one : many);
+  }
+
   /**
    * A number with all its digits, in plain notation from 10⁻¹² to 10¹⁶: {@code 0.05}, {@code
    * 1e-140}.

@@ -122,7 +122,7 @@ final class CompareCautions {
         Code.FEW_SUCCESSES,
         String.format(
             Locale.ROOT,
-            "Only %s are expected in one group, too few for the normal approximation (%s). %s",
+            "One group is expected to have only %s, too few for the normal approximation (%s). %s",
             expected.inWords(),
             approximate,
             instead));

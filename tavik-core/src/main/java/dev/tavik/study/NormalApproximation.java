@@ -60,13 +60,15 @@ record NormalApproximation(Tally tally, double against, double successes, double
   /** The scarcer of both, in words. */
   String scarce() {
     return successes <= failures
-        ? expected(successes) + " successes"
-        : expected(failures) + " failures";
+        ? Figures.counted(expected(successes), "success", "successes")
+        : Figures.counted(expected(failures), "failure", "failures");
   }
 
   /** Both, for a sentence. */
   String both() {
-    return expected(successes) + " successes and " + expected(failures) + " failures";
+    return Figures.counted(expected(successes), "success", "successes")
+        + " and "
+        + Figures.counted(expected(failures), "failure", "failures");
   }
 
   private static String expected(double value) {

@@ -8,7 +8,7 @@ import dev.tavik.result.Figures;
  * The smallest of the four counts to expect if both groups have the same proportion; the common
  * rule wants five of each for the normal approximation.
  */
-record PooledExpectation(double smallest, String what) {
+record PooledExpectation(double smallest, boolean ofSuccesses) {
   private static final int ENOUGH = 5;
 
   static PooledExpectation of(Tally first, Tally second) {
@@ -18,7 +18,7 @@ record PooledExpectation(double smallest, String what) {
     long smaller = Math.min(first.trials(), second.trials());
     boolean fewSuccesses = successes <= failures;
     return new PooledExpectation(
-        smaller * (Math.min(successes, failures) / total), fewSuccesses ? "successes" : "failures");
+        smaller * (Math.min(successes, failures) / total), fewSuccesses);
   }
 
   boolean enough() {
@@ -26,12 +26,15 @@ record PooledExpectation(double smallest, String what) {
   }
 
   String inWords() {
-    return Figures.plain(Double.parseDouble(Figures.significant(smallest, 3))) + " " + what;
+    String number = Figures.plain(Double.parseDouble(Figures.significant(smallest, 3)));
+    return ofSuccesses
+        ? Figures.counted(number, "success", "successes")
+        : Figures.counted(number, "failure", "failures");
   }
 
   Condition condition() {
     String found =
-        "with the same proportion in both groups, at least " + inWords() + " are expected in each";
+        "with the same proportion in both groups, each is expected to have at least " + inWords();
     return enough()
         ? new Condition(
             "expected counts", Condition.State.MET, found + ", enough for the normal approximation")

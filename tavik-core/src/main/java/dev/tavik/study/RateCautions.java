@@ -95,7 +95,7 @@ final class RateCautions {
           Code.FEW_SUCCESSES,
           String.format(
               Locale.ROOT,
-              "Only %s are expected under the null, too few for the normal approximation (%s). %s",
+              "The null expects only %s, too few for the normal approximation (%s). %s",
               expected.scarce(),
               approximate,
               instead));

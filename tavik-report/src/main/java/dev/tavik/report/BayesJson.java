@@ -161,12 +161,14 @@ final class BayesJson {
   }
 
   private static ObjectNode credible(Credible interval) {
-    return JsonParts.NODES
-        .objectNode()
-        .put("kind", interval.kind().id())
-        .put("level", interval.level())
-        .put("lower", interval.lower())
-        .put("upper", interval.upper());
+    ObjectNode node =
+        JsonParts.NODES
+            .objectNode()
+            .put("kind", interval.kind().id())
+            .put("level", interval.level());
+    node.set("lower", JsonParts.finite(interval.lower()));
+    node.set("upper", JsonParts.finite(interval.upper()));
+    return node;
   }
 
   private static void prior(ObjectNode node, BetaPrior prior) {

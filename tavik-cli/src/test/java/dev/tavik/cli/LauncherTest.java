@@ -1,0 +1,89 @@
+package dev.tavik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The launcher in a checkout of its own, whose Java only says what it was given. */
+class LauncherTest {
+  private static final List<String> HOSTILE =
+      List.of("-delete", "-exec", "-n", "--", "!", "(", "a b.csv", "*", "$(touch pwned)", "'q'");
+
+  @TempDir private Path folder;
+  private Path launcher;
+  private Path data;
+
+  @BeforeEach
+  void layOut() throws IOException {
+    assumeTrue(Files.isExecutable(Path.of("/bin/sh")));
+    Path root = Files.createDirectories(folder.resolve("-check out"));
+    launcher = root.resolve("tavik");
+    Files.copy(Path.of("..", "tavik"), launcher);
+    Files.createDirectories(root.resolve("tavik-cli/target"));
+    Files.createFile(root.resolve("tavik-cli/target/tavik.jar"));
+    Path java = Files.createDirectories(root.resolve("jdk/bin")).resolve("java");
+    Files.writeString(java, "#!/bin/sh\nprintf '%s\\n' \"$@\"\n");
+    assertThat(java.toFile().setExecutable(true)).isTrue();
+    data = Files.createDirectories(folder.resolve("data"));
+    for (String name : HOSTILE) {
+      Files.writeString(data.resolve(name), "kiln,grade\nNorth,sound\n");
+    }
+  }
+
+  private List<String> launched(String... words) throws IOException, InterruptedException {
+    List<String> command = new ArrayList<>(List.of("/bin/sh", launcher.toString()));
+    command.addAll(Arrays.asList(words));
+    ProcessBuilder builder = new ProcessBuilder(command).directory(data.toFile());
+    builder.environment().put("JAVA_HOME", launcher.resolveSibling("jdk").toString());
+    Process process = builder.redirectErrorStream(true).start();
+    String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(process.waitFor()).as(out).isZero();
+    return out.lines().toList();
+  }
+
+  private List<String> names() throws IOException {
+    try (Stream<Path> files = Files.list(data)) {
+      return files.map(file -> file.getFileName().toString()).toList();
+    }
+  }
+
+  @Test
+  void wordsOfTheUsersReachJavaAndNothingElse() throws Exception {
+    List<String> words = new ArrayList<>(List.of("run"));
+    words.addAll(HOSTILE);
+    List<String> given = launched(words.toArray(String[]::new));
+    assertThat(given).endsWith(words.toArray(String[]::new));
+    assertThat(names()).containsExactlyInAnyOrderElementsOf(HOSTILE);
+  }
+
+  @Test
+  void largeFilesAndSimulationsGetTheThoroughCompiler() throws Exception {
+    String quick = "-XX:TieredStopAtLevel=1";
+    assertThat(launched("rate", "14/400", "--against", "5%")).contains(quick);
+    assertThat(launched("look", "--data", "-delete")).contains(quick);
+    assertThat(launched("look", "--data", "-")).doesNotContain(quick);
+    assertThat(launched("rate", "14/400", "--simulate=1000")).doesNotContain(quick);
+    try (var large = Files.newByteChannel(
+        data.resolve("-large"),
+        StandardOpenOption.CREATE,
+        StandardOpenOption.WRITE)) {
+      large.position(40_000_000);
+      large.write(ByteBuffer.wrap(new byte[] {10}));
+    }
+    assertThat(launched("look", "--data", "-large")).doesNotContain(quick);
+    assertThat(launched("look", "--data=-large")).doesNotContain(quick);
+  }
+}
