@@ -32,11 +32,15 @@ public record RatePrecision(
     Proportion.require("level", level);
     Proportion.require("expect", expected);
     if (!offered().contains(proportionInterval)) {
-      throw new DeclinedException(
-          proportionInterval.id()
-              + " isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
-              + " jeffreys");
+      throw notOffered(proportionInterval);
     }
+  }
+
+  private static DeclinedException notOffered(ProportionInterval interval) {
+    return new DeclinedException(
+        interval.id()
+            + " isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
+            + " jeffreys");
   }
 
   /**
@@ -91,7 +95,8 @@ public record RatePrecision(
       }
       case CLOPPER_PEARSON -> beta(x, n - x + 1, x + 1, n - x, tail);
       case JEFFREYS -> beta(x + 0.5, n - x + 0.5, x + 0.5, n - x + 0.5, tail);
-      default -> (Wilson.of(expected, n, z).upper() - Wilson.of(expected, n, z).lower()) / 2;
+      case WILSON -> (Wilson.of(expected, n, z).upper() - Wilson.of(expected, n, z).lower()) / 2;
+      default -> throw notOffered(proportionInterval);
     };
   }
 

@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
@@ -38,6 +39,21 @@ public enum LotInterval {
   @FunctionalInterface
   interface Algorithm {
     Limits limits(Tally sample, long lot, double tail);
+  }
+
+  /**
+   * The form that one of the endless process's intervals takes for a lot.
+   *
+   * @param interval a interval with such a form
+   * @return the form
+   * @throws DeclinedException if it has none
+   */
+  public static LotInterval inLot(ProportionInterval interval) {
+    return switch (interval) {
+      case WILSON -> WILSON;
+      case CLOPPER_PEARSON -> CLOPPER_PEARSON;
+      default -> throw new DeclinedException(interval.id() + " has no form for a finite lot");
+    };
   }
 
   /**

@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
@@ -49,6 +50,21 @@ public enum LotTest {
   @FunctionalInterface
   interface Algorithm {
     TestResult test(String method, Tally sample, long lot, Hypothesis hypothesis);
+  }
+
+  /**
+   * The form that one of the endless process's tests takes for a lot.
+   *
+   * @param test a test with such a form
+   * @return the form
+   * @throws DeclinedException if it has none
+   */
+  public static LotTest inLot(ProportionTest test) {
+    return switch (test) {
+      case SCORE -> SCORE;
+      case EXACT -> EXACT;
+      default -> throw new DeclinedException(test.id() + " has no form for a finite lot");
+    };
   }
 
   /**

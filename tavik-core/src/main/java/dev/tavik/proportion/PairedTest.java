@@ -47,7 +47,8 @@ public enum PairedTest {
    */
   public TestResult of(PairedTally tally, Alternative alternative) {
     if (tally.discordant() == 0) {
-      return TestResult.of(id, null, 0);
+      boolean half = this == MCNEMAR_MID_P && alternative != Alternative.TWO_SIDED;
+      return TestResult.of(id, null, half ? Math.log(0.5) : 0);
     }
     double away = tally.firstOnly() - tally.secondOnly();
     double error = Math.sqrt((double) tally.discordant());

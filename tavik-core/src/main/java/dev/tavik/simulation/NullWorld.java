@@ -147,11 +147,8 @@ public final class NullWorld {
           "has no failure or no success at all, so that every draw is the same; use shuffle");
     }
     DecimalFraction rate = new DecimalFraction(successes / all, 0, (all - successes) / all);
-    double observed = first.proportion() - second.proportion();
-    double deviation =
-        Math.sqrt(
-            rate.value() * rate.complement() * (1.0 / first.trials() + 1.0 / second.trials()));
-    Bins bins = Bins.around(deviation, observed, 2.0 / (first.trials() + second.trials()));
+    PooledWorld world = new PooledWorld(first, second, rate, alternative);
+    double observed = world.observed();
     return new NullWorld(
         String.format(
             Locale.ROOT,
@@ -159,30 +156,25 @@ public final class NullWorld {
             Figures.count(first.trials()),
             Figures.count(second.trials()),
             Figures.finePercent(rate.value())),
-        new PooledWorld(
-            new AliasCounts(new Binomial(first.trials(), rate)),
-            new AliasCounts(new Binomial(second.trials(), rate)),
-            first.trials(),
-            second.trials(),
-            observed,
-            alternative,
-            bins),
+        world,
         List.of("z-pooled"),
         List.of(
             switch (alternative) {
-              case LESS -> "a difference as low, or lower";
-              case GREATER -> "a difference as high, or higher";
-              case TWO_SIDED -> "a difference as large, either way";
+              case LESS -> "z as low, or lower";
+              case GREATER -> "z as high, or higher";
+              case TWO_SIDED -> "z as large, either way";
             }),
         counts ->
-            bins.histogram(
-                counts,
-                "difference",
-                0,
-                deviation,
-                observed,
-                Cuts.lower(observed, 0, alternative),
-                Cuts.upper(observed, 0, alternative)));
+            world
+                .bins()
+                .histogram(
+                    counts,
+                    "z",
+                    0,
+                    1,
+                    observed,
+                    Cuts.lower(observed, 0, alternative),
+                    Cuts.upper(observed, 0, alternative)));
   }
 
   /**

@@ -1,12 +1,18 @@
 package dev.tavik.simulation;
 
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
-/** Two counts are drawn with the pooled rate; their difference is what matters. */
+/** Two counts are drawn with the pooled rate; what matters is z, with the rate pooled anew. */
 final class PooledWorld implements World {
-  /** Differences that are equal on paper differ by less. */
+  /** Values of z that are equal on paper differ by less, relatively. */
   private static final double SAME = 1e-12;
+
+  /** What the width of a bin is a multiple of. */
+  private static final double UNIT = 0.05;
 
   private final AliasCounts first;
   private final AliasCounts second;
@@ -14,32 +20,41 @@ final class PooledWorld implements World {
   private final double secondTrials;
   private final double low;
   private final double high;
-  private final double from;
-  private final double width;
-  private final int bins;
+  private final double observed;
+  private final Bins around;
 
-  PooledWorld(
-      AliasCounts first,
-      AliasCounts second,
-      double firstTrials,
-      double secondTrials,
-      double observed,
-      Alternative alternative,
-      Bins bins) {
-    this.first = first;
-    this.second = second;
-    this.firstTrials = firstTrials;
-    this.secondTrials = secondTrials;
-    this.low = SAME + Cuts.lower(observed, 0, alternative);
-    this.high = Cuts.upper(observed, 0, alternative) - SAME;
-    this.from = bins.from();
-    this.width = bins.width();
-    this.bins = bins.number();
+  PooledWorld(Tally first, Tally second, DecimalFraction rate, Alternative alternative) {
+    this.first = new AliasCounts(new Binomial(first.trials(), rate));
+    this.second = new AliasCounts(new Binomial(second.trials(), rate));
+    this.firstTrials = first.trials();
+    this.secondTrials = second.trials();
+    this.observed = z(first.successes(), second.successes());
+    double slack = SAME * Math.max(1, Math.abs(observed));
+    this.low = slack + Cuts.lower(observed, 0, alternative);
+    this.high = Cuts.upper(observed, 0, alternative) - slack;
+    this.around = Bins.around(1, observed, UNIT);
+  }
+
+  /** Of z-pooled; 0 where every trial was a success or none. */
+  private double z(double one, double two) {
+    double all = firstTrials + secondTrials;
+    double pooled = (one + two) / all;
+    double variance = pooled * ((all - one - two) / all) * (1 / firstTrials + 1 / secondTrials);
+    double difference = one / firstTrials - two / secondTrials;
+    return variance == 0 ? 0 : difference / Math.sqrt(variance);
+  }
+
+  double observed() {
+    return observed;
+  }
+
+  Bins bins() {
+    return around;
   }
 
   @Override
   public Counts counts() {
-    return new Counts(bins, 1);
+    return new Counts(around.number(), 1);
   }
 
   @Override
@@ -47,16 +62,14 @@ final class PooledWorld implements World {
     long lower = 0;
     long upper = 0;
     for (int i = 0; i < draws; i++) {
-      double difference =
-          first.count(first.draw(random)) / firstTrials
-              - second.count(second.draw(random)) / secondTrials;
-      if (difference <= low) {
+      double z = z(first.count(first.draw(random)), second.count(second.draw(random)));
+      if (z <= low) {
         lower++;
-      } else if (difference >= high) {
+      } else if (z >= high) {
         upper++;
       }
-      long bin = Math.round((difference - from) / width);
-      into.bins[(int) Math.max(0, Math.min(bins - 1, bin))]++;
+      long bin = Math.round((z - around.from()) / around.width());
+      into.bins[(int) Math.max(0, Math.min(around.number() - 1, bin))]++;
     }
     into.lower[0] += lower;
     into.upper[0] += upper;

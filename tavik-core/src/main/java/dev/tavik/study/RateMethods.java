@@ -49,21 +49,21 @@ interface RateMethods {
     }
   }
 
-  /** A sample without replacement; each method has its form for a lot under the same name. */
+  /** A sample without replacement; each method has its form for a lot. */
   record Lot(Tally tally, RateSettings settings, long lot) implements RateMethods {
     @Override
     public TestResult test(ProportionTest method) {
-      return LotTest.valueOf(method.name()).of(tally, lot, settings.hypothesis());
+      return LotTest.inLot(method).of(tally, lot, settings.hypothesis());
     }
 
     @Override
     public Interval interval(ProportionInterval method, Side side) {
-      return LotInterval.valueOf(method.name()).of(tally, lot, settings.level(), side);
+      return LotInterval.inLot(method).of(tally, lot, settings.level(), side);
     }
 
     @Override
     public CriticalCounts criticalCounts(ProportionTest method) {
-      return LotTest.valueOf(method.name())
+      return LotTest.inLot(method)
           .criticalCounts(tally.trials(), lot, settings.hypothesis(), settings.alpha());
     }
 

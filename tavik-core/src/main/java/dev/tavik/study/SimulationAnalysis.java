@@ -132,7 +132,7 @@ final class SimulationAnalysis {
           ProportionTest test = named(ProportionTest.values(), ProportionTest::id, method);
           return lot == null
               ? test.of(rate.tally(), settings.hypothesis())
-              : LotTest.valueOf(test.name()).of(rate.tally(), lot, settings.hypothesis());
+              : LotTest.inLot(test).of(rate.tally(), lot, settings.hypothesis());
         });
   }
 

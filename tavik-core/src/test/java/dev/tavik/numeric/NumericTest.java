@@ -10,6 +10,7 @@ import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -256,5 +257,28 @@ class NumericTest {
 
   private static void assertRelative(double actual, double expected, double tolerance) {
     assertThat(actual).isCloseTo(expected, within(tolerance * expected));
+  }
+
+  /** x, df, ln of the lower tail, ln of the upper: mpmath, in {@code chi_square.py}. */
+  @ParameterizedTest
+  @CsvFileSource(resources = "chi-square-tails.csv")
+  void chiSquareTailsAgreeWithFortyDigits(double x, double df, double lower, double upper) {
+    assertTail(ChiSquare.logLower(x, df), lower);
+    assertTail(ChiSquare.logUpper(x, df), upper);
+  }
+
+  /** n, p, x, ln P(X ≤ x), ln P(X ≥ x): mpmath, in {@code binomial.py}. */
+  @ParameterizedTest
+  @CsvFileSource(resources = "binomial-tails.csv")
+  void binomialTailsAgreeWithFortyDigits(long n, double p, long x, double lower, double upper) {
+    Binomial binomial = new Binomial(n, DecimalFraction.of(p));
+    assertTail(binomial.logLower(x), lower);
+    assertTail(binomial.logUpper(x), upper);
+  }
+
+  /** The tail to 10⁻¹² of itself while it is a number, then its logarithm. */
+  private static void assertTail(double found, double expected) {
+    double allowed = expected > -690 ? 1e-12 : 1e-14 * -expected;
+    assertThat(found).isCloseTo(expected, within(Math.max(allowed, 1e-300)));
   }
 }

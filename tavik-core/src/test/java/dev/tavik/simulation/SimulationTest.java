@@ -94,11 +94,11 @@ class SimulationTest {
     double rate = (double) (x1 + x2) / (n1 + n2);
     BinomialDistribution first = BinomialDistribution.of(n1, rate);
     BinomialDistribution second = BinomialDistribution.of(n2, rate);
-    double observed = Math.abs((double) x1 / n1 - (double) x2 / n2);
+    double observed = squaredZ(x1, n1, x2, n2);
     double exact = 0;
     for (int i = 0; i <= n1; i++) {
       for (int j = 0; j <= n2; j++) {
-        if (Math.abs((double) i / n1 - (double) j / n2) >= observed - 1e-9) {
+        if (squaredZ(i, n1, j, n2) >= observed - 1e-9) {
           exact += first.probability(i) * second.probability(j);
         }
       }
@@ -108,6 +108,16 @@ class SimulationTest {
             .simulate(Draws.of(1_000_000, 5)),
         "z-pooled",
         exact);
+  }
+
+  /** Pearson's chi-square of four cells, 0 where a margin is empty. */
+  private static double squaredZ(double x1, double n1, double x2, double n2) {
+    double successes = x1 + x2;
+    double failures = n1 + n2 - successes;
+    double cross = x1 * (n2 - x2) - x2 * (n1 - x1);
+    return successes * failures == 0
+        ? 0
+        : (n1 + n2) * cross * cross / (n1 * n2 * successes * failures);
   }
 
   private static CrossTable table(String cells) {

@@ -51,7 +51,7 @@ final class ComparePlanSpec {
   }
 
   Question power() {
-    spec.required("base", BASE);
+    spec.require("base", BASE);
     List<Double> bases = Ranges.proportions(spec, "base");
     List<Effect> effects = plan.effects();
     @Nullable String shown = spec.text("show");
@@ -92,7 +92,7 @@ final class ComparePlanSpec {
   }
 
   Question evidence() {
-    spec.required("base", BASE);
+    spec.require("base", BASE);
     List<Design> designs = new ArrayList<>();
     for (double base : Ranges.proportions(spec, "base")) {
       for (double threshold : plan.thresholds()) {

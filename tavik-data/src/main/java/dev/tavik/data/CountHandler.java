@@ -22,14 +22,18 @@ import org.jspecify.annotations.Nullable;
 final class CountHandler extends RowHandler {
   private static final int MOST_LEVELS = 10_000;
   private static final int LONGEST_LEVEL = 1_000;
-  private static final int LEVEL_BITS = 14;
-  private static final int MOST_COLUMNS = 63 / LEVEL_BITS;
+  /** What a combination's number has for its levels, and what one of few columns needs of that. */
+  private static final int BITS = 63;
+
+  private static final int MOST_BITS = 14;
+  private static final int MOST_COLUMNS = 20;
   private static final int MISSING = -1;
   private static final int NO_PLACE = -1;
 
   private final CountRequest request;
   private final List<String> places;
   private final int filtersFrom;
+  private final int levelBits;
   private final int frequencyPlace;
   private final LevelTable[] tables;
   private final int[] filter;
@@ -73,6 +77,7 @@ final class CountHandler extends RowHandler {
       throw new IllegalArgumentException(
           "columns must be at most " + MOST_COLUMNS + ", got " + request.columns().size());
     }
+    this.levelBits = Math.min(MOST_BITS, BITS / Math.max(1, request.columns().size()));
     this.request = request;
     this.places = new ArrayList<>(request.columns());
     this.filtersFrom = places.size();
@@ -150,10 +155,15 @@ final class CountHandler extends RowHandler {
               Figures.count(length)));
     }
     int level = tables[place].number(buffer, offset, length);
-    if (level >= MOST_LEVELS) {
+    if (level >= mostLevels(place)) {
       throw tooManyLevels(place);
     }
     seen[place] = level;
+  }
+
+  /** One number is left for what is missing, if that is a level. */
+  private int mostLevels(int place) {
+    return place < filtersFrom ? Math.min(MOST_LEVELS, (1 << levelBits) - 1) : MOST_LEVELS;
   }
 
   /** A column may be named in two ways, by its case. */
@@ -217,7 +227,7 @@ final class CountHandler extends RowHandler {
         }
         seen[place] = tables[place].number(Missing.LEVEL_NAME);
       }
-      key = key << LEVEL_BITS | seen[place];
+      key = key << levelBits | seen[place];
     }
     limited(part.counts.add(key, frequency));
     if (part.order != null) {
@@ -287,11 +297,12 @@ final class CountHandler extends RowHandler {
         String.format(
             Locale.ROOT,
             "%s, line %d: column %s has more than %s different values, too many for a"
-                + " classification; is it the column you meant?",
+                + " classification%s; is it the column you meant?",
             source(),
             line(),
             columnNames[place],
-            Figures.count(MOST_LEVELS)));
+            Figures.count(mostLevels(place)),
+            mostLevels(place) < MOST_LEVELS ? " of " + filtersFrom + " columns at once" : ""));
   }
 
   /** The counts, and the first column's levels in the order of the rows. */
@@ -368,8 +379,8 @@ final class CountHandler extends RowHandler {
     String[] levels = new String[filtersFrom];
     long rest = key;
     for (int place = filtersFrom - 1; place >= 0; place--) {
-      levels[place] = tables[place].levels().get((int) (rest & ((1 << LEVEL_BITS) - 1)));
-      rest >>>= LEVEL_BITS;
+      levels[place] = tables[place].levels().get((int) (rest & ((1 << levelBits) - 1)));
+      rest >>>= levelBits;
     }
     return List.of(levels);
   }

@@ -30,7 +30,7 @@ final class RatePlanSpec {
   }
 
   private List<Double> against() {
-    spec.required("against", "the value that the rate is held against, such as 8%");
+    spec.require("against", "the value that the rate is held against, such as 8%");
     return Ranges.proportions(spec, "against");
   }
 

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -124,11 +125,21 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    * @throws SpecException if it wasn't used, or several times
    */
   public String required(String word, String why) {
-    String text = text(word);
-    if (text == null) {
+    require(word, why);
+    return Objects.requireNonNull(text(word));
+  }
+
+  /**
+   * Refuses a question without a word.
+   *
+   * @param word the word that must be there, once or several times
+   * @param why what it is for and what it looks like
+   * @throws SpecException if it wasn't used
+   */
+  public void require(String word, String why) {
+    if (!has(word)) {
       throw new SpecException(name(word) + " is needed: " + why);
     }
-    return text;
   }
 
   /**

@@ -163,7 +163,7 @@ final class TablePlanSpec {
   /** The shares that are expected, against those that are claimed. */
   private Table shares(List<Effect> effects) {
     refuseShape();
-    spec.required("against", "the claimed shares, such as 40%,30%,30%");
+    spec.require("against", "the claimed shares, such as 40%,30%,30%");
     List<Double> expected = shares("expect");
     effects.add(Effect.ofShares(expected, shares("against")));
     return new Table(expected.size() - 1, Double.POSITIVE_INFINITY);

@@ -11,6 +11,7 @@ import java.awt.Color;
 import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
+import java.util.List;
 import java.util.Locale;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
@@ -43,7 +44,6 @@ public final class SimulationPicture {
   private final String label;
   private final Histogram histogram;
   private final XYPlot plot = new XYPlot();
-  private final double scale;
   private final int first;
   private final int last;
   private final double highest;
@@ -52,7 +52,6 @@ public final class SimulationPicture {
     this.view = view;
     this.label = label;
     this.histogram = view.simulation().histogram();
-    this.scale = histogram.measure().equals("difference") ? 100 : 1;
     int low = 0;
     int high = histogram.counts().size() - 1;
     while (low < high && empty(low)) {
@@ -94,7 +93,7 @@ public final class SimulationPicture {
   private Picture picture() {
     XYSeries formula = new XYSeries("formula");
     for (int i = first; i <= last; i++) {
-      formula.add(scale * histogram.middle(i), histogram.expected().get(i));
+      formula.add(histogram.middle(i), histogram.expected().get(i));
     }
     XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
     renderer.setDrawSeriesLineAsPath(true);
@@ -121,18 +120,17 @@ public final class SimulationPicture {
   }
 
   private double left() {
-    return scale * (histogram.middle(first) - 1.5 * histogram.width());
+    return (histogram.middle(first) - 1.5 * histogram.width());
   }
 
   private double right() {
-    return scale * (histogram.middle(last) + 1.5 * histogram.width());
+    return (histogram.middle(last) + 1.5 * histogram.width());
   }
 
   private NumberAxis values() {
     NumberAxis axis =
         ChartStyle.axis(
             histogram.measure()
-                + (scale == 100 ? ", in points" : "")
                 + "; dashed curve: what the formula expects");
     axis.setRange(left(), right());
     ChartStyle.plain(axis);
@@ -158,7 +156,7 @@ public final class SimulationPicture {
   }
 
   private void marks(XYLineAndShapeRenderer renderer) {
-    double width = 0.84 * scale * histogram.width();
+    double width = 0.84 * histogram.width();
     // Dots are round: as many pixels wide as they are tall.
     double across = right() - left();
     double up = HEADROOM * highest;
@@ -166,7 +164,7 @@ public final class SimulationPicture {
     double wide = pixels / PLOT_WIDTH * across;
     double tall = pixels / PLOT_HEIGHT * up;
     for (int i = first; i <= last; i++) {
-      double middle = scale * histogram.middle(i);
+      double middle = histogram.middle(i);
       Color ink = extreme(i) ? SHADED : PLAIN;
       long count = histogram.counts().get(i);
       if (dots()) {
@@ -189,11 +187,11 @@ public final class SimulationPicture {
   }
 
   private void observed() {
-    ValueMarker marker = new ValueMarker(scale * histogram.observed());
+    ValueMarker marker = new ValueMarker(histogram.observed());
     marker.setPaint(ChartStyle.INK);
     marker.setStroke(new BasicStroke(2f));
     plot.addDomainMarker(marker);
-    double at = scale * histogram.observed();
+    double at = histogram.observed();
     boolean toTheRight = at < (left() + right()) / 2;
     write(
         (toTheRight ? " " : "")
@@ -207,15 +205,15 @@ public final class SimulationPicture {
   }
 
   private String value(double value) {
-    return histogram.measure().startsWith("X") || scale == 100
-        ? Figures.significant(scale * value, 4)
+    return List.of("X2", "z").contains(histogram.measure())
+        ? Figures.significant(value, 4)
         : Figures.plain(value);
   }
 
   /** Where the other tail starts. */
   private void cut(double value) {
     if (Double.isFinite(value) && Math.abs(value - histogram.observed()) > 1e-12) {
-      ValueMarker marker = new ValueMarker(scale * value);
+      ValueMarker marker = new ValueMarker(value);
       marker.setPaint(SHADED);
       marker.setStroke(
           new BasicStroke(
