@@ -241,7 +241,13 @@ public final class BetaPosterior {
     return Math.exp(logDensity(p));
   }
 
-  private double logDensity(double p) {
+  /**
+   * The density's natural logarithm, also where the density is too small to be a number.
+   *
+   * @param p where, from 0 to 1
+   * @return its logarithm, infinite at an end
+   */
+  public double logDensity(double p) {
     if (p <= 0 || p >= 1) {
       double parameter = p <= 0 ? alpha : beta;
       return parameter > 1

@@ -14,6 +14,9 @@ final class FixedMargins {
   private static final double MOST_STEPS = 4e8;
   private static final double MOST_STATES = 4e6;
 
+  /** How far apart logarithms may lie whose numbers are added. */
+  private static final double WIDEST = 650;
+
   /** The rows, at most as many as columns, the last and largest left out of a state. */
   private final double[][] counts;
 
@@ -22,7 +25,6 @@ final class FixedMargins {
   private final double prior;
   private final int[] strides;
   private double[] states;
-  private boolean first;
 
   FixedMargins(double[][] table, double prior) {
     double[][] slim = table.length <= table[0].length ? table : SamplingPlan.turned(table);
@@ -93,30 +95,43 @@ final class FixedMargins {
     return weights;
   }
 
-  /** ln of the sum over all tables, the largest column last, which is what the rows have left. */
+  /**
+   * ln of the sum over all tables, the largest column last, which is what the rows have left. The
+   * first column is kept in logarithms, so that two columns are summed whatever their weights.
+   */
   private double logAll(double[] weights) {
-    states[0] = 1;
+    Arrays.fill(states, Double.NEGATIVE_INFINITY);
+    spread(
+        new int[strides.length],
+        0,
+        columns[0],
+        0,
+        weights,
+        (taken, log) -> states[state(taken)] = log);
     double scale = 0;
-    for (int column = 0; column < columns.length - 1; column++) {
+    for (int column = 1; column < columns.length - 1; column++) {
+      scale += logsToNumbers();
       double[] next = new double[states.length];
-      // The likeliest spread is about an even one, else all in one row, whose weight is below 1.
-      double even = weights[columns[column] / rows.length] * rows.length;
-      double level = Math.max(0, even);
+      double level = heaviest(columns[column], weights);
+      spread(
+          new int[strides.length],
+          0,
+          columns[column],
+          -level,
+          weights,
+          (taken, log) -> shift(next, taken, 0, 0, 0, Math.exp(log)));
+      Arrays.setAll(next, i -> Math.log(next[i]));
       scale += level;
-      first = column == 0;
-      spread(next, new int[strides.length], 0, columns[column], -level, weights);
-      double most = Arrays.stream(next).max().orElseThrow();
-      for (int i = 0; i < next.length; i++) {
-        next[i] /= most;
-      }
-      scale += Math.log(most);
       states = next;
     }
     double sum = 0;
     double[] logs = new double[states.length];
     double top = Double.NEGATIVE_INFINITY;
     for (int state = 0; state < states.length; state++) {
-      logs[state] = states[state] == 0 ? Double.NEGATIVE_INFINITY : last(state, weights);
+      logs[state] =
+          states[state] == Double.NEGATIVE_INFINITY
+              ? Double.NEGATIVE_INFINITY
+              : last(state, weights);
       top = Math.max(top, logs[state]);
     }
     for (double log : logs) {
@@ -125,10 +140,45 @@ final class FixedMargins {
     return scale + top + Math.log(sum);
   }
 
+  /** Makes the greatest state 1, and returns the logarithm that it had. */
+  private double logsToNumbers() {
+    double most = Arrays.stream(states).max().orElseThrow();
+    double least = Arrays.stream(states).filter(Double::isFinite).min().orElseThrow();
+    requireNarrow(most - least);
+    Arrays.setAll(states, i -> Math.exp(states[i] - most));
+    return most;
+  }
+
+  /** The greatest weight, in logarithms, of all ways to spread a column. */
+  private double heaviest(int column, double[] weights) {
+    double[] ends = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+    spread(
+        new int[strides.length],
+        0,
+        column,
+        0,
+        weights,
+        (taken, log) -> {
+          ends[0] = Math.min(ends[0], log);
+          ends[1] = Math.max(ends[1], log);
+        });
+    requireNarrow(ends[1] - ends[0]);
+    return ends[1];
+  }
+
+  private static void requireNarrow(double range) {
+    if (range > WIDEST) {
+      throw new DeclinedException(
+          "would have to add tables whose weights are 1e"
+              + Math.round(range / Math.log(10))
+              + " apart under such a prior; use total, rows or columns, or a smaller --prior");
+    }
+  }
+
   /** The last column is what is left. */
   private double last(int state, double[] weights) {
     int rest = columns[columns.length - 1];
-    double log = Math.log(states[state]);
+    double log = states[state];
     int code = state;
     for (int i = 0; i < strides.length; i++) {
       int left = rows[i] - code / strides[i];
@@ -142,31 +192,33 @@ final class FixedMargins {
     return log + weights[rest];
   }
 
+  /** Takes one way to spread a column, with its weight in logarithms. */
+  @FunctionalInterface
+  private interface Spread {
+    void take(int[] taken, double log);
+  }
+
   /** Every way to spread a column over the rows. */
-  private void spread(double[] next, int[] taken, int row, int left, double log, double[] weights) {
+  private void spread(
+      int[] taken, int row, int left, double log, double[] weights, Spread spread) {
     if (row == taken.length) {
       if (left <= rows[row]) {
-        add(next, taken, Math.exp(log + weights[left]));
+        spread.take(taken, log + weights[left]);
       }
       return;
     }
     for (int y = 0; y <= Math.min(left, rows[row]); y++) {
       taken[row] = y;
-      spread(next, taken, row + 1, left - y, log + weights[y], weights);
+      spread(taken, row + 1, left - y, log + weights[y], weights, spread);
     }
   }
 
-  /** Before the first column nothing is used up, and there is one state only. */
-  private void add(double[] next, int[] taken, double weight) {
-    if (first) {
-      int state = 0;
-      for (int i = 0; i < taken.length; i++) {
-        state += taken[i] * strides[i];
-      }
-      next[state] += weight;
-    } else {
-      shift(next, taken, 0, 0, 0, weight);
+  private int state(int[] taken) {
+    int state = 0;
+    for (int i = 0; i < taken.length; i++) {
+      state += taken[i] * strides[i];
     }
+    return state;
   }
 
   /** Adds every state, with a column's counts taken from its rows. */

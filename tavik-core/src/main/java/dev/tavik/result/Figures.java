@@ -337,7 +337,7 @@ public final class Figures {
   }
 
   private static String longer(String one, String other) {
-    return other.length() > one.length() ? other : one;
+    return new BigDecimal(other).scale() > new BigDecimal(one).scale() ? other : one;
   }
 
   private static String percent(double proportion, int decimals) {

@@ -370,6 +370,8 @@ final class CrossAnalysis {
         name(place.row(), place.column()),
         cell.adjustedResidual() < 0 ? "below" : "above",
         Figures.count(cell.observed()),
-        Figures.significant(cell.expected(), 3));
+        cell.expected() < 1000
+            ? Figures.significant(cell.expected(), 3)
+            : Figures.count(Math.round(cell.expected())));
   }
 }

@@ -29,7 +29,6 @@ import org.jfree.data.xy.XYSeriesCollection;
 final class DifferencePicture {
   private static final int WIDTH = 960;
   private static final int HEIGHT = 480;
-  private static final int POINTS = 240;
   private static final double NEARLY_ALL = 0.9999;
   private static final double HEADROOM = 1.2;
 
@@ -43,7 +42,8 @@ final class DifferencePicture {
   private final ComparedRates rates;
   private final double left;
   private final double right;
-  private final double[] heights = new double[POINTS + 1];
+  private final double[] places;
+  private final double[] heights;
   private final XYPlot plot = new XYPlot();
   private final XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
   private double highest;
@@ -65,20 +65,18 @@ final class DifferencePicture {
     double margin = 0.06 * (high - low);
     this.left = Math.max(-1, low - margin);
     this.right = Math.min(1, high + margin);
-    for (int i = 0; i <= POINTS; i++) {
-      heights[i] = rates.density(Quantity.DIFFERENCE, at(i));
+    this.places = CurvePlaces.of(left, right, most.lower(), most.upper());
+    this.heights = new double[places.length];
+    for (int i = 0; i < places.length; i++) {
+      heights[i] = rates.density(Quantity.DIFFERENCE, places[i]);
       highest = Math.max(highest, heights[i]);
     }
   }
 
-  private double at(int point) {
-    return left + (right - left) * point / POINTS;
-  }
-
   Picture picture() {
     XYSeries curve = new XYSeries("posterior");
-    for (int i = 0; i <= POINTS; i++) {
-      curve.add(100 * at(i), heights[i]);
+    for (int i = 0; i < places.length; i++) {
+      curve.add(100 * places[i], heights[i]);
     }
     renderer.setDrawSeriesLineAsPath(true);
     renderer.setSeriesPaint(0, AFTER);
@@ -164,9 +162,9 @@ final class DifferencePicture {
     Path2D.Double area = new Path2D.Double();
     area.moveTo(100 * interval().lower(), 0);
     area.lineTo(100 * interval().lower(), rates.density(Quantity.DIFFERENCE, interval().lower()));
-    for (int i = 0; i <= POINTS; i++) {
-      if (at(i) > interval().lower() && at(i) < interval().upper()) {
-        area.lineTo(100 * at(i), heights[i]);
+    for (int i = 0; i < places.length; i++) {
+      if (places[i] > interval().lower() && places[i] < interval().upper()) {
+        area.lineTo(100 * places[i], heights[i]);
       }
     }
     area.lineTo(100 * interval().upper(), rates.density(Quantity.DIFFERENCE, interval().upper()));

@@ -33,7 +33,6 @@ import org.jfree.data.xy.XYSeriesCollection;
 public final class PosteriorPicture {
   private static final int WIDTH = 960;
   private static final int HEIGHT = 480;
-  private static final int POINTS = 600;
   private static final double NEARLY_ALL = 0.9999;
 
   /** The width that a label may need, as a share of the axis. */
@@ -51,6 +50,7 @@ public final class PosteriorPicture {
   private final double against;
   private final double left;
   private final double right;
+  private final double[] places;
   private final double highest;
   private final XYPlot plot = new XYPlot();
   private final XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
@@ -67,9 +67,11 @@ public final class PosteriorPicture {
     double margin = 0.08 * (high - low);
     this.left = Math.max(0, low - margin);
     this.right = Math.min(1, high + margin);
+    this.places = CurvePlaces.of(left, right, most.lower(), most.upper());
     double top = 0;
-    for (int i = 1; i < POINTS; i++) {
-      top = Math.max(top, after.density(at(i)));
+    for (double place : places) {
+      double height = after.density(place);
+      top = place > left && place < right ? Math.max(top, height) : top;
     }
     this.highest = top;
   }
@@ -97,10 +99,6 @@ public final class PosteriorPicture {
     throw new IllegalArgumentException(
         "the picture of what to believe is of one rate or of two, and needs their Bayesian view,"
             + " --bayes");
-  }
-
-  private double at(int point) {
-    return left + (right - left) * point / POINTS;
   }
 
   private Picture picture() {
@@ -131,10 +129,10 @@ public final class PosteriorPicture {
 
   private XYSeries curve(String name, BetaPosterior distribution) {
     XYSeries series = new XYSeries(name);
-    for (int i = 0; i <= POINTS; i++) {
-      double height = distribution.density(at(i));
+    for (double place : places) {
+      double height = distribution.density(place);
       if (Double.isFinite(height)) {
-        series.add(100 * at(i), Math.min(height, 1.12 * highest));
+        series.add(100 * place, Math.min(height, 1.12 * highest));
       }
     }
     return series;
@@ -169,9 +167,9 @@ public final class PosteriorPicture {
     Credible interval = bayes.posteriors().get(0).credible().get(0);
     Path2D.Double area = new Path2D.Double();
     area.moveTo(100 * interval.lower(), 0);
-    for (int i = 0; i <= POINTS; i++) {
-      if (at(i) >= interval.lower() && at(i) <= interval.upper()) {
-        area.lineTo(100 * at(i), after.density(at(i)));
+    for (double place : places) {
+      if (place >= interval.lower() && place <= interval.upper()) {
+        area.lineTo(100 * place, after.density(place));
       }
     }
     area.lineTo(100 * interval.upper(), 0);
@@ -207,7 +205,7 @@ public final class PosteriorPicture {
     double low = Math.min(own, changed);
     double high = Math.max(Math.max(own, changed), low + gap);
     write(
-        "posterior there " + Figures.significant(changed, 3),
+        "posterior there " + (changed == 0 ? "below 1e-300" : Figures.significant(changed, 3)),
         against + beside,
         Math.min(changed >= own ? high : low, highest) + 0.02 * highest,
         anchor,
@@ -250,7 +248,7 @@ public final class PosteriorPicture {
   }
 
   private String subtitle() {
-    double log = Math.log(before.density(against)) - Math.log(after.density(against));
+    double log = before.logDensity(against) - after.logDensity(against);
     String two =
         String.format(
             Locale.ROOT,
