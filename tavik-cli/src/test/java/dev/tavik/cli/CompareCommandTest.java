@@ -77,8 +77,8 @@ class CompareCommandTest {
             rejects less often than alpha allows.
 
             Taken for granted
-              met        expected counts: with the same proportion in both groups, at least
-                         22.2 successes are expected in each, enough for the normal
+              met        expected counts: with the same proportion in both groups, each is
+                         expected to have at least 22.2 successes, enough for the normal
                          approximation.
               your call  independent units: each unit is in one group only and tells nothing
                          about another. The same units judged twice are pairs and want
