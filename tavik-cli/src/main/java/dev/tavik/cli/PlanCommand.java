@@ -37,7 +37,10 @@ final class PlanCommand implements Callable<Integer> {
 
   @picocli.CommandLine.Spec CommandSpec command;
 
-  @Parameters(paramLabel = "rate|compare|shares|table", arity = "0..1", description = "What is planned.")
+  @Parameters(
+      paramLabel = "rate|compare|shares|table",
+      arity = "0..1",
+      description = "What is planned.")
   @Nullable String kind;
 
   @Option(

@@ -92,7 +92,6 @@ final class RateCommand implements Callable<Integer> {
     // The picture is of the sequence, so it asks for it.
     return answer
         .on(terminal)
-        .answer(
-            sequenceChart == null ? words : words.with("sequence", "true"), RateSpec::question);
+        .answer(sequenceChart == null ? words : words.with("sequence", "true"), RateSpec::question);
   }
 }

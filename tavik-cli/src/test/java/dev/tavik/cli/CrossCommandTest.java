@@ -268,7 +268,8 @@ class CrossCommandTest {
     assertThat(CommandLine.shell(PAIRED).out())
         .startsWith(
             "first_inspector and second_inspector agree on 225 of 240 units (93.8%), kappa\n0.840");
-    JsonNode answer = json(PAIRED + " --ordered both --order sound,crazed,cracked,warped --tests bowker");
+    JsonNode answer =
+        json(PAIRED + " --ordered both --order sound,crazed,cracked,warped --tests bowker");
     assertThat(answer.at("/estimates").findValuesAsText("quantity"))
         .containsExactly("proportion", "kappa", "kappa-linear", "kappa-quadratic");
     assertThat(answer.at("/tests/0/method").asText()).isEqualTo("bowker");

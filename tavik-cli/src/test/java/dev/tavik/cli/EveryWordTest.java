@@ -36,7 +36,9 @@ class EveryWordTest {
           "cross --cells '12 5; 7 9'",
           "cross --cells '12 5 8; 7 9 11; 10 20 9'",
           "cross " + LOG + "--rows kiln --columns grade",
-          "cross " + LOG + "--rows shift --columns glaze --strata kiln --merge"
+          "cross "
+              + LOG
+              + "--rows shift --columns glaze --strata kiln --merge"
               + " ash+celadon=light --merge cobalt+iron=dark",
           "cross --data demo/regrade.csv --rows first_inspector --columns second_inspector"
               + " --paired",
@@ -168,7 +170,8 @@ class EveryWordTest {
       assertThat(more.status()).as(command + " " + flag + more.err()).isBetween(0, 3);
       if (!given.contains(flag)
           && !ALREADY_SO.contains(flag + " of " + about(command))
-          && more.status() == 0 && more.out().equals(plain.out())) {
+          && more.status() == 0
+          && more.out().equals(plain.out())) {
         ignored.add(flag);
       }
     }

@@ -61,16 +61,17 @@ class FarFiguresTest {
 
   /** Limits of the odds ratio at which the score test's chi-square is the critical value. */
   @ParameterizedTest
-  @CsvSource({"9,23,305789,305789", "305789,305789,9,23", "50,50,0,14", "14,400,31,410", "3,10,0,9"})
+  @CsvSource({
+    "9,23,305789,305789",
+    "305789,305789,9,23",
+    "50,50,0,14",
+    "14,400,31,410",
+    "3,10,0,9"
+  })
   void oddsRatioLimitsInvertTheScoreTest(long x1, long n1, long x2, long n2) throws IOException {
     JsonNode interval =
         json(String.format(
-                Locale.ROOT,
-                "compare A=%d/%d B=%d/%d --intervals score",
-                x1,
-                n1,
-                x2,
-                n2))
+                Locale.ROOT, "compare A=%d/%d B=%d/%d --intervals score", x1, n1, x2, n2))
             .at("/intervals/0");
     for (String end : new String[] {"lower", "upper"}) {
       double limit = interval.get(end).isNumber() ? interval.get(end).asDouble() : 0;

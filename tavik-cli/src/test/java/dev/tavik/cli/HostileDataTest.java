@@ -105,7 +105,9 @@ class HostileDataTest {
   void aFilterIgnoresCaseWhereTheLevelItselfNeverOccurs(String where, int kept, int rows)
       throws IOException {
     Path log =
-        file("log.csv", "kiln,grade;North,sound;North,cracked;South,sound;Tunnel,sound;tunnel,sound");
+        file(
+            "log.csv",
+            "kiln,grade;North,sound;North,cracked;South,sound;Tunnel,sound;tunnel,sound");
     String asked = "rate --outcome grade --success sound --against 50% --data " + log;
     JsonNode input = json(asked + " --where " + where).get("input");
     assertThat(input.get("rows").asInt()).isEqualTo(rows);
@@ -115,7 +117,8 @@ class HostileDataTest {
         .contains("From " + log + ", rows with " + where + " only: " + kept + " of " + rows + ".");
     assertThat(CommandLine.shell(asked + " --where kiln=TUNNEL").err())
         .contains("several levels that could be 'TUNNEL': Tunnel, tunnel");
-    for (String twice : new String[] {" --where kiln=North --where ", " --where KILN=North --where "}) {
+    for (String twice :
+        new String[] {" --where kiln=North --where ", " --where KILN=North --where "}) {
       CommandLine both = CommandLine.shell(asked + twice + "kiln=South");
       assertThat(both.status()).isIn(2, 3);
       assertThat(both.out()).isEmpty();
@@ -140,11 +143,13 @@ class HostileDataTest {
   @Test
   void wordsHaveNoOrderOfTheirOwn() throws IOException {
     Path log =
-        file("o.csv", "kiln,view;N,good;S,poor;N,\"fair, mostly\";S,good;N,poor;S,\"fair, mostly\"");
+        file(
+            "o.csv", "kiln,view;N,good;S,poor;N,\"fair, mostly\";S,good;N,poor;S,\"fair, mostly\"");
     String asked = "cross --rows kiln --columns view --ordered columns --data " + log;
     CommandLine refused = CommandLine.shell(asked);
     assertThat(refused.status()).isEqualTo(2);
-    assertThat(refused.err()).contains("needs to know the order of good, poor, fair, mostly", "--order");
+    assertThat(refused.err())
+        .contains("needs to know the order of good, poor, fair, mostly", "--order");
     CommandLine given =
         CommandLine.run(
             ("cross|--rows|kiln|--columns|view|--ordered|columns|--data|"
@@ -214,7 +219,8 @@ class HostileDataTest {
     JsonNode answers = new ObjectMapper().readTree(answer.out()).get("answers");
     assertThat(answers).hasSize(8);
     for (int i = 1; i <= 6; i++) {
-      assertThat(answers.get(i).at("/error/message").asText()).contains("question " + (i + 1) + ": ");
+      assertThat(answers.get(i).at("/error/message").asText())
+          .contains("question " + (i + 1) + ": ");
     }
     assertThat(answers.at("/1/error/code").asText()).isEqualTo("question-refused");
     assertThat(answers.at("/0/tests")).isNotEmpty();
@@ -225,7 +231,14 @@ class HostileDataTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        "\u001b[31mred", "bell\u0007", "a\u202eb", "\u2066x", "two\nlines", "cr\rx", "\u0085", "\u0001"
+        "\u001b[31mred",
+        "bell\u0007",
+        "a\u202eb",
+        "\u2066x",
+        "two\nlines",
+        "cr\rx",
+        "\u0085",
+        "\u0001"
       })
   void labelsSteerNothing(String label) throws Exception {
     String quoted = '"' + label + '"';
@@ -238,10 +251,28 @@ class HostileDataTest {
     for (String[] words :
         new String[][] {
           {"look", "--data", log.toString()},
-          {"cross", "--data", log.toString(), "--rows", "kiln", "--columns", label,
-            "--chart", chart.toString()},
-          {"rate", "--data", log.toString(), "--outcome", label, "--success", "nothing",
-            "--against", "5%"},
+          {
+            "cross",
+            "--data",
+            log.toString(),
+            "--rows",
+            "kiln",
+            "--columns",
+            label,
+            "--chart",
+            chart.toString()
+          },
+          {
+            "rate",
+            "--data",
+            log.toString(),
+            "--outcome",
+            label,
+            "--success",
+            "nothing",
+            "--against",
+            "5%"
+          },
           {"rate", label + "=3/40", "B=4/40", "--against", "5%", "--chart", chart.toString()},
           {"compare", label + "=3/40", "B=4/40", "C=9/50", "--chart", chart.toString()}
         }) {

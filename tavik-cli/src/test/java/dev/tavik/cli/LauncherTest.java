@@ -76,10 +76,9 @@ class LauncherTest {
     assertThat(launched("look", "--data", "-delete")).contains(quick);
     assertThat(launched("look", "--data", "-")).doesNotContain(quick);
     assertThat(launched("rate", "14/400", "--simulate=1000")).doesNotContain(quick);
-    try (var large = Files.newByteChannel(
-        data.resolve("-large"),
-        StandardOpenOption.CREATE,
-        StandardOpenOption.WRITE)) {
+    try (var large =
+        Files.newByteChannel(
+            data.resolve("-large"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
       large.position(40_000_000);
       large.write(ByteBuffer.wrap(new byte[] {10}));
     }

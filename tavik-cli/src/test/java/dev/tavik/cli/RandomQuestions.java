@@ -241,8 +241,7 @@ final class RandomQuestions {
                   List.of("plan", "table", "--df", "" + (1 + random.nextInt(30)), "--w", "0.2"));
           default ->
               new ArrayList<>(
-                  List.of(
-                      "plan", "shares", "--against", "40%,30%,30%", "--expect", "45%,30%,25%"));
+                  List.of("plan", "shares", "--against", "40%,30%,30%", "--expect", "45%,30%,25%"));
         };
     if (chance(2)) {
       words.addAll(List.of("--power", one(List.of("80%", "90%,99%"))));
@@ -265,19 +264,22 @@ final class RandomQuestions {
               case 2 ->
                   List.of("tail", "chi-square", "--df", one(List.of("0.1", "1", "50", "1e6")));
               case 3 -> List.of("tail", "f", "--df", one(List.of("1,1", "2,30", "100,3")));
-              case 4 ->
-                  List.of("tail", "binomial", "--n", "" + size(13), "--p", one(RATES));
+              case 4 -> List.of("tail", "binomial", "--n", "" + size(13), "--p", one(RATES));
               case 5 -> List.of("tail", "poisson", "--mean", one(List.of("0.1", "3.5", "1e9")));
               case 6 -> List.of("tail", "beta", "--shape", one(List.of("1,1", "0.5,9", "30,300")));
               default ->
                   List.of(
-                      "tail", "chi-square", "--df", "3", "--noncentrality", one(List.of("2", "900")));
+                      "tail",
+                      "chi-square",
+                      "--df",
+                      "3",
+                      "--noncentrality",
+                      one(List.of("2", "900")));
             });
     if (chance(2)) {
       words.addAll(List.of("--area", one(List.of("5%", "2.5%", "1e-100", "0.5"))));
     } else {
-      words.addAll(
-          List.of("--value", one(List.of("0", "0.3", "1", "7", "1e4", "1e30", "1e-30"))));
+      words.addAll(List.of("--value", one(List.of("0", "0.3", "1", "7", "1e4", "1e30", "1e-30"))));
     }
     return words;
   }

@@ -6,13 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.lang.management.ManagementFactory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -39,7 +38,7 @@ class RandomQuestionsTest {
           "noncentral");
 
   private static double seconds() {
-    return ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime() / 1e9;
+    return ProcessHandle.current().info().totalCpuDuration().orElseThrow().toMillis() / 1e3;
   }
 
   private static CommandLine ask(List<String> words) {
@@ -67,7 +66,9 @@ class RandomQuestionsTest {
       if (answer.status() == 0) {
         answered++;
         JsonNode json = MAPPER.readTree(answer.out());
-        assertThat(answer.out()).as("%s", words).doesNotContain(": \"NaN\"", ": \"Infinity\"", ": \"-Infinity\"");
+        assertThat(answer.out())
+            .as("%s", words)
+            .doesNotContain(": \"NaN\"", ": \"Infinity\"", ": \"-Infinity\"");
         each(json, node -> sound(words, node, json));
         CommandLine text = CommandLine.run(words.toArray(String[]::new));
         assertThat(text.status()).as("%s", words).isZero();
@@ -122,12 +123,14 @@ class RandomQuestionsTest {
     String method = interval.get("method").asText();
     boolean twoSided = interval.path("side").asText().equals("two-sided");
     // A number needed whose interval passes through infinity holds what lies outside of its ends.
-    if (interval.has("throughInfinity") || !twoSided || SHRUNK.contains(method) || interval.path("level").asDouble() < 0.5) {
+    if (interval.has("throughInfinity")
+        || !twoSided
+        || SHRUNK.contains(method)
+        || interval.path("level").asDouble() < 0.5) {
       return;
     }
     boolean conditional = method.startsWith("conditional");
-    String quantity =
-        (conditional ? "conditional-" : "") + interval.path("quantity").asText();
+    String quantity = (conditional ? "conditional-" : "") + interval.path("quantity").asText();
     List<JsonNode> own = new ArrayList<>();
     estimates.forEach(
         each -> {
@@ -153,8 +156,8 @@ class RandomQuestionsTest {
   void mirroredGroupsAndOutcomesMirror() throws IOException {
     Random random = new Random(SEED);
     for (int i = 0; i < QUESTIONS / 20; i++) {
-      long n1 = 1 + random.nextInt(i % 3 == 0 ? 9 : 400);
-      long n2 = 1 + random.nextInt(i % 3 == 1 ? 9 : 400);
+      long n1 = 1L + random.nextInt(i % 3 == 0 ? 9 : 400);
+      long n2 = 1L + random.nextInt(i % 3 == 1 ? 9 : 400);
       long x1 = random.nextInt((int) n1 + 1);
       long x2 = random.nextInt((int) n2 + 1);
       String direction = List.of("two-sided", "less", "greater").get(random.nextInt(3));
@@ -191,11 +194,7 @@ class RandomQuestionsTest {
       long x1, long n1, long x2, long n2, String direction, List<String> more) {
     return Stream.concat(
             Stream.of(
-                "compare",
-                "A=" + x1 + "/" + n1,
-                "B=" + x2 + "/" + n2,
-                "--alternative",
-                direction),
+                "compare", "A=" + x1 + "/" + n1, "B=" + x2 + "/" + n2, "--alternative", direction),
             more.stream())
         .toList();
   }

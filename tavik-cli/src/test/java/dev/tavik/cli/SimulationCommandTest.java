@@ -107,8 +107,7 @@ class SimulationCommandTest {
         .containsPattern("<(ellipse|circle|path)")
         .contains("dashed curve: what the formula expects");
     CommandLine.shell(KILNS + " --null-model pooled --simulate 100000" + drawn);
-    assertThat(Files.readString(chart))
-        .contains("observed -2.523", "z as large, either way");
+    assertThat(Files.readString(chart)).contains("observed -2.523", "z as large, either way");
   }
 
   @ParameterizedTest

@@ -50,8 +50,7 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
       this.hypothesis = hypothesis;
       this.prior = prior;
       this.against = DecimalFraction.of(hypothesis.against());
-      long least =
-          Bisection.first(0, observations, x -> log(x + 1) >= log(x));
+      long least = Bisection.first(0, observations, x -> log(x + 1) >= log(x));
       this.low = Bisection.last(-1, least, x -> log(x) >= logThreshold);
       this.high =
           Bisection.first(Math.max(least, low + 1), observations + 1, x -> log(x) >= logThreshold);
@@ -110,8 +109,8 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
     }
 
     /**
-     * Where the alternative is true, the rate drawn from the prior: the beta-binomial chances, for a
-     * direction times the share of each posterior that lies there.
+     * Where the alternative is true, the rate drawn from the prior: the beta-binomial chances, for
+     * a direction times the share of each posterior that lies there.
      *
      * @return the chances
      */
@@ -135,7 +134,9 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
       return new EvidenceChances(sums[0], sums[1], sums[2]);
     }
 
-    /** The chance of a count with the whole prior, as its Bayes factor times that under the null. */
+    /**
+     * The chance of a count with the whole prior, as its Bayes factor times that under the null.
+     */
     private double logMarginal(long x) {
       return RateBayesFactor.log(x, observations - x, prior.a(), prior.b(), against)
           + new Binomial(observations, against).logMass(x);

@@ -199,8 +199,7 @@ final class FixedMargins {
   }
 
   /** Every way to spread a column over the rows. */
-  private void spread(
-      int[] taken, int row, int left, double log, double[] weights, Spread spread) {
+  private void spread(int[] taken, int row, int left, double log, double[] weights, Spread spread) {
     if (row == taken.length) {
       if (left <= rows[row]) {
         spread.take(taken, log + weights[left]);

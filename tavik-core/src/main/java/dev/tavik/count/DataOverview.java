@@ -62,8 +62,8 @@ public record DataOverview(String source, String layout, long rows, List<Column>
    *
    * @param name its name
    * @param kind what its values look like
-   * @param levels its levels and in how many rows each occurs, the most frequent first; empty
-   *     where there are too many to keep
+   * @param levels its levels and in how many rows each occurs, the most frequent first; empty where
+   *     there are too many to keep
    * @param distinct how many different values it has, or the cap at which counting ended
    * @param missing how many rows lack a value
    * @param range the smallest and the largest value, of numbers and dates; empty otherwise

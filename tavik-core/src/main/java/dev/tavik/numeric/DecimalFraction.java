@@ -45,8 +45,8 @@ public record DecimalFraction(double value, double remainder, double complement)
    * One minus a decimal, as a person would write it: 0.05 for 0.95.
    *
    * @param value the number, 0 ≤ value ≤ 1
-   * @return the double nearest to one minus the decimal that {@code value} stands for; below 1 where
-   *     that isn't 0
+   * @return the double nearest to one minus the decimal that {@code value} stands for; below 1
+   *     where that isn't 0
    */
   public static double complement(double value) {
     double complement = BigDecimal.ONE.subtract(BigDecimal.valueOf(value)).doubleValue();

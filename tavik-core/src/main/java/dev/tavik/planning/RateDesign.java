@@ -155,8 +155,8 @@ public record RateDesign(
 
   /**
    * Against rare successes power falls only where the critical count rises by one, by the chance of
-   * that count; it is at most n times the odds as likely as the one before, which belongs to what is
-   * missing.
+   * that count; it is at most n times the odds as likely as the one before, which belongs to what
+   * is missing.
    */
   @Override
   public boolean settled(long n, double power, double effect, double wanted) {

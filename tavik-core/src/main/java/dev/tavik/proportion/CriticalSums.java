@@ -72,7 +72,9 @@ final class CriticalSums implements CriticalPairs {
       }
     }
 
-    /** Whether, at some common proportion, the chance of a p-value up to a limit is above a size. */
+    /**
+     * Whether, at some common proportion, the chance of a p-value up to a limit is above a size.
+     */
     boolean sizeExceeds(double size, double limit) {
       double[] logs = new double[byTotal.length];
       boolean any = false;

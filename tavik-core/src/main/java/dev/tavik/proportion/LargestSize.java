@@ -20,6 +20,7 @@ import java.util.PriorityQueue;
 record LargestSize(double logSize, double proportion) {
   private static final double TOLERANCE = 4e-10;
   private static final double NEGLIGIBLE = 1e-19;
+
   /** So many of the largest standard deviations out the binomial has less than 10⁻²³. */
   private static final double BEYOND = 10;
 

@@ -89,8 +89,8 @@ public final class Figures {
   }
 
   /**
-   * A number between -1 and 1 to some significant digits, with more where it would look like the end
-   * of the scale that it doesn't reach: {@code 0.998}, {@code 0.9991}.
+   * A number between -1 and 1 to some significant digits, with more where it would look like the
+   * end of the scale that it doesn't reach: {@code 0.998}, {@code 0.9991}.
    *
    * @param value the number, -1 to 1
    * @param digits the number of digits, at least 1
@@ -324,7 +324,8 @@ public final class Figures {
     String first = points(from);
     String second = points(to);
     for (int decimals = 1;
-        decimals <= MOST_DECIMALS && (first.equals(second) || atEnd(first, one) || atEnd(second, other));
+        decimals <= MOST_DECIMALS
+            && (first.equals(second) || atEnd(first, one) || atEnd(second, other));
         decimals++) {
       first = longer(first, percentDigits(one, decimals));
       second = longer(second, percentDigits(other, decimals));

@@ -28,7 +28,7 @@ final class PooledWorld implements World {
     this.second = new AliasCounts(new Binomial(second.trials(), rate));
     this.firstTrials = first.trials();
     this.secondTrials = second.trials();
-    this.observed = z(first.successes(), second.successes());
+    this.observed = z((double) first.successes(), (double) second.successes());
     double slack = SAME * Math.max(1, Math.abs(observed));
     this.low = slack + Cuts.lower(observed, 0, alternative);
     this.high = Cuts.upper(observed, 0, alternative) - slack;
@@ -62,7 +62,8 @@ final class PooledWorld implements World {
     long lower = 0;
     long upper = 0;
     for (int i = 0; i < draws; i++) {
-      double z = z(first.count(first.draw(random)), second.count(second.draw(random)));
+      double z =
+          z((double) first.count(first.draw(random)), (double) second.count(second.draw(random)));
       if (z <= low) {
         lower++;
       } else if (z >= high) {

@@ -62,8 +62,7 @@ public record CompareBayes(
     }
   }
 
-  static CompareBayes of(
-      NamedTally one, NamedTally two, CompareSettings settings, Extent extent) {
+  static CompareBayes of(NamedTally one, NamedTally two, CompareSettings settings, Extent extent) {
     BayesSettings bayes = settings.bayes() == null ? BayesSettings.usual() : settings.bayes();
     Tally first = one.tally();
     Tally second = two.tally();

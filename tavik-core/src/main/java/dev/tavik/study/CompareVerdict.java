@@ -8,8 +8,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The verdict on a comparison, for a reader who never saw a test: who is lower or higher, by how

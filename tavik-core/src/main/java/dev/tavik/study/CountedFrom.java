@@ -24,8 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param missing how many units each column left out for lack of a value
  * @param similarLevels levels of one column that differ only in case or blanks
  * @param totals rows and columns of totals that were found in a table and left out
- * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those of a
- *     total; null for none
+ * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those of
+ *     a total; null for none
  */
 public record CountedFrom(
     String data,

@@ -260,7 +260,7 @@ final class CrossAnalysis {
                               + drawn.inWords()
                               + "."
                           : "Merge levels that were alike before the data were seen, or read the p-value"
-                          + " with care.")));
+                              + " with care.")));
     }
     if (new HashSet<>(table.rows()).equals(new HashSet<>(table.columns()))) {
       cautions.add(

@@ -57,8 +57,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
             .filter(each -> each.method().equals(rule))
             .findFirst()
             .orElseThrow();
-    return new DrawnTest(
-        TestResult.of(rule + "-drawn", null, Math.log(tail.pValue())), tail, seed);
+    return new DrawnTest(TestResult.of(rule + "-drawn", null, Math.log(tail.pValue())), tail, seed);
   }
 
   private static long seed(List<Long> counts) {

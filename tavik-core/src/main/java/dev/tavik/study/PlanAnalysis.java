@@ -143,8 +143,7 @@ final class PlanAnalysis {
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
 
-  private static Line refused(
-      Design design, double expected, @Nullable Double wanted, String why) {
+  private static Line refused(Design design, double expected, @Nullable Double wanted, String why) {
     return new Line(design, expected, wanted, null, why, null, List.of(), "");
   }
 
@@ -210,8 +209,7 @@ final class PlanAnalysis {
     Design exact = exactDesign(design);
     try {
       if (wanted != null && asked.sizes().isEmpty()) {
-        SampleSize size =
-            SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
+        SampleSize size = SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
         return solved(exact, plan.effect(), size);
       }
     } catch (DeclinedException | IllegalArgumentException e) {

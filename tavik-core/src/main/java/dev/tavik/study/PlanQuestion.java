@@ -82,7 +82,10 @@ public record PlanQuestion(
             * Math.max(1, sizes.size());
     if (lines > MOST_LINES) {
       throw new IllegalArgumentException(
-          "a plan has at most " + Figures.count(MOST_LINES) + " lines, these lists give " + Figures.count(lines));
+          "a plan has at most "
+              + Figures.count(MOST_LINES)
+              + " lines, these lists give "
+              + Figures.count(lines));
     }
   }
 

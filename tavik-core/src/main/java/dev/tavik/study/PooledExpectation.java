@@ -17,8 +17,7 @@ record PooledExpectation(double smallest, boolean ofSuccesses) {
     long failures = first.failures() + second.failures();
     long smaller = Math.min(first.trials(), second.trials());
     boolean fewSuccesses = successes <= failures;
-    return new PooledExpectation(
-        smaller * (Math.min(successes, failures) / total), fewSuccesses);
+    return new PooledExpectation(smaller * (Math.min(successes, failures) / total), fewSuccesses);
   }
 
   boolean enough() {

@@ -93,11 +93,11 @@ public record RateBayes(
     double against = hypothesis.against();
     double log = RateBayesFactor.log(tally, hypothesis, bayes.prior());
     BetaPosterior whole = bayes.prior().posterior(tally);
-    List<Posterior> posteriors = new ArrayList<>(List.of(Posterior.of(whole, settings.level(), extent)));
+    List<Posterior> posteriors =
+        new ArrayList<>(List.of(Posterior.of(whole, settings.level(), extent)));
     if (hypothesis.alternative() != Alternative.TWO_SIDED) {
       posteriors.add(
-          Posterior.of(
-              whole.within(hypothesis.alternative(), against), settings.level(), extent));
+          Posterior.of(whole.within(hypothesis.alternative(), against), settings.level(), extent));
     }
     BayesSettings.Region region = bayes.region();
     return new RateBayes(

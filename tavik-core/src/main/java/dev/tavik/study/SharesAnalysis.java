@@ -72,8 +72,7 @@ final class SharesAnalysis {
       }
     }
     boolean declined =
-        refusals.stream()
-            .anyMatch(each -> each.method().equals(SharesTest.EXACT_MULTINOMIAL.id()));
+        refusals.stream().anyMatch(each -> each.method().equals(SharesTest.EXACT_MULTINOMIAL.id()));
     this.drawn = !enough() && declined ? DrawnTest.of(counts, claimed).orElse(null) : null;
     if (drawn != null) {
       tests.add(drawn.result());

@@ -2,6 +2,7 @@ package dev.tavik.study;
 
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
+import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
@@ -10,7 +11,6 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.association.SharesTest;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -81,8 +81,7 @@ public record SharesAnswer(
    * @return their ids
    */
   public List<String> testIds() {
-    List<String> ids =
-        new ArrayList<>(settings.tests().stream().map(SharesTest::id).toList());
+    List<String> ids = new ArrayList<>(settings.tests().stream().map(SharesTest::id).toList());
     refusals.stream()
         .map(Refusal::method)
         .filter(id -> SharesTest.EXACT_MULTINOMIAL.id().equals(id))

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 final class CountHandler extends RowHandler {
   private static final int MOST_LEVELS = 10_000;
   private static final int LONGEST_LEVEL = 1_000;
+
   /** What a combination's number has for its levels, and what one of few columns needs of that. */
   private static final int BITS = 63;
 

@@ -319,14 +319,13 @@ public final class CrossSpec {
             from);
     if (spec.has("budget") && !question.searchesTables()) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              table.twoByTwo()
-                  ? "%s is for fisher in larger tables; one of two by two needs none, so leave it out"
-                  : "%s is for fisher, which isn't made here; ask for it with %s fisher, or leave the"
-                      + " budget out",
-              spec.name("budget"),
-              spec.name("tests")));
+          spec.name("budget")
+              + " is for fisher"
+              + (table.twoByTwo()
+                  ? " in larger tables; one of two by two needs none, so leave it out"
+                  : ", which isn't made here; ask for it with "
+                      + spec.name("tests")
+                      + " fisher, or leave the budget out"));
     }
     return question;
   }

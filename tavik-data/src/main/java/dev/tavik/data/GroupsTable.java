@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -41,7 +40,6 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
           "size",
           "count",
           "of");
-
 
   /** The groups, those without observations, and a note of how the table was read. */
   record Read(Map<String, Tally> groups, List<String> empty, CountedFrom from) {}
@@ -109,8 +107,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
     boolean same =
         table.rows().size() > 1
             && IntStream.range(1, table.rows().size())
-                .allMatch(
-                    row -> table.sum(row, List.of(other)) == table.sum(0, List.of(other)));
+                .allMatch(row -> table.sum(row, List.of(other)) == table.sum(0, List.of(other)));
     return atLeast && (same || LIKE_TOTALS.contains(name.strip().toLowerCase(Locale.ROOT)))
         ? from.doubting(name)
         : from;

@@ -25,8 +25,7 @@ import org.jspecify.annotations.Nullable;
  * solved for; {@code half-width} asks for an interval instead of a test.
  */
 public final class PlanSpec {
-  private static final Set<String> SHARED =
-      Set.of("label", "for", "n", "units", "response");
+  private static final Set<String> SHARED = Set.of("label", "for", "n", "units", "response");
   private static final Set<String> OF_TESTS =
       Set.of("alpha", "power", "sides", "alternative", "tests", "method");
   private static final Set<String> EFFECTS = Set.of("expect", "difference", "ratio", "odds-ratio");
@@ -48,7 +47,11 @@ public final class PlanSpec {
         Set.of("against", "alternative", "sides", "power", "bayes", "prior", "threshold")),
     RATE_INTERVAL("a plan for an interval of a rate", SHARED, OF_INTERVALS, Set.of("expect")),
     COMPARE(
-        "plan compare", SHARED, OF_TESTS, EFFECTS, Set.of("base", "allocation", "group", "show", "margin")),
+        "plan compare",
+        SHARED,
+        OF_TESTS,
+        EFFECTS,
+        Set.of("base", "allocation", "group", "show", "margin")),
     COMPARE_INTERVAL(
         "a plan for an interval of a difference",
         SHARED,
@@ -134,7 +137,8 @@ public final class PlanSpec {
           case "shares" -> Kind.SHARES;
           case "table" -> spec.has("trend") || spec.has("scores") ? Kind.TREND : Kind.TABLE;
           default ->
-              throw new SpecException("a plan is for rate, compare, shares or table, got '" + wanted + "'");
+              throw new SpecException(
+                  "a plan is for rate, compare, shares or table, got '" + wanted + "'");
         };
     for (String word : spec.values().keySet()) {
       // A study gives its alpha to every question.

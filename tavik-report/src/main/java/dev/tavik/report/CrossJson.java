@@ -23,9 +23,9 @@ import dev.tavik.study.StrataAnswer;
 import dev.tavik.study.Strength;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.stream.Stream;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The JSON of answers about associations. */

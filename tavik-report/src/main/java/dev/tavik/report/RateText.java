@@ -154,8 +154,7 @@ final class RateText {
     // Without variance, with no success or no failure, Wald's test doesn't reject.
     boolean endsKept = counts.method().equals(ProportionTest.WALD.id());
     if (atMost != null) {
-      ends.add(
-          endsKept ? stretch(1, atMost) : Figures.count(atMost) + " or fewer");
+      ends.add(endsKept ? stretch(1, atMost) : Figures.count(atMost) + " or fewer");
     }
     if (atLeast != null) {
       ends.add(

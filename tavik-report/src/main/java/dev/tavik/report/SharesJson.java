@@ -3,7 +3,6 @@ package dev.tavik.report;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.association.CellFigures;
-import dev.tavik.association.SharesTest;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.SharesAnswer;
@@ -31,11 +30,7 @@ final class SharesJson {
     hypothesis.put("alternative", "two-sided").put("alpha", answer.settings().alpha());
     JsonParts.estimates(node, answer.estimates());
     JsonParts.tests(
-        node,
-        answer.testIds(),
-        answer.tests(),
-        answer.refusals(),
-        answer.settings().alpha());
+        node, answer.testIds(), answer.tests(), answer.refusals(), answer.settings().alpha());
     JsonParts.drawn(node, answer.drawn());
     ArrayNode intervals = node.putArray("intervals");
     answer

@@ -129,9 +129,7 @@ public final class SimulationPicture {
 
   private NumberAxis values() {
     NumberAxis axis =
-        ChartStyle.axis(
-            histogram.measure()
-                + "; dashed curve: what the formula expects");
+        ChartStyle.axis(histogram.measure() + "; dashed curve: what the formula expects");
     axis.setRange(left(), right());
     ChartStyle.plain(axis);
     return axis;

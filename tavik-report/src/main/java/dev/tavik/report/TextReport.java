@@ -26,8 +26,8 @@ import dev.tavik.study.TailAnswer;
 import dev.tavik.study.Unanswered;
 import dev.tavik.study.WeighAnswer;
 import java.util.List;
-import java.util.regex.Pattern;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
