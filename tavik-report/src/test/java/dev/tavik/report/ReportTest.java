@@ -20,6 +20,7 @@ import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Interval;
 import dev.tavik.study.Answer;
+import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareGroupsQuestion;
 import dev.tavik.study.CompareQuestion;
@@ -33,6 +34,7 @@ import dev.tavik.study.RateQuestion;
 import dev.tavik.study.RateSettings;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
+import java.awt.Font;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -41,8 +43,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Properties;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class ReportTest {
   private static final RateAnswer RATE =
@@ -348,5 +353,28 @@ class ReportTest {
       }
     }
     return found;
+  }
+
+  /** The library draws inside a program of someone else's. */
+  @Test
+  void drawingChangesNoPropertyOfTheHost() throws IOException {
+    Properties before = (Properties) System.getProperties().clone();
+    Font own = new Font("Serif", Font.PLAIN, 12);
+    String family = own.getFamily();
+    assertThat(png(IntervalPicture.of(kilns())).getWidth()).isPositive();
+    assertThat(NullPicture.of(RATE).svg()).isNotEmpty();
+    assertThat(System.getProperty("sun.awt.fontconfig"))
+        .isEqualTo(before.getProperty("sun.awt.fontconfig"));
+    assertThat(new Font("Serif", Font.PLAIN, 12).getFamily()).isEqualTo(family);
+  }
+
+  /** Two curves a billionth wide beside a null far off. */
+  @ParameterizedTest
+  @CsvSource({"990,1000", "999999999,1000000000", "500000000000,1000000000000"})
+  void posteriorsAreDrawnHoweverNarrow(long successes, long trials) {
+    RateAnswer rate =
+        RateQuestion.of(Tally.of(successes, trials), 0.1).bayes(BayesSettings.usual()).ask();
+    String svg = new String(PosteriorPicture.of(rate).svg(), StandardCharsets.UTF_8);
+    assertThat(svg).contains("posterior there", "null value 10%");
   }
 }

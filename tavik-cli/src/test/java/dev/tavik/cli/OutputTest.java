@@ -1,0 +1,134 @@
+package dev.tavik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Where answers go: nothing is lost without a word, and no file that is read is written over. */
+class OutputTest {
+  private static final String ROWS = "kiln,grade\nNorth,sound\nNorth,cracked\nSouth,sound\n";
+
+  @TempDir private Path folder;
+  private Path data;
+
+  @BeforeEach
+  void layOut() throws IOException {
+    data = Files.writeString(folder.resolve("log.csv"), ROWS);
+  }
+
+  /** The program of its own, with its output sent where a shell sends it. */
+  private record Ended(int status, String err) {}
+
+  private Ended shell(String words, String redirection) throws IOException, InterruptedException {
+    assumeTrue(Files.isExecutable(Path.of("/bin/sh")) && Files.exists(Path.of("/dev/full")));
+    Path err = folder.resolve("err");
+    Process process =
+        new ProcessBuilder(
+                "/bin/sh",
+                "-c",
+                "\"$0\" -XX:TieredStopAtLevel=1 -cp \"$1\" dev.tavik.cli.Main "
+                    + words
+                    + " "
+                    + redirection,
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                System.getProperty("java.class.path"))
+            .redirectError(err.toFile())
+            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    int status = process.waitFor();
+    return new Ended(status, Files.readString(err, StandardCharsets.UTF_8));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "rate 14/400 --against 5%;>/dev/full;4;1",
+        "rate 14/400 --against 5% --json;>/dev/full;4;1",
+        "rate 14/400 --against 5%;>&-;4;1",
+        "look --data demo/firing-log.csv --json;>&-;4;1",
+        "--help;>/dev/full;4;1",
+        "rate 14/400 --against 5%;| head -n 1;0;0",
+        "rate 14/400 --against 5%;>/dev/null;0;0"
+      })
+  void outputThatIsLostIsSaid(String words, String redirection, int status, int lines)
+      throws Exception {
+    Ended ended = shell(words.replace("demo/", "../demo/"), redirection);
+    assertThat(ended.status()).as(ended.err()).isEqualTo(status);
+    assertThat(ended.err().lines()).as(ended.err()).hasSize(lines);
+    assertThat(ended.err()).doesNotContain("Exception", "\tat ");
+  }
+
+  @Test
+  void aFileThatCantBeWrittenIsStatusFour() throws IOException {
+    assumeTrue(Files.exists(Path.of("/dev/full")));
+    Path link = Files.createSymbolicLink(folder.resolve("full.txt"), Path.of("/dev/full"));
+    CommandLine answer = CommandLine.shell("rate 14/400 --against 5% --out " + link);
+    Files.delete(link);
+    assertThat(answer.status()).isEqualTo(4);
+    assertThat(answer.err()).contains("full").doesNotContain("Exception");
+  }
+
+  @Test
+  void whatIsReadIsNeverWrittenOver() throws IOException {
+    Path link = Files.createSymbolicLink(folder.resolve("link.txt"), data);
+    Path hard = Files.createLink(folder.resolve("hard.txt"), data);
+    Path study =
+        Files.writeString(
+            folder.resolve("study.yaml"),
+            "questions:\n  - {ask: rate, tally: 1/9, against: 5%}\n"
+                + "  - {ask: rate, data: log.csv, outcome: grade, success: sound, against: 5%}\n");
+    String rate = "rate --outcome grade --success sound --against 5% --data " + data;
+    for (String asked : List.of(rate, "run " + study, rate + " --json", "run " + study + " --json")) {
+      for (Path over : List.of(data, link, hard)) {
+        CommandLine answer = CommandLine.shell(asked + " --out " + over);
+        assertThat(answer.status()).as(asked + " --out " + over).isEqualTo(2);
+        assertThat(answer.err()).contains("--out");
+        assertThat(Files.readString(data)).isEqualTo(ROWS);
+      }
+    }
+    String before = Files.readString(study);
+    assertThat(CommandLine.shell("run " + study + " --out " + study).status()).isEqualTo(2);
+    assertThat(Files.readString(study)).isEqualTo(before);
+  }
+
+  @Test
+  void anOldAnswerStaysUntilTheNewOneIsThere() throws IOException {
+    Path old = Files.writeString(folder.resolve("answer.txt"), "old");
+    Path link = Files.createSymbolicLink(folder.resolve("latest.txt"), old);
+    String rate = "rate --outcome grade --against 5% --data " + data + " --success ";
+    assertThat(CommandLine.shell(rate + "nowhere --out " + old).status()).isEqualTo(3);
+    assertThat(Files.readString(old)).isEqualTo("old");
+    assertThat(CommandLine.shell(rate + "sound --out " + link).status()).isZero();
+    assertThat(link).isSymbolicLink();
+    assertThat(Files.readString(old)).contains("(2 of 3)");
+    try (var files = Files.list(folder)) {
+      assertThat(files).hasSize(3);
+    }
+    CommandLine saved = CommandLine.shell("demo --save " + old);
+    assertThat(saved.status()).isEqualTo(2);
+    assertThat(saved.err()).contains("must name a folder");
+  }
+
+  /** The picture is lost and said; the answer stands. */
+  @Test
+  void aPictureThatFailsCostsThePicture() {
+    Path picture = folder.resolve("p.svg");
+    CommandLine answer =
+        CommandLine.shell("cross --paired --cells '5 1; 1 7' --chart " + picture);
+    assertThat(answer.status()).isEqualTo(2);
+    assertThat(answer.err()).contains("is not drawn");
+    assertThat(answer.out()).contains("kappa 0.708");
+    assertThat(picture).doesNotExist();
+  }
+}
