@@ -148,7 +148,7 @@ class SharesCommandTest {
         "2|shares a=3 b=4 --against 1:1:1|one share for each of the 2 categories",
         "2|shares a=3 b=4 --against a=50%|no share for 'b'",
         "2|shares a=3 b=4 --against a=50%,50%|all shares or none",
-        "2|shares a=3 --against equal|one share for each of the 1 categories",
+        "2|shares a=3 --against equal|shares need two categories or more, got one",
         "2|shares a=3 a=4 --against equal|two counts are called 'a'",
         "2|shares a=3.5 b=4 --against equal|NAME=COUNT with a whole number",
         "2|shares 3 4 --against equal|NAME=COUNT",

@@ -208,7 +208,7 @@ class CompareSpecTest {
         "paired:true,cells:1 2|3 x;four whole counts in two rows",
         "paired:true,tally:A=1/2|B=1/2;a tally doesn't go with paired",
         "paired:true,cells:1 2|3 4,margin:3%;margin doesn't go with paired",
-        "paired:true,cells:1 2|3 4,data:file;not from both",
+        "paired:true,cells:1 2|3 4,data:file;leave one out",
         "paired:true,data:file,outcome:a,success:x;two columns of the same units",
         "cells:1 2|3 4;go with paired",
         "first:tally=1/2;second must have a tally",

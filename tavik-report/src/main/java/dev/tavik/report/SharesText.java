@@ -9,12 +9,19 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.SharesAnswer;
 import dev.tavik.study.SharesBayes;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The answer about shares in words and tables. */
 final class SharesText {
+  /** Where the parts of X2 stand, and the logarithm of the least p that a cell has room for. */
+  private static final int PARTS = 5;
+
+  private static final double LEAST = -999;
+
   private final Lines lines;
 
   SharesText(Lines lines) {
@@ -36,30 +43,8 @@ final class SharesText {
 
   private void cells(SharesAnswer answer) {
     lines.heading("Observed against expected");
-    TextTable table =
-        new TextTable(
-            Align.LEFT,
-            Align.RIGHT,
-            Align.POINT,
-            Align.POINT,
-            Align.POINT,
-            Align.POINT,
-            Align.POINT,
-            Align.POINT);
-    table.header("", "count", "share", "claimed", "expected", "X2 part", "residual", "Holm p");
-    for (int i = 0; i < answer.cells().size(); i++) {
-      CellFigures cell = answer.cells().get(i);
-      table.row(
-          answer.counts().levels().get(i),
-          Figures.count(cell.observed()),
-          Figures.finePercent(answer.estimates().get(i).value()),
-          Figures.finePercent(answer.claimed().share(i)),
-          Figures.significant(cell.expected(), 4),
-          zeroOr(cell.contribution()),
-          zeroOr(cell.adjustedResidual()),
-          Figures.pValue(answer.standingOut().get(i).log10PValue()));
-    }
-    lines.table(table);
+    TextTable whole = cells(answer, true);
+    lines.table(whole.fits(Lines.WIDTH - 2) ? whole : cells(answer, false));
     Estimate w = answer.estimates().get(answer.estimates().size() - 1);
     lines.paragraph(
         "  ",
@@ -71,6 +56,38 @@ final class SharesText {
             Figures.count(answer.counts().total()),
             zeroOr(w.value())));
     TextReport.source(lines, answer.from());
+  }
+
+  /** With the parts of X2, or without them where the figures are so large that a line is full. */
+  private static TextTable cells(SharesAnswer answer, boolean parts) {
+    List<Align> aligns = new ArrayList<>(List.of(Align.LEFT, Align.RIGHT));
+    aligns.addAll(Collections.nCopies(parts ? 6 : 5, Align.POINT));
+    TextTable table = new TextTable(aligns.toArray(Align[]::new));
+    List<String> header =
+        new ArrayList<>(List.of("", "count", "share", "claimed", "expected", "residual", "Holm p"));
+    if (parts) {
+      header.add(PARTS, "X2 part");
+    }
+    table.header(header.toArray(String[]::new));
+    for (int i = 0; i < answer.cells().size(); i++) {
+      CellFigures cell = answer.cells().get(i);
+      double log = answer.standingOut().get(i).log10PValue();
+      List<String> row =
+          new ArrayList<>(
+              List.of(
+                  answer.counts().levels().get(i),
+                  Figures.count(cell.observed()),
+                  Figures.finePercent(answer.estimates().get(i).value()),
+                  Figures.finePercent(answer.claimed().share(i)),
+                  Figures.significant(cell.expected(), 4),
+                  zeroOr(cell.adjustedResidual()),
+                  log < LEAST ? "<1e-999" : Figures.pValue(log)));
+      if (parts) {
+        row.add(PARTS, zeroOr(cell.contribution()));
+      }
+      table.row(row.toArray(String[]::new));
+    }
+    return table;
   }
 
   private static String zeroOr(double value) {

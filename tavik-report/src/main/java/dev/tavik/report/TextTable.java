@@ -37,6 +37,11 @@ final class TextTable {
     rows.add(Arrays.stream(cells).map(Visible::of).toList());
   }
 
+  /** Whether every line has at most so many characters, with names cut where need be. */
+  boolean fits(int width) {
+    return lines(width).stream().allMatch(line -> Visible.width(line) <= width);
+  }
+
   /** The table's lines; a cell too long for the width is cut with an ellipsis. */
   List<String> lines(int width) {
     List<List<String>> columns = new ArrayList<>();
@@ -69,7 +74,8 @@ final class TextTable {
     if (total <= width) {
       return;
     }
-    int allowed = Math.max(8, longest(columns.get(words)) - (total - width));
+    int longest = longest(columns.get(words));
+    int allowed = Math.min(longest, Math.max(8, longest - (total - width)));
     columns
         .get(words)
         .replaceAll(
