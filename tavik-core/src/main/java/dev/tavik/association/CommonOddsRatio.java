@@ -23,12 +23,14 @@ public final class CommonOddsRatio {
    *
    * @param tables the strata
    * @return the common odds ratio, infinite where no stratum has b·c, NaN where none has a·d
-   *     either; the standard error is of its logarithm, NaN at 0 and infinity
+   *     either; its standard error, by the delta method from that of the logarithm, NaN at 0 and
+   *     infinity
    */
   public static Estimate of(StratifiedTables tables) {
     Sums sums = sums(tables);
+    double ratio = sums.diagonal / sums.other;
     return new Estimate(
-        Quantity.COMMON_ODDS_RATIO, "", sums.diagonal / sums.other, Math.sqrt(sums.logVariance()));
+        Quantity.COMMON_ODDS_RATIO, "", ratio, ratio * Math.sqrt(sums.logVariance()));
   }
 
   /**
