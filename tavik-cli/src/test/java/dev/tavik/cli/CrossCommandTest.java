@@ -1,6 +1,7 @@
 package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -15,6 +16,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class CrossCommandTest {
+  private static final ObjectMapper MAPPER = new ObjectMapper();
+
   private static final String KILNS =
       "cross --data demo/firing-log.csv --rows kiln --columns grade";
 
@@ -472,5 +475,41 @@ class CrossCommandTest {
     assertThat(answer.status()).as(answer.err()).isEqualTo(status);
     assertThat(answer.out()).isEmpty();
     assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
+  }
+
+  /** Tables drawn where fisher declines: its own p, summed with a larger budget, lies within. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "40 30 2 25; 35 31 1 20; 29 38 4 30; 33 27 3 31",
+        "12 3 5; 9 4 11; 3 1 7; 6 2 0",
+        "4 1 0 2 1; 0 3 5 1 0; 2 2 1 6 0; 1 0 1 2 7"
+      })
+  void drawnTablesAgreeWithAllTables(String cells) throws IOException {
+    String line = "cross --cells '" + cells + "' --json --budget ";
+    JsonNode drawn = MAPPER.readTree(CommandLine.shell(line + "0.000001").out());
+    assertThat(MAPPER.readTree(CommandLine.shell(line + "0.000001").out())).isEqualTo(drawn);
+    JsonNode summed = MAPPER.readTree(CommandLine.shell(line + "60 --tests fisher").out());
+    double exact = summed.at("/tests/0/pValue").asDouble();
+    assertThat(drawn.at("/preferred/test").asText()).isEqualTo("fisher-drawn");
+    assertThat(drawn.at("/drawn/lower").asDouble()).isLessThan(exact);
+    assertThat(drawn.at("/drawn/upper").asDouble()).isGreaterThan(exact);
+    double hits = drawn.at("/drawn/hits").asDouble();
+    assertThat(drawn.at("/drawn/pValue").asDouble())
+        .isCloseTo((hits + 1) / (drawn.at("/drawn/draws").asDouble() + 1), within(1e-15));
+  }
+
+  @Test
+  void sharesAreDrawnWhereAllOutcomesAreTooMany() throws IOException {
+    JsonNode answer =
+        MAPPER.readTree(
+            CommandLine.shell(
+                    "shares a=2999 b=2003 c=2990 d=2001 e=2 f=5 --against"
+                        + " 29.99%,20%,29.99%,20%,0.01%,0.01% --json")
+                .out());
+    assertThat(answer.at("/preferred/test").asText()).isEqualTo("pearson-drawn");
+    assertThat(answer.at("/tests").toString()).contains("\"pearson-drawn\"");
+    assertThat(answer.at("/drawn/lower").asDouble())
+        .isLessThan(answer.at("/drawn/pValue").asDouble());
   }
 }

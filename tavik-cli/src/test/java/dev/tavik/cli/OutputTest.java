@@ -89,7 +89,8 @@ class OutputTest {
             "questions:\n  - {ask: rate, tally: 1/9, against: 5%}\n"
                 + "  - {ask: rate, data: log.csv, outcome: grade, success: sound, against: 5%}\n");
     String rate = "rate --outcome grade --success sound --against 5% --data " + data;
-    for (String asked : List.of(rate, "run " + study, rate + " --json", "run " + study + " --json")) {
+    for (String asked :
+        List.of(rate, "run " + study, rate + " --json", "run " + study + " --json")) {
       for (Path over : List.of(data, link, hard)) {
         CommandLine answer = CommandLine.shell(asked + " --out " + over);
         assertThat(answer.status()).as(asked + " --out " + over).isEqualTo(2);
@@ -124,8 +125,7 @@ class OutputTest {
   @Test
   void aPictureThatFailsCostsThePicture() {
     Path picture = folder.resolve("p.svg");
-    CommandLine answer =
-        CommandLine.shell("cross --paired --cells '5 1; 1 7' --chart " + picture);
+    CommandLine answer = CommandLine.shell("cross --paired --cells '5 1; 1 7' --chart " + picture);
     assertThat(answer.status()).isEqualTo(2);
     assertThat(answer.err()).contains("is not drawn");
     assertThat(answer.out()).contains("kappa 0.708");
