@@ -86,8 +86,11 @@ class OutputTest {
     Path study =
         Files.writeString(
             folder.resolve("study.yaml"),
-            "questions:\n  - {ask: rate, tally: 1/9, against: 5%}\n"
-                + "  - {ask: rate, data: log.csv, outcome: grade, success: sound, against: 5%}\n");
+            """
+            questions:
+              - {ask: rate, tally: 1/9, against: 5%}
+              - {ask: rate, data: log.csv, outcome: grade, success: sound, against: 5%}
+            """);
     String rate = "rate --outcome grade --success sound --against 5% --data " + data;
     for (String asked :
         List.of(rate, "run " + study, rate + " --json", "run " + study + " --json")) {
