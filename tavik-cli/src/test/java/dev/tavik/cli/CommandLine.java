@@ -3,12 +3,19 @@ package dev.tavik.cli;
 import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.report.Emphasis;
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
+import org.xml.sax.SAXException;
 
 /** Runs the whole command line inside a test; {@code demo/…} is found wherever the test runs. */
 record CommandLine(int status, String out, String err) {
@@ -28,7 +35,20 @@ record CommandLine(int status, String out, String err) {
             Emphasis.NONE,
             "tavik");
     int status = new Tavik(terminal).run(arguments);
+    Arrays.stream(arguments).filter(word -> word.endsWith(".svg")).forEach(CommandLine::parse);
     return new CommandLine(status, out.toString(), err.toString());
+  }
+
+  /** Every picture that a test draws is legal, whatever its labels. */
+  private static void parse(String picture) {
+    Path file = Path.of(picture);
+    if (Files.exists(file)) {
+      try {
+        DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(file.toFile());
+      } catch (IOException | ParserConfigurationException | SAXException e) {
+        throw new AssertionError(picture + " is no XML", e);
+      }
+    }
   }
 
   /** Runs a line as a shell would take it apart. */

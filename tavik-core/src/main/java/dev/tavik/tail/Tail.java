@@ -21,6 +21,9 @@ import org.apache.commons.numbers.rootfinder.BrentSolver;
  * relatively.
  */
 public final class Tail {
+  private static final String TOO_NEAR =
+      "the value with such an area lies below 4e-308, too near to 0 to be written";
+
   private static final double FARTHEST = 708;
 
   /** The logarithm of the smallest number. */
@@ -352,7 +355,8 @@ public final class Tail {
    * @param area the area, strictly between 0 and 1
    * @return x with P(X ≤ x) = area; of counts the largest with P(X ≤ x) ≤ area, one below the
    *     smallest if there is none
-   * @throws IllegalArgumentException if the area is out of its range
+   * @throws IllegalArgumentException if the area is out of its range, or the value beyond the
+   *     numbers that a double can write
    */
   public double valueBelow(double area) {
     Proportion.require("area", area);
@@ -371,7 +375,8 @@ public final class Tail {
    * @param area the area, strictly between 0 and 1
    * @return x with P(X &gt; x) = area; of counts the smallest with P(X ≥ x) ≤ area, one above the
    *     largest if there is none
-   * @throws IllegalArgumentException if the area is out of its range
+   * @throws IllegalArgumentException if the area is out of its range, or the value beyond the
+   *     numbers that a double can write
    */
   public double valueAbove(double area) {
     Proportion.require("area", area);
@@ -389,6 +394,9 @@ public final class Tail {
       throw new IllegalArgumentException(
           "the value with such an area lies beyond 1e307, the end of the numbers searched");
     }
+    if (value == 0) {
+      throw new IllegalArgumentException(TOO_NEAR);
+    }
     return value;
   }
 
@@ -397,7 +405,7 @@ public final class Tail {
     if (!(value > 2 * Double.MIN_NORMAL && value < 1)) {
       throw new IllegalArgumentException(
           value < 1
-              ? "the value with such an area lies below 4e-308, too near to 0 to be written"
+              ? TOO_NEAR
               : "the value with such an area lies within 1e-16 of 1, too near to be told from it");
     }
     return value;

@@ -95,6 +95,25 @@ class TailTest {
     assertThat(tail.upper(tail.greatest())).isZero();
   }
 
+  /** Far out too, unless the value is none that a double tells from the end of its range. */
+  @ParameterizedTest
+  @MethodSource("continuous")
+  void farValuesLeaveTheirAreas(Tail tail) {
+    int found = 0;
+    for (double area : new double[] {1e-300, 1e-290, 1e-150, 1e-40}) {
+      try {
+        double below = tail.logLower(tail.valueBelow(area));
+        assertThat(below).isCloseTo(Math.log(area), within(1e-11 * -Math.log(area)));
+        found++;
+        double above = tail.logUpper(tail.valueAbove(area));
+        assertThat(above).isCloseTo(Math.log(area), within(1e-11 * -Math.log(area)));
+      } catch (IllegalArgumentException e) {
+        assertThat(e).hasMessageStartingWith("the value with such an area lies");
+      }
+    }
+    assertThat(found).as(tail.name()).isGreaterThanOrEqualTo(2);
+  }
+
   /** Sums of Poisson-weighted central tails, the definition. */
   @Test
   void noncentralTailsAreMixtures() {
