@@ -101,13 +101,13 @@ final class RateByGroupAnalysis {
         question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
     return String.format(
         Locale.ROOT,
-        "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %d %s.",
+        "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s %s.",
         subject,
         Figures.exactPercent(settings.hypothesis().against()),
         Sentences.capitalised(String.join("; ", parts)),
         Sentences.capitalised(groups.get(0).preference().test()),
         Figures.plain(settings.alpha()),
-        groups.size(),
+        Figures.count(groups.size()),
         groups.size() == 1 ? "group" : "groups");
   }
 
