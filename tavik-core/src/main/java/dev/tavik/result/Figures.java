@@ -45,7 +45,14 @@ public final class Figures {
     return String.format(Locale.ROOT, "%,d", count);
   }
 
-  /** A number already in words, with the noun that it takes. */
+  /**
+   * A number with the noun that it takes.
+   *
+   * @param number the number as it is written
+   * @param one the noun beside 1
+   * @param many the noun beside any other
+   * @return such as {@code 1 success} or {@code 2.5 successes}
+   */
   public static String counted(String number, String one, String many) {
     return number + " " + (number.equals("1") ? one : many);
   }
@@ -327,8 +334,8 @@ public final class Figures {
         decimals <= MOST_DECIMALS
             && (first.equals(second) || atEnd(first, one) || atEnd(second, other));
         decimals++) {
-      first = longer(first, percentDigits(one, decimals));
-      second = longer(second, percentDigits(other, decimals));
+      first = one == 1 ? first : longer(first, percentDigits(one, decimals));
+      second = other == 1 ? second : longer(second, percentDigits(other, decimals));
     }
     return List.of(first, second);
   }
