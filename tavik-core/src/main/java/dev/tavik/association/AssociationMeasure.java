@@ -119,7 +119,7 @@ public enum AssociationMeasure {
     return Optional.of(
         new Interval(
             quantity,
-            "asymptotic",
+            StrengthInterval.ASYMPTOTIC,
             level,
             Side.TWO_SIDED,
             Math.max(quantity.least(), value - reach),
@@ -137,7 +137,12 @@ public enum AssociationMeasure {
         fromNoncentrality(NoncentralChiSquare.noncentrality(x, df, tail, false) / n, table);
     // At a level near 0 both searches end at the same place, up to their last digit.
     return new Interval(
-        quantity, "noncentral", level, Side.TWO_SIDED, Math.min(lower, upper), upper);
+        quantity,
+        StrengthInterval.NONCENTRAL,
+        level,
+        Side.TWO_SIDED,
+        Math.min(lower, upper),
+        upper);
   }
 
   private double fromNoncentrality(double square, CrossTable table) {

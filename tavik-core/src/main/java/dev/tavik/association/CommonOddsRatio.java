@@ -52,7 +52,7 @@ public final class CommonOddsRatio {
     return Optional.of(
         new Interval(
             Quantity.COMMON_ODDS_RATIO,
-            "mantel-haenszel",
+            StrengthInterval.MANTEL_HAENSZEL,
             level,
             Side.TWO_SIDED,
             ratio * Math.exp(-reach),

@@ -3,8 +3,11 @@ package dev.tavik.association;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
@@ -12,12 +15,17 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The confidence intervals for the shares of several categories, always two-sided. */
-public enum SharesInterval {
+public enum SharesInterval implements Method {
   /**
    * Simultaneous: all hold together at the level. Wilson's interval of each share, at the level
    * that leaves each of k categories one k-th of the error.
    */
-  GOODMAN("goodman", "Goodman", "Goodman 1965, Technometrics 7, 247-254"),
+  GOODMAN(
+      "goodman",
+      "Goodman",
+      "for all shares together: Wilson's, each with a k-th of the error",
+      Basis.APPROXIMATE,
+      "Goodman 1965, Technometrics 7, 247-254"),
   /**
    * Simultaneous, and usually narrower: every share within the same distance of its estimate, found
    * so that all counts together stay within it with the level's probability. That probability is
@@ -27,21 +35,26 @@ public enum SharesInterval {
   SISON_GLAZ(
       "sison-glaz",
       "Sison-Glaz",
+      "for all shares together, usually narrower; its probability is summed exactly",
+      Basis.APPROXIMATE,
       "Sison and Glaz 1995, Journal of the American Statistical Association 90, 366-369"),
   /** One at a time: each holds at the level for itself, all together seldomer. */
   WILSON(
       "wilson",
       "Wilson",
+      "for each share alone, and said so",
+      Basis.APPROXIMATE,
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212");
 
-  private final String id;
-  private final String title;
-  private final String reference;
+  private final Card card;
 
-  SharesInterval(String id, String title, String reference) {
-    this.id = id;
-    this.title = title;
-    this.reference = reference;
+  SharesInterval(String id, String title, String description, Basis basis, String reference) {
+    this.card = new Card(id, title, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -76,7 +89,7 @@ public enum SharesInterval {
   }
 
   Interval share(double level, double lower, double upper) {
-    return new Interval(Quantity.SHARE, id, level, Side.TWO_SIDED, lower, upper);
+    return new Interval(Quantity.SHARE, this, level, Side.TWO_SIDED, lower, upper);
   }
 
   /**
@@ -86,32 +99,5 @@ public enum SharesInterval {
    */
   public boolean simultaneous() {
     return this != WILSON;
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code goodman}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * The name for a sentence.
-   *
-   * @return such as {@code Goodman}
-   */
-  public String title() {
-    return title;
-  }
-
-  /**
-   * Where the interval was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -3,7 +3,10 @@ package dev.tavik.association;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.Locale;
 
@@ -13,24 +16,39 @@ import java.util.Locale;
  * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
  * {@link TestResult#log10PValue}.
  */
-public enum SharesTest {
+public enum SharesTest implements Method {
   /** X² = Σ (O - E)²/E, referred to chi-square with one degree of freedom fewer than categories. */
-  PEARSON("pearson", "Pearson 1900, Philosophical Magazine 50, 157-175"),
+  PEARSON(
+      "pearson",
+      "X² = Σ (O - E)²/E, chi-square with one degree of freedom fewer than categories",
+      Basis.APPROXIMATE,
+      "Pearson 1900, Philosophical Magazine 50, 157-175"),
   /** G² = 2 Σ O ln(O/E), referred to the same distribution. */
-  LIKELIHOOD_RATIO("likelihood-ratio", "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
+  LIKELIHOOD_RATIO(
+      "likelihood-ratio",
+      "G² = 2 Σ O ln(O/E)",
+      Basis.APPROXIMATE,
+      "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
   /**
    * The probability, under the claimed shares, of all outcomes no more probable than the observed
    * one, with a relative tolerance of 10⁻⁷ on ties. With two categories the binomial test. Declines
    * beyond a budget, which its message names.
    */
-  EXACT_MULTINOMIAL("exact-multinomial", "Freeman and Halton 1951, Biometrika 38, 141-149");
+  EXACT_MULTINOMIAL(
+      "exact-multinomial",
+      "all outcomes no more probable than the observed one",
+      Basis.EXACT,
+      "Freeman and Halton 1951, Biometrika 38, 141-149");
 
-  private final String id;
-  private final String reference;
+  private final Card card;
 
-  SharesTest(String id, String reference) {
-    this.id = id;
-    this.reference = reference;
+  SharesTest(String id, String description, Basis basis, String reference) {
+    this.card = Card.of(id, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -48,7 +66,7 @@ public enum SharesTest {
       case PEARSON -> chiSquare("X2", pearson(counts, shares), counts.size());
       case LIKELIHOOD_RATIO -> chiSquare("G2", likelihoodRatio(counts, shares), counts.size());
       case EXACT_MULTINOMIAL ->
-          TestResult.of(id, null, new MultinomialTest(counts, shares).logPValue());
+          TestResult.of(this, null, new MultinomialTest(counts, shares).logPValue());
     };
   }
 
@@ -67,7 +85,7 @@ public enum SharesTest {
   private TestResult chiSquare(String name, double statistic, int categories) {
     double df = categories - 1.0;
     return TestResult.of(
-            id, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
+            this, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
         .withDf(df);
   }
 
@@ -89,23 +107,5 @@ public enum SharesTest {
       half += count == 0 ? expected : Deviance.half((double) count, expected, excess);
     }
     return 2 * half;
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code pearson}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -2,25 +2,35 @@ package dev.tavik.association;
 
 import dev.tavik.count.SquareTable;
 import dev.tavik.numeric.ChiSquare;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
  * Tests of a square table, in which the same units were classified twice by the same levels: do
  * moves from one level to another balance those back?
  */
-public enum SquareTest {
+public enum SquareTest implements Method {
   /**
    * Σ (nᵢⱼ - nⱼᵢ)²/(nᵢⱼ + nⱼᵢ) over the pairs of levels with observations, whose number is the
    * degrees of freedom.
    */
-  BOWKER("bowker", "Bowker 1948, Journal of the American Statistical Association 43, 572-574");
+  BOWKER(
+      "bowker",
+      "moves from level to level balance those back",
+      Basis.APPROXIMATE,
+      "Bowker 1948, Journal of the American Statistical Association 43, 572-574");
 
-  private final String id;
-  private final String reference;
+  private final Card card;
 
-  SquareTest(String id, String reference) {
-    this.id = id;
-    this.reference = reference;
+  SquareTest(String id, String description, Basis basis, String reference) {
+    this.card = Card.of(id, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -43,27 +53,11 @@ public enum SquareTest {
       }
     }
     return pairs == 0
-        ? TestResult.of(id, null, 0)
+        ? TestResult.of(this, null, 0)
         : TestResult.of(
-                id, new TestResult.Statistic("X2", statistic), ChiSquare.logUpper(statistic, pairs))
+                this,
+                new TestResult.Statistic("X2", statistic),
+                ChiSquare.logUpper(statistic, pairs))
             .withDf(pairs);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code bowker}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

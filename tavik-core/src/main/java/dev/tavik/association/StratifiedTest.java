@@ -3,19 +3,24 @@ package dev.tavik.association;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.numeric.ChiSquare;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.math.BigInteger;
 import java.util.List;
 
 /** Tests over several strata of two by two. Strata without successes or failures say nothing. */
-public enum StratifiedTest {
+public enum StratifiedTest implements Method {
   /**
    * Is there an association within strata? (Σ(a - E))²/ΣV, without a continuity correction, V the
    * hypergeometric variance; one degree of freedom.
    */
   MANTEL_HAENSZEL(
       "mantel-haenszel",
+      "association within strata, one degree of freedom, uncorrected",
+      Basis.APPROXIMATE,
       "Mantel and Haenszel 1959, Journal of the National Cancer Institute 22, 719-748"),
   /**
    * Do the strata have one odds ratio? Σ(a - A)²/V with A the count that the common odds ratio of
@@ -24,15 +29,20 @@ public enum StratifiedTest {
    */
   BRESLOW_DAY(
       "breslow-day",
+      "the same odds ratio in all strata, with Tarone's correction",
+      Basis.APPROXIMATE,
       "Breslow and Day 1980, Statistical Methods in Cancer Research I, 4.4; Tarone 1985, Biometrika"
           + " 72, 91-95");
 
-  private final String id;
-  private final String reference;
+  private final Card card;
 
-  StratifiedTest(String id, String reference) {
-    this.id = id;
-    this.reference = reference;
+  StratifiedTest(String id, String description, Basis basis, String reference) {
+    this.card = Card.of(id, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -128,25 +138,7 @@ public enum StratifiedTest {
 
   private TestResult result(double statistic, double df) {
     return TestResult.of(
-            id, new TestResult.Statistic("X2", statistic), ChiSquare.logUpper(statistic, df))
+            this, new TestResult.Statistic("X2", statistic), ChiSquare.logUpper(statistic, df))
         .withDf(df);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code mantel-haenszel}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -6,8 +6,11 @@ import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.function.DoubleBinaryOperator;
 
@@ -20,46 +23,78 @@ import java.util.function.DoubleBinaryOperator;
  * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
  * {@link TestResult#log10PValue}.
  */
-public enum TableTest {
+public enum TableTest implements Method {
   /** X² = Σ (O - E)²/E. */
-  PEARSON("pearson", "Pearson 1900, Philosophical Magazine 50, 157-175"),
+  PEARSON(
+      "pearson",
+      "X² = Σ (O - E)²/E, chi-square with (r - 1)(c - 1) degrees of freedom",
+      Basis.APPROXIMATE,
+      "Pearson 1900, Philosophical Magazine 50, 157-175"),
   /** G² = 2 Σ O ln(O/E). */
-  LIKELIHOOD_RATIO("likelihood-ratio", "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
+  LIKELIHOOD_RATIO(
+      "likelihood-ratio",
+      "G² = 2 Σ O ln(O/E)",
+      Basis.APPROXIMATE,
+      "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
   /** 9/5 Σ O((O/E)^⅔ - 1), between the two above and good for small counts. */
   CRESSIE_READ(
       "cressie-read",
+      "the power divergence with λ = ⅔",
+      Basis.APPROXIMATE,
       "Cressie and Read 1984, Journal of the Royal Statistical Society B 46, 440-464"),
   /** Two by two only: Pearson's X² times (N - 1)/N. */
-  N_MINUS_1("n-1", "Campbell 2007, Statistics in Medicine 26, 3661-3675"),
+  N_MINUS_1(
+      "n-1",
+      "two by two only: X²(N - 1)/N",
+      Basis.APPROXIMATE,
+      "Campbell 2007, Statistics in Medicine 26, 3661-3675"),
   /**
    * Two by two only: Pearson's X² with |O - E| reduced by ½, never past 0; as cautious as Fisher's
    * test.
    */
   YATES(
-      "yates", "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235"),
+      "yates",
+      "two by two only: |O - E| reduced by ½, never past 0",
+      Basis.APPROXIMATE,
+      "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235"),
   /**
    * Fisher's exact test: both margins held, all tables no more probable than the observed one, with
    * a relative tolerance of 10⁻⁷ on ties. Beyond two by two it declines more than 200,000 units,
    * work beyond its budget, and p-values below 10⁻²⁹⁰.
    */
-  FISHER("fisher", "Freeman and Halton 1951, Biometrika 38, 141-149"),
+  FISHER(
+      "fisher",
+      "both margins held, all tables no more probable than the observed one",
+      Basis.EXACT,
+      "Freeman and Halton 1951, Biometrika 38, 141-149"),
   /**
    * Two rows or two columns: does the share of the first of the two rise or fall with the scores of
    * the other classification? z with N, not N - 1, in its variance; positive where it rises.
    */
-  TREND("trend", "Cochran 1954, Biometrics 10, 417-451; Armitage 1955, Biometrics 11, 375-386"),
+  TREND(
+      "trend",
+      "two levels against ordered ones: z, with N in its variance",
+      Basis.APPROXIMATE,
+      "Cochran 1954, Biometrics 10, 417-451; Armitage 1955, Biometrics 11, 375-386"),
   /** Both ordered: do the scores of rows and columns go together? (N - 1)r² with one df. */
-  LINEAR("linear", "Mantel 1963, Journal of the American Statistical Association 58, 690-700");
+  LINEAR(
+      "linear",
+      "both ordered: (N - 1)r² of the scores",
+      Basis.APPROXIMATE,
+      "Mantel 1963, Journal of the American Statistical Association 58, 690-700");
 
   private static final double LAMBDA_PLUS_1 = 5.0 / 3;
   private static final double SERIES_WITHIN = 0.05;
 
-  private final String id;
-  private final String reference;
+  private final Card card;
 
-  TableTest(String id, String reference) {
-    this.id = id;
-    this.reference = reference;
+  TableTest(String id, String description, Basis basis, String reference) {
+    this.card = Card.of(id, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -104,7 +139,7 @@ public enum TableTest {
       case LINEAR -> {
         double statistic = new ScoreTests(table, options).linear();
         yield TestResult.of(
-                id, new TestResult.Statistic("M2", statistic), ChiSquare.logUpper(statistic, 1))
+                this, new TestResult.Statistic("M2", statistic), ChiSquare.logUpper(statistic, 1))
             .withDf(1);
       }
       case FISHER -> fisher(table, options.budget());
@@ -117,20 +152,20 @@ public enum TableTest {
     }
     double z = new ScoreTests(table, options).trend();
     return TestResult.of(
-        id, new TestResult.Statistic("z", z), Math.log(2) + Normal.logUpper(Math.abs(z)));
+        this, new TestResult.Statistic("z", z), Math.log(2) + Normal.logUpper(Math.abs(z)));
   }
 
   /** Two by two is the test of two proportions, which has its digits at any distance. */
   private TestResult fisher(CrossTable table, double budget) {
     if (!table.twoByTwo()) {
-      return TestResult.of(id, null, Math.log(ExactTable.pValue(table, budget)));
+      return TestResult.of(this, null, Math.log(ExactTable.pValue(table, budget)));
     }
     TestResult same =
         TwoProportionTest.FISHER.of(
             Tally.of(table.count(0, 0), table.rowTotal(0)),
             Tally.of(table.count(1, 0), table.rowTotal(1)),
             Hypothesis.noDifference());
-    return new TestResult(id, null, null, same.pValue(), same.log10PValue(), null, null);
+    return new TestResult(this, null, null, same.pValue(), same.log10PValue(), null, null);
   }
 
   private TestResult chiSquare(String name, CrossTable table, DoubleBinaryOperator part) {
@@ -144,7 +179,7 @@ public enum TableTest {
     }
     double df = Independence.df(table);
     return TestResult.of(
-            id, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
+            this, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
         .withDf(df);
   }
 
@@ -185,23 +220,5 @@ public enum TableTest {
    */
   public boolean ofOrder() {
     return this == TREND || this == LINEAR;
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code pearson}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

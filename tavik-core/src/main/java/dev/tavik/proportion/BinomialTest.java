@@ -7,6 +7,7 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.function.ToDoubleBiFunction;
 
@@ -36,13 +37,13 @@ final class BinomialTest {
 
   private BinomialTest() {}
 
-  static TestResult byProbability(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult byProbability(Method method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
     long x = tally.successes();
     return result(method, x, logPValue(underNull, x, hypothesis.alternative()));
   }
 
-  static TestResult doubled(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult doubled(Method method, Tally tally, Hypothesis hypothesis) {
     return result(
         method,
         tally,
@@ -50,11 +51,11 @@ final class BinomialTest {
         (underNull, x) -> LN_2 + Math.min(underNull.logLower(x), underNull.logUpper(x)));
   }
 
-  static TestResult blaker(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult blaker(Method method, Tally tally, Hypothesis hypothesis) {
     return result(method, tally, hypothesis, BinomialTest::logAcceptability);
   }
 
-  static TestResult midP(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult midP(Method method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
     long x = tally.successes();
     double logPValue =
@@ -82,7 +83,7 @@ final class BinomialTest {
   }
 
   private static TestResult result(
-      String method,
+      Method method,
       Tally tally,
       Hypothesis hypothesis,
       ToDoubleBiFunction<Binomial, Long> twoSided) {
@@ -98,7 +99,7 @@ final class BinomialTest {
     return result(method, x, logPValue);
   }
 
-  private static TestResult result(String method, long x, double logPValue) {
+  private static TestResult result(Method method, long x, double logPValue) {
     return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
   }
 

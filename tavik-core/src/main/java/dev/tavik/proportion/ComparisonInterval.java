@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
@@ -12,7 +13,7 @@ import java.util.Optional;
  * A confidence interval that compares two independent proportions: of their difference, their ratio
  * or their odds ratio, always the first against the second.
  */
-public sealed interface ComparisonInterval
+public sealed interface ComparisonInterval extends Method
     permits DifferenceInterval, RatioInterval, OddsRatioInterval {
 
   /**
@@ -46,27 +47,6 @@ public sealed interface ComparisonInterval
    * @return the quantity
    */
   Quantity quantity();
-
-  /**
-   * The public id; two quantities may have a method of the same name.
-   *
-   * @return such as {@code newcombe}
-   */
-  String id();
-
-  /**
-   * The name for a sentence.
-   *
-   * @return such as {@code Newcombe}
-   */
-  String title();
-
-  /**
-   * Where the interval was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  String reference();
 
   /**
    * The test that this interval inverts: at level 1 - alpha it holds exactly the values that the

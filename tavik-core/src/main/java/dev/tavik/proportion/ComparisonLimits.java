@@ -14,6 +14,6 @@ interface ComparisonLimits {
   default Interval interval(ComparisonInterval method, TwoTallies data, double level, Side side) {
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    return limits(data, tail).interval(method.quantity(), method.id(), level, side);
+    return limits(data, tail).interval(method.quantity(), method, level, side);
   }
 }

@@ -1,5 +1,6 @@
 package dev.tavik.proportion;
 
+import dev.tavik.result.Method;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,4 +13,4 @@ import org.jspecify.annotations.Nullable;
  * @param size how often the test rejects a true null: the probability of these counts under it
  */
 public record CriticalCounts(
-    String method, long trials, @Nullable Long atMost, @Nullable Long atLeast, double size) {}
+    Method method, long trials, @Nullable Long atMost, @Nullable Long atLeast, double size) {}

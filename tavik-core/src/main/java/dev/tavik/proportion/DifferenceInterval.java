@@ -1,6 +1,8 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
@@ -16,6 +18,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   WALD(
       "wald",
       "Wald",
+      "d ± z SE with each group's own variance",
+      Basis.APPROXIMATE,
       TwoProportionTest.Z_SEPARATE,
       "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
       DifferenceLimits::wald),
@@ -23,6 +27,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   WALD_CC(
       "wald-cc",
       "continuity-corrected Wald",
+      "wald, 1/2n₁ + 1/2n₂ wider on both sides",
+      Basis.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 873-890, method 2",
       DifferenceLimits::waldCorrected),
@@ -30,6 +36,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   AGRESTI_CAFFO(
       "agresti-caffo",
       "Agresti-Caffo",
+      "wald after adding one success and one failure to each group",
+      Basis.APPROXIMATE,
       null,
       "Agresti and Caffo 2000, The American Statistician 54, 280-288",
       DifferenceLimits::agrestiCaffo),
@@ -39,6 +47,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   NEWCOMBE(
       "newcombe",
       "Newcombe",
+      "the groups' Wilson limits squared and added",
+      Basis.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 873-890, method 10",
       DifferenceLimits::newcombe),
@@ -46,6 +56,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   NEWCOMBE_CC(
       "newcombe-cc",
       "continuity-corrected Newcombe",
+      "the groups' continuity-corrected Wilson limits squared and added",
+      Basis.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 873-890, method 11",
       DifferenceLimits::newcombeCorrected),
@@ -56,6 +68,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   MEE(
       "mee",
       "Mee",
+      "the differences that the score test keeps",
+      Basis.APPROXIMATE,
       TwoProportionTest.SCORE,
       "Mee 1984, Biometrics 40, 1175-1176",
       DifferenceLimits::mee),
@@ -63,27 +77,32 @@ public enum DifferenceInterval implements ComparisonInterval {
   MIETTINEN_NURMINEN(
       "miettinen-nurminen",
       "Miettinen-Nurminen",
+      "as mee, with the variance times N/(N - 1)",
+      Basis.APPROXIMATE,
       null,
       "Miettinen and Nurminen 1985, Statistics in Medicine 4, 213-226",
       DifferenceLimits::miettinenNurminen);
 
-  private final String id;
-  private final String title;
+  private final Card card;
   private final @Nullable TwoProportionTest inverts;
-  private final String reference;
   private final ComparisonLimits limits;
 
   DifferenceInterval(
       String id,
       String title,
+      String description,
+      Basis basis,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.id = id;
-    this.title = title;
+    this.card = new Card(id, title, description, reference, basis);
     this.inverts = inverts;
-    this.reference = reference;
     this.limits = limits;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   @Override
@@ -94,21 +113,6 @@ public enum DifferenceInterval implements ComparisonInterval {
   @Override
   public Quantity quantity() {
     return Quantity.DIFFERENCE;
-  }
-
-  @Override
-  public String id() {
-    return id;
-  }
-
-  @Override
-  public String title() {
-    return title;
-  }
-
-  @Override
-  public String reference() {
-    return reference;
   }
 
   @Override

@@ -3,6 +3,9 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.List;
 
@@ -11,23 +14,28 @@ import java.util.List;
  * degree of freedom fewer than there are groups; without any successes, or any failures, there is
  * no statistic and p = 1.
  */
-public enum HomogeneityTest {
+public enum HomogeneityTest implements Method {
   /**
    * Pearson's chi-square of the groups-by-outcome table (1900, Philosophical Magazine 50, 157-175).
    */
-  PEARSON("pearson", "X2"),
+  PEARSON("pearson", "X² of all groups together", Basis.APPROXIMATE, "X2"),
   /**
    * Twice the logarithm of the likelihood ratio (Wilks 1938, Annals of Mathematical Statistics 9,
    * 60-62).
    */
-  LIKELIHOOD_RATIO("likelihood-ratio", "G2");
+  LIKELIHOOD_RATIO("likelihood-ratio", "G² of all groups together", Basis.APPROXIMATE, "G2");
 
-  private final String id;
+  private final Card card;
   private final String statistic;
 
-  HomogeneityTest(String id, String statistic) {
-    this.id = id;
+  HomogeneityTest(String id, String description, Basis basis, String statistic) {
+    this.card = Card.of(id, description, "Pearson 1900, Philosophical Magazine 50, 157-175", basis);
     this.statistic = statistic;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -45,7 +53,7 @@ public enum HomogeneityTest {
     double total = groups.stream().mapToLong(Tally::trials).sum();
     double failures = total - successes;
     if (successes == 0 || failures == 0) {
-      return TestResult.of(id, null, 0);
+      return TestResult.of(this, null, 0);
     }
     double sum = 0;
     for (Tally group : groups) {
@@ -60,20 +68,12 @@ public enum HomogeneityTest {
                       + cell(group.failures(), others, -away));
     }
     double df = groups.size() - 1.0;
-    return TestResult.of(id, new TestResult.Statistic(statistic, sum), ChiSquare.logUpper(sum, df))
+    return TestResult.of(
+            this, new TestResult.Statistic(statistic, sum), ChiSquare.logUpper(sum, df))
         .withDf(df);
   }
 
   private static double cell(long observed, double expected, double away) {
     return observed == 0 ? expected : Deviance.half((double) observed, expected, away);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code pearson}
-   */
-  public String id() {
-    return id;
   }
 }

@@ -4,6 +4,7 @@ import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
@@ -21,12 +22,12 @@ final class HypergeometricTails {
     return new Hypergeometric(data.total(), data.successes(), data.first().trials());
   }
 
-  static TestResult byProbability(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult byProbability(Method method, TwoTallies data, Hypothesis hypothesis) {
     long x = data.first().successes();
     return result(method, x, BinomialTest.logPValue(underNull(data), x, hypothesis.alternative()));
   }
 
-  static TestResult doubled(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult doubled(Method method, TwoTallies data, Hypothesis hypothesis) {
     CountDistribution underNull = underNull(data);
     long x = data.first().successes();
     return result(
@@ -36,7 +37,7 @@ final class HypergeometricTails {
             underNull.logLower(x), underNull.logUpper(x), hypothesis.alternative()));
   }
 
-  static TestResult midP(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult midP(Method method, TwoTallies data, Hypothesis hypothesis) {
     CountDistribution underNull = underNull(data);
     long x = data.first().successes();
     return result(
@@ -52,7 +53,7 @@ final class HypergeometricTails {
     return BinomialTest.logPValue(underNull(data), data.first().successes(), alternative);
   }
 
-  private static TestResult result(String method, long x, double logPValue) {
+  private static TestResult result(Method method, long x, double logPValue) {
     return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
   }
 }

@@ -3,6 +3,7 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.Locale;
 
@@ -14,7 +15,7 @@ import java.util.Locale;
 final class HypergeometricTest {
   private HypergeometricTest() {}
 
-  static TestResult of(String method, Tally sample, long lot, Hypothesis hypothesis) {
+  static TestResult of(Method method, Tally sample, long lot, Hypothesis hypothesis) {
     long x = sample.successes();
     Hypergeometric underNull = underNull(sample.trials(), lot, hypothesis.against());
     return TestResult.of(

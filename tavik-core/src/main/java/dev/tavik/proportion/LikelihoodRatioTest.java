@@ -5,6 +5,7 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
@@ -17,7 +18,7 @@ import dev.tavik.result.TestResult;
 final class LikelihoodRatioTest {
   private LikelihoodRatioTest() {}
 
-  static TestResult of(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult of(Method method, Tally tally, Hypothesis hypothesis) {
     double root = signedRoot(tally, DecimalFraction.of(hypothesis.against()));
     double logPValue = NormalTail.logPValue(root, hypothesis.alternative());
     return hypothesis.alternative() == Alternative.TWO_SIDED

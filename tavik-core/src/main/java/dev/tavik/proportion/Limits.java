@@ -1,13 +1,14 @@
 package dev.tavik.proportion;
 
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
 /** A lower and an upper limit. */
 record Limits(double lower, double upper) {
   /** The interval that has those limits that its side asks for, else the ends of the scale. */
-  Interval interval(Quantity quantity, String method, double level, Side side) {
+  Interval interval(Quantity quantity, Method method, double level, Side side) {
     return new Interval(
         quantity,
         method,

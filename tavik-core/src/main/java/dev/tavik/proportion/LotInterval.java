@@ -2,37 +2,54 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
+import java.util.Arrays;
 
 /**
  * The confidence intervals for the rate in a finite lot, from a sample drawn without replacement.
  * Their ids are those of {@link ProportionInterval}.
  */
-public enum LotInterval {
+public enum LotInterval implements Method {
   /**
    * The values that {@link LotTest#SCORE} doesn't reject: Wilson's limits for n(N - 1)/(N - n)
    * trials with the same proportion. Closed form.
    */
-  WILSON("wilson", "Wilson", WilsonInterval::inLot),
+  WILSON(
+      ProportionInterval.WILSON,
+      "the values that the score test of a lot keeps, in closed form",
+      "Cochran 1977, Sampling Techniques, 3rd edition, section 3.2",
+      WilsonInterval::inLot),
   /**
    * The numbers of successes in the lot that neither one-sided hypergeometric test rejects at half
    * of 1 - level, over the size of the lot. Whole numbers of units, found by bisection; the true
    * coverage is never below the level.
    */
-  CLOPPER_PEARSON("clopper-pearson", "Clopper-Pearson", HypergeometricInterval::of);
+  CLOPPER_PEARSON(
+      ProportionInterval.CLOPPER_PEARSON,
+      "the numbers in the lot that neither one-sided hypergeometric test rejects",
+      "Wright 1991, Exact Confidence Bounds when Sampling from Small Finite Universes",
+      HypergeometricInterval::of);
 
-  private final String id;
-  private final String title;
+  private final ProportionInterval endless;
+  private final Card card;
   private final Algorithm algorithm;
 
-  LotInterval(String id, String title, Algorithm algorithm) {
-    this.id = id;
-    this.title = title;
+  LotInterval(
+      ProportionInterval endless, String description, String reference, Algorithm algorithm) {
+    this.endless = endless;
+    this.card = new Card(endless.id(), endless.title(), description, reference, endless.basis());
     this.algorithm = algorithm;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /** Both limits with the given probability beyond each. */
@@ -49,11 +66,10 @@ public enum LotInterval {
    * @throws DeclinedException if it has none
    */
   public static LotInterval inLot(ProportionInterval interval) {
-    return switch (interval) {
-      case WILSON -> WILSON;
-      case CLOPPER_PEARSON -> CLOPPER_PEARSON;
-      default -> throw new DeclinedException(interval.id() + " has no form for a finite lot");
-    };
+    return Arrays.stream(values())
+        .filter(each -> each.endless == interval)
+        .findFirst()
+        .orElseThrow(() -> new DeclinedException(interval.id() + " has no form for a finite lot"));
   }
 
   /**
@@ -71,24 +87,6 @@ public enum LotInterval {
     LotTest.requireLot(sample.trials(), lot);
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    return algorithm.limits(sample, lot, tail).interval(Quantity.PROPORTION, id, level, side);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code wilson}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * The name for a sentence.
-   *
-   * @return such as {@code Wilson}
-   */
-  public String title() {
-    return title;
+    return algorithm.limits(sample, lot, tail).interval(Quantity.PROPORTION, endless, level, side);
   }
 }

@@ -2,10 +2,13 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
+import java.util.Arrays;
 import java.util.Locale;
 
 /**
@@ -13,13 +16,13 @@ import java.util.Locale;
  * those of {@link ProportionTest}, whose forms for a finite lot they are; for a large lot they
  * agree.
  */
-public enum LotTest {
+public enum LotTest implements Method {
   /**
    * z = (x - np₀) / √(np₀(1 - p₀)(N - n)/(N - 1)): the score test with the finite-population
    * correction.
    */
   SCORE(
-      "score",
+      ProportionTest.SCORE,
       "z test with the null's standard error and the finite-population correction",
       "Cochran 1977, Sampling Techniques, 3rd edition, section 3.2",
       ScoreTest::inLot),
@@ -29,27 +32,30 @@ public enum LotTest {
    * to 10⁻¹⁰ relative for lots to 10⁹.
    */
   EXACT(
-      "exact",
+      ProportionTest.EXACT,
       "hypergeometric test, ordered by probability",
       "Wright 1991, Exact Confidence Bounds when Sampling from Small Finite Universes",
       HypergeometricTest::of);
 
-  private final String id;
-  private final String description;
-  private final String reference;
+  private final ProportionTest endless;
+  private final Card card;
   private final Algorithm algorithm;
 
-  LotTest(String id, String description, String reference, Algorithm algorithm) {
-    this.id = id;
-    this.description = description;
-    this.reference = reference;
+  LotTest(ProportionTest endless, String description, String reference, Algorithm algorithm) {
+    this.endless = endless;
+    this.card = Card.of(endless.id(), description, reference, endless.basis());
     this.algorithm = algorithm;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /** How a test is carried out once its arguments are known to be good. */
   @FunctionalInterface
   interface Algorithm {
-    TestResult test(String method, Tally sample, long lot, Hypothesis hypothesis);
+    TestResult test(Method method, Tally sample, long lot, Hypothesis hypothesis);
   }
 
   /**
@@ -60,11 +66,10 @@ public enum LotTest {
    * @throws DeclinedException if it has none
    */
   public static LotTest inLot(ProportionTest test) {
-    return switch (test) {
-      case SCORE -> SCORE;
-      case EXACT -> EXACT;
-      default -> throw new DeclinedException(test.id() + " has no form for a finite lot");
-    };
+    return Arrays.stream(values())
+        .filter(each -> each.endless == test)
+        .findFirst()
+        .orElseThrow(() -> new DeclinedException(test.id() + " has no form for a finite lot"));
   }
 
   /**
@@ -82,7 +87,7 @@ public enum LotTest {
     requireLot(sample.trials(), lot);
     Proportion.require("against", hypothesis.against());
     HypergeometricTest.unitsOf(lot, hypothesis.against());
-    return algorithm.test(id, sample, lot, hypothesis);
+    return algorithm.test(endless, sample, lot, hypothesis);
   }
 
   /**
@@ -100,34 +105,7 @@ public enum LotTest {
     Proportion.require("alpha", alpha);
     Hypergeometric underNull = HypergeometricTest.underNull(trials, lot, hypothesis.against());
     return new RejectionRegion(underNull, 0, trials, hypothesis.alternative())
-        .find(id, trials, x -> of(Tally.of(x, trials), lot, hypothesis).rejects(alpha));
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code exact}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * What the test is, in a few words.
-   *
-   * @return the description
-   */
-  public String description() {
-    return description;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, title
-   */
-  public String reference() {
-    return reference;
+        .find(endless, trials, x -> of(Tally.of(x, trials), lot, hypothesis).rejects(alpha));
   }
 
   static void requireLot(long trials, long lot) {

@@ -2,23 +2,33 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.numeric.ChiSquare;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.List;
 
 /** Tests of whether the same units had successes equally often in several judgements. */
-public enum MatchedTest {
+public enum MatchedTest implements Method {
   /**
    * Q = (k - 1)(k ΣG² - (ΣG)²)/(k ΣL - ΣL²) with G the successes of each judgement and L those of
    * each unit; chi-square with k - 1 degrees of freedom. With two judgements it is McNemar's test.
    */
-  COCHRAN_Q("cochran-q", "Cochran 1950, Biometrika 37, 256-266");
+  COCHRAN_Q(
+      "cochran-q",
+      "several judgements of the same units have the same rate",
+      Basis.APPROXIMATE,
+      "Cochran 1950, Biometrika 37, 256-266");
 
-  private final String id;
-  private final String reference;
+  private final Card card;
 
-  MatchedTest(String id, String reference) {
-    this.id = id;
-    this.reference = reference;
+  MatchedTest(String id, String description, Basis basis, String reference) {
+    this.card = Card.of(id, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -38,7 +48,7 @@ public enum MatchedTest {
       successes += (double) l * bySuccesses.get(l);
     }
     if (room == 0) {
-      return TestResult.of(id, null, 0);
+      return TestResult.of(this, null, 0);
     }
     double spread = 0;
     for (int j = 0; j < k; j++) {
@@ -47,25 +57,7 @@ public enum MatchedTest {
     }
     double statistic = (k - 1.0) * k * (spread / room);
     return TestResult.of(
-            id, new TestResult.Statistic("Q", statistic), ChiSquare.logUpper(statistic, k - 1.0))
+            this, new TestResult.Statistic("Q", statistic), ChiSquare.logUpper(statistic, k - 1.0))
         .withDf(k - 1.0);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code cochran-q}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -139,7 +139,7 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
     CriticalCounts counts =
         new RejectionRegion(underNull, underNull.least(), underNull.greatest(), alternative)
             .find(
-                test.id(),
+                test,
                 first.trials(),
                 x -> BinomialTest.logPValue(underNull, x, alternative) <= limit);
     Long atMost = counts.atMost();

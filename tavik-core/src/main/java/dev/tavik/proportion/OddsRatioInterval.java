@@ -1,6 +1,8 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
@@ -15,6 +17,8 @@ public enum OddsRatioInterval implements ComparisonInterval {
   WOOLF(
       "woolf",
       "Woolf",
+      "normal on the scale of the logarithm; nothing added, unbounded with a count of 0",
+      Basis.APPROXIMATE,
       null,
       "Woolf 1955, Annals of Human Genetics 19, 251-253",
       OddsRatioLimits::woolf),
@@ -22,6 +26,8 @@ public enum OddsRatioInterval implements ComparisonInterval {
   GART(
       "gart",
       "Gart",
+      "as woolf, after adding ½ to each count, always",
+      Basis.APPROXIMATE,
       null,
       "Gart 1966, Journal of the Royal Statistical Society B 28, 164-179",
       OddsRatioLimits::gart),
@@ -29,6 +35,8 @@ public enum OddsRatioInterval implements ComparisonInterval {
   SCORE(
       "score",
       "score",
+      "the odds ratios that the score test keeps",
+      Basis.APPROXIMATE,
       null,
       "Cornfield 1956, Proceedings of the Third Berkeley Symposium 4, 135-148",
       OddsRatioLimits::score),
@@ -39,6 +47,8 @@ public enum OddsRatioInterval implements ComparisonInterval {
   CONDITIONAL_EXACT(
       "conditional-exact",
       "conditional exact",
+      "the odds ratios that fisher-doubled keeps",
+      Basis.EXACT,
       TwoProportionTest.FISHER_DOUBLED,
       "Cornfield 1956, Proceedings of the Third Berkeley Symposium 4, 135-148",
       OddsRatioLimits::conditionalExact),
@@ -48,27 +58,32 @@ public enum OddsRatioInterval implements ComparisonInterval {
   CONDITIONAL_MID_P(
       "conditional-mid-p",
       "conditional mid-p",
+      "the odds ratios that fisher-mid-p keeps",
+      Basis.NEARLY_EXACT,
       TwoProportionTest.FISHER_MID_P,
       "Mehta, Patel and Gray 1985, Journal of the American Statistical Association 80, 969-973",
       OddsRatioLimits::conditionalMidP);
 
-  private final String id;
-  private final String title;
+  private final Card card;
   private final @Nullable TwoProportionTest inverts;
-  private final String reference;
   private final ComparisonLimits limits;
 
   OddsRatioInterval(
       String id,
       String title,
+      String description,
+      Basis basis,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.id = id;
-    this.title = title;
+    this.card = new Card(id, title, description, reference, basis);
     this.inverts = inverts;
-    this.reference = reference;
     this.limits = limits;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   @Override
@@ -79,21 +94,6 @@ public enum OddsRatioInterval implements ComparisonInterval {
   @Override
   public Quantity quantity() {
     return Quantity.ODDS_RATIO;
-  }
-
-  @Override
-  public String id() {
-    return id;
-  }
-
-  @Override
-  public String title() {
-    return title;
-  }
-
-  @Override
-  public String reference() {
-    return reference;
   }
 
   @Override

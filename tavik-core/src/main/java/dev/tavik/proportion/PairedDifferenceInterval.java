@@ -2,47 +2,69 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.PairedTally;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
 /** The confidence intervals for the difference of two proportions of the same units. */
-public enum PairedDifferenceInterval {
+public enum PairedDifferenceInterval implements Method {
   /** d ± z·SE, clipped. Covers too seldom for few discordant pairs; here for comparison. */
   WALD(
       "wald",
       "Wald",
+      "d ± z SE of the paired difference",
+      Basis.APPROXIMATE,
       "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
       PairedLimits::wald),
   /** Wald's interval after one pair is added to each discordant cell, clipped. */
   BONETT_PRICE(
       "bonett-price",
       "Bonett-Price",
+      "wald after adding one discordant pair each way",
+      Basis.APPROXIMATE,
       "Bonett and Price 2012, Journal of Educational and Behavioral Statistics 37, 479-488",
       PairedLimits::bonettPrice),
   /** The distances to both Wilson limits, squared and added with their correlation. */
   NEWCOMBE(
       "newcombe",
       "Newcombe",
+      "Wilson limits squared and added, with the correlation of the pairs",
+      Basis.APPROXIMATE,
       "Newcombe 1998, Statistics in Medicine 17, 2635-2650, method 10",
       PairedLimits::newcombe),
   /**
    * The differences that the score test doesn't reject; contains 0 exactly where McNemar's test
    * doesn't reject. Limits by search, right to 10⁻¹² absolutely.
    */
-  TANGO("tango", "Tango", "Tango 1998, Statistics in Medicine 17, 891-908", PairedLimits::tango);
+  TANGO(
+      "tango",
+      "Tango",
+      "the differences that the score test of pairs keeps",
+      Basis.APPROXIMATE,
+      "Tango 1998, Statistics in Medicine 17, 891-908",
+      PairedLimits::tango);
 
-  private final String id;
-  private final String title;
-  private final String reference;
+  private final Card card;
   private final Algorithm algorithm;
 
-  PairedDifferenceInterval(String id, String title, String reference, Algorithm algorithm) {
-    this.id = id;
-    this.title = title;
-    this.reference = reference;
+  PairedDifferenceInterval(
+      String id,
+      String title,
+      String description,
+      Basis basis,
+      String reference,
+      Algorithm algorithm) {
+    this.card = new Card(id, title, description, reference, basis);
     this.algorithm = algorithm;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /** Both limits with the given probability beyond each. */
@@ -75,7 +97,7 @@ public enum PairedDifferenceInterval {
   public Interval of(PairedTally tally, double level, Side side) {
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    return algorithm.limits(tally, tail).interval(Quantity.DIFFERENCE, id, level, side);
+    return algorithm.limits(tally, tail).interval(Quantity.DIFFERENCE, this, level, side);
   }
 
   /**
@@ -86,32 +108,5 @@ public enum PairedDifferenceInterval {
    */
   public static double standardError(PairedTally tally) {
     return PairedLimits.standardError(tally);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code tango}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * The name for a sentence.
-   *
-   * @return such as {@code Tango}
-   */
-  public String title() {
-    return title;
-  }
-
-  /**
-   * Where the interval was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -2,9 +2,11 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ProportionTest.Basis;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
@@ -13,29 +15,43 @@ import dev.tavik.result.TestResult;
  * "Note on the sampling error of the difference between correlated proportions or percentages",
  * Psychometrika 12, 153-157). Without discordant pairs there is no statistic, and p = 1.
  */
-public enum PairedTest {
+public enum PairedTest implements Method {
   /** z = (b - c) / √(b + c); its square is McNemar's chi-square. */
-  MCNEMAR("mcnemar", Basis.APPROXIMATE, "McNemar 1947, Psychometrika 12, 153-157"),
+  MCNEMAR(
+      "mcnemar",
+      "z = (b - c)/√(b + c) of the discordant pairs",
+      Basis.APPROXIMATE,
+      "McNemar 1947, Psychometrika 12, 153-157"),
   /** The same with b - c moved by 1 for continuity; two-sided never past 0. */
-  MCNEMAR_CC("mcnemar-cc", Basis.APPROXIMATE, "Edwards 1948, Psychometrika 13, 185-187"),
+  MCNEMAR_CC(
+      "mcnemar-cc",
+      "mcnemar with b - c moved by 1 against the alternative",
+      Basis.APPROXIMATE,
+      "Edwards 1948, Psychometrika 13, 185-187"),
   /** The binomial test of b out of b + c against one half. */
-  MCNEMAR_EXACT("mcnemar-exact", Basis.EXACT, "McNemar 1947, Psychometrika 12, 153-157"),
+  MCNEMAR_EXACT(
+      "mcnemar-exact",
+      "binomial test of the discordant pairs",
+      Basis.EXACT,
+      "McNemar 1947, Psychometrika 12, 153-157"),
   /** The same with the observed count taken half. */
   MCNEMAR_MID_P(
       "mcnemar-mid-p",
+      "binomial test of the discordant pairs, half of the observed probability",
       Basis.NEARLY_EXACT,
       "Fagerland, Lydersen and Laake 2013, BMC Medical Research Methodology 13, 91");
 
   private static final double HALF = 0.5;
 
-  private final String id;
-  private final Basis basis;
-  private final String reference;
+  private final Card card;
 
-  PairedTest(String id, Basis basis, String reference) {
-    this.id = id;
-    this.basis = basis;
-    this.reference = reference;
+  PairedTest(String id, String description, Basis basis, String reference) {
+    this.card = Card.of(id, description, reference, basis);
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /**
@@ -48,13 +64,13 @@ public enum PairedTest {
   public TestResult of(PairedTally tally, Alternative alternative) {
     if (tally.discordant() == 0) {
       boolean half = this == MCNEMAR_MID_P && alternative != Alternative.TWO_SIDED;
-      return TestResult.of(id, null, half ? Math.log(0.5) : 0);
+      return TestResult.of(this, null, half ? Math.log(0.5) : 0);
     }
     double away = tally.firstOnly() - tally.secondOnly();
     double error = Math.sqrt((double) tally.discordant());
     return switch (this) {
-      case MCNEMAR -> TwoProportionZ.result(id, away, error, alternative);
-      case MCNEMAR_CC -> TwoProportionZ.result(id, moved(away, alternative), error, alternative);
+      case MCNEMAR -> TwoProportionZ.result(this, away, error, alternative);
+      case MCNEMAR_CC -> TwoProportionZ.result(this, moved(away, alternative), error, alternative);
       case MCNEMAR_EXACT -> binomial(ProportionTest.EXACT, tally, alternative);
       case MCNEMAR_MID_P -> binomial(ProportionTest.MID_P, tally, alternative);
     };
@@ -72,33 +88,6 @@ public enum PairedTest {
     TestResult result =
         test.of(Tally.of(tally.firstOnly(), tally.discordant()), new Hypothesis(HALF, alternative));
     return new TestResult(
-        id, result.statistic(), null, result.pValue(), result.log10PValue(), null, null);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code mcnemar}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * What its p-value rests on.
-   *
-   * @return the basis
-   */
-  public Basis basis() {
-    return basis;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
+        this, result.statistic(), null, result.pValue(), result.log10PValue(), null, null);
   }
 }

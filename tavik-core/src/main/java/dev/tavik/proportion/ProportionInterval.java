@@ -2,7 +2,10 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
@@ -13,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * The confidence intervals for one proportion. All stay within 0 and 1. One-sided bounds put all of
  * 1 - level beyond their one limit.
  */
-public enum ProportionInterval {
+public enum ProportionInterval implements Method {
   /**
    * p ± z√(p(1 - p)/n), clipped to 0 and 1. Covers too seldom for small counts and degenerates to a
    * point at x = 0 and x = n; here for comparison.
@@ -21,6 +24,8 @@ public enum ProportionInterval {
   WALD(
       "wald",
       "Wald",
+      "p ± z√(p(1 - p)/n), clipped to 0 and 1; covers too seldom for small counts",
+      Basis.APPROXIMATE,
       ProportionTest.WALD,
       "Laplace 1812, Théorie analytique des probabilités, book 2, chapter 4",
       WaldInterval::of),
@@ -28,6 +33,8 @@ public enum ProportionInterval {
   WALD_CC(
       "wald-cc",
       "continuity-corrected Wald",
+      "wald with 1/2n added on both sides",
+      Basis.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 857-872, method 2",
       WaldInterval::corrected),
@@ -39,6 +46,8 @@ public enum ProportionInterval {
   WILSON(
       "wilson",
       "Wilson",
+      "the null values that the score test keeps, in closed form",
+      Basis.APPROXIMATE,
       ProportionTest.SCORE,
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212",
       WilsonInterval::of),
@@ -46,6 +55,8 @@ public enum ProportionInterval {
   WILSON_CC(
       "wilson-cc",
       "continuity-corrected Wilson",
+      "the null values that the continuity-corrected score test keeps, in closed form",
+      Basis.APPROXIMATE,
       ProportionTest.SCORE_CC,
       "Newcombe 1998, Statistics in Medicine 17, 857-872, method 4",
       WilsonInterval::corrected),
@@ -53,6 +64,8 @@ public enum ProportionInterval {
   AGRESTI_COULL(
       "agresti-coull",
       "Agresti-Coull",
+      "wald after adding z²/2 successes and failures, clipped",
+      Basis.APPROXIMATE,
       null,
       "Agresti and Coull 1998, The American Statistician 52, 119-126",
       WaldInterval::agrestiCoull),
@@ -64,6 +77,8 @@ public enum ProportionInterval {
   CLOPPER_PEARSON(
       "clopper-pearson",
       "Clopper-Pearson",
+      "covers at least as often as its level says",
+      Basis.EXACT,
       ProportionTest.EXACT_DOUBLED,
       "Clopper and Pearson 1934, Biometrika 26, 404-413",
       ClopperPearsonInterval::of),
@@ -71,6 +86,8 @@ public enum ProportionInterval {
   MID_P(
       "mid-p",
       "mid-p",
+      "covers about as often as its level says",
+      Basis.NEARLY_EXACT,
       ProportionTest.MID_P,
       "Berry and Armitage 1995, The Statistician 44, 417-423",
       MidPInterval::of),
@@ -81,6 +98,8 @@ public enum ProportionInterval {
   JEFFREYS(
       "jeffreys",
       "Jeffreys",
+      "posterior under Beta(½, ½), 0 at x = 0 and 1 at x = n",
+      Basis.APPROXIMATE,
       null,
       "Brown, Cai and DasGupta 2001, Statistical Science 16, 101-133",
       JeffreysInterval::of),
@@ -91,6 +110,8 @@ public enum ProportionInterval {
   BLAKER(
       "blaker",
       "Blaker",
+      "never wider than clopper-pearson; its one-sided bound is that one's",
+      Basis.EXACT,
       ProportionTest.EXACT_BLAKER,
       "Blaker 2000, Canadian Journal of Statistics 28, 783-798",
       BlakerInterval::of),
@@ -98,27 +119,32 @@ public enum ProportionInterval {
   LIKELIHOOD(
       "likelihood",
       "likelihood",
+      "the null values that the likelihood-ratio test keeps",
+      Basis.APPROXIMATE,
       ProportionTest.LIKELIHOOD_RATIO,
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
       LikelihoodInterval::of);
 
-  private final String id;
-  private final String title;
+  private final Card card;
   private final @Nullable ProportionTest inverts;
-  private final String reference;
   private final Algorithm algorithm;
 
   ProportionInterval(
       String id,
       String title,
+      String description,
+      Basis basis,
       @Nullable ProportionTest inverts,
       String reference,
       Algorithm algorithm) {
-    this.id = id;
-    this.title = title;
+    this.card = new Card(id, title, description, reference, basis);
     this.inverts = inverts;
-    this.reference = reference;
     this.algorithm = algorithm;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /** Both limits with the given probability beyond each. */
@@ -154,25 +180,7 @@ public enum ProportionInterval {
     Algorithm fitting =
         this == BLAKER && side != Side.TWO_SIDED ? CLOPPER_PEARSON.algorithm : algorithm;
     double tail = side.tail(DecimalFraction.complement(level));
-    return fitting.limits(tally, tail).interval(Quantity.PROPORTION, id, level, side);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code wilson}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * The name for a sentence.
-   *
-   * @return such as {@code Wilson}
-   */
-  public String title() {
-    return title;
+    return fitting.limits(tally, tail).interval(Quantity.PROPORTION, this, level, side);
   }
 
   /**
@@ -183,14 +191,5 @@ public enum ProportionInterval {
    */
   public Optional<ProportionTest> inverts() {
     return Optional.ofNullable(inverts);
-  }
-
-  /**
-   * Where the interval was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

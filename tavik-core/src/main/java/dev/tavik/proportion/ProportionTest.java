@@ -3,7 +3,10 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
@@ -14,7 +17,7 @@ import dev.tavik.result.TestResult;
  * 10⁻¹² relative, p-values to 10⁻¹⁰, for up to 10⁹ trials and at any distance; below 10⁻³⁰⁰ read
  * {@link TestResult#log10PValue}.
  */
-public enum ProportionTest {
+public enum ProportionTest implements Method {
   /**
    * z = (x - np₀) / √(np₀(1 - p₀)), referred to the normal distribution: the standard error is that
    * of the null value. A normal approximation, good where the null expects ten successes and ten
@@ -93,35 +96,24 @@ public enum ProportionTest {
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
       LikelihoodRatioTest::of);
 
-  /** What a p-value rests on. */
-  public enum Basis {
-    /** A large-sample distribution. */
-    APPROXIMATE,
-    /** The binomial distribution itself; the size never passes alpha. */
-    EXACT,
-    /** The binomial distribution, but the size may pass alpha a little. */
-    NEARLY_EXACT
-  }
-
-  private final String id;
-  private final Basis basis;
-  private final String description;
-  private final String reference;
+  private final Card card;
   private final Algorithm algorithm;
 
   ProportionTest(
       String id, Basis basis, String description, String reference, Algorithm algorithm) {
-    this.id = id;
-    this.basis = basis;
-    this.description = description;
-    this.reference = reference;
+    this.card = Card.of(id, description, reference, basis);
     this.algorithm = algorithm;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /** How a test is carried out once its arguments are known to be good. */
   @FunctionalInterface
   interface Algorithm {
-    TestResult test(String method, Tally tally, Hypothesis hypothesis);
+    TestResult test(Method method, Tally tally, Hypothesis hypothesis);
   }
 
   /**
@@ -134,25 +126,7 @@ public enum ProportionTest {
    */
   public TestResult of(Tally tally, Hypothesis hypothesis) {
     Proportion.require("against", hypothesis.against());
-    return algorithm.test(id, tally, hypothesis);
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code score}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * What its p-value rests on.
-   *
-   * @return the basis
-   */
-  public Basis basis() {
-    return basis;
+    return algorithm.test(this, tally, hypothesis);
   }
 
   /**
@@ -167,7 +141,7 @@ public enum ProportionTest {
    */
   public CriticalCounts criticalCounts(long trials, Hypothesis hypothesis, double alpha) {
     return region(trials, hypothesis, alpha)
-        .find(id, trials, x -> of(Tally.of(x, trials), hypothesis).rejects(alpha));
+        .find(this, trials, x -> of(Tally.of(x, trials), hypothesis).rejects(alpha));
   }
 
   /**
@@ -183,7 +157,7 @@ public enum ProportionTest {
   public CriticalCounts criticalCounts(
       long trials, Hypothesis hypothesis, double alpha, CriticalCounts near) {
     return region(trials, hypothesis, alpha)
-        .findNear(near, id, trials, x -> of(Tally.of(x, trials), hypothesis).rejects(alpha));
+        .findNear(near, this, trials, x -> of(Tally.of(x, trials), hypothesis).rejects(alpha));
   }
 
   private RejectionRegion region(long trials, Hypothesis hypothesis, double alpha) {
@@ -193,23 +167,5 @@ public enum ProportionTest {
     // Without variance Wald's test has no statistic and never rejects.
     int ends = this == WALD ? 1 : 0;
     return new RejectionRegion(underNull, ends, trials - ends, hypothesis.alternative());
-  }
-
-  /**
-   * What the test is, in a few words.
-   *
-   * @return the description
-   */
-  public String description() {
-    return description;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -1,6 +1,8 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
@@ -13,6 +15,8 @@ public enum RatioInterval implements ComparisonInterval {
   LOG(
       "log",
       "log",
+      "normal on the scale of the logarithm",
+      Basis.APPROXIMATE,
       null,
       "Katz, Baptista, Azen and Pike 1978, Biometrics 34, 469-474",
       RatioLimits::log),
@@ -20,32 +24,44 @@ public enum RatioInterval implements ComparisonInterval {
    * The ratios that the score test doesn't reject; 0 where the first group has no successes,
    * unbounded where the second has none.
    */
-  KOOPMAN("koopman", "Koopman", null, "Koopman 1984, Biometrics 40, 513-517", RatioLimits::koopman),
+  KOOPMAN(
+      "koopman",
+      "Koopman",
+      "the ratios that the score test keeps",
+      Basis.APPROXIMATE,
+      null,
+      "Koopman 1984, Biometrics 40, 513-517",
+      RatioLimits::koopman),
   /** The score interval with the variance larger by N/(N - 1). */
   MIETTINEN_NURMINEN(
       "miettinen-nurminen",
       "Miettinen-Nurminen",
+      "as koopman, with the variance times N/(N - 1)",
+      Basis.APPROXIMATE,
       null,
       "Miettinen and Nurminen 1985, Statistics in Medicine 4, 213-226",
       RatioLimits::miettinenNurminen);
 
-  private final String id;
-  private final String title;
+  private final Card card;
   private final @Nullable TwoProportionTest inverts;
-  private final String reference;
   private final ComparisonLimits limits;
 
   RatioInterval(
       String id,
       String title,
+      String description,
+      Basis basis,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.id = id;
-    this.title = title;
+    this.card = new Card(id, title, description, reference, basis);
     this.inverts = inverts;
-    this.reference = reference;
     this.limits = limits;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   @Override
@@ -56,21 +72,6 @@ public enum RatioInterval implements ComparisonInterval {
   @Override
   public Quantity quantity() {
     return Quantity.RATIO;
-  }
-
-  @Override
-  public String id() {
-    return id;
-  }
-
-  @Override
-  public String title() {
-    return title;
-  }
-
-  @Override
-  public String reference() {
-    return reference;
   }
 
   @Override

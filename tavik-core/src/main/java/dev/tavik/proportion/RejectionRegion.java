@@ -4,6 +4,7 @@ import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Method;
 import java.util.function.LongPredicate;
 
 /**
@@ -20,7 +21,7 @@ import java.util.function.LongPredicate;
 record RejectionRegion(
     CountDistribution underNull, long least, long greatest, Alternative alternative) {
 
-  CriticalCounts find(String method, long trials, LongPredicate rejects) {
+  CriticalCounts find(Method method, long trials, LongPredicate rejects) {
     boolean twoSided = alternative == Alternative.TWO_SIDED;
     long middle = middle();
     long low = least - 1;
@@ -35,7 +36,7 @@ record RejectionRegion(
   }
 
   /** The same, quicker where the counts are near those of a few trials less. */
-  CriticalCounts findNear(CriticalCounts near, String method, long trials, LongPredicate rejects) {
+  CriticalCounts findNear(CriticalCounts near, Method method, long trials, LongPredicate rejects) {
     boolean twoSided = alternative == Alternative.TWO_SIDED;
     long middle = middle();
     long low = least - 1;
@@ -62,7 +63,7 @@ record RejectionRegion(
     return Math.max(least, Math.min(greatest, underNull.mode()));
   }
 
-  private CriticalCounts found(String method, long trials, long low, long high) {
+  private CriticalCounts found(Method method, long trials, long low, long high) {
     return new CriticalCounts(
         method,
         trials,

@@ -5,6 +5,7 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
@@ -25,7 +26,7 @@ final class ScoreTest {
 
   private ScoreTest() {}
 
-  static TestResult of(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult of(Method method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
     return result(
         method,
@@ -35,7 +36,7 @@ final class ScoreTest {
   }
 
   /** With the finite-population correction (N - n) / (N - 1) of the variance. */
-  static TestResult inLot(String method, Tally sample, long lot, Hypothesis hypothesis) {
+  static TestResult inLot(Method method, Tally sample, long lot, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(sample.trials(), DecimalFraction.of(hypothesis.against()));
     double correction = (double) (lot - sample.trials()) / (lot - 1);
     return result(
@@ -45,7 +46,7 @@ final class ScoreTest {
         hypothesis);
   }
 
-  static TestResult corrected(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult corrected(Method method, Tally tally, Hypothesis hypothesis) {
     Binomial underNull = new Binomial(tally.trials(), DecimalFraction.of(hypothesis.against()));
     double deviation = underNull.deviation(tally.successes());
     double moved =
@@ -58,7 +59,7 @@ final class ScoreTest {
   }
 
   private static TestResult result(
-      String method, double deviation, double standardDeviation, Hypothesis hypothesis) {
+      Method method, double deviation, double standardDeviation, Hypothesis hypothesis) {
     double z = deviation / standardDeviation;
     Alternative alternative = hypothesis.alternative();
     return TestResult.of(

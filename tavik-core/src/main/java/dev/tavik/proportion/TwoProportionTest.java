@@ -1,10 +1,12 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ProportionTest.Basis;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 import java.util.Locale;
@@ -16,7 +18,7 @@ import java.util.Locale;
  * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
  * {@link TestResult#log10PValue}.
  */
-public enum TwoProportionTest {
+public enum TwoProportionTest implements Method {
   /**
    * z = d / √(p(1 - p)(1/n₁ + 1/n₂)) with p the proportion of both groups together: the standard
    * error if the null of no difference is true. Its square is Pearson's chi-square of the table.
@@ -127,11 +129,8 @@ public enum TwoProportionTest {
     ANY_DIFFERENCE
   }
 
-  private final String id;
-  private final Basis basis;
+  private final Card card;
   private final Nulls nulls;
-  private final String description;
-  private final String reference;
   private final Algorithm algorithm;
 
   TwoProportionTest(
@@ -141,18 +140,20 @@ public enum TwoProportionTest {
       String description,
       String reference,
       Algorithm algorithm) {
-    this.id = id;
-    this.basis = basis;
+    this.card = Card.of(id, description, reference, basis);
     this.nulls = nulls;
-    this.description = description;
-    this.reference = reference;
     this.algorithm = algorithm;
+  }
+
+  @Override
+  public Card card() {
+    return card;
   }
 
   /** How a test is carried out once its arguments are known to be good. */
   @FunctionalInterface
   interface Algorithm {
-    TestResult test(String method, TwoTallies data, Hypothesis hypothesis);
+    TestResult test(Method method, TwoTallies data, Hypothesis hypothesis);
   }
 
   /**
@@ -175,7 +176,7 @@ public enum TwoProportionTest {
     if (!knows(against)) {
       throw new DeclinedException("tests the null of no difference only; use score or z-separate");
     }
-    return algorithm.test(id, new TwoTallies(first, second), hypothesis);
+    return algorithm.test(this, new TwoTallies(first, second), hypothesis);
   }
 
   /**
@@ -279,41 +280,5 @@ public enum TwoProportionTest {
    */
   public boolean knows(double against) {
     return against == 0 || nulls == Nulls.ANY_DIFFERENCE;
-  }
-
-  /**
-   * The public id.
-   *
-   * @return such as {@code z-pooled}
-   */
-  public String id() {
-    return id;
-  }
-
-  /**
-   * What its p-value rests on.
-   *
-   * @return the basis
-   */
-  public Basis basis() {
-    return basis;
-  }
-
-  /**
-   * What the test is, in a few words.
-   *
-   * @return the description
-   */
-  public String description() {
-    return description;
-  }
-
-  /**
-   * Where the test was published.
-   *
-   * @return author, year, journal, volume, pages
-   */
-  public String reference() {
-    return reference;
   }
 }

@@ -4,6 +4,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.Deviance;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
@@ -16,11 +17,11 @@ import dev.tavik.result.TestResult;
 final class TwoProportionZ {
   private TwoProportionZ() {}
 
-  static TestResult pooled(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult pooled(Method method, TwoTallies data, Hypothesis hypothesis) {
     return result(method, data.difference(), data.pooledError(), hypothesis.alternative());
   }
 
-  static TestResult corrected(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult corrected(Method method, TwoTallies data, Hypothesis hypothesis) {
     double difference = data.difference();
     double correction = data.correction();
     double moved =
@@ -33,7 +34,7 @@ final class TwoProportionZ {
     return result(method, moved, data.pooledError(), hypothesis.alternative());
   }
 
-  static TestResult separate(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult separate(Method method, TwoTallies data, Hypothesis hypothesis) {
     return result(
         method,
         data.differenceFrom(hypothesis.against()),
@@ -41,7 +42,7 @@ final class TwoProportionZ {
         hypothesis.alternative());
   }
 
-  static TestResult score(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult score(Method method, TwoTallies data, Hypothesis hypothesis) {
     double against = hypothesis.against();
     if (against == 0) {
       return pooled(method, data, hypothesis);
@@ -52,7 +53,7 @@ final class TwoProportionZ {
     return result(method, data.differenceFrom(against), error, hypothesis.alternative());
   }
 
-  static TestResult likelihoodRatio(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult likelihoodRatio(Method method, TwoTallies data, Hypothesis hypothesis) {
     double total = data.total();
     // Observed minus expected is the same in all four cells, but for its sign.
     double away = data.cross() / total;
@@ -74,7 +75,7 @@ final class TwoProportionZ {
     return observed == 0 ? expected : Deviance.half((double) observed, expected, away);
   }
 
-  static TestResult result(String method, double distance, double error, Alternative alternative) {
+  static TestResult result(Method method, double distance, double error, Alternative alternative) {
     if (error == 0) {
       return TestResult.of(method, null, 0);
     }

@@ -8,6 +8,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import java.util.Locale;
 import java.util.function.LongToDoubleFunction;
@@ -35,12 +36,12 @@ final class UnconditionalTest {
   /** Below this logarithm the weights, which reach 580 powers of ten, no longer hold the tails. */
   private static final double FAR = -600;
 
-  private final String method;
+  private final Method method;
   private final TwoTallies data;
   private final Alternative alternative;
   private final double logFisher;
 
-  private UnconditionalTest(String method, TwoTallies data, Hypothesis hypothesis) {
+  private UnconditionalTest(Method method, TwoTallies data, Hypothesis hypothesis) {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
           String.format(
@@ -56,11 +57,11 @@ final class UnconditionalTest {
     this.logFisher = HypergeometricTails.logPValue(data, alternative);
   }
 
-  static TestResult barnard(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult barnard(Method method, TwoTallies data, Hypothesis hypothesis) {
     return new UnconditionalTest(method, data, hypothesis).barnard();
   }
 
-  static TestResult boschloo(String method, TwoTallies data, Hypothesis hypothesis) {
+  static TestResult boschloo(Method method, TwoTallies data, Hypothesis hypothesis) {
     return new UnconditionalTest(method, data, hypothesis).boschloo();
   }
 

@@ -4,6 +4,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
@@ -16,7 +17,7 @@ import dev.tavik.result.TestResult;
 final class WaldTest {
   private WaldTest() {}
 
-  static TestResult of(String method, Tally tally, Hypothesis hypothesis) {
+  static TestResult of(Method method, Tally tally, Hypothesis hypothesis) {
     if (tally.successes() == 0 || tally.failures() == 0) {
       return TestResult.of(method, null, 0);
     }

@@ -11,7 +11,7 @@ package dev.tavik.result;
  * @param upper the upper end; positive infinity where unbounded
  */
 public record Interval(
-    Quantity quantity, String method, double level, Side side, double lower, double upper) {
+    Quantity quantity, Method method, double level, Side side, double lower, double upper) {
 
   /**
    * Checks the ends.

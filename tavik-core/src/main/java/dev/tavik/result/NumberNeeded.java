@@ -16,7 +16,7 @@ package dev.tavik.result;
  */
 public record NumberNeeded(
     double value,
-    String method,
+    Method method,
     double level,
     double lower,
     double upper,

@@ -6,4 +6,4 @@ package dev.tavik.result;
  * @param method the public id of the method
  * @param reason why, and what to do instead
  */
-public record Refusal(String method, String reason) {}
+public record Refusal(Method method, String reason) {}

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  *     null for tests without one
  */
 public record TestResult(
-    String method,
+    Method method,
     @Nullable Statistic statistic,
     @Nullable Double df,
     double pValue,
@@ -79,7 +79,7 @@ public record TestResult(
    * @param lnPValue the natural logarithm of the p-value
    * @return the result
    */
-  public static TestResult of(String method, @Nullable Statistic statistic, double lnPValue) {
+  public static TestResult of(Method method, @Nullable Statistic statistic, double lnPValue) {
     double ln = Math.min(0, lnPValue);
     return new TestResult(method, statistic, null, Math.exp(ln), ln / LN_10, null, null);
   }

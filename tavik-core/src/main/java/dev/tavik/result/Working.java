@@ -10,7 +10,7 @@ import java.util.List;
  * @param symbols what the symbols stand for
  * @param steps the calculation, line by line
  */
-public record Working(String method, String title, String symbols, List<WorkingStep> steps) {
+public record Working(Method method, String title, String symbols, List<WorkingStep> steps) {
 
   /** Copies the steps. */
   public Working {

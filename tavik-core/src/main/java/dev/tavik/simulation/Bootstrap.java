@@ -22,12 +22,6 @@ import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
  * none, every resample is the same and there is no interval.
  */
 public final class Bootstrap {
-  /** The id of plain percentiles. */
-  public static final String PERCENTILE = "bootstrap-percentile";
-
-  /** The id of those corrected for bias and acceleration. */
-  public static final String CORRECTED = "bootstrap-bca";
-
   private static final int MOST = 200_000;
   private static final double NUDGE = 1e-6;
 
@@ -237,14 +231,14 @@ public final class Bootstrap {
     return List.of(
         new Interval(
             quantity,
-            PERCENTILE,
+            BootstrapInterval.PERCENTILE,
             level,
             Side.TWO_SIDED,
             quantile(values, tail),
             quantile(values, 1 - tail)),
         new Interval(
             quantity,
-            CORRECTED,
+            BootstrapInterval.CORRECTED,
             level,
             Side.TWO_SIDED,
             quantile(values, moved(bias, -deviate, acceleration)),

@@ -1,6 +1,8 @@
 package dev.tavik.simulation;
 
 import dev.tavik.association.Shares;
+import dev.tavik.association.SharesTest;
+import dev.tavik.association.TableTest;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.PairedTally;
@@ -10,10 +12,14 @@ import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.numeric.Normal;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.simulation.Simulation.Histogram;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,20 +34,21 @@ public final class NullWorld {
   private static final double TIE = 1e-7;
 
   private static final double CLOSE = 1e-9;
-  private static final List<String> OF_TABLES = List.of("pearson", "likelihood-ratio", "fisher");
+  private static final List<TableTest> OF_TABLES =
+      List.of(TableTest.PEARSON, TableTest.LIKELIHOOD_RATIO, TableTest.FISHER);
   private static final List<String> RULES_OF_TABLES =
       List.of("X2 as large, or larger", "G2 as large, or larger", "a table as improbable");
 
   private final String drawn;
   private final World world;
-  private final List<String> methods;
+  private final List<? extends Method> methods;
   private final List<String> rules;
   private final Function<Counts, Histogram> histogram;
 
   private NullWorld(
       String drawn,
       World world,
-      List<String> methods,
+      List<? extends Method> methods,
       List<String> rules,
       Function<Counts, Histogram> histogram) {
     this.drawn = drawn;
@@ -73,7 +80,7 @@ public final class NullWorld {
         tally.trials() * against.value(),
         Math.sqrt(tally.trials() * against.value() * against.complement()),
         hypothesis.alternative(),
-        List.of("score", "exact"));
+        List.of(ProportionTest.SCORE, ProportionTest.EXACT));
   }
 
   /**
@@ -99,7 +106,7 @@ public final class NullWorld {
         (double) marked * tally.trials() / lot,
         deviation(lot, marked, tally.trials()),
         hypothesis.alternative(),
-        List.of("score", "exact"));
+        List.of(ProportionTest.SCORE, ProportionTest.EXACT));
   }
 
   /**
@@ -127,7 +134,7 @@ public final class NullWorld {
         (double) successes * first.trials() / all,
         deviation(all, successes, first.trials()),
         alternative,
-        List.of("z-pooled", "fisher"));
+        List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER));
   }
 
   /**
@@ -157,7 +164,7 @@ public final class NullWorld {
             Figures.count(second.trials()),
             Figures.finePercent(rate.value())),
         world,
-        List.of("z-pooled"),
+        List.of(TwoProportionTest.Z_POOLED),
         List.of(
             switch (alternative) {
               case LESS -> "z as low, or lower";
@@ -202,7 +209,7 @@ public final class NullWorld {
         different / 2.0,
         Math.sqrt((double) different) / 2,
         alternative,
-        List.of("mcnemar", "mcnemar-exact"));
+        List.of(PairedTest.MCNEMAR, PairedTest.MCNEMAR_EXACT));
   }
 
   private static NullWorld ofCount(
@@ -213,7 +220,7 @@ public final class NullWorld {
       double expected,
       double deviation,
       Alternative alternative,
-      List<String> methods) {
+      List<? extends Method> methods) {
     double low = Cuts.lower((double) observed, expected, alternative);
     double high = Cuts.upper((double) observed, expected, alternative);
     double slack = CLOSE * Math.max(1, expected);
@@ -301,7 +308,7 @@ public final class NullWorld {
         String.format(
             Locale.ROOT, "samples of %s with the claimed shares", Figures.count(counts.total())),
         world,
-        List.of("pearson", "likelihood-ratio"),
+        List.of(SharesTest.PEARSON, SharesTest.LIKELIHOOD_RATIO),
         List.of("X2 as large, or larger", "G2 as large, or larger"),
         drawn -> world.bins().histogram(drawn, "X2", counts.size() - 1.0, world.observed()));
   }

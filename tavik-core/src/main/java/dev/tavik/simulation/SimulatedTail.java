@@ -3,6 +3,7 @@ package dev.tavik.simulation;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 
 /**
  * How often a simulated world looked as extreme as the data.
@@ -15,11 +16,11 @@ import dev.tavik.result.Interval;
  * @param interval the interval of the p-value at {@value #LEVEL}
  */
 public record SimulatedTail(
-    String method, String rule, long lowerHits, long upperHits, long draws, Interval interval) {
+    Method method, String rule, long lowerHits, long upperHits, long draws, Interval interval) {
   /** The level of the interval of a simulated p-value. */
   public static final double LEVEL = 0.99;
 
-  static SimulatedTail of(String method, String rule, long lower, long upper, long draws) {
+  static SimulatedTail of(Method method, String rule, long lower, long upper, long draws) {
     return new SimulatedTail(
         method,
         rule,

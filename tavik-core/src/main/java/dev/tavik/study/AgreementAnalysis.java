@@ -142,7 +142,7 @@ final class AgreementAnalysis {
             ? "one leans to other levels than the other"
             : "neither is shown to lean to other levels than the other",
         Figures.pEquals(test.log10PValue()),
-        test.method(),
+        test.method().id(),
         Figures.plain(alpha));
   }
 }

@@ -4,8 +4,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonEstimate;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.ProportionTest.Basis;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Basis;
 import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
@@ -59,7 +59,9 @@ final class CompareAnalysis {
           "none of the tests asked for can be made: "
               + String.join(
                   "; ",
-                  refusals.stream().map(each -> each.method() + " " + each.reason()).toList()));
+                  refusals.stream()
+                      .map(each -> each.method().id() + " " + each.reason())
+                      .toList()));
     }
     List<Interval> intervals = intervals();
     Preference preference = preference();
@@ -105,7 +107,7 @@ final class CompareAnalysis {
         oneSided.addAll(each);
       }
     } catch (DeclinedException e) {
-      refusals.add(new Refusal(method.id(), e.reason()));
+      refusals.add(new Refusal(method, e.reason()));
     }
   }
 
@@ -157,7 +159,7 @@ final class CompareAnalysis {
     Optional<Interval> difference =
         intervals.stream()
             .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
-            .reduce((one, other) -> other.method().equals(preference.interval()) ? other : one);
+            .reduce((one, other) -> other.method() == preference.interval() ? other : one);
     return difference
         .map(
             interval ->
@@ -183,11 +185,11 @@ final class CompareAnalysis {
             .findFirst()
             .orElseGet(
                 () -> settings.tests().stream().filter(this::made).findFirst().orElseThrow());
-    return new Preference(test.id(), partner(test).id(), reason(test));
+    return new Preference(test, partner(test), reason(test));
   }
 
   private boolean made(TwoProportionTest method) {
-    return tests.stream().anyMatch(test -> test.method().equals(method.id()));
+    return tests.stream().anyMatch(test -> test.method() == method);
   }
 
   /** The interval of the difference that inverts the test, else one that holds at any size. */

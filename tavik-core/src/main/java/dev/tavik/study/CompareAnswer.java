@@ -90,7 +90,7 @@ public record CompareAnswer(
    */
   public TestResult preferredTest() {
     return tests.stream()
-        .filter(test -> test.method().equals(preference.test()))
+        .filter(test -> test.method() == preference.test())
         .findFirst()
         .orElseThrow();
   }
@@ -109,7 +109,7 @@ public record CompareAnswer(
         .filter(
             each ->
                 each.quantity() == wanted
-                    && each.method().equals(preference.interval())
+                    && each.method() == preference.interval()
                     && each.side() == settings.hypothesis().alternative().matchingSide())
         .findFirst()
         .orElseThrow();

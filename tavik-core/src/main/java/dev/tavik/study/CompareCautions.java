@@ -1,9 +1,9 @@
 package dev.tavik.study;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ProportionTest.Basis;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Basis;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
@@ -110,7 +110,7 @@ final class CompareCautions {
     }
     String instead =
         answer.tests().stream()
-            .filter(test -> test.method().equals(TwoProportionTest.FISHER.id()))
+            .filter(test -> test.method() == TwoProportionTest.FISHER)
             .findFirst()
             .map(
                 fisher -> "Fisher's exact test says " + Figures.pEquals(fisher.log10PValue()) + ".")
@@ -160,7 +160,7 @@ final class CompareCautions {
               "One of the four counts is 0, so there is no upper limit for %s. The difference has"
                   + " limits all the same; gart's odds ratio adds 1/2 to each count.",
               endless.stream()
-                  .map(each -> each.quantity().id() + " (" + each.method() + ")")
+                  .map(each -> each.quantity().id() + " (" + each.method().id() + ")")
                   .collect(Collectors.joining(", "))));
     }
   }
@@ -224,7 +224,7 @@ final class CompareCautions {
               "The %s test %s; by %s it would be the other way. They are built on different"
                   + " principles, and here the case is close; report both, or the pair that was"
                   + " planned.",
-              answer.preference().test(),
+              answer.preference().test().id(),
               rejects ? "rejects" : "doesn't reject",
               contradicting));
     }
@@ -262,15 +262,15 @@ final class CompareCautions {
                         "The difference is significant, but by the %s interval smaller than the"
                             + " margin of %s: not zero, and of no practical"
                             + " meaning.",
-                        each.method(),
+                        each.method().id(),
                         Figures.percentagePoints(margin))));
   }
 
   private static String name(Interval interval) {
     String what =
         interval.quantity() == Quantity.DIFFERENCE
-            ? interval.method()
-            : interval.method() + " (" + interval.quantity().id() + ")";
+            ? interval.method().id()
+            : interval.method().id() + " (" + interval.quantity().id() + ")";
     return switch (interval.side()) {
       case TWO_SIDED -> what;
       case LOWER -> what + " lower bound";

@@ -160,7 +160,7 @@ final class CompareGroupsVerdict {
     return String.format(
         Locale.ROOT,
         "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
-        Sentences.capitalised(pairs.get(0).preference().test()),
+        Sentences.capitalised(pairs.get(0).preference().test().id()),
         Figures.exactPercent(settings.level()),
         CompareVerdict.title(settings, pairs.get(0).preferredInterval()),
         Figures.count(pairs.size()),

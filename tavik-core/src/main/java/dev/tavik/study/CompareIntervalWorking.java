@@ -64,7 +64,7 @@ final class CompareIntervalWorking {
         working.work(method);
         workings.add(
             new Working(
-                method.id(),
+                method,
                 String.format(
                     Locale.ROOT,
                     "the two-sided %s interval of the %s by hand",

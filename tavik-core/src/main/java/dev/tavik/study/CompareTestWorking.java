@@ -74,7 +74,7 @@ final class CompareTestWorking {
                 Figures.shortPoints(hypothesis.against()),
                 hypothesis.alternative().id());
     return new Working(
-        test.id(),
+        test,
         "the " + test.id() + " test by hand" + against,
         String.format(
             Locale.ROOT, "x1 of n1: %s; x2 of n2: %s; d is %s minus %s", one, two, one, two),

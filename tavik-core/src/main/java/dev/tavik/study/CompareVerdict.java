@@ -203,9 +203,7 @@ final class CompareVerdict {
   /** The name of an interval's method for a sentence. */
   static String title(CompareSettings settings, Interval interval) {
     return settings.intervals().stream()
-        .filter(
-            method ->
-                method.quantity() == interval.quantity() && method.id().equals(interval.method()))
+        .filter(method -> method.quantity() == interval.quantity() && method == interval.method())
         .map(ComparisonInterval::title)
         .findFirst()
         .orElseThrow();
@@ -214,8 +212,8 @@ final class CompareVerdict {
   private String evidence() {
     String tests =
         settings.show() == Show.EQUIVALENT
-            ? "the larger of two one-sided " + test.method() + " tests at alpha "
-            : test.method() + " test at alpha ";
+            ? "the larger of two one-sided " + test.method().id() + " tests at alpha "
+            : test.method().id() + " test at alpha ";
     return Figures.pEquals(test.log10PValue()) + ", " + tests + Figures.plain(settings.alpha());
   }
 

@@ -12,6 +12,7 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -57,11 +58,10 @@ final class CrossAnalysis {
       try {
         tests.add(made(method));
       } catch (DeclinedException e) {
-        refusals.add(new Refusal(method.id(), e.reason()));
+        refusals.add(new Refusal(method, e.reason()));
       }
     }
-    boolean declined =
-        refusals.stream().anyMatch(each -> each.method().equals(TableTest.FISHER.id()));
+    boolean declined = refusals.stream().anyMatch(each -> each.method() == TableTest.FISHER);
     this.drawn = !enough() && declined ? DrawnTest.of(table).orElse(null) : null;
     if (drawn != null) {
       tests.add(drawn.result());
@@ -69,11 +69,11 @@ final class CrossAnalysis {
     if (tests.isEmpty()) {
       throw new IllegalArgumentException(
           "none of the tests asked for can be made: "
-              + refusals.get(0).method()
+              + refusals.get(0).method().id()
               + " "
               + refusals.get(0).reason());
     }
-    List<String> wanted = preferences();
+    List<Method> wanted = preferences();
     this.test =
         tests.stream()
             .filter(each -> wanted.contains(each.method()))
@@ -89,7 +89,7 @@ final class CrossAnalysis {
   }
 
   /** The ids of the tests that a verdict should rest on, the best first. */
-  private List<String> preferences() {
+  private List<Method> preferences() {
     List<TableTest> best = new ArrayList<>();
     if (enough()) {
       order.test().ifPresent(best::add);
@@ -97,7 +97,7 @@ final class CrossAnalysis {
     } else {
       best.add(TableTest.FISHER);
     }
-    List<String> ids = new ArrayList<>(best.stream().map(TableTest::id).toList());
+    List<Method> ids = new ArrayList<>(best);
     if (drawn != null) {
       ids.add(drawn.result().method());
     }
@@ -125,7 +125,7 @@ final class CrossAnalysis {
     for (List<CellFigures> row : cells) {
       for (CellFigures cell : row) {
         double z = Math.abs(cell.adjustedResidual());
-        each.add(List.of(TestResult.of("residual", null, Math.log(2) + Normal.logUpper(z))));
+        each.add(List.of(TestResult.of(TableTest.PEARSON, null, Math.log(2) + Normal.logUpper(z))));
       }
     }
     List<List<TestResult>> adjusted = Holm.adjust(each);
@@ -252,7 +252,7 @@ final class CrossAnalysis {
           new Caution(
               Code.FEW_SUCCESSES,
               "Expected counts are too small for the chi-square approximation. "
-                  + (test.method().equals(TableTest.FISHER.id())
+                  + (test.method() == TableTest.FISHER
                       ? "The verdict rests on fisher, which is exact."
                       : drawn != null
                           ? "The exact test would take too long, so tables with these margins were"
@@ -306,7 +306,7 @@ final class CrossAnalysis {
                         : "rows and columns are not shown to be associated: " + largest()),
         v,
         Figures.pEquals(test.log10PValue()),
-        test.method(),
+        test.method().id(),
         Figures.plain(settings.alpha()),
         rejects ? nothingOf() : "");
   }

@@ -5,6 +5,7 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
+import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -46,7 +47,7 @@ public record CrossAnswer(
     List<TestResult> tests,
     List<Refusal> refusals,
     List<RowPair> rowPairs,
-    String preferred,
+    Method preferred,
     @Nullable DrawnTest drawn,
     @Nullable CrossBayes bayes,
     List<Condition> conditions,
@@ -86,6 +87,6 @@ public record CrossAnswer(
    * @return the preferred test
    */
   public TestResult preferredTest() {
-    return tests.stream().filter(test -> test.method().equals(preferred)).findFirst().orElseThrow();
+    return tests.stream().filter(test -> test.method() == preferred).findFirst().orElseThrow();
   }
 }

@@ -26,7 +26,7 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
                         Locale.ROOT,
                         "The %s test has no statistic here, since its standard error is 0; its"
                             + " p-value of 1 says nothing.",
-                        test.method())))
+                        test.method().id())))
         .toList();
   }
 
@@ -35,7 +35,7 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
     List<String> others = new ArrayList<>();
     for (TestResult test : tests) {
       (test.rejects(alpha) ? rejecting : others)
-          .add(test.method() + " (" + Figures.pEquals(test.log10PValue()) + ")");
+          .add(test.method().id() + " (" + Figures.pEquals(test.log10PValue()) + ")");
     }
     if (rejecting.isEmpty() || others.isEmpty()) {
       return List.of();
@@ -52,7 +52,7 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
                 rejecting.size() == 1 ? "rejects" : "reject",
                 joined(others),
                 others.size() == 1 ? "does" : "do",
-                preferred.method())));
+                preferred.method().id())));
   }
 
   private static String joined(List<String> names) {

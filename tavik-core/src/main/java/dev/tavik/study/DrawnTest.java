@@ -34,7 +34,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
     long seed = seed(table.cells().stream().flatMap(List::stream).toList());
     int cells = table.rows().size() * table.columns().size();
     try {
-      return Optional.of(of("fisher", NullWorld.ofTable(table), cells, seed));
+      return Optional.of(of(DrawnMethod.FISHER, NullWorld.ofTable(table), cells, seed));
     } catch (DeclinedException e) {
       return Optional.empty();
     }
@@ -44,20 +44,21 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
   static Optional<DrawnTest> of(CategoryCounts counts, Shares claimed) {
     long seed = seed(counts.counts());
     try {
-      return Optional.of(of("pearson", NullWorld.ofShares(counts, claimed), counts.size(), seed));
+      return Optional.of(
+          of(DrawnMethod.PEARSON, NullWorld.ofShares(counts, claimed), counts.size(), seed));
     } catch (DeclinedException e) {
       return Optional.empty();
     }
   }
 
-  private static DrawnTest of(String rule, NullWorld world, int cells, long seed) {
+  private static DrawnTest of(DrawnMethod method, NullWorld world, int cells, long seed) {
     long draws = Math.max(FEWEST, Math.min(DRAWS, (long) (MOST_CELLS / cells)));
     SimulatedTail tail =
         world.simulate(Draws.of(draws, seed)).tails().stream()
-            .filter(each -> each.method().equals(rule))
+            .filter(each -> each.method() == method.rule())
             .findFirst()
             .orElseThrow();
-    return new DrawnTest(TestResult.of(rule + "-drawn", null, Math.log(tail.pValue())), tail, seed);
+    return new DrawnTest(TestResult.of(method, null, Math.log(tail.pValue())), tail, seed);
   }
 
   private static long seed(List<Long> counts) {

@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
@@ -21,17 +22,17 @@ final class Holm {
 
   /** Adjusts each method over all members of a family that have it. */
   static List<List<TestResult>> adjust(List<List<TestResult>> family) {
-    Set<String> methods = new LinkedHashSet<>();
+    Set<Method> methods = new LinkedHashSet<>();
     family.forEach(tests -> tests.forEach(test -> methods.add(test.method())));
     List<List<TestResult>> adjusted = new ArrayList<>();
     family.forEach(tests -> adjusted.add(new ArrayList<>(tests)));
-    for (String method : methods) {
+    for (Method method : methods) {
       List<TestResult> same = new ArrayList<>();
       family.forEach(
-          tests -> tests.stream().filter(test -> test.method().equals(method)).forEach(same::add));
+          tests -> tests.stream().filter(test -> test.method() == method).forEach(same::add));
       Iterator<TestResult> next = adjusted(same).iterator();
       adjusted.forEach(
-          tests -> tests.replaceAll(test -> test.method().equals(method) ? next.next() : test));
+          tests -> tests.replaceAll(test -> test.method() == method ? next.next() : test));
     }
     return adjusted;
   }

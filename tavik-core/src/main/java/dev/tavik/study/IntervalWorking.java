@@ -57,7 +57,7 @@ final class IntervalWorking {
       default -> working.wilson(interval);
     }
     return new Working(
-        method.id(),
+        method,
         "the two-sided " + method.title() + " interval by hand",
         "x successes in n trials",
         working.steps);

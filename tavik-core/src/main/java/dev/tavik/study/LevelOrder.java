@@ -50,8 +50,7 @@ record LevelOrder(CrossTable table, Ordered ordered) {
   }
 
   boolean isOfOrder(TestResult test) {
-    return test.method().equals(TableTest.TREND.id())
-        || test.method().equals(TableTest.LINEAR.id());
+    return test.method() == TableTest.TREND || test.method() == TableTest.LINEAR;
   }
 
   /** The verdict of a test of order, in words. */
@@ -59,7 +58,7 @@ record LevelOrder(CrossTable table, Ordered ordered) {
     if (!isOfOrder(test)) {
       return Optional.empty();
     }
-    if (test.method().equals(TableTest.LINEAR.id())) {
+    if (test.method() == TableTest.LINEAR) {
       double tau = AssociationMeasure.KENDALLS_TAU_B.of(table).value();
       String found = "Kendall's tau-b " + Figures.significant(tau, 2);
       return Optional.of(

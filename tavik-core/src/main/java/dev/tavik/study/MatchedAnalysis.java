@@ -137,7 +137,7 @@ final class MatchedAnalysis {
         Figures.count(tallies.units()),
         rejects ? "differ: " + found : "are not shown to differ",
         Figures.pEquals(test.log10PValue()),
-        test.method(),
+        test.method().id(),
         Figures.plain(question.alpha()));
   }
 }

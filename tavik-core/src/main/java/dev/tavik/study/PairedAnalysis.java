@@ -44,15 +44,12 @@ final class PairedAnalysis {
     }
     this.preference = preference();
     this.test =
-        tests.stream()
-            .filter(each -> each.method().equals(preference.test()))
-            .findFirst()
-            .orElseThrow();
+        tests.stream().filter(each -> each.method() == preference.test()).findFirst().orElseThrow();
     this.interval =
         intervals.stream()
             .filter(
                 each ->
-                    each.method().equals(preference.interval())
+                    each.method() == preference.interval()
                         && each.side() == alternative.matchingSide())
             .findFirst()
             .orElseThrow();
@@ -113,7 +110,7 @@ final class PairedAnalysis {
                   + " discordant pairs are too few for the normal approximation; the exact test"
                   + " holds at any size";
     }
-    return new Preference(chosen.id(), partner.id(), reason);
+    return new Preference(chosen, partner, reason);
   }
 
   private List<Condition> conditions() {
@@ -197,9 +194,9 @@ final class PairedAnalysis {
                   Locale.ROOT,
                   "The %s test %s; by the %s interval it would be the other way. They are built on"
                       + " different principles, and here the case is close; report both.",
-                  test.method(),
+                  test.method().id(),
                   test.rejects(settings.alpha()) ? "rejects" : "doesn't reject",
-                  interval.method())));
+                  interval.method().id())));
     }
     CountedFrom from = question.from();
     if (from != null) {
@@ -258,7 +255,7 @@ final class PairedAnalysis {
         rejects && !interval.contains(0) ? "" : " can't be excluded",
         name,
         Figures.pEquals(test.log10PValue()),
-        test.method(),
+        test.method().id(),
         Figures.plain(settings.alpha()),
         rejects && settings.alternative() == Alternative.TWO_SIDED
             ? String.format(
@@ -271,7 +268,7 @@ final class PairedAnalysis {
 
   private String title() {
     return settings.intervals().stream()
-        .filter(method -> method.id().equals(interval.method()))
+        .filter(method -> method == interval.method())
         .findFirst()
         .orElseThrow()
         .title();

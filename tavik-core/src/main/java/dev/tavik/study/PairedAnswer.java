@@ -77,7 +77,7 @@ public record PairedAnswer(
    */
   public TestResult preferredTest() {
     return tests.stream()
-        .filter(test -> test.method().equals(preference.test()))
+        .filter(test -> test.method() == preference.test())
         .findFirst()
         .orElseThrow();
   }
@@ -91,7 +91,7 @@ public record PairedAnswer(
     return intervals.stream()
         .filter(
             each ->
-                each.method().equals(preference.interval())
+                each.method() == preference.interval()
                     && each.side() == settings.alternative().matchingSide())
         .findFirst()
         .orElseThrow();

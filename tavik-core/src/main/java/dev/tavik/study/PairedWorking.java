@@ -39,7 +39,7 @@ final class PairedWorking {
       if (byHand && statistic != null) {
         workings.add(
             new Working(
-                test.id(),
+                test,
                 "the " + test.id() + " test by hand",
                 SYMBOLS,
                 working.test(test, statistic.value(), results.get(i))));
@@ -50,7 +50,7 @@ final class PairedWorking {
           || method == PairedDifferenceInterval.BONETT_PRICE) {
         workings.add(
             new Working(
-                method.id(),
+                method,
                 "the two-sided " + method.title() + " interval by hand",
                 SYMBOLS,
                 working.interval(method)));

@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.result.Method;
+
 /**
  * The test and the interval that the verdict rests on.
  *
@@ -7,4 +9,4 @@ package dev.tavik.study;
  * @param interval the public id of the interval
  * @param reason why these
  */
-public record Preference(String test, String interval, String reason) {}
+public record Preference(Method test, Method interval, String reason) {}

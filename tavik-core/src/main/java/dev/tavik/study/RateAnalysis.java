@@ -4,6 +4,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Basis;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -129,14 +130,14 @@ final class RateAnalysis {
     ProportionTest wanted = approximationHolds ? ProportionTest.SCORE : ProportionTest.EXACT;
     ProportionTest test = settings.tests().contains(wanted) ? wanted : settings.tests().get(0);
     ProportionInterval interval = partner(test);
-    return new Preference(test.id(), interval.id(), reason(test));
+    return new Preference(test, interval, reason(test));
   }
 
   /** The interval that inverts the test, else one that rests on the same distribution. */
   private ProportionInterval partner(ProportionTest test) {
     List<ProportionInterval> intervals = question.settings().intervals();
     ProportionInterval similar =
-        test.basis() == ProportionTest.Basis.APPROXIMATE
+        test.basis() == Basis.APPROXIMATE
             ? ProportionInterval.WILSON
             : ProportionInterval.CLOPPER_PEARSON;
     return intervals.stream()

@@ -70,7 +70,7 @@ public record RateAnswer(
    */
   public TestResult preferredTest() {
     return tests.stream()
-        .filter(test -> test.method().equals(preference.test()))
+        .filter(test -> test.method() == preference.test())
         .findFirst()
         .orElseThrow();
   }
@@ -84,7 +84,7 @@ public record RateAnswer(
     return intervals.stream()
         .filter(
             interval ->
-                interval.method().equals(preference.interval())
+                interval.method() == preference.interval()
                     && interval.side() == settings.hypothesis().alternative().matchingSide())
         .findFirst()
         .orElseThrow();

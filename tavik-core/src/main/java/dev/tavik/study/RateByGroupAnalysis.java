@@ -105,7 +105,7 @@ final class RateByGroupAnalysis {
         subject,
         Figures.exactPercent(settings.hypothesis().against()),
         Sentences.capitalised(String.join("; ", parts)),
-        Sentences.capitalised(groups.get(0).preference().test()),
+        Sentences.capitalised(groups.get(0).preference().test().id()),
         Figures.plain(settings.alpha()),
         Figures.count(groups.size()),
         groups.size() == 1 ? "group" : "groups");

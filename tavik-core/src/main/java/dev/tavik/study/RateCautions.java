@@ -2,6 +2,7 @@ package dev.tavik.study;
 
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Basis;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
@@ -81,13 +82,13 @@ final class RateCautions {
     NormalApproximation expected = NormalApproximation.of(answer.tally(), settings.hypothesis());
     String approximate =
         settings.tests().stream()
-            .filter(test -> test.basis() == ProportionTest.Basis.APPROXIMATE)
+            .filter(test -> test.basis() == Basis.APPROXIMATE)
             .map(ProportionTest::id)
             .collect(Collectors.joining(", "));
     if (!expected.holds() && !approximate.isEmpty()) {
       String instead =
           answer.tests().stream()
-              .filter(test -> test.method().equals(ProportionTest.EXACT.id()))
+              .filter(test -> test.method() == ProportionTest.EXACT)
               .findFirst()
               .map(exact -> "The exact test says " + Figures.pEquals(exact.log10PValue()) + ".")
               .orElse("Use the exact test.");
@@ -171,7 +172,7 @@ final class RateCautions {
         String.format(
             Locale.ROOT,
             "The %s test %s %s; intervals that %s all the same: %s. %s",
-            answer.preference().test(),
+            answer.preference().test().id(),
             rejects ? "rejects" : "doesn't reject",
             Figures.exactPercent(against),
             rejects ? "include it" : "leave it out",
@@ -181,9 +182,9 @@ final class RateCautions {
 
   private static String name(Interval interval) {
     return switch (interval.side()) {
-      case TWO_SIDED -> interval.method() + " (two-sided)";
-      case LOWER -> interval.method() + " lower bound";
-      case UPPER -> interval.method() + " upper bound";
+      case TWO_SIDED -> interval.method().id() + " (two-sided)";
+      case LOWER -> interval.method().id() + " lower bound";
+      case UPPER -> interval.method().id() + " upper bound";
     };
   }
 

@@ -150,7 +150,7 @@ final class RateVerdict {
 
   private String title() {
     return answer.settings().intervals().stream()
-        .filter(method -> method.id().equals(interval.method()))
+        .filter(method -> method == interval.method())
         .findFirst()
         .orElseThrow()
         .title();
@@ -159,7 +159,7 @@ final class RateVerdict {
   private String evidence() {
     return Figures.pEquals(test.log10PValue())
         + ", "
-        + test.method()
+        + test.method().id()
         + " test at alpha "
         + Figures.plain(answer.settings().alpha());
   }

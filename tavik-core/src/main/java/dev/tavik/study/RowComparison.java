@@ -74,7 +74,7 @@ final class RowComparison {
         .map(
             pair ->
                 pair.map(rows -> method.of(rows, options))
-                    .orElseGet(() -> TestResult.of(method.id(), null, 0)))
+                    .orElseGet(() -> TestResult.of(method, null, 0)))
         .toList();
   }
 

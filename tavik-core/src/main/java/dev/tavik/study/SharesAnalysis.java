@@ -14,6 +14,7 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
@@ -41,7 +42,7 @@ final class SharesAnalysis {
   private final List<Interval> intervals = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
   private final @Nullable DrawnTest drawn;
-  private final String preferred;
+  private final Method preferred;
   private final TestResult test;
   private final SharesInterval interval;
 
@@ -59,7 +60,7 @@ final class SharesAnalysis {
       try {
         tests.add(method.of(counts, claimed));
       } catch (DeclinedException e) {
-        refusals.add(new Refusal(method.id(), e.reason()));
+        refusals.add(new Refusal(method, e.reason()));
       }
     }
     List<SharesInterval> shown = new ArrayList<>();
@@ -68,11 +69,11 @@ final class SharesAnalysis {
         intervals.addAll(method.of(counts, settings.level()));
         shown.add(method);
       } catch (DeclinedException e) {
-        refusals.add(new Refusal(method.id(), e.reason()));
+        refusals.add(new Refusal(method, e.reason()));
       }
     }
     boolean declined =
-        refusals.stream().anyMatch(each -> each.method().equals(SharesTest.EXACT_MULTINOMIAL.id()));
+        refusals.stream().anyMatch(each -> each.method() == SharesTest.EXACT_MULTINOMIAL);
     this.drawn = !enough() && declined ? DrawnTest.of(counts, claimed).orElse(null) : null;
     if (drawn != null) {
       tests.add(drawn.result());
@@ -81,18 +82,15 @@ final class SharesAnalysis {
       throw new IllegalArgumentException(
           "none of the methods asked for can be used: "
               + refusals.stream()
-                  .map(each -> each.method() + ": " + each.reason())
+                  .map(each -> each.method().id() + ": " + each.reason())
                   .collect(Collectors.joining("; ")));
     }
-    String wanted =
+    Method wanted =
         enough()
-            ? SharesTest.PEARSON.id()
-            : drawn != null ? drawn.result().method() : SharesTest.EXACT_MULTINOMIAL.id();
+            ? SharesTest.PEARSON
+            : drawn != null ? drawn.result().method() : SharesTest.EXACT_MULTINOMIAL;
     this.test =
-        tests.stream()
-            .filter(each -> each.method().equals(wanted))
-            .findFirst()
-            .orElse(tests.get(0));
+        tests.stream().filter(each -> each.method() == wanted).findFirst().orElse(tests.get(0));
     this.preferred = test.method();
     this.interval = shown.get(0);
   }
@@ -122,7 +120,7 @@ final class SharesAnalysis {
         tests,
         intervals,
         refusals,
-        new Preference(preferred, interval.id(), reason()),
+        new Preference(preferred, interval, reason()),
         drawn,
         prior == null ? null : SharesBayes.of(counts, claimed, prior, settings.level()),
         conditions(),
@@ -138,7 +136,7 @@ final class SharesAnalysis {
                 cell ->
                     List.of(
                         TestResult.of(
-                            "residual",
+                            SharesTest.PEARSON,
                             null,
                             Math.log(2) + Normal.logUpper(Math.abs(cell.adjustedResidual())))))
             .toList();
@@ -208,20 +206,20 @@ final class SharesAnalysis {
   }
 
   private String reason() {
-    if (settings.tests().size() == 1 && settings.tests().get(0).id().equals(preferred)) {
-      return preferred + " is the only test asked for";
+    if (settings.tests().size() == 1 && settings.tests().get(0) == preferred) {
+      return preferred.id() + " is the only test asked for";
     }
     if (drawn != null) {
       return "some expected counts are too small for the chi-square approximation, and the exact"
           + " test would take too long; so the claimed shares were drawn";
     }
-    if (preferred.equals(SharesTest.PEARSON.id()) && enough()) {
+    if (preferred == SharesTest.PEARSON && enough()) {
       return "the expected counts are enough for the chi-square approximation";
     }
-    return preferred.equals(SharesTest.EXACT_MULTINOMIAL.id()) && !enough()
+    return preferred == SharesTest.EXACT_MULTINOMIAL && !enough()
         ? "some expected counts are too small for the chi-square approximation; the exact test holds"
             + " at any size"
-        : preferred + " is the first of the tests that could be made";
+        : preferred.id() + " is the first of the tests that could be made";
   }
 
   private List<Caution> cautions() {
@@ -235,7 +233,7 @@ final class SharesAnalysis {
                   + ". The verdict rests on outcomes drawn with the claimed shares: "
                   + drawn.inWords()
                   + "."));
-    } else if (!enough() && !preferred.equals(SharesTest.EXACT_MULTINOMIAL.id())) {
+    } else if (!enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
@@ -287,13 +285,13 @@ final class SharesAnalysis {
                       Locale.ROOT,
                       "The %s test rejects the shares together, though each claimed share lies inside"
                           + " its %s interval: small departures of several add up.",
-                      test.method(),
+                      test.method().id(),
                       interval.id())
                   : String.format(
                       Locale.ROOT,
                       "The %s test doesn't reject the shares together, though by the %s intervals %s"
                           + " lies outside. They ask different questions, and here the case is close.",
-                      test.method(),
+                      test.method().id(),
                       interval.id(),
                       String.join(", ", outside()))));
     }
@@ -301,8 +299,7 @@ final class SharesAnalysis {
 
   /** The categories whose claimed share lies outside of its interval. */
   private List<String> outside() {
-    List<Interval> shown =
-        intervals.stream().filter(each -> each.method().equals(interval.id())).toList();
+    List<Interval> shown = intervals.stream().filter(each -> each.method() == interval).toList();
     return IntStream.range(0, counts.size())
         .filter(i -> !shown.get(i).contains(claimed.share(i)))
         .mapToObj(i -> counts.levels().get(i))
@@ -320,7 +317,7 @@ final class SharesAnalysis {
             : "the counts are not shown to depart from the claimed shares",
         rejects ? whatStandsOut() : widest(),
         Figures.pEquals(test.log10PValue()),
-        test.method(),
+        test.method().id(),
         Figures.plain(settings.alpha()));
   }
 
@@ -365,10 +362,7 @@ final class SharesAnalysis {
   private String widest() {
     int category = largest();
     Interval shown =
-        intervals.stream()
-            .filter(each -> each.method().equals(interval.id()))
-            .toList()
-            .get(category);
+        intervals.stream().filter(each -> each.method() == interval).toList().get(category);
     return String.format(
         Locale.ROOT,
         "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"

@@ -8,6 +8,7 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -80,11 +81,11 @@ public record SharesAnswer(
    *
    * @return their ids
    */
-  public List<String> testIds() {
-    List<String> ids = new ArrayList<>(settings.tests().stream().map(SharesTest::id).toList());
+  public List<Method> testIds() {
+    List<Method> ids = new ArrayList<>(settings.tests());
     refusals.stream()
         .map(Refusal::method)
-        .filter(id -> SharesTest.EXACT_MULTINOMIAL.id().equals(id))
+        .filter(method -> method == SharesTest.EXACT_MULTINOMIAL)
         .forEach(ids::add);
     tests.stream().map(TestResult::method).forEach(ids::add);
     return ids.stream().distinct().toList();
@@ -97,7 +98,7 @@ public record SharesAnswer(
    */
   public TestResult preferredTest() {
     return tests.stream()
-        .filter(test -> test.method().equals(preference.test()))
+        .filter(test -> test.method() == preference.test())
         .findFirst()
         .orElseThrow();
   }
@@ -108,7 +109,7 @@ public record SharesAnswer(
    * @param method its id
    * @return one interval a category; none if the method declined
    */
-  public List<Interval> intervals(String method) {
-    return intervals.stream().filter(each -> each.method().equals(method)).toList();
+  public List<Interval> intervals(Method method) {
+    return intervals.stream().filter(each -> each.method() == method).toList();
   }
 }

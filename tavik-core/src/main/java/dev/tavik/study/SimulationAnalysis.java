@@ -9,6 +9,7 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.simulation.Bootstrap;
 import dev.tavik.simulation.Draws;
@@ -19,7 +20,6 @@ import dev.tavik.study.SimulatedAnswer.View;
 import dev.tavik.study.SimulatedQuestion.NullModel;
 import dev.tavik.study.SimulatedQuestion.Stop;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 
@@ -88,12 +88,12 @@ final class SimulationAnalysis {
       String label,
       Simulation simulation,
       List<Interval> bootstrap,
-      String preferred,
-      Function<String, TestResult> test) {
+      Method preferred,
+      Function<Method, TestResult> test) {
     List<Double> formulas = new ArrayList<>();
     int wanted = 0;
     for (SimulatedTail tail : simulation.tails()) {
-      if (tail.method().equals(preferred)) {
+      if (tail.method() == preferred) {
         wanted = formulas.size();
       }
       formulas.add(formula(tail.method(), test));
@@ -101,19 +101,12 @@ final class SimulationAnalysis {
     return new View(label, simulation, formulas, bootstrap, wanted);
   }
 
-  private static double formula(String method, Function<String, TestResult> test) {
+  private static double formula(Method method, Function<Method, TestResult> test) {
     try {
       return test.apply(method).log10PValue();
     } catch (DeclinedException e) {
       return Double.NaN;
     }
-  }
-
-  private static <M> M named(M[] methods, Function<M, String> id, String wanted) {
-    return Arrays.stream(methods)
-        .filter(method -> id.apply(method).equals(wanted))
-        .findFirst()
-        .orElseThrow();
   }
 
   private View view(String label, RateAnswer rate, int number) {
@@ -129,7 +122,7 @@ final class SimulationAnalysis {
         lot == null ? Bootstrap.ofRate(rate.tally(), settings.level(), draws(number)) : List.of(),
         rate.preference().test(),
         method -> {
-          ProportionTest test = named(ProportionTest.values(), ProportionTest::id, method);
+          ProportionTest test = ((ProportionTest) method);
           return lot == null
               ? test.of(rate.tally(), settings.hypothesis())
               : LotTest.inLot(test).of(rate.tally(), lot, settings.hypothesis());
@@ -156,9 +149,7 @@ final class SimulationAnalysis {
         draw(world, settings.alpha(), number),
         Bootstrap.ofComparison(first, second, settings.level(), draws(number)),
         comparison.preference().test(),
-        method ->
-            named(TwoProportionTest.values(), TwoProportionTest::id, method)
-                .of(first, second, settings.hypothesis()));
+        method -> ((TwoProportionTest) method).of(first, second, settings.hypothesis()));
   }
 
   private View view(PairedAnswer paired) {
@@ -170,9 +161,7 @@ final class SimulationAnalysis {
             0),
         List.of(),
         paired.preference().test(),
-        method ->
-            named(PairedTest.values(), PairedTest::id, method)
-                .of(paired.tally(), paired.settings().alternative()));
+        method -> ((PairedTest) method).of(paired.tally(), paired.settings().alternative()));
   }
 
   private View view(SharesAnswer shares) {
@@ -181,9 +170,7 @@ final class SimulationAnalysis {
         draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
         List.of(),
         shares.preference().test(),
-        method ->
-            named(SharesTest.values(), SharesTest::id, method)
-                .of(shares.counts(), shares.claimed()));
+        method -> ((SharesTest) method).of(shares.counts(), shares.claimed()));
   }
 
   private View view(CrossAnswer cross) {
@@ -194,11 +181,11 @@ final class SimulationAnalysis {
         cross.preferred(),
         method ->
             cross.tests().stream()
-                .filter(test -> test.method().equals(method))
+                .filter(test -> test.method() == method)
                 .findFirst()
                 .orElseGet(
                     () ->
-                        named(TableTest.values(), TableTest::id, method)
+                        ((TableTest) method)
                             .of(cross.table(), cross.settings().options().budget(BRIEFLY))));
   }
 }

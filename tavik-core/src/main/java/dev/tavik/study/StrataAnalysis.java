@@ -42,7 +42,7 @@ final class StrataAnalysis {
       try {
         tests.add(method.of(tables));
       } catch (DeclinedException e) {
-        refusals.add(new Refusal(method.id(), e.reason()));
+        refusals.add(new Refusal(method, e.reason()));
       }
     }
     if (tests.isEmpty()) {
@@ -121,7 +121,7 @@ final class StrataAnalysis {
   }
 
   private Optional<TestResult> test(StratifiedTest method) {
-    return tests.stream().filter(each -> each.method().equals(method.id())).findFirst();
+    return tests.stream().filter(each -> each.method() == method).findFirst();
   }
 
   private List<Caution> cautions() {
@@ -201,7 +201,7 @@ final class StrataAnalysis {
         tables.rows().get(1),
         limits,
         Figures.pEquals(test.log10PValue()),
-        test.method(),
+        test.method().id(),
         Figures.plain(alpha),
         alike);
   }

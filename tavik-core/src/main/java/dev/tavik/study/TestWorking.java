@@ -56,7 +56,7 @@ final class TestWorking {
         TestWorking working = new TestWorking(test, tally, settings, results.get(i), statistic);
         workings.add(
             new Working(
-                test.id(),
+                test,
                 "the " + test.id() + " test by hand",
                 "x successes in n trials, p0 the null value",
                 working.steps()));

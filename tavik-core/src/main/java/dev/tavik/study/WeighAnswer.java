@@ -1,6 +1,7 @@
 package dev.tavik.study;
 
 import dev.tavik.result.Figures;
+import dev.tavik.result.Method;
 import dev.tavik.simulation.Performance.Coverage;
 import java.util.Comparator;
 import java.util.List;
@@ -52,7 +53,7 @@ public record WeighAnswer(WeighQuestion asked, List<Line> lines) implements Answ
    * @param method its id
    * @param coverage its true coverage and mean length
    */
-  public record Covered(String quantity, String method, Coverage coverage) {}
+  public record Covered(String quantity, Method method, Coverage coverage) {}
 
   /**
    * How a test behaves.
@@ -60,7 +61,7 @@ public record WeighAnswer(WeighQuestion asked, List<Line> lines) implements Answ
    * @param method its id
    * @param rejects the chance that it rejects
    */
-  public record Rejecting(String method, double rejects) {}
+  public record Rejecting(Method method, double rejects) {}
 
   @Override
   public String question() {
@@ -92,9 +93,9 @@ public record WeighAnswer(WeighQuestion asked, List<Line> lines) implements Answ
             + " (%s).",
         sizes,
         Figures.exactPercent(asked.level()),
-        nearest.method(),
+        nearest.method().id(),
         Figures.finePercent(nearest.coverage().coverage()),
-        lowest.method(),
+        lowest.method().id(),
         Figures.finePercent(lowest.coverage().coverage()));
   }
 }

@@ -84,14 +84,14 @@ public record WeighQuestion(
               .map(
                   method ->
                       new WeighAnswer.Covered(
-                          "proportion", method.id(), performance.of(method, level, p)))
+                          "proportion", method, performance.of(method, level, p)))
               .toList();
       List<WeighAnswer.Rejecting> rejecting =
           tests.stream()
               .map(
                   method ->
                       new WeighAnswer.Rejecting(
-                          method.id(),
+                          method,
                           performance.rejects(method, new Hypothesis(p, alternative), alpha, p)))
               .toList();
       lines.add(new WeighAnswer.Line(List.of(p), covered, rejecting, 0));
@@ -110,16 +110,14 @@ public record WeighQuestion(
               .map(
                   method ->
                       new WeighAnswer.Covered(
-                          method.quantity().id(),
-                          method.id(),
-                          performance.of(method, level, p1, p2)))
+                          method.quantity().id(), method, performance.of(method, level, p1, p2)))
               .toList();
       List<WeighAnswer.Rejecting> rejecting =
           comparisonTests.stream()
               .map(
                   method ->
                       new WeighAnswer.Rejecting(
-                          method.id(),
+                          method,
                           performance.rejects(
                               method, new Hypothesis(0, alternative), alpha, p1, p2)))
               .toList();

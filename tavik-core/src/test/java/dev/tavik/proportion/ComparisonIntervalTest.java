@@ -224,14 +224,16 @@ class ComparisonIntervalTest {
   @Test
   void numberNeededPassesThroughInfinityWithTheDifferenceThroughZero() {
     Interval clear =
-        new Interval(Quantity.DIFFERENCE, "newcombe", 0.95, Side.TWO_SIDED, -0.08, -0.01);
+        new Interval(
+            Quantity.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, -0.01);
     NumberNeeded certain = NumberNeeded.of(-0.04, clear);
     assertThat(certain.value()).isEqualTo(-25);
     assertThat(certain.throughInfinity()).isFalse();
     assertThat(certain.lower()).isEqualTo(-100);
     assertThat(certain.upper()).isEqualTo(-12.5);
     Interval both =
-        new Interval(Quantity.DIFFERENCE, "newcombe", 0.95, Side.TWO_SIDED, -0.08, 0.02);
+        new Interval(
+            Quantity.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, 0.02);
     NumberNeeded through = NumberNeeded.of(-0.04, both);
     assertThat(through.throughInfinity()).isTrue();
     assertThat(through.lower()).isEqualTo(-12.5);

@@ -13,13 +13,17 @@ class ResultTest {
   @CsvSource({"0.1,-2", "0.5,0", "0,-5", "1.5,0", "-0.1,0", "NaN,0", "0.5,NaN", "0.01,-2.1"})
   void aProbabilityAndItsLogarithmMustAgree(double p, double log) {
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new TestResult("score", null, null, p, log, null, null));
+        .isThrownBy(
+            () ->
+                new TestResult(
+                    dev.tavik.proportion.ProportionTest.SCORE, null, null, p, log, null, null));
   }
 
   @ParameterizedTest
   @CsvSource({"0.1,-1", "0,-400", "1,0", "1e-320,-320"})
   void thoseThatAgreeAreKept(double p, double log) {
-    TestResult result = new TestResult("score", null, null, p, log, null, null);
+    TestResult result =
+        new TestResult(dev.tavik.proportion.ProportionTest.SCORE, null, null, p, log, null, null);
     assertThat(result.rejects(0.1)).isEqualTo(p <= 0.1);
   }
 

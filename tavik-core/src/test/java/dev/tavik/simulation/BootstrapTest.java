@@ -18,9 +18,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class BootstrapTest {
-  private static Interval one(List<Interval> all, Quantity quantity, String method) {
+  private static Interval one(
+      List<Interval> all, Quantity quantity, dev.tavik.result.Method method) {
     return all.stream()
-        .filter(each -> each.quantity() == quantity && each.method().equals(method))
+        .filter(each -> each.quantity() == quantity && each.method() == method)
         .findFirst()
         .orElseThrow();
   }
@@ -32,7 +33,7 @@ class BootstrapTest {
     Tally tally = Tally.of(x, n);
     List<Interval> found = Bootstrap.ofRate(tally, level, Draws.of(200_000, 3));
     BinomialDistribution resampled = BinomialDistribution.of((int) n, tally.proportion());
-    Interval plain = one(found, Quantity.PROPORTION, Bootstrap.PERCENTILE);
+    Interval plain = one(found, Quantity.PROPORTION, BootstrapInterval.PERCENTILE);
     double step = Math.max(1, 0.05 * Math.sqrt(resampled.getVariance()));
     assertThat(plain.lower() * n)
         .isCloseTo(resampled.inverseCumulativeProbability((1 - level) / 2), within(step));
@@ -47,7 +48,7 @@ class BootstrapTest {
     double acceleration = (1 - 2 * p) / (6 * Math.sqrt(n * p * (1 - p)));
     double deviate = normal.inverseCumulativeProbability((1 - level) / 2);
     double low = bias + (bias + deviate) / (1 - acceleration * (bias + deviate));
-    Interval corrected = one(found, Quantity.PROPORTION, Bootstrap.CORRECTED);
+    Interval corrected = one(found, Quantity.PROPORTION, BootstrapInterval.CORRECTED);
     assertThat(corrected.lower() * n)
         .isCloseTo(
             resampled.inverseCumulativeProbability(normal.cumulativeProbability(low)),
@@ -77,9 +78,9 @@ class BootstrapTest {
       at++;
       sum += pairs[at][1];
     }
-    assertThat(one(found, Quantity.DIFFERENCE, Bootstrap.PERCENTILE).lower())
+    assertThat(one(found, Quantity.DIFFERENCE, BootstrapInterval.PERCENTILE).lower())
         .isCloseTo(pairs[at][0], within(0.006));
-    Interval ratio = one(found, Quantity.RATIO, Bootstrap.PERCENTILE);
+    Interval ratio = one(found, Quantity.RATIO, BootstrapInterval.PERCENTILE);
     assertThat(ratio.lower()).isLessThan(9 / 40.0 / 0.44);
     assertThat(ratio.upper()).isGreaterThan(9 / 40.0 / 0.44);
     // One seed, one answer; swapped groups turn the ratio round.
@@ -88,9 +89,10 @@ class BootstrapTest {
         one(
             Bootstrap.ofComparison(second, first, 0.9, Draws.of(200_000, 8)),
             Quantity.ODDS_RATIO,
-            Bootstrap.CORRECTED);
+            BootstrapInterval.CORRECTED);
     assertThat(1 / turned.upper())
-        .isCloseTo(one(found, Quantity.ODDS_RATIO, Bootstrap.CORRECTED).lower(), within(0.01));
+        .isCloseTo(
+            one(found, Quantity.ODDS_RATIO, BootstrapInterval.CORRECTED).lower(), within(0.01));
   }
 
   /** Of two by two V is |phi|; its resamples against all that can be drawn of a small table. */
@@ -124,9 +126,9 @@ class BootstrapTest {
       at++;
       sum += all.get(at)[1];
     }
-    Interval plain = one(found, Quantity.CRAMERS_V, Bootstrap.PERCENTILE);
+    Interval plain = one(found, Quantity.CRAMERS_V, BootstrapInterval.PERCENTILE);
     assertThat(plain.lower()).isCloseTo(all.get(at)[0], within(0.01));
-    assertThat(one(found, Quantity.CRAMERS_V, Bootstrap.CORRECTED).contains(0.55)).isTrue();
+    assertThat(one(found, Quantity.CRAMERS_V, BootstrapInterval.CORRECTED).contains(0.55)).isTrue();
   }
 
   @Test

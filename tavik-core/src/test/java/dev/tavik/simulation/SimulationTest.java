@@ -47,7 +47,7 @@ class SimulationTest {
   private static void assertEstimates(Simulation simulation, String method, double exact) {
     SimulatedTail tail =
         simulation.tails().stream()
-            .filter(each -> each.method().equals(method))
+            .filter(each -> each.method().id().equals(method))
             .findFirst()
             .orElseThrow();
     double error = Math.sqrt(exact * (1 - exact) / tail.draws());
@@ -293,7 +293,7 @@ class SimulationTest {
                 Stop.AFTER_ALL)
             .ask();
     SimulatedAnswer.View view = answer.views().get(0);
-    assertThat(view.tail().method()).isEqualTo("exact");
+    assertThat(view.tail().method().id()).isEqualTo("exact");
     assertThat(view.agrees(1)).isTrue();
     assertThat(Math.pow(10, view.formulas().get(1))).isCloseTo(view.tail().pValue(), within(0.005));
     assertThat(SimulatedQuestion.of(RateQuestion.of(Tally.of(2, 30), 0.2), Draws.of(10, 4)).stop())

@@ -122,8 +122,8 @@ class RateQuestionTest {
   void preferenceFollowsTheExpectedCounts(
       String tally, double against, String test, String interval) {
     RateAnswer answer = ask(tally, against, "two-sided");
-    assertThat(answer.preference().test()).isEqualTo(test);
-    assertThat(answer.preference().interval()).isEqualTo(interval);
+    assertThat(answer.preference().test().id()).isEqualTo(test);
+    assertThat(answer.preference().interval().id()).isEqualTo(interval);
     boolean met =
         answer.conditions().stream().noneMatch(condition -> condition.state() == State.NOT_MET);
     assertThat(met).isEqualTo(test.equals("score"));
@@ -161,7 +161,7 @@ class RateQuestionTest {
   @Test
   void workingCanBeRedoneByHand() {
     List<Working> workings = ask("14/400", 0.05, "less").working();
-    assertThat(workings).extracting(Working::method).containsExactly("score", "wilson");
+    assertThat(workings).extracting(each -> each.method().id()).containsExactly("score", "wilson");
     List<WorkingStep> steps = workings.get(0).steps();
     assertThat(steps)
         .extracting(WorkingStep::name)
@@ -291,7 +291,7 @@ class RateQuestionTest {
     groups.put("small", Tally.of(1, 20));
     RateByGroupAnswer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
     assertThat(answer.groups())
-        .allSatisfy(group -> assertThat(group.preference().test()).isEqualTo("exact"));
+        .allSatisfy(group -> assertThat(group.preference().test().id()).isEqualTo("exact"));
   }
 
   @Test

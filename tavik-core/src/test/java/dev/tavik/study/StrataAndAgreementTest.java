@@ -86,7 +86,9 @@ class StrataAndAgreementTest {
   @Test
   void oneStratumHasNoHomogeneityAndNoneIsRefused() {
     StrataAnswer one = StrataQuestion.of(strata(stratum("ash", "3/9", "8/11"))).ask();
-    assertThat(one.refusals()).extracting(each -> each.method()).containsExactly("breslow-day");
+    assertThat(one.refusals())
+        .extracting(each -> each.method().id())
+        .containsExactly("breslow-day");
     assertThat(one.conditions().get(0).state()).isEqualTo(Condition.State.NOT_MET);
     StrataAnswer empty = StrataQuestion.of(strata(stratum("ash", "0/9", "4/11"))).ask();
     assertThat(empty.interval()).isNull();
@@ -173,7 +175,7 @@ class StrataAndAgreementTest {
             .ask()
             .rowPairs();
     assertThat(few.get(0).test().pValue()).isEqualTo(1);
-    assertThat(few.get(1).test().method()).isEqualTo("fisher");
+    assertThat(few.get(1).test().method().id()).isEqualTo("fisher");
   }
 
   @ParameterizedTest
@@ -182,7 +184,7 @@ class StrataAndAgreementTest {
     CrossAnswer answer =
         CrossQuestion.of(KILNS).settings(CrossSettings.usual().ordered(ordered)).ask();
     boolean both = ordered == Ordered.BOTH;
-    assertThat(answer.preferred()).isEqualTo(both ? "linear" : "pearson");
+    assertThat(answer.preferred().id()).isEqualTo(both ? "linear" : "pearson");
     assertThat(answer.strengths().stream().anyMatch(each -> each.measure().ofOrder()))
         .isEqualTo(both);
     assertThat(Ordered.of(ordered.id())).isEqualTo(ordered);
@@ -216,7 +218,7 @@ class StrataAndAgreementTest {
                         .options(TestOptions.usual().budget(0.001)))
                 .ask()
                 .refusals())
-        .extracting(each -> each.method())
+        .extracting(each -> each.method().id())
         .containsExactly("fisher");
   }
 }

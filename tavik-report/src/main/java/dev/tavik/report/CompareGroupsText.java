@@ -73,8 +73,8 @@ final class CompareGroupsText {
             Locale.ROOT,
             "The verdict rests on %s and %s for every pair. Intervals are each for itself, not"
                 + " adjusted for the number of pairs.",
-            first.preference().test(),
-            first.preference().interval()));
+            first.preference().test().id(),
+            first.preference().interval().id()));
   }
 
   /** A row a group; of very many those with the highest and the lowest rates. */
@@ -134,7 +134,7 @@ final class CompareGroupsText {
             each ->
                 each.side() == Side.TWO_SIDED
                     && each.quantity() == preferred.quantity()
-                    && each.method().equals(preferred.method()))
+                    && each.method().id().equals(preferred.method().id()))
         .findFirst()
         .orElseThrow();
   }
@@ -155,7 +155,7 @@ final class CompareGroupsText {
     for (TestResult test : answer.overall()) {
       TestResult.@Nullable Statistic statistic = test.statistic();
       table.row(
-          test.method(),
+          test.method().id(),
           statistic == null
               ? "no statistic"
               : statistic.name() + " = " + Figures.significant(statistic.value(), 4),
@@ -177,7 +177,7 @@ final class CompareGroupsText {
       for (TestResult test : pair.tests()) {
         table.row(
             name,
-            test.method(),
+            test.method().id(),
             z(test),
             Figures.pValue(test.log10PValue()),
             holm(test),
@@ -185,7 +185,7 @@ final class CompareGroupsText {
         name = "";
       }
       for (var refusal : pair.refusals()) {
-        table.row(name, refusal.method(), "", "not made", "", "");
+        table.row(name, refusal.method().id(), "", "not made", "", "");
       }
     }
     lines.table(table);
@@ -249,7 +249,7 @@ final class CompareGroupsText {
           table.row(
               name,
               name.isEmpty() ? "" : estimate(pair, quantity),
-              interval.method(),
+              interval.method().id(),
               CompareText.limit(interval, interval.lower()),
               "to",
               CompareText.limit(interval, interval.upper()));

@@ -110,7 +110,7 @@ final class CompareText {
 
   /** One success more or fewer among so many; through infinity, in both directions. */
   private static String inWords(NumberNeeded needed, String one) {
-    String source = Figures.exactPercent(needed.level()) + ", from " + needed.method();
+    String source = Figures.exactPercent(needed.level()) + ", from " + needed.method().id();
     if (Double.isInfinite(needed.value())) {
       return "number needed: none, the proportions are equal";
     }
@@ -159,7 +159,7 @@ final class CompareText {
     table.header("", "", "p", "");
     for (TestResult test : answer.tests()) {
       table.row(
-          test.method(),
+          test.method().id(),
           statistic(test, answer),
           Figures.pValue(test.log10PValue()),
           test.rejects(alpha) ? "rejects" : "does not reject");
@@ -174,7 +174,7 @@ final class CompareText {
             String.format(
                 Locale.ROOT,
                 "%s: p is largest at a common proportion of %s.",
-                test.method(),
+                test.method().id(),
                 Figures.finePercent(nuisance)));
       }
     }
@@ -186,7 +186,9 @@ final class CompareText {
   private void refused(CompareAnswer answer) {
     Map<String, List<String>> byReason = new LinkedHashMap<>();
     for (Refusal refusal : answer.refusals()) {
-      byReason.computeIfAbsent(refusal.reason(), key -> new ArrayList<>()).add(refusal.method());
+      byReason
+          .computeIfAbsent(refusal.reason(), key -> new ArrayList<>())
+          .add(refusal.method().id());
     }
     byReason.forEach(
         (reason, methods) ->
@@ -204,7 +206,7 @@ final class CompareText {
     for (DirectedTest each : answer.oneSided()) {
       boolean greater = each.hypothesis().alternative() == Alternative.GREATER;
       table.row(
-          each.result().method(),
+          each.result().method().id(),
           String.format(
               Locale.ROOT,
               "%s %s",
@@ -273,13 +275,12 @@ final class CompareText {
       return statistic.name() + " = " + Figures.significant(statistic.value(), 4);
     }
     String count = Figures.count(answer.first().tally().successes());
-    String half =
-        test.method().equals(TwoProportionTest.FISHER_MID_P.id()) ? ", " + count + " half" : "";
+    String half = test.method() == TwoProportionTest.FISHER_MID_P ? ", " + count + " half" : "";
     return switch (answer.settings().hypothesis().alternative()) {
       case LESS -> count + " or fewer in the first" + half;
       case GREATER -> count + " or more in the first" + half;
       case TWO_SIDED ->
-          test.method().equals(TwoProportionTest.FISHER.id())
+          test.method() == TwoProportionTest.FISHER
               ? "tables as improbable, or more so"
               : "twice the smaller tail" + half;
     };
@@ -307,7 +308,7 @@ final class CompareText {
             };
         table.row(
             what.equals(last) ? "" : what,
-            interval.method(),
+            interval.method().id(),
             limit(interval, interval.lower()),
             "to",
             limit(interval, interval.upper()),
@@ -334,7 +335,7 @@ final class CompareText {
               Locale.ROOT,
               "The margin is %s; the %s interval %s.",
               Figures.shortPoints(margin),
-              interval.method(),
+              interval.method().id(),
               within ? "lies within it" : "reaches beyond it"));
     }
   }
@@ -354,7 +355,7 @@ final class CompareText {
             each ->
                 each.side() != Side.TWO_SIDED
                     && each.quantity() == twoSided.quantity()
-                    && each.method().equals(twoSided.method()))
+                    && each.method().id().equals(twoSided.method().id()))
         .map(
             each ->
                 each.side() == Side.UPPER

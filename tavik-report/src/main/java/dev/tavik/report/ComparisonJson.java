@@ -47,7 +47,7 @@ record ComparisonJson(Detail detail) {
       ObjectNode interval = ((ArrayNode) node.get("intervals")).addObject();
       interval
           .put("quantity", Quantity.NUMBER_NEEDED.id())
-          .put("method", needed.method())
+          .put("method", needed.method().id())
           .put("level", needed.level())
           .put("side", "two-sided");
       interval.set("lower", JsonParts.finite(needed.lower()));

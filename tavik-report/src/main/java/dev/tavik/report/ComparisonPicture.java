@@ -33,8 +33,8 @@ final class ComparisonPicture {
       boolean difference = interval.quantity() == Quantity.DIFFERENCE;
       String name =
           difference
-              ? interval.method()
-              : interval.method() + ", " + interval.quantity().id().replace('-', ' ');
+              ? interval.method().id()
+              : interval.method().id() + ", " + interval.quantity().id().replace('-', ' ');
       (difference ? differences : ratios)
           .add(
               new IntervalRow(
@@ -76,7 +76,7 @@ final class ComparisonPicture {
 
   /** A conditional interval belongs to the conditional estimate. */
   private static Quantity pointOf(Interval interval) {
-    return interval.method().startsWith("conditional")
+    return interval.method().id().startsWith("conditional")
         ? Quantity.CONDITIONAL_ODDS_RATIO
         : interval.quantity();
   }
@@ -86,7 +86,7 @@ final class ComparisonPicture {
         Locale.ROOT,
         "%s intervals; rates with Wilson's; %s test, %s: %s",
         Figures.exactPercent(answer.settings().level()),
-        answer.preference().test(),
+        answer.preference().test().id(),
         answer.settings().show() == Show.DIFFERENCE
             ? answer.settings().hypothesis().alternative().id()
             : "to show " + answer.settings().show().id(),
@@ -186,7 +186,7 @@ final class ComparisonPicture {
               each ->
                   each.side() == Side.TWO_SIDED
                       && each.quantity() == quantity
-                      && each.method().equals(pair.preference().interval()))
+                      && each.method().id().equals(pair.preference().interval().id()))
           .forEach(
               each ->
                   rows.add(
@@ -230,7 +230,7 @@ final class ComparisonPicture {
                         ? String.format(
                             Locale.ROOT, "%d of %,d ", rows.size(), answer.pairs().size())
                         : "",
-                    pairs.get(0).preference().test()));
+                    pairs.get(0).preference().test().id()));
     return new IntervalChart(title, subtitle, panels).picture();
   }
 
@@ -246,7 +246,7 @@ final class ComparisonPicture {
     for (Interval interval : answer.intervals()) {
       rows.add(
           new IntervalRow(
-              interval.method() + IntervalPicture.kind(interval),
+              interval.method().id() + IntervalPicture.kind(interval),
               answer.tally().difference(),
               interval,
               points(interval),
@@ -266,7 +266,7 @@ final class ComparisonPicture {
             "%s intervals; %d discordant pairs; %s test, %s: %s",
             Figures.exactPercent(answer.settings().level()),
             answer.tally().discordant(),
-            answer.preference().test(),
+            answer.preference().test().id(),
             answer.settings().alternative().id(),
             Figures.pEquals(answer.preferredTest().log10PValue()));
     return new IntervalChart(

@@ -77,7 +77,7 @@ final class CrossJson {
             .set("test", JsonParts.test(pair.test(), answer.settings().alpha()));
       }
     }
-    node.putObject("preferred").put("test", answer.preferred());
+    node.putObject("preferred").put("test", answer.preferred().id());
     CrossBayes bayes = answer.bayes();
     if (bayes != null) {
       node.set("bayes", BayesJson.of(bayes));

@@ -162,7 +162,7 @@ public final class CrossPicture {
     return String.format(
         Locale.ROOT,
         "%s test: %s; each band is a row of the table, 100%% wide, with its total",
-        test.method(),
+        test.method().id(),
         Figures.pEquals(test.log10PValue()));
   }
 

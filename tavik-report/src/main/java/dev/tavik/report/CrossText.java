@@ -60,7 +60,7 @@ final class CrossText {
       new BayesText(lines).write(bayes);
     }
     lines.blank();
-    lines.paragraph("", "", "The verdict rests on " + answer.preferred() + ".");
+    lines.paragraph("", "", "The verdict rests on " + answer.preferred().id() + ".");
     lines.heading("Taken for granted");
     answer.conditions().forEach(condition -> RateText.condition(lines, condition));
     TextReport.cautions(lines, answer.cautions());
@@ -110,7 +110,7 @@ final class CrossText {
       TestResult.@Nullable Statistic statistic = test.statistic();
       double value = statistic == null ? 0 : statistic.value();
       table.row(
-          test.method(),
+          test.method().id(),
           statistic == null
               ? without(test)
               : statistic.name() + " = " + (value == 0 ? "0" : Figures.significant(value, 4)),
@@ -122,11 +122,11 @@ final class CrossText {
     refusals.forEach(
         refusal ->
             lines.paragraph(
-                "  ", "    ", "not made: " + refusal.method() + " " + refusal.reason() + "."));
+                "  ", "    ", "not made: " + refusal.method().id() + " " + refusal.reason() + "."));
   }
 
   private static String without(TestResult test) {
-    return switch (test.method()) {
+    return switch (test.method().id()) {
       case "fisher" -> "tables no more probable";
       case "fisher-drawn" -> "tables drawn, no more probable";
       default -> "no statistic";
@@ -225,7 +225,7 @@ final class CrossText {
       TestResult.@Nullable AdjustedP adjusted = pair.test().adjusted();
       table.row(
           pair.first() + ", " + pair.second(),
-          pair.test().method(),
+          pair.test().method().id(),
           Figures.pValue(adjusted == null ? 0 : adjusted.log10PValue()),
           Figures.pValue(pair.test().log10PValue()),
           pair.test().rejectsAdjusted(answer.settings().alpha()) ? "rejects" : "does not reject");

@@ -79,7 +79,7 @@ public final class IntervalPicture {
     for (Interval interval : answer.intervals()) {
       rows.add(
           new IntervalRow(
-              interval.method() + kind(interval),
+              interval.method().id() + kind(interval),
               answer.tally().proportion(),
               interval,
               limits(interval),
@@ -108,7 +108,7 @@ public final class IntervalPicture {
     return String.format(
         Locale.ROOT,
         "%s test against %s, %s: %s",
-        test.method(),
+        test.method().id(),
         Figures.exactPercent(answer.settings().hypothesis().against()),
         answer.settings().hypothesis().alternative().id(),
         Figures.pEquals(test.log10PValue()));
@@ -158,7 +158,7 @@ public final class IntervalPicture {
                 + " %s",
             Figures.exactPercent(settings.level()),
             title(answer.groups().get(0)),
-            answer.groups().get(0).preference().test(),
+            answer.groups().get(0).preference().test().id(),
             settings.hypothesis().alternative().id(),
             Figures.plain(settings.alpha()));
     return chart(title, subtitle, rows, settings.hypothesis().against()).picture();
@@ -166,7 +166,7 @@ public final class IntervalPicture {
 
   private static String title(RateAnswer answer) {
     return answer.settings().intervals().stream()
-        .filter(method -> method.id().equals(answer.preference().interval()))
+        .filter(method -> method.id().equals(answer.preference().interval().id()))
         .findFirst()
         .orElseThrow()
         .title();
@@ -187,7 +187,7 @@ public final class IntervalPicture {
         .filter(
             interval ->
                 interval.side() == Side.TWO_SIDED
-                    && interval.method().equals(group.preference().interval()))
+                    && interval.method().id().equals(group.preference().interval().id()))
         .findFirst()
         .orElseThrow();
   }

@@ -47,7 +47,7 @@ final class JsonParts {
     ArrayNode array = node.putArray("tests");
     for (String id : ids) {
       tests.stream()
-          .filter(each -> each.method().equals(id))
+          .filter(each -> each.method().id().equals(id))
           .forEach(each -> array.add(test(each, alpha)));
       refused(array, refusals, id);
     }
@@ -55,7 +55,7 @@ final class JsonParts {
 
   static void refused(ArrayNode array, List<Refusal> refusals, String id) {
     refusals.stream()
-        .filter(each -> each.method().equals(id))
+        .filter(each -> each.method().id().equals(id))
         .forEach(each -> array.addObject().put("method", id).put("refused", each.reason()));
   }
 
@@ -63,7 +63,7 @@ final class JsonParts {
   static void drawn(ObjectNode node, @Nullable DrawnTest drawn) {
     if (drawn != null) {
       node.putObject("drawn")
-          .put("method", drawn.result().method())
+          .put("method", drawn.result().method().id())
           .put("draws", drawn.tail().draws())
           .put("seed", drawn.seed())
           .put("hits", drawn.tail().hits())
@@ -82,8 +82,8 @@ final class JsonParts {
 
   static void preferred(ObjectNode node, Preference preference) {
     node.putObject("preferred")
-        .put("test", preference.test())
-        .put("interval", preference.interval())
+        .put("test", preference.test().id())
+        .put("interval", preference.interval().id())
         .put("reason", preference.reason());
   }
 
@@ -103,7 +103,7 @@ final class JsonParts {
     if (detail == Detail.WORKING) {
       ArrayNode workings = node.putArray("working");
       for (Working each : working) {
-        ArrayNode steps = workings.addObject().put("method", each.method()).putArray("steps");
+        ArrayNode steps = workings.addObject().put("method", each.method().id()).putArray("steps");
         each.steps().forEach(step -> steps.add(step(step)));
       }
     }
@@ -138,7 +138,7 @@ final class JsonParts {
   }
 
   static ObjectNode test(TestResult test, double alpha) {
-    ObjectNode node = NODES.objectNode().put("method", test.method());
+    ObjectNode node = NODES.objectNode().put("method", test.method().id());
     TestResult.@Nullable Statistic statistic = test.statistic();
     if (statistic == null) {
       node.putNull("statistic");
@@ -166,7 +166,7 @@ final class JsonParts {
         NODES
             .objectNode()
             .put("quantity", interval.quantity().id())
-            .put("method", interval.method())
+            .put("method", interval.method().id())
             .put("level", interval.level())
             .put("side", interval.side().id());
     node.set("lower", finite(interval.lower()));

@@ -192,7 +192,7 @@ public record JsonReport(Detail detail) {
             counts ->
                 critical
                     .addObject()
-                    .put("method", counts.method())
+                    .put("method", counts.method().id())
                     .put("atMost", counts.atMost())
                     .put("atLeast", counts.atLeast())
                     .put("size", counts.size()));

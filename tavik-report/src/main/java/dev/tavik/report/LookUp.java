@@ -83,7 +83,7 @@ final class LookUp {
               };
       // An unconditional test rests on no single tail.
       if (!tail.isEmpty() && test.nuisance() == null) {
-        byTail.computeIfAbsent(tail, key -> new ArrayList<>()).add(test.method());
+        byTail.computeIfAbsent(tail, key -> new ArrayList<>()).add(test.method().id());
       }
     }
     if (byTail.isEmpty()) {

@@ -44,7 +44,7 @@ final class MatchedText {
       pairs.row(
           pair.first() + " minus " + pair.second(),
           CompareText.pointsOf(pair.difference()),
-          pair.test().method(),
+          pair.test().method().id(),
           Figures.pValue(adjusted == null ? 0 : adjusted.log10PValue()),
           Figures.pValue(pair.test().log10PValue()),
           pair.test().rejectsAdjusted(answer.alpha()) ? "rejects" : "does not reject");

@@ -55,7 +55,7 @@ public final class NullPicture {
     if (answer instanceof CrossAnswer cross) {
       return ofChiSquare(
           cross.tests(),
-          cross.preferred(),
+          cross.preferred().id(),
           "if rows and columns are independent",
           cross.settings());
     }
@@ -96,7 +96,7 @@ public final class NullPicture {
     TestResult test =
         tests.stream()
             .filter(each -> each.df() != null)
-            .min(Comparator.comparing(each -> !each.method().equals(preferred)))
+            .min(Comparator.comparing(each -> !each.method().id().equals(preferred)))
             .orElseThrow(
                 () ->
                     new IllegalArgumentException(
@@ -114,7 +114,7 @@ public final class NullPicture {
   }
 
   private static boolean isPreferred(ProportionTest test, RateAnswer rate) {
-    return test.id().equals(rate.preference().test());
+    return test.id().equals(rate.preference().test().id());
   }
 
   private static Optional<Picture> draw(RateAnswer rate, ProportionTest test) {
@@ -171,7 +171,7 @@ public final class NullPicture {
         answer.settings().tests().stream()
             .filter(each -> each == TwoProportionTest.Z_POOLED || each == TwoProportionTest.FISHER)
             .filter(each -> answer.settings().plain())
-            .min(Comparator.comparing(each -> !each.id().equals(answer.preference().test())))
+            .min(Comparator.comparing(each -> !each.id().equals(answer.preference().test().id())))
             .orElseThrow(
                 () ->
                     new IllegalArgumentException(
@@ -186,7 +186,7 @@ public final class NullPicture {
     boolean fisher = test == TwoProportionTest.FISHER;
     double log10PValue =
         answer.tests().stream()
-            .filter(each -> each.method().equals(test.id()))
+            .filter(each -> each.method().id().equals(test.id()))
             .findFirst()
             .orElseThrow()
             .log10PValue();
@@ -225,7 +225,7 @@ public final class NullPicture {
     PairedTest test =
         answer.settings().tests().stream()
             .filter(each -> each == PairedTest.MCNEMAR || each == PairedTest.MCNEMAR_EXACT)
-            .min(Comparator.comparing(each -> !each.id().equals(answer.preference().test())))
+            .min(Comparator.comparing(each -> !each.id().equals(answer.preference().test().id())))
             .orElseThrow(
                 () ->
                     new IllegalArgumentException(

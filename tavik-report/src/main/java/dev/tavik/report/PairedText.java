@@ -101,7 +101,7 @@ final class PairedText {
     table.header("", "", "p", "");
     for (TestResult test : answer.tests()) {
       table.row(
-          test.method(),
+          test.method().id(),
           statistic(test, answer.tally()),
           Figures.pValue(test.log10PValue()),
           test.rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
@@ -134,11 +134,11 @@ final class PairedText {
     for (Interval interval : answer.intervals()) {
       if (interval.side() == Side.TWO_SIDED) {
         table.row(
-            interval.method(),
+            interval.method().id(),
             CompareText.pointsOf(interval.lower()),
             "to",
             CompareText.pointsOf(interval.upper()),
-            bound(answer, interval.method()));
+            bound(answer, interval.method().id()));
       }
     }
     lines.table(table);
@@ -149,7 +149,7 @@ final class PairedText {
       return "";
     }
     return answer.intervals().stream()
-        .filter(each -> each.side() != Side.TWO_SIDED && each.method().equals(method))
+        .filter(each -> each.side() != Side.TWO_SIDED && each.method().id().equals(method))
         .map(
             each ->
                 each.side() == Side.UPPER

@@ -48,9 +48,9 @@ final class RateByGroupText {
         "",
         "",
         "The verdict rests on "
-            + first.preference().test()
+            + first.preference().test().id()
             + " and "
-            + first.preference().interval()
+            + first.preference().interval().id()
             + " for every group.");
     conditions(answer);
     cautions(answer);
@@ -96,7 +96,7 @@ final class RateByGroupText {
             .filter(
                 each ->
                     each.side() == Side.TWO_SIDED
-                        && each.method().equals(group.preference().interval()))
+                        && each.method().id().equals(group.preference().interval().id()))
             .findFirst()
             .orElseThrow();
     table.row(
@@ -137,7 +137,7 @@ final class RateByGroupText {
       for (TestResult test : group.tests()) {
         table.row(
             group.label(),
-            test.method(),
+            test.method().id(),
             statistic(test),
             Figures.pValue(test.log10PValue()),
             holm(test),
@@ -172,11 +172,11 @@ final class RateByGroupText {
         if (interval.side() == Side.TWO_SIDED) {
           table.row(
               group.label(),
-              interval.method(),
+              interval.method().id(),
               Figures.finePercent(interval.lower()),
               "to",
               Figures.finePercent(interval.upper()),
-              bound(group, interval.method()));
+              bound(group, interval.method().id()));
         }
       }
     }
@@ -185,7 +185,8 @@ final class RateByGroupText {
 
   private static String bound(RateAnswer group, String method) {
     return group.intervals().stream()
-        .filter(interval -> interval.side() != Side.TWO_SIDED && interval.method().equals(method))
+        .filter(
+            interval -> interval.side() != Side.TWO_SIDED && interval.method().id().equals(method))
         .findFirst()
         .map(RateText::bound)
         .orElse("");

@@ -72,7 +72,7 @@ final class RateText {
     table.header("", "", "p", "");
     for (TestResult test : answer.tests()) {
       table.row(
-          test.method(),
+          test.method().id(),
           statistic(test, answer),
           Figures.pValue(test.log10PValue()),
           test.rejects(answer.settings().alpha()) ? "rejects" : "does not reject");
@@ -105,7 +105,7 @@ final class RateText {
     if (!statistic.name().equals("successes")) {
       return statistic.name() + " = " + Figures.significant(statistic.value(), 4);
     }
-    return tail(test.method(), answer);
+    return tail(test.method().id(), answer);
   }
 
   /** Which outcomes an exact test adds up. */
@@ -138,7 +138,7 @@ final class RateText {
     TextTable table = new TextTable(Align.LEFT, Align.LEFT, Align.POINT);
     table.header("", "", "true size");
     for (CriticalCounts counts : answer.criticalCounts()) {
-      table.row(counts.method(), region(counts), Figures.finePercent(counts.size()));
+      table.row(counts.method().id(), region(counts), Figures.finePercent(counts.size()));
     }
     lines.table(table);
   }
@@ -152,7 +152,7 @@ final class RateText {
     Long atLeast = counts.atLeast();
     List<String> ends = new ArrayList<>();
     // Without variance, with no success or no failure, Wald's test doesn't reject.
-    boolean endsKept = counts.method().equals(ProportionTest.WALD.id());
+    boolean endsKept = counts.method() == ProportionTest.WALD;
     if (atMost != null) {
       ends.add(endsKept ? stretch(1, atMost) : Figures.count(atMost) + " or fewer");
     }
@@ -177,7 +177,7 @@ final class RateText {
       Interval interval = intervals.get(i);
       boolean bounded = i + 1 < intervals.size() && intervals.get(i + 1).side() != Side.TWO_SIDED;
       table.row(
-          interval.method(),
+          interval.method().id(),
           Figures.finePercent(interval.lower()),
           "to",
           Figures.finePercent(interval.upper()),
@@ -196,14 +196,14 @@ final class RateText {
     }
     answer.intervals().stream()
         .filter(interval -> interval.side() == Side.TWO_SIDED)
-        .filter(interval -> interval.method().equals(ProportionInterval.CLOPPER_PEARSON.id()))
+        .filter(interval -> interval.method() == ProportionInterval.CLOPPER_PEARSON)
         .forEach(
             interval ->
                 lines.line(
                     String.format(
                         Locale.ROOT,
                         "  In units of the lot, %s: %s to %s of %s.",
-                        interval.method(),
+                        interval.method().id(),
                         Figures.count(Math.round(interval.lower() * lot)),
                         Figures.count(Math.round(interval.upper() * lot)),
                         Figures.count(lot))));

@@ -30,7 +30,11 @@ final class SharesJson {
     hypothesis.put("alternative", "two-sided").put("alpha", answer.settings().alpha());
     JsonParts.estimates(node, answer.estimates());
     JsonParts.tests(
-        node, answer.testIds(), answer.tests(), answer.refusals(), answer.settings().alpha());
+        node,
+        answer.testIds().stream().map(dev.tavik.result.Method::id).toList(),
+        answer.tests(),
+        answer.refusals(),
+        answer.settings().alpha());
     JsonParts.drawn(node, answer.drawn());
     ArrayNode intervals = node.putArray("intervals");
     answer
@@ -38,7 +42,7 @@ final class SharesJson {
         .intervals()
         .forEach(
             method -> {
-              List<Interval> each = answer.intervals(method.id());
+              List<Interval> each = answer.intervals(method);
               for (int i = 0; i < each.size(); i++) {
                 intervals.add(
                     JsonParts.interval(each.get(i)).put("label", answer.counts().levels().get(i)));

@@ -14,7 +14,7 @@ final class SharesPicture {
   private SharesPicture() {}
 
   static Picture intervals(SharesAnswer answer) {
-    String method = answer.preference().interval();
+    dev.tavik.result.Method method = answer.preference().interval();
     List<Interval> intervals = answer.intervals(method);
     List<IntervalRow> rows = new ArrayList<>();
     for (int i = 0; i < answer.counts().size(); i++) {
@@ -52,7 +52,7 @@ final class SharesPicture {
                 + " %s test: %s",
             Figures.exactPercent(answer.settings().level()),
             method,
-            answer.preference().test(),
+            answer.preference().test().id(),
             Figures.pEquals(answer.preferredTest().log10PValue()));
     return new IntervalChart(
             title,
@@ -87,7 +87,7 @@ final class SharesPicture {
                 Locale.ROOT,
                 "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
                     + " %s",
-                test.method(),
+                test.method().id(),
                 Figures.plain(df),
                 df == 1 ? "degree of freedom" : "degrees of freedom",
                 Figures.pEquals(test.log10PValue()),

@@ -103,9 +103,9 @@ final class SharesText {
     for (TestResult test : answer.tests()) {
       TestResult.@Nullable Statistic statistic = test.statistic();
       table.row(
-          test.method(),
+          test.method().id(),
           statistic == null
-              ? test.method().equals("pearson-drawn")
+              ? test.method().id().equals("pearson-drawn")
                   ? "outcomes drawn, X2 as large"
                   : "outcomes no more probable"
               : statistic.name() + " = " + zeroOr(statistic.value()),
@@ -119,7 +119,9 @@ final class SharesText {
         .forEach(
             refusal ->
                 lines.paragraph(
-                    "  ", "    ", "not made: " + refusal.method() + ": " + refusal.reason() + "."));
+                    "  ",
+                    "    ",
+                    "not made: " + refusal.method().id() + ": " + refusal.reason() + "."));
   }
 
   private void intervals(SharesAnswer answer) {
@@ -128,7 +130,7 @@ final class SharesText {
     TextTable table =
         new TextTable(Align.LEFT, Align.LEFT, Align.POINT, Align.LEFT, Align.POINT, Align.LEFT);
     for (SharesInterval method : answer.settings().intervals()) {
-      List<Interval> intervals = answer.intervals(method.id());
+      List<Interval> intervals = answer.intervals(method);
       for (int i = 0; i < intervals.size(); i++) {
         Interval interval = intervals.get(i);
         table.row(

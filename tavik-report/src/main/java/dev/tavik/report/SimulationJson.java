@@ -65,7 +65,7 @@ final class SimulationJson {
       ObjectNode each =
           tails
               .addObject()
-              .put("method", tail.method())
+              .put("method", tail.method().id())
               .put("rule", tail.rule())
               .put("lowerHits", tail.lowerHits())
               .put("upperHits", tail.upperHits());

@@ -277,6 +277,6 @@ public final class SimulationPicture {
         SimulationText.value(tail.interval().lower(), tail),
         SimulationText.value(tail.interval().upper(), tail),
         Double.isNaN(formula) ? "none" : Figures.pValue(formula),
-        tail.method());
+        tail.method().id());
   }
 }

@@ -49,7 +49,7 @@ final class SimulationText {
       SimulatedTail tail = simulation.tails().get(i);
       double formula = view.formulas().get(i);
       table.row(
-          tail.method(),
+          tail.method().id(),
           Figures.count(tail.lowerHits()),
           Figures.count(tail.upperHits()),
           value(tail.pValue(), tail),
@@ -86,7 +86,7 @@ final class SimulationText {
     for (Interval interval : view.bootstrap()) {
       table.row(
           interval.quantity() == last ? "" : name(interval.quantity()),
-          interval.method(),
+          interval.method().id(),
           end(interval.quantity(), interval.lower()),
           "to",
           end(interval.quantity(), interval.upper()));
@@ -137,7 +137,7 @@ final class SimulationText {
   private void rules(Simulation simulation) {
     Map<String, List<String>> byRule = new LinkedHashMap<>();
     for (SimulatedTail tail : simulation.tails()) {
-      byRule.computeIfAbsent(tail.rule(), key -> new ArrayList<>()).add(tail.method());
+      byRule.computeIfAbsent(tail.rule(), key -> new ArrayList<>()).add(tail.method().id());
     }
     byRule.forEach(
         (rule, methods) ->
@@ -151,7 +151,7 @@ final class SimulationText {
     List<String> differing = new ArrayList<>();
     for (int i = 0; i < view.formulas().size(); i++) {
       if (!Double.isNaN(view.formulas().get(i)) && !view.agrees(i)) {
-        differing.add(view.simulation().tails().get(i).method());
+        differing.add(view.simulation().tails().get(i).method().id());
       }
     }
     return differing.isEmpty()

@@ -50,7 +50,7 @@ final class StrataPicture {
                 Locale.ROOT,
                 "%s intervals, score within strata, mantel-haenszel in common; %s test: %s",
                 Figures.exactPercent(answer.settings().level()),
-                test.method(),
+                test.method().id(),
                 Figures.pEquals(test.log10PValue())),
             List.of(new IntervalPanel("odds ratio", Scale.TIMES, rows, List.of(1.0))))
         .picture();

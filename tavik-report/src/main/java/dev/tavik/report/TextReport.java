@@ -152,8 +152,8 @@ public record TextReport(Emphasis emphasis, Detail detail) {
         String.format(
             Locale.ROOT,
             "The verdict rests on %s and %s: %s.",
-            preference.test(),
-            preference.interval(),
+            preference.test().id(),
+            preference.interval().id(),
             preference.reason()));
     lines.heading("Taken for granted");
     conditions.forEach(condition -> RateText.condition(lines, condition));

@@ -101,7 +101,7 @@ public final class WeighPicture {
     for (int i = 0; i < methods; i++) {
       plot.curve(curves.get(i), i);
       plot.write(
-          answer.lines().get(0).intervals().get(i).method() + mark(i) + " ",
+          answer.lines().get(0).intervals().get(i).method().id() + mark(i) + " ",
           right,
           low + (top - low) * (0.04 + 0.05 * (methods - 1 - i)),
           TextAnchor.CENTER_RIGHT,

@@ -61,7 +61,7 @@ final class WeighText {
         table.row(
             truth,
             points && line.rates().size() == 1 ? "" : each.quantity().replace('-', ' '),
-            each.method(),
+            each.method().id(),
             Figures.finePercent(coverage.coverage()),
             Figures.finePercent(coverage.below()),
             Figures.finePercent(coverage.above()),
@@ -86,7 +86,7 @@ final class WeighText {
     for (WeighAnswer.Line line : answer.lines()) {
       String truth = truth(line);
       for (WeighAnswer.Rejecting each : line.tests()) {
-        table.row(truth, each.method(), Figures.finePercent(each.rejects()));
+        table.row(truth, each.method().id(), Figures.finePercent(each.rejects()));
         truth = "";
       }
     }
@@ -109,7 +109,7 @@ final class WeighText {
         intervals
             .addObject()
             .put("quantity", each.quantity())
-            .put("method", each.method())
+            .put("method", each.method().id())
             .put("coverage", each.coverage().coverage())
             .put("below", each.coverage().below())
             .put("above", each.coverage().above())
@@ -117,7 +117,7 @@ final class WeighText {
       }
       ArrayNode tests = one.putArray("tests");
       for (WeighAnswer.Rejecting each : line.tests()) {
-        tests.addObject().put("method", each.method()).put("rejects", each.rejects());
+        tests.addObject().put("method", each.method().id()).put("rejects", each.rejects());
       }
     }
     return node.put("conclusion", answer.conclusion());

@@ -1,0 +1,29 @@
+package dev.tavik.result;
+
+import java.util.Objects;
+
+/**
+ * Says what a {@link Method} is.
+ *
+ * @param id the word by which it is chosen and found, in options, studies and JSON; such as {@code
+ *     clopper-pearson}
+ * @param title what it is called in a sentence, such as {@code Clopper-Pearson}
+ * @param description what it does, in one phrase
+ * @param reference the paper: authors, year, journal, volume, pages
+ * @param basis what its probabilities rest on
+ */
+public record Card(String id, String title, String description, String reference, Basis basis) {
+  /** Refuses what is missing. */
+  public Card {
+    Objects.requireNonNull(id, "id");
+    Objects.requireNonNull(title, "title");
+    Objects.requireNonNull(description, "description");
+    Objects.requireNonNull(reference, "reference");
+    Objects.requireNonNull(basis, "basis");
+  }
+
+  /** Says what a method is that is called by its id in a sentence too, as tests are. */
+  public static Card of(String id, String description, String reference, Basis basis) {
+    return new Card(id, id, description, reference, basis);
+  }
+}

@@ -1,0 +1,39 @@
+package dev.tavik.study;
+
+import dev.tavik.association.SharesTest;
+import dev.tavik.association.TableTest;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.Method;
+
+/** Tests that draw the null where summing over it would take too long. */
+public enum DrawnMethod implements Method {
+  /** Tables with the same margins, no more probable than the observed one. */
+  FISHER(TableTest.FISHER, "tables with the same margins drawn, those no more probable counted"),
+  /** Outcomes with the claimed shares, X² as large as the observed one. */
+  PEARSON(
+      SharesTest.PEARSON, "outcomes with the claimed shares drawn, those with X² as large counted");
+
+  private final Method rule;
+  private final Card card;
+
+  DrawnMethod(Method rule, String description) {
+    this.rule = rule;
+    this.card =
+        Card.of(
+            rule.id() + "-drawn",
+            description,
+            "Davison and Hinkley 1997, Bootstrap Methods and their Application, chapter 4",
+            Basis.APPROXIMATE);
+  }
+
+  /** Returns the test whose rule says what is as extreme. */
+  public Method rule() {
+    return rule;
+  }
+
+  @Override
+  public Card card() {
+    return card;
+  }
+}
