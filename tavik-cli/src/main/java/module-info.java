@@ -2,6 +2,7 @@
 module dev.tavik.cli {
   requires dev.tavik.core;
   requires dev.tavik.data;
+  requires dev.tavik.chart;
   requires dev.tavik.report;
   requires info.picocli;
   requires static org.jspecify;

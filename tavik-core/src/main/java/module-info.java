@@ -9,6 +9,7 @@ module dev.tavik.core {
   requires org.apache.commons.rng.core;
   requires static org.jspecify;
 
+  exports dev.tavik.answer;
   exports dev.tavik.association;
   exports dev.tavik.bayes;
   exports dev.tavik.count;

@@ -7,4 +7,5 @@ module dev.tavik.data {
   requires static org.jspecify;
 
   exports dev.tavik.data;
+  exports dev.tavik.data.words;
 }

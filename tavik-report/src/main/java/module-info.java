@@ -1,10 +1,8 @@
-/** Everything that goes out: text, JSON and pictures. */
+/** Answers in writing: text, Markdown, HTML, JSON and CSV. Begin with {@code Report}. */
 module dev.tavik.report {
   requires transitive dev.tavik.core;
-  requires transitive java.desktop;
-  requires org.apache.xmlgraphics.batik.svggen;
   requires com.fasterxml.jackson.databind;
-  requires org.jfree.jfreechart;
+  requires de.siegmar.fastcsv;
   requires static org.jspecify;
 
   exports dev.tavik.report;

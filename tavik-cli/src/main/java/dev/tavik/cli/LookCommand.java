@@ -2,9 +2,7 @@ package dev.tavik.cli;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.data.DelimitedText;
-import dev.tavik.report.Detail;
-import dev.tavik.report.JsonReport;
-import dev.tavik.report.TextReport;
+import dev.tavik.report.Report;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -40,10 +38,11 @@ final class LookCommand implements Callable<Integer> {
     output.check(List.of(data));
     DataOverview overview = DelimitedText.of(data, terminal.files()).overview();
     List<String> suggestions = Suggestions.of(overview, data, terminal.name());
+    Report report = output.report();
     output.write(
-        output.wantsJson()
-            ? new JsonReport(Detail.FINDINGS).of(overview, suggestions)
-            : new TextReport(output.emphasis(terminal), Detail.FINDINGS).of(overview, suggestions),
+        report == Report.TEXT
+            ? Report.text(overview, suggestions, output.emphasis(terminal))
+            : report.of(overview, suggestions),
         terminal);
     return ExitStatus.ANSWERED;
   }

@@ -1,13 +1,15 @@
 package dev.tavik.cli;
 
-import dev.tavik.report.Detail;
+import dev.tavik.answer.Detail;
 import dev.tavik.report.Emphasis;
+import dev.tavik.report.Report;
 import dev.tavik.report.Visible;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -17,7 +19,8 @@ import picocli.CommandLine.Option;
 
 /** Options that say where an answer goes. */
 final class OutputOptions {
-  private static final List<String> FORMS = List.of(".txt", ".json");
+  private static final List<String> FORMS =
+      Arrays.stream(Report.values()).map(Report::ending).toList();
 
   @Option(names = "--json", description = "Print the answer as JSON.")
   boolean json;
@@ -25,7 +28,8 @@ final class OutputOptions {
   @Option(
       names = "--out",
       paramLabel = "FILE",
-      description = "Write the answer to a file, as text (.txt) or as JSON (.json).")
+      description =
+          "Write the answer to a file; its ending says how: .txt, .md, .html, .json or .csv.")
   @Nullable Path out;
 
   @Option(
@@ -105,9 +109,12 @@ final class OutputOptions {
     return out != null && asked == Detail.FINDINGS ? Detail.EVERY_ROW : asked;
   }
 
-  boolean wantsJson() {
+  Report report() {
     Path file = out;
-    return json || (file != null && ending(file).equals(".json"));
+    if (json) {
+      return Report.JSON;
+    }
+    return file == null ? Report.TEXT : Report.of(file.toString()).orElse(Report.TEXT);
   }
 
   /** Adds a picture to what is written together with the answer. */

@@ -1,9 +1,8 @@
 package dev.tavik.cli;
 
+import dev.tavik.answer.Detail;
 import dev.tavik.data.StudyFile;
-import dev.tavik.report.Detail;
-import dev.tavik.report.JsonReport;
-import dev.tavik.report.TextReport;
+import dev.tavik.report.Report;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
 import java.util.ArrayList;
@@ -54,10 +53,11 @@ final class RunCommand implements Callable<Integer> {
     output.check(sources);
     StudyAnswer answer = read.ask();
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
+    Report report = output.report();
     output.write(
-        output.wantsJson()
-            ? new JsonReport(detail).of(answer)
-            : new TextReport(output.emphasis(terminal), output.detail(detail)).of(answer),
+        report == Report.TEXT
+            ? Report.text(answer, output.detail(detail), output.emphasis(terminal))
+            : report.of(answer, output.detail(detail)),
         terminal);
     if (answer.faulty()) {
       return ExitStatus.FAULT;

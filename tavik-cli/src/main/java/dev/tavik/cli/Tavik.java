@@ -33,26 +33,22 @@ public final class Tavik {
    * @return the exit status
    */
   public int run(String... arguments) {
-    CommandLine commands =
-        new CommandLine(new Root())
-            .addSubcommand(new RateCommand(terminal))
-            .addSubcommand(new CompareCommand(terminal))
-            .addSubcommand(new SharesCommand(terminal))
-            .addSubcommand(new CrossCommand(terminal))
-            .addSubcommand(new PlanCommand(terminal))
-            .addSubcommand(new TailCommand(terminal))
-            .addSubcommand(new WeighCommand(terminal))
-            .addSubcommand(new LookCommand(terminal))
-            .addSubcommand(new RunCommand(terminal))
-            .addSubcommand(new DemoCommand(terminal))
-            .addSubcommand(new CommandLine.HelpCommand())
-            .setOut(terminal.out())
-            .setErr(terminal.err())
-            .setUsageHelpWidth(80)
-            .setAbbreviatedOptionsAllowed(false)
-            .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
-            .setParameterExceptionHandler((e, rest) -> wrongUsage(e))
-            .setExecutionExceptionHandler((e, command, result) -> trouble(e, command));
+    CommandLine commands = new CommandLine(new Root());
+    for (AskCommand each : AskCommand.all(terminal)) {
+      commands.addSubcommand(each.command().name(), new CommandLine(each.command()));
+    }
+    commands
+        .addSubcommand(new LookCommand(terminal))
+        .addSubcommand(new RunCommand(terminal))
+        .addSubcommand(new DemoCommand(terminal))
+        .addSubcommand(new CommandLine.HelpCommand())
+        .setOut(terminal.out())
+        .setErr(terminal.err())
+        .setUsageHelpWidth(80)
+        .setAbbreviatedOptionsAllowed(false)
+        .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
+        .setParameterExceptionHandler((e, rest) -> wrongUsage(e))
+        .setExecutionExceptionHandler((e, command, result) -> trouble(e, command));
     commands
         .getSubcommands()
         .values()

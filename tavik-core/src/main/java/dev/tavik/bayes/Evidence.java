@@ -1,5 +1,7 @@
 package dev.tavik.bayes;
 
+import dev.tavik.result.Figures;
+
 /**
  * Words for the size of a Bayes factor, whichever hypothesis it favours (Kass and Raftery 1995,
  * "Bayes factors", Journal of the American Statistical Association 90, 773-795).
@@ -13,6 +15,11 @@ public enum Evidence {
   STRONG("strong"),
   /** Above 150. */
   VERY_STRONG("very strong");
+
+  /** Whole numbers from here on are written with a power of ten. */
+  private static final double MOST_PLAIN = Math.log(999_500);
+
+  private static final double ROUNDING = -Math.log10(0.9995);
 
   private final String words;
 
@@ -44,5 +51,22 @@ public enum Evidence {
    */
   public String words() {
     return words;
+  }
+
+  /**
+   * How many times likelier the data are under the side that they favour.
+   *
+   * @param logBayesFactor its natural logarithm, of either sign
+   * @return three digits, such as {@code 12.3} or {@code 4.56e12}
+   */
+  public static String times(double logBayesFactor) {
+    double size = Math.abs(logBayesFactor);
+    if (size < MOST_PLAIN) {
+      return Figures.significant(Math.exp(size), 3);
+    }
+    double log10 = size / Math.log(10);
+    // Half a unit of the last digit shown may carry over into the next power of ten.
+    long power = (long) Math.floor(log10 + ROUNDING);
+    return Figures.significant(Math.max(1, Math.pow(10, log10 - power)), 3) + "e" + power;
   }
 }

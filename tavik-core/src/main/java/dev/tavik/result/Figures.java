@@ -33,7 +33,19 @@ public final class Figures {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final MathContext EXACT = new MathContext(12);
 
+  private static final int LONGEST_NAME = 28;
+
   private Figures() {}
+
+  /**
+   * A name with an end where it is longer than a column has room for.
+   *
+   * @param name a label from data
+   * @return at most 28 characters, the last an ellipsis where some are missing
+   */
+  public static String shortened(String name) {
+    return name.length() <= LONGEST_NAME ? name : name.substring(0, LONGEST_NAME - 1) + "…";
+  }
 
   /**
    * A whole number with thousands separated: {@code 1,200}.

@@ -1,5 +1,14 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Cells;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.association.Agreement;
 import dev.tavik.association.SquareTest;
 import dev.tavik.count.SquareTable;
@@ -34,30 +43,76 @@ final class AgreementAnalysis {
     this.test = SquareTest.BOWKER.of(table);
   }
 
-  AgreementAnswer answer() {
+  Answer answer() {
     List<Agreement> shown =
         question.settings().ordered() == Ordered.NONE || table.levels().size() == 2
             ? List.of(Agreement.KAPPA)
             : List.of(Agreement.values());
     double share = (double) table.alike() / table.total();
-    return new AgreementAnswer(
-        question.label(),
-        question.first(),
-        question.second(),
-        table,
-        question.settings(),
-        question.from(),
-        new Estimate(
-            Quantity.PROPORTION,
-            "classified alike",
-            share,
-            Math.sqrt(share * (1 - share) / table.total())),
-        shown.stream().map(each -> each.of(table)).toList(),
-        shown.stream().flatMap(each -> each.interval(table, level).stream()).toList(),
-        test,
-        conditions(),
-        cautions(),
-        conclusion());
+    List<Estimate> estimates =
+        new ArrayList<>(
+            List.of(
+                new Estimate(
+                    Quantity.PROPORTION,
+                    "classified alike",
+                    share,
+                    Math.sqrt(share * (1 - share) / table.total()))));
+    Intervals intervals = Intervals.of("");
+    Sheet strength = CrossAnalysis.strengths("Agreement", level);
+    for (Agreement each : shown) {
+      Estimate estimate = each.of(table);
+      Optional<Interval> interval = each.interval(table, level);
+      estimates.add(estimate);
+      interval.ifPresent(limits -> intervals.row(limits, ""));
+      CrossAnalysis.strength(
+          strength,
+          switch (each) {
+            case KAPPA -> "kappa";
+            case LINEAR -> "kappa, linear weights";
+            case QUADRATIC -> "kappa, quadratic weights";
+          },
+          estimate.value(),
+          interval.orElse(null));
+    }
+    return Answer.to(question, "cross", question.label())
+        .add(Finding.fact("input", Observed.input(question.from())))
+        .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("symmetry", alpha)))
+        .add(new Estimates(estimates))
+        .add(Tests.of("", alpha).made(test, Value.none()))
+        .add(intervals)
+        .add(cells())
+        .addAll(Observed.source(question.from()))
+        .add(
+            Tests.ofTables(
+                    "Test: null, moves from level to level balance those back; alpha "
+                        + Figures.plain(alpha),
+                    alpha)
+                .keyed("")
+                .made(test, Tests.shown(test.statistic(), 4, "no statistic")))
+        .add(strength)
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(alpha)));
+  }
+
+  private Cells cells() {
+    return Cells.of(table.levels(), table.levels())
+        .layer("observed", (i, j) -> new Value.Count(table.count(i, j)))
+        .withTotals(
+            String.format(
+                Locale.ROOT, "Observed: rows %s, columns %s", question.first(), question.second()),
+            (i, j) -> new Value.Count(sum(i, j)));
+  }
+
+  private long sum(int row, int column) {
+    int size = table.levels().size();
+    long sum = 0;
+    for (int i = row == size ? 0 : row; i < (row == size ? size : row + 1); i++) {
+      for (int j = column == size ? 0 : column; j < (column == size ? size : column + 1); j++) {
+        sum += table.count(i, j);
+      }
+    }
+    return sum;
   }
 
   private long moved() {

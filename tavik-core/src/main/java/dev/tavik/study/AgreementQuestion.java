@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.SquareTable;
 import org.jspecify.annotations.Nullable;
 
@@ -45,7 +47,7 @@ public record AgreementQuestion(
   }
 
   @Override
-  public AgreementAnswer ask() {
+  public Answer ask() {
     return new AgreementAnalysis(this).answer();
   }
 }

@@ -1,50 +1,33 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.ComparisonEstimate;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Basis;
-import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Estimate;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NumberNeeded;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one comparison together. */
 final class CompareAnalysis {
-  static final Condition INDEPENDENCE =
-      new Condition(
-          "independent units",
-          Condition.State.NOT_IN_THE_DATA,
-          "each unit is in one group only and tells nothing about another. The same units judged"
-              + " twice are pairs and want --paired; units of one batch or person are often alike,"
-              + " and then p-values come out too small. Counts can't show this: you have to know"
-              + " how they were collected");
-
   private final CompareQuestion question;
   private final CompareSettings settings;
   private final Tally first;
   private final Tally second;
   private final boolean approximationHolds;
-  private final Extent extent;
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
   private final List<DirectedTest> oneSided = new ArrayList<>();
 
-  CompareAnalysis(CompareQuestion question, boolean approximationHolds, Extent extent) {
-    this.extent = extent;
+  CompareAnalysis(CompareQuestion question, boolean approximationHolds) {
     this.question = question;
     this.settings = question.settings();
     this.first = question.first().tally();
@@ -52,7 +35,15 @@ final class CompareAnalysis {
     this.approximationHolds = approximationHolds;
   }
 
-  CompareAnswer answer() {
+  static Answer answer(CompareQuestion question) {
+    boolean holds =
+        PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
+    CompareFound found = new CompareAnalysis(question, holds).found();
+    return new CompareFindings(found)
+        .answer(CompareBelief.of(question, Extent.WHOLE), CompareCautions.of(found));
+  }
+
+  CompareFound found() {
     settings.tests().forEach(this::test);
     if (tests.isEmpty()) {
       throw new IllegalArgumentException(
@@ -63,33 +54,10 @@ final class CompareAnalysis {
                       .map(each -> each.method().id() + " " + each.reason())
                       .toList()));
     }
-    List<Interval> intervals = intervals();
-    Preference preference = preference();
-    CompareAnswer draft =
-        new CompareAnswer(
-            question.label(),
-            question.first(),
-            question.second(),
-            settings,
-            question.from(),
-            estimates(),
-            numberNeeded(intervals, preference),
-            tests,
-            refusals,
-            oneSided,
-            intervals,
-            preference,
-            settings.bayes() == null
-                ? null
-                : CompareBayes.of(question.first(), question.second(), settings, extent),
-            List.of(PooledExpectation.of(first, second).condition(), INDEPENDENCE),
-            List.of(),
-            working(),
-            "");
-    return draft.concluded(CompareCautions.of(draft), CompareVerdict.of(draft));
+    return new CompareFound(
+        question, new CompareFound.Made(tests, refusals, oneSided), intervals(), preference());
   }
 
-  /** Of several hypotheses to be rejected together, the largest p-value is that of all. */
   private void test(TwoProportionTest method) {
     try {
       List<DirectedTest> each = new ArrayList<>();
@@ -121,57 +89,6 @@ final class CompareAnalysis {
       }
     }
     return intervals;
-  }
-
-  private List<Estimate> estimates() {
-    String one = question.first().name();
-    String two = question.second().name();
-    List<Estimate> estimates = new ArrayList<>();
-    estimates.add(proportion(one, first));
-    estimates.add(proportion(two, second));
-    for (ComparisonEstimate method : ComparisonEstimate.values()) {
-      Estimate estimate = method.of(first, second);
-      String label =
-          switch (method) {
-            case DIFFERENCE -> one + " minus " + two;
-            case RATIO -> one + " divided by " + two;
-            case ODDS_RATIO -> "odds of " + one + " divided by odds of " + two + ", a d / (b c)";
-            case CONDITIONAL_ODDS_RATIO ->
-                "odds of " + one + " divided by odds of " + two + ", conditional likelihood";
-            case COHENS_H -> one + " minus " + two + ", 2 asin sqrt p";
-          };
-      estimates.add(
-          new Estimate(estimate.quantity(), label, estimate.value(), estimate.standardError()));
-    }
-    return estimates;
-  }
-
-  static Estimate proportion(String name, Tally tally) {
-    double value = tally.proportion();
-    return new Estimate(
-        Quantity.PROPORTION,
-        name,
-        value,
-        Math.sqrt(value * ((double) tally.failures() / tally.trials()) / tally.trials()));
-  }
-
-  private @Nullable NumberNeeded numberNeeded(List<Interval> intervals, Preference preference) {
-    Optional<Interval> difference =
-        intervals.stream()
-            .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
-            .reduce((one, other) -> other.method() == preference.interval() ? other : one);
-    return difference
-        .map(
-            interval ->
-                NumberNeeded.of(ComparisonEstimate.DIFFERENCE.of(first, second).value(), interval))
-        .orElse(null);
-  }
-
-  private List<Working> working() {
-    List<Working> workings =
-        new ArrayList<>(CompareTestWorking.of(question.first(), question.second(), settings));
-    workings.addAll(CompareIntervalWorking.of(question.first(), question.second(), settings));
-    return workings;
   }
 
   private Preference preference() {
@@ -210,12 +127,12 @@ final class CompareAnalysis {
 
   private String reason(TwoProportionTest test) {
     if (settings.tests().size() == 1) {
-      return test.id() + " is the only test asked for";
+      return Preference.asked(test, true);
     }
     if (!settings.plain()) {
       return test == TwoProportionTest.SCORE
           ? "the score test takes its standard error from the null difference itself"
-          : test.id() + " is the first of the tests asked for";
+          : Preference.asked(test, false);
     }
     PooledExpectation expected = PooledExpectation.of(first, second);
     if (test == TwoProportionTest.Z_POOLED && approximationHolds) {
@@ -235,8 +152,7 @@ final class CompareAnalysis {
               + " are expected in one group, too few for the normal approximation; fisher holds at"
               + " any size";
     }
-    return test.id()
-        + " is the first of the tests asked for"
+    return Preference.asked(test, false)
         + (test.basis() == Basis.APPROXIMATE && !approximationHolds
             ? ", though the expected counts are too small for it"
             : "");

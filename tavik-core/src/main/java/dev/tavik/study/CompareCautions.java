@@ -17,14 +17,14 @@ import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one comparison, the gravest first. */
 final class CompareCautions {
-  private final CompareAnswer answer;
+  private final CompareFound answer;
   private final CompareSettings settings;
   private final Tally first;
   private final Tally second;
   private final boolean rejects;
   private final List<Caution> cautions = new ArrayList<>();
 
-  private CompareCautions(CompareAnswer answer) {
+  private CompareCautions(CompareFound answer) {
     this.answer = answer;
     this.settings = answer.settings();
     this.first = answer.first().tally();
@@ -32,7 +32,7 @@ final class CompareCautions {
     this.rejects = answer.preferredTest().rejects(settings.alpha());
   }
 
-  static List<Caution> of(CompareAnswer answer) {
+  static List<Caution> of(CompareFound answer) {
     CompareCautions found = new CompareCautions(answer);
     found.otherDirection();
     found.fewSuccesses();

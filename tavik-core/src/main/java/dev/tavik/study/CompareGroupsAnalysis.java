@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.HomogeneityTest;
@@ -23,29 +25,31 @@ final class CompareGroupsAnalysis {
     this.settings = question.settings();
   }
 
-  CompareGroupsAnswer answer() {
-    List<CompareAnswer> asked = ask(pairs());
-    List<List<TestResult>> tests = Holm.adjust(asked.stream().map(CompareAnswer::tests).toList());
-    List<Caution> common =
-        asked.isEmpty()
-            ? List.of()
-            : DataCautions.common(asked.stream().map(CompareAnswer::cautions).toList());
-    List<CompareAnswer> pairs =
-        IntStream.range(0, asked.size())
-            .mapToObj(i -> adjusted(asked.get(i).withTests(tests.get(i)), common))
+  Answer answer() {
+    List<CompareFound> pairs = adjusted(found(pairs()));
+    List<List<Caution>> cautions = pairs.stream().map(CompareCautions::of).toList();
+    List<Caution> common = cautions.isEmpty() ? List.of() : DataCautions.common(cautions);
+    Extent extent = Extent.of(pairs.size());
+    // Pairs don't depend on one another; their order stays.
+    List<Answer> answers =
+        IntStream.range(0, pairs.size())
+            .parallel()
+            .mapToObj(
+                i ->
+                    new CompareFindings(pairs.get(i))
+                        .answer(
+                            CompareBelief.of(pairs.get(i).question(), extent),
+                            cautions(pairs.get(i), cautions.get(i), common)))
             .toList();
     List<Tally> tallies = question.groups().stream().map(NamedTally::tally).toList();
     List<TestResult> overall =
         Arrays.stream(HomogeneityTest.values()).map(test -> test.of(tallies)).toList();
-    return new CompareGroupsAnswer(
-        question.label(),
-        question.groups(),
-        settings,
-        question.from(),
-        overall,
-        pairs,
-        cautions(common),
-        new CompareGroupsVerdict(question, overall.get(0), pairs).text());
+    return new CompareGroupsFindings(question, pairs, answers)
+        .answer(
+            overall,
+            cautions(common, pairs.size()),
+            Verdict.of(new CompareGroupsVerdict(question, overall.get(0), pairs).text())
+                .inOwnWords());
   }
 
   private List<CompareQuestion> pairs() {
@@ -66,38 +70,33 @@ final class CompareGroupsAnalysis {
     return pairs;
   }
 
-  private static List<CompareAnswer> ask(List<CompareQuestion> pairs) {
+  private static List<CompareFound> found(List<CompareQuestion> pairs) {
     boolean approximationHolds =
         pairs.stream()
             .allMatch(
                 pair -> PooledExpectation.of(pair.first().tally(), pair.second().tally()).enough());
-    Extent extent = Extent.of(pairs.size());
-    // Pairs don't depend on one another; their order stays.
-    return pairs.parallelStream().map(pair -> pair.ask(approximationHolds, extent)).toList();
+    return pairs.parallelStream()
+        .map(pair -> new CompareAnalysis(pair, approximationHolds).found())
+        .toList();
   }
 
-  /** What every pair would be told in the same words is told once; what Holm takes away is told. */
-  private CompareAnswer adjusted(CompareAnswer pair, List<Caution> common) {
-    List<Caution> cautions = new ArrayList<>(pair.cautions());
+  private static List<CompareFound> adjusted(List<CompareFound> alone) {
+    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(CompareFound::tests).toList());
+    return IntStream.range(0, alone.size())
+        .mapToObj(i -> alone.get(i).withTests(tests.get(i)))
+        .toList();
+  }
+
+  private List<Caution> cautions(CompareFound pair, List<Caution> own, List<Caution> common) {
+    List<Caution> cautions = new ArrayList<>(own);
     cautions.removeAll(common);
-    TestResult test = pair.preferredTest();
-    TestResult.AdjustedP adjusted = test.adjusted();
-    if (adjusted != null
-        && test.rejects(settings.alpha())
-        && !test.rejectsAdjusted(settings.alpha())) {
-      cautions.add(
-          new Caution(
-              Code.ADJUSTED_AWAY,
-              String.format(
-                  Locale.ROOT,
-                  "Significant alone (%s), but not among the pairs looked at together (adjusted %s).",
-                  Figures.pEquals(test.log10PValue()),
-                  Figures.pEquals(adjusted.log10PValue()))));
-    }
-    return pair.concluded(cautions, pair.conclusion());
+    cautions.addAll(
+        DecisionCautions.adjustedAway(
+            pair.preferredTest(), settings.alpha(), "the pairs looked at together"));
+    return cautions;
   }
 
-  private List<Caution> cautions(List<Caution> common) {
+  private List<Caution> cautions(List<Caution> common, int pairs) {
     List<Caution> cautions = new ArrayList<>(common);
     CountedFrom from = question.from();
     if (from != null) {
@@ -106,7 +105,7 @@ final class CompareGroupsAnalysis {
     }
     cautions.addAll(DataCautions.empty(question.emptyGroups()));
     if (settings.bayes() != null) {
-      cautions.addAll(DataCautions.brief(pairs().size(), "pairs", ", of the difference only"));
+      cautions.addAll(DataCautions.brief(pairs, "pairs", ", of the difference only"));
     }
     if (question.tooManyToPair()) {
       int groups = question.groups().size();

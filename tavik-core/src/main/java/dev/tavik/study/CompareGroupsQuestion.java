@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -89,7 +91,7 @@ public record CompareGroupsQuestion(
   }
 
   @Override
-  public CompareGroupsAnswer ask() {
+  public Answer ask() {
     return new CompareGroupsAnalysis(this).answer();
   }
 }

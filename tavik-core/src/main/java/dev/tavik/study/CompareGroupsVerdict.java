@@ -22,10 +22,10 @@ final class CompareGroupsVerdict {
   private final CompareGroupsQuestion question;
   private final CompareSettings settings;
   private final TestResult overall;
-  private final List<CompareAnswer> pairs;
+  private final List<CompareFound> pairs;
 
   CompareGroupsVerdict(
-      CompareGroupsQuestion question, TestResult overall, List<CompareAnswer> pairs) {
+      CompareGroupsQuestion question, TestResult overall, List<CompareFound> pairs) {
     this.question = question;
     this.settings = question.settings();
     this.overall = overall;
@@ -46,8 +46,8 @@ final class CompareGroupsVerdict {
   }
 
   private String findings() {
-    List<CompareAnswer> shown = pairs.stream().filter(this::rejects).toList();
-    List<CompareAnswer> notShown = pairs.stream().filter(pair -> !rejects(pair)).toList();
+    List<CompareFound> shown = pairs.stream().filter(this::rejects).toList();
+    List<CompareFound> notShown = pairs.stream().filter(pair -> !rejects(pair)).toList();
     if (pairs.size() > ALL_NAMED) {
       return counted(shown, notShown.size());
     }
@@ -63,7 +63,7 @@ final class CompareGroupsVerdict {
     return String.join("; ", parts);
   }
 
-  private String counted(List<CompareAnswer> shown, int notShown) {
+  private String counted(List<CompareFound> shown, int notShown) {
     String pairs = question.baseline() == null ? "pairs" : "groups against " + question.baseline();
     String many =
         String.format(
@@ -89,12 +89,12 @@ final class CompareGroupsVerdict {
             .collect(Collectors.joining("; "));
   }
 
-  private boolean rejects(CompareAnswer pair) {
+  private boolean rejects(CompareFound pair) {
     return pair.preferredTest().rejectsAdjusted(settings.alpha());
   }
 
   /** A pair that is shown to be what was asked, by how much, and how sure. */
-  private String shown(CompareAnswer pair) {
+  private String shown(CompareFound pair) {
     String one = pair.first().name();
     String two = pair.second().name();
     boolean onlyDiffer =
@@ -109,7 +109,7 @@ final class CompareGroupsVerdict {
         evidence(pair));
   }
 
-  private String notShown(CompareAnswer pair) {
+  private String notShown(CompareFound pair) {
     String joint =
         switch (settings.show()) {
           case EQUIVALENT -> " and ";
@@ -162,12 +162,12 @@ final class CompareGroupsVerdict {
         "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
         Sentences.capitalised(pairs.get(0).preference().test().id()),
         Figures.exactPercent(settings.level()),
-        CompareVerdict.title(settings, pairs.get(0).preferredInterval()),
+        pairs.get(0).preferredInterval().method().title(),
         Figures.count(pairs.size()),
         question.baseline() == null ? "pairs" : "groups against " + question.baseline());
   }
 
-  private static String evidence(CompareAnswer pair) {
+  private static String evidence(CompareFound pair) {
     TestResult test = pair.preferredTest();
     TestResult.AdjustedP adjusted = test.adjusted();
     return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());

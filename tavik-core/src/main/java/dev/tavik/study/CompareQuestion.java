@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;
@@ -196,12 +198,12 @@ public record CompareQuestion(
    * @throws IllegalArgumentException if every test asked for declines
    */
   @Override
-  public CompareAnswer ask() {
-    return ask(PooledExpectation.of(first.tally(), second.tally()).enough(), Extent.WHOLE);
+  public Answer ask() {
+    return CompareAnalysis.answer(this);
   }
 
-  /** Answers with the choice of method made outside, so that all pairs get the same. */
-  CompareAnswer ask(boolean approximationHolds, Extent extent) {
-    return new CompareAnalysis(this, approximationHolds, extent).answer();
+  /** Returns which is taken from which, in words. */
+  public String order() {
+    return first.name() + " minus " + second.name();
   }
 }

@@ -1,7 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Verdict;
 import dev.tavik.count.NamedTally;
-import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -16,7 +16,7 @@ import java.util.Locale;
  * many percentage points, how sure. Where nothing is shown it says what the data can't exclude.
  */
 final class CompareVerdict {
-  private final CompareAnswer answer;
+  private final CompareFound answer;
   private final CompareSettings settings;
   private final TestResult test;
   private final Interval interval;
@@ -24,7 +24,7 @@ final class CompareVerdict {
   private final String two;
   private final boolean rejects;
 
-  private CompareVerdict(CompareAnswer answer) {
+  private CompareVerdict(CompareFound answer) {
     this.answer = answer;
     this.settings = answer.settings();
     this.test = answer.preferredTest();
@@ -34,18 +34,20 @@ final class CompareVerdict {
     this.rejects = test.rejects(settings.alpha());
   }
 
-  static String of(CompareAnswer answer) {
+  static Verdict of(CompareFound answer) {
     CompareVerdict verdict = new CompareVerdict(answer);
-    return (answer.label().isEmpty() ? "" : answer.label() + ": ")
-        + verdict.claim()
-        + ": "
-        + verdict.observed()
-        + ", "
-        + verdict.extent()
-        + "; "
-        + verdict.evidence()
-        + "."
-        + verdict.directionSeen();
+    return Verdict.of(
+            (answer.label().isEmpty() ? "" : answer.label() + ": ")
+                + verdict.claim()
+                + ": "
+                + verdict.observed()
+                + ", "
+                + verdict.extent()
+                + "; "
+                + verdict.evidence()
+                + "."
+                + verdict.directionSeen())
+        .rejecting(verdict.rejects);
   }
 
   private String claim() {
@@ -194,21 +196,13 @@ final class CompareVerdict {
         Locale.ROOT,
         "%s %s %s",
         Figures.exactPercent(interval.level()),
-        title(settings, interval),
+        interval.method().title(),
         interval.side() == Side.TWO_SIDED
             ? "interval"
             : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
   }
 
   /** The name of an interval's method for a sentence. */
-  static String title(CompareSettings settings, Interval interval) {
-    return settings.intervals().stream()
-        .filter(method -> method.quantity() == interval.quantity() && method == interval.method())
-        .map(ComparisonInterval::title)
-        .findFirst()
-        .orElseThrow();
-  }
-
   private String evidence() {
     String tests =
         settings.show() == Show.EQUIVALENT

@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Value;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
 import java.text.Normalizer;
@@ -195,5 +196,21 @@ public record CountedFrom(
       alike.computeIfAbsent(folded, key -> new ArrayList<>()).add(level);
     }
     return alike.values().stream().filter(each -> each.size() > 1).toList();
+  }
+
+  /** Returns what machines see of it. */
+  Value.Fields figures() {
+    Value.Fields lacking = Value.fields();
+    missing.forEach((column, units) -> lacking.with(column, units.longValue()));
+    return Value.fields()
+        .with("data", data)
+        .with("outcome", outcome)
+        .with("success", Value.words(success))
+        .with("group", group)
+        .with("count", count)
+        .with("where", Value.words(where))
+        .with("rows", rows)
+        .with("filtered", filtered)
+        .with("missing", lacking);
   }
 }

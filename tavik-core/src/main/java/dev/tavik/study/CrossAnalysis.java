@@ -1,5 +1,12 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.TableTest;
@@ -12,6 +19,7 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
@@ -139,27 +147,27 @@ final class CrossAnalysis {
     }
   }
 
-  CrossAnswer answer() {
-    return new CrossAnswer(
-        question.label(),
-        table,
-        settings,
-        question.from(),
-        cells,
-        standingOut,
-        strengths(),
-        comparison(),
-        tests,
-        refusals,
-        settings.rowPairs() == RowPairs.COMPARED
-            ? new RowComparison(table, settings).pairs()
-            : List.of(),
-        test.method(),
-        drawn,
-        settings.bayes() == null ? null : CrossBayes.of(table, settings.bayes()),
-        conditions(),
-        cautions(),
-        conclusion());
+  Answer answer() {
+    return new CrossFindings(question, cells, standingOut)
+        .begin(
+            strengths(),
+            rates(),
+            tests,
+            refusals,
+            drawn,
+            settings.rowPairs() == RowPairs.COMPARED
+                ? new RowComparison(table, settings).pairs()
+                : List.of())
+        .add(Finding.fact("preferred", Value.fields().with("test", test.method().id())))
+        .addAll(CrossBelief.of(question))
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(
+            Verdict.of(conclusion())
+                .inOwnWords()
+                .rejecting(test.rejects(settings.alpha()))
+                .restingOn(
+                    test.method(), null, "The verdict rests on " + test.method().id() + "."));
   }
 
   private List<Strength> strengths() {
@@ -178,18 +186,53 @@ final class CrossAnalysis {
     return strengths;
   }
 
-  /** The same counts as two rates, which have a direction and a difference. */
-  private @Nullable CompareAnswer comparison() {
-    if (!table.twoByTwo()) {
-      return null;
-    }
-    CompareSettings rates = CompareSettings.usual().alpha(settings.alpha()).level(settings.level());
-    return CompareQuestion.of(rate(0), rate(1), rates).titled(table.columns().get(0)).ask();
+  /** Two rows and two columns are two rates as well. */
+  private @Nullable CompareQuestion rates() {
+    return table.twoByTwo()
+        ? CompareQuestion.of(
+                rate(0),
+                rate(1),
+                CompareSettings.usual().alpha(settings.alpha()).level(settings.level()))
+            .titled(table.columns().get(0))
+        : null;
   }
 
   private NamedTally rate(int row) {
     return new NamedTally(
         table.rows().get(row), Tally.of(table.count(row, 0), table.rowTotal(row)));
+  }
+
+  static Value hypothesis(String quantity, double alpha) {
+    return Value.fields()
+        .with("quantity", quantity)
+        .with("alternative", "two-sided")
+        .with("alpha", alpha);
+  }
+
+  static Finding notMade(Refusal refusal) {
+    return Finding.say(
+        Block.paragraph(
+            "not made: " + refusal.method().id() + " " + refusal.reason() + ".",
+            Block.Manner.HANGING));
+  }
+
+  static Sheet strengths(String title, double level) {
+    return Sheet.read(
+        title + ", level " + Figures.exactPercent(level),
+        Column.words(),
+        Column.numbers(""),
+        Column.numbers(""),
+        Column.words(),
+        Column.numbers(""));
+  }
+
+  static void strength(Sheet sheet, String name, double value, @Nullable Interval interval) {
+    sheet.row(
+        name,
+        Value.significant(value, 4),
+        interval == null ? Value.none() : Value.significant(interval.lower(), 4),
+        interval == null ? "" : "to",
+        interval == null ? Value.none() : Value.significant(interval.upper(), 4));
   }
 
   private boolean enough() {

@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import java.util.List;
@@ -65,7 +67,7 @@ public record CrossQuestion(
   }
 
   @Override
-  public CrossAnswer ask() {
+  public Answer ask() {
     return new CrossAnalysis(this).answer();
   }
 }

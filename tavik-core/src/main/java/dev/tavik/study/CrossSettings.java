@@ -2,6 +2,7 @@ package dev.tavik.study;
 
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
+import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Proportion;
 import java.util.List;
@@ -27,7 +28,20 @@ public record CrossSettings(
     TestOptions options,
     List<CellTable> shown,
     RowPairs rowPairs,
-    CrossBayes.@Nullable Settings bayes) {
+    @Nullable Belief bayes) {
+  /**
+   * What the Bayesian view of a table rests on.
+   *
+   * @param plan what was fixed when the counts were collected
+   * @param prior the prior parameter of every cell
+   */
+  public record Belief(SamplingPlan plan, double prior) {
+    /** Refuses a prior out of its range. */
+    public Belief {
+      SamplingPlan.requirePrior(prior);
+    }
+  }
+
   /** Whether each two rows are compared with each other. */
   public enum RowPairs {
     /** They are. */
@@ -155,7 +169,7 @@ public record CrossSettings(
    * @param view the sampling plan and the prior; null for none
    * @return the settings
    */
-  public CrossSettings bayes(CrossBayes.@Nullable Settings view) {
+  public CrossSettings bayes(@Nullable Belief view) {
     return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, rowPairs, view);
   }
 }

@@ -92,4 +92,20 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
                     Figures.plain(alpha))))
         : List.of();
   }
+
+  /** Told where a test rejects alone, but not among its family. */
+  static List<Caution> adjustedAway(TestResult test, double alpha, String family) {
+    TestResult.AdjustedP adjusted = test.adjusted();
+    return adjusted == null || !test.rejects(alpha) || test.rejectsAdjusted(alpha)
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.ADJUSTED_AWAY,
+                String.format(
+                    Locale.ROOT,
+                    "Significant alone (%s), but not among %s (adjusted %s).",
+                    Figures.pEquals(test.log10PValue()),
+                    family,
+                    Figures.pEquals(adjusted.log10PValue()))));
+  }
 }

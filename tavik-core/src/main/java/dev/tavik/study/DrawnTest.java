@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Value;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.CrossTable;
@@ -89,5 +91,21 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
   /** Whether the draws leave open on which side of alpha the p-value lies. */
   boolean open(double alpha) {
     return tail.interval().contains(alpha);
+  }
+
+  /** Returns what machines see of it; readers find it among the tests. */
+  Finding finding() {
+    return Finding.fact(
+        "drawn",
+        Value.fields()
+            .with("method", result.method().id())
+            .with("draws", tail.draws())
+            .with("seed", seed)
+            .with("hits", tail.hits())
+            .with("pValue", tail.pValue())
+            .with("standardError", tail.standardError())
+            .with("level", SimulatedTail.LEVEL)
+            .with("lower", tail.interval().lower())
+            .with("upper", tail.interval().upper()));
   }
 }

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param sequence the outcomes in their order
  * @param path the Bayes factor after each
  */
-public record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
+record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
   private static final int STOPS = 8;
 
   /** So many standard errors fewer runs than a shuffled order has hardly happen by chance. */
@@ -30,7 +30,7 @@ public record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
    * @param successes the successes among them
    * @param logBayesFactor ln of the Bayes factor there
    */
-  public record Stop(int observations, long successes, double logBayesFactor) {}
+  record Stop(int observations, long successes, double logBayesFactor) {}
 
   static FollowedRate of(OutcomeSequence sequence, BayesFactorPath path) {
     return new FollowedRate(sequence, path);
@@ -41,7 +41,7 @@ public record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
    *
    * @return eight places, or as many as there are observations
    */
-  public List<Stop> stops() {
+  List<Stop> stops() {
     List<Stop> stops = new ArrayList<>();
     int size = sequence.size();
     int many = Math.min(STOPS, size);
@@ -62,7 +62,7 @@ public record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
    * @param forAlternative whether for the alternative, else for the null
    * @return that place; none if it never was for that side
    */
-  public Optional<Stop> farthest(boolean forAlternative) {
+  Optional<Stop> farthest(boolean forAlternative) {
     int best = 0;
     double most = 0;
     for (int i = 1; i <= path.size(); i++) {
@@ -83,7 +83,7 @@ public record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
   }
 
   /** Told where the rows look sorted by their outcome (Wald and Wolfowitz's number of runs). */
-  Optional<Caution> sorted() {
+  static Optional<Caution> sorted(OutcomeSequence sequence) {
     Tally tally = sequence.tally();
     double n = tally.trials();
     double shared = 2.0 * tally.successes() * tally.failures();

@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Value;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -54,5 +55,19 @@ final class Holm {
       adjusted.set(ascending.get(rank), test.withAdjusted(new AdjustedP(floorP, floor)));
     }
     return adjusted;
+  }
+
+  /** Returns an adjusted p-value, blank where there is none. */
+  static Value shown(TestResult test) {
+    AdjustedP adjusted = test.adjusted();
+    return adjusted == null ? Value.none() : Value.p(adjusted.log10PValue());
+  }
+
+  /** Returns a test's z, blank where its statistic is another. */
+  static Value z(TestResult test) {
+    TestResult.Statistic statistic = test.statistic();
+    return statistic == null || !statistic.name().equals("z")
+        ? Value.none()
+        : Value.significant(statistic.value(), 4);
   }
 }

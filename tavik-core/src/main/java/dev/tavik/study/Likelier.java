@@ -13,7 +13,7 @@ final class Likelier {
     return String.format(
         Locale.ROOT,
         "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
-        RateBayes.times(logBayesFactor),
+        dev.tavik.bayes.Evidence.times(logBayesFactor),
         favoursNull ? none : alternative,
         favoursNull ? alternative : none,
         Evidence.of(logBayesFactor).words());

@@ -1,19 +1,30 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.count.MatchedTallies;
+import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.proportion.MatchedTest;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.MatchedAnswer.Pair;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Puts the answer about several judgements of the same units together. */
 final class MatchedAnalysis {
@@ -30,18 +41,104 @@ final class MatchedAnalysis {
     this.test = MatchedTest.COCHRAN_Q.of(tallies);
   }
 
-  MatchedAnswer answer() {
+  private record Pair(String first, String second, double difference, TestResult test) {}
+
+  Answer answer() {
     List<Pair> pairs = pairs();
-    return new MatchedAnswer(
-        question.label(),
-        tallies,
-        question.alpha(),
-        question.from(),
-        test,
-        pairs,
-        conditions(),
-        cautions(),
-        conclusion(pairs));
+    Answer.Builder answer =
+        Answer.to(question, "compare", question.label())
+            .add(Finding.fact("input", input()))
+            .add(
+                Finding.fact(
+                    "hypothesis",
+                    Value.fields()
+                        .with("quantity", Quantity.DIFFERENCE.id())
+                        .with("against", 0.0)
+                        .with("alternative", "two-sided")
+                        .with("alpha", question.alpha())))
+            .add(
+                new Estimates(
+                    rates().stream()
+                        .map(
+                            rate ->
+                                new Estimate(
+                                    Quantity.PROPORTION,
+                                    rate.name(),
+                                    rate.tally().proportion(),
+                                    Double.NaN))
+                        .toList()))
+            .add(observed())
+            .addAll(Observed.source(question.from()));
+    return answer
+        .add(
+            Tests.ofTables(
+                    "Tests: null, all have the same rate; alpha " + Figures.plain(question.alpha()),
+                    question.alpha())
+                .made(test, Tests.shown(test.statistic(), 4, "no statistic")))
+        .add(Finding.fact("adjustment", new Value.Words("holm")))
+        .add(shown(pairs))
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(
+            Verdict.of(conclusion(pairs)).inOwnWords().rejecting(test.rejects(question.alpha())));
+  }
+
+  private List<NamedTally> rates() {
+    return IntStream.range(0, tallies.names().size())
+        .mapToObj(i -> new NamedTally(tallies.names().get(i), tallies.tally(i)))
+        .toList();
+  }
+
+  private Value input() {
+    return Observed.input(question.from())
+        .with("paired", true)
+        .with("groups", Value.list(rates(), Observed::figures));
+  }
+
+  private Sheet observed() {
+    Sheet sheet =
+        Sheet.read(
+            "Observed: " + Figures.count(tallies.units()) + " units",
+            Column.words(),
+            Column.counts(""),
+            Column.numbers(""));
+    rates()
+        .forEach(
+            rate ->
+                sheet.row(
+                    rate.name(),
+                    rate.tally().toString(),
+                    Value.Share.PLAIN.of(rate.tally().proportion())));
+    return sheet;
+  }
+
+  private Sheet shown(List<Pair> pairs) {
+    Sheet sheet =
+        Sheet.of(
+            "pairs",
+            "Each two, difference in points; p adjusted by Holm's method, then as it is",
+            Column.words(),
+            Column.hidden("first"),
+            Column.hidden("second"),
+            Column.numbers("").keyed("difference"),
+            Column.words(),
+            Column.hidden("test"),
+            Column.numbers("p, Holm"),
+            Column.numbers("p"),
+            Column.words());
+    for (Pair pair : pairs) {
+      sheet.row(
+          pair.first() + " minus " + pair.second(),
+          pair.first(),
+          pair.second(),
+          Value.points(pair.difference()),
+          pair.test().method().id(),
+          Tests.figures(pair.test(), question.alpha()),
+          Holm.shown(pair.test()),
+          Value.p(pair.test().log10PValue()),
+          pair.test().rejectsAdjusted(question.alpha()) ? "rejects" : "does not reject");
+    }
+    return sheet;
   }
 
   private List<Pair> pairs() {

@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
 import org.jspecify.annotations.Nullable;
 
@@ -26,7 +28,7 @@ public record MatchedQuestion(
   }
 
   @Override
-  public MatchedAnswer ask() {
+  public Answer ask() {
     return new MatchedAnalysis(this).answer();
   }
 }

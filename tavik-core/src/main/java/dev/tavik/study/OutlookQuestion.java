@@ -1,10 +1,18 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.EvidenceChances;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Quantity;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
@@ -49,23 +57,93 @@ public record OutlookQuestion(
   }
 
   @Override
-  public OutlookAnswer ask() {
-    List<OutlookAnswer.Line> lines =
+  public Answer ask() {
+    List<Line> lines =
         planned.stream()
             .map(
                 observations -> {
                   var chances = EvidenceChances.planned(observations, hypothesis, prior, threshold);
-                  return new OutlookAnswer.Line(
+                  return new Line(
                       observations,
                       chances.underNull(),
                       chances.underAlternative(),
                       expected == null ? null : chances.under(expected));
                 })
             .toList();
-    return new OutlookAnswer(this, lines, conclusion(lines.get(lines.size() - 1)));
+    return Answer.to(this, "rate-outlook", label)
+        .add(
+            Finding.fact(
+                "hypothesis",
+                Value.fields()
+                    .with("quantity", Quantity.PROPORTION.id())
+                    .with("against", hypothesis.against())
+                    .with("alternative", hypothesis.alternative().id())))
+        .add(Finding.fact("prior", Value.numbers(List.of(prior.a(), prior.b()))))
+        .add(Finding.fact("threshold", Value.number(threshold)))
+        .add(Finding.fact("expect", expected == null ? Value.none() : Value.number(expected)))
+        .add(Finding.fact("lines", Value.list(lines, OutlookQuestion::figures)))
+        .add(chances(lines))
+        .add(
+            Finding.sentence(
+                "Summed over all outcomes. Where the alternative is true, the rate is drawn from the"
+                    + " prior; rates near the null value are among them."))
+        .concluded(Verdict.of(conclusion(lines.get(lines.size() - 1))));
   }
 
-  private String conclusion(OutlookAnswer.Line line) {
+  /** The chances of one number of observations. */
+  private record Line(
+      long observations,
+      EvidenceChances underNull,
+      EvidenceChances underAlternative,
+      @Nullable EvidenceChances underExpected) {}
+
+  private static Value figures(Line line) {
+    Value.Fields fields =
+        Value.fields()
+            .with("n", line.observations())
+            .with("underNull", figures(line.underNull()))
+            .with("underAlternative", figures(line.underAlternative()));
+    EvidenceChances expected = line.underExpected();
+    return expected == null ? fields : fields.with("underExpected", figures(expected));
+  }
+
+  private static Value figures(EvidenceChances chances) {
+    return Value.fields()
+        .with("forNull", chances.forNull())
+        .with("neither", chances.neither())
+        .with("forAlternative", chances.forAlternative());
+  }
+
+  private Sheet chances(List<Line> lines) {
+    Sheet sheet =
+        Sheet.read(
+            "Chance that the Bayes factor reaches " + Figures.plain(threshold) + ", prior " + prior,
+            Column.counts("observations"),
+            Column.words("if this is true"),
+            Column.numbers("for the null"),
+            Column.numbers("neither"),
+            Column.numbers("for the alternative"));
+    for (Line line : lines) {
+      row(sheet, Figures.count(line.observations()), RateBelief.none(hypothesis), line.underNull());
+      row(sheet, "", RateBelief.alternative(hypothesis), line.underAlternative());
+      EvidenceChances chances = line.underExpected();
+      if (chances != null && expected != null) {
+        row(sheet, "", "a rate of " + Figures.exactPercent(expected), chances);
+      }
+    }
+    return sheet;
+  }
+
+  private static void row(Sheet sheet, String observations, String truth, EvidenceChances chances) {
+    sheet.row(
+        observations,
+        truth,
+        Value.Share.PLAIN.of(chances.forNull()),
+        Value.Share.PLAIN.of(chances.neither()),
+        Value.Share.PLAIN.of(chances.forAlternative()));
+  }
+
+  private String conclusion(Line line) {
     EvidenceChances alternative = line.underExpected();
     String truth =
         expected == null ? "the alternative" : "a rate of " + Figures.exactPercent(expected);

@@ -1,5 +1,8 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
+import dev.tavik.answer.Workings;
 import dev.tavik.count.PairedTally;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
@@ -55,33 +58,25 @@ final class PairedAnalysis {
             .orElseThrow();
   }
 
-  PairedAnswer answer() {
-    return new PairedAnswer(
-        question.label(),
-        question.first(),
-        question.second(),
-        tally,
-        settings,
-        question.from(),
-        estimates(),
-        tests,
-        intervals,
-        preference,
-        conditions(),
-        cautions(),
-        PairedWorking.of(tally, settings, tests),
-        conclusion());
-  }
-
-  private List<Estimate> estimates() {
-    return List.of(
-        CompareAnalysis.proportion(question.first(), tally.first()),
-        CompareAnalysis.proportion(question.second(), tally.second()),
-        new Estimate(
-            Quantity.DIFFERENCE,
-            question.first() + " minus " + question.second(),
-            tally.difference(),
-            PairedDifferenceInterval.standardError(tally)));
+  Answer answer() {
+    List<Estimate> estimates =
+        List.of(
+            Observed.proportion(question.first(), tally.first()),
+            Observed.proportion(question.second(), tally.second()),
+            new Estimate(
+                Quantity.DIFFERENCE,
+                question.first() + " minus " + question.second(),
+                tally.difference(),
+                PairedDifferenceInterval.standardError(tally)));
+    return new PairedFindings(question, tests, intervals)
+        .begin(estimates)
+        .add(preference.finding())
+        .add(new Workings(PairedWorking.of(tally, settings, tests)))
+        .addAll(LookUp.of(tally, tests))
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(
+            preference.on(Verdict.of(conclusion()).rejecting(test.rejects(settings.alpha()))));
   }
 
   private boolean enough() {
@@ -97,9 +92,9 @@ final class PairedAnalysis {
             : settings.intervals().get(0);
     String reason;
     if (settings.tests().size() == 1) {
-      reason = chosen.id() + " is the only test asked for";
+      reason = Preference.asked(chosen, true);
     } else if (chosen != wanted) {
-      reason = chosen.id() + " is the first of the tests asked for";
+      reason = Preference.asked(chosen, false);
     } else {
       reason =
           enough()
@@ -231,7 +226,7 @@ final class PairedAnalysis {
             Locale.ROOT,
             "%s %s %s",
             Figures.exactPercent(interval.level()),
-            title(),
+            interval.method().title(),
             interval.side() == Side.TWO_SIDED
                 ? "interval"
                 : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
@@ -264,13 +259,5 @@ final class PairedAnalysis {
                 one,
                 tally.difference() < 0 ? "lower" : "higher")
             : "");
-  }
-
-  private String title() {
-    return settings.intervals().stream()
-        .filter(method -> method == interval.method())
-        .findFirst()
-        .orElseThrow()
-        .title();
   }
 }

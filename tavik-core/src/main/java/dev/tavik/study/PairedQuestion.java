@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.PairedTally;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -53,7 +55,12 @@ public record PairedQuestion(
   }
 
   @Override
-  public PairedAnswer ask() {
+  public Answer ask() {
     return new PairedAnalysis(this).answer();
+  }
+
+  /** Returns which is taken from which, in words. */
+  public String order() {
+    return first + " minus " + second;
   }
 }

@@ -1,5 +1,9 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
@@ -17,9 +21,9 @@ import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
-import dev.tavik.study.PlanAnswer.Line;
-import dev.tavik.study.PlanAnswer.Plan;
-import dev.tavik.study.PlanAnswer.Varied;
+import dev.tavik.study.Plans.Line;
+import dev.tavik.study.Plans.Plan;
+import dev.tavik.study.Plans.Varied;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -50,7 +54,7 @@ final class PlanAnalysis {
     this.asked = asked;
   }
 
-  PlanAnswer answer() {
+  Answer answer() {
     List<Line> lines = new ArrayList<>();
     for (Design design : asked.designs()) {
       if (asked.effects().isEmpty()) {
@@ -63,8 +67,19 @@ final class PlanAnalysis {
       throw new IllegalArgumentException(
           "there is no plan: " + PlanSentences.refusal(lines.get(0)));
     }
-    return new PlanAnswer(
-        asked, lines, cautions(lines), new PlanSentences(asked.words()).conclusion(asked, lines));
+    return Answer.to(asked, "plan", asked.label())
+        .add(Finding.fact("for", new Value.Words(asked.kind())))
+        .add(
+            Finding.fact(
+                "solvedFor",
+                new Value.Words(
+                    asked.effects().isEmpty()
+                        ? "effect"
+                        : asked.powers().isEmpty() ? "power" : "n")))
+        .add(new Plans(asked, lines))
+        .cautions(cautions(lines))
+        .concluded(
+            Verdict.of(new PlanSentences(asked.words()).conclusion(asked, lines)).inOwnWords());
   }
 
   private List<Line> lines(Design design, Effect stated) {

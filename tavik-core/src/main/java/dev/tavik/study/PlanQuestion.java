@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
@@ -165,7 +167,7 @@ public record PlanQuestion(
   }
 
   @Override
-  public PlanAnswer ask() {
+  public Answer ask() {
     return new PlanAnalysis(this).answer();
   }
 }

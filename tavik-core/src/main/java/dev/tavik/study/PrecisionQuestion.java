@@ -1,5 +1,10 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.RatePrecision;
@@ -9,7 +14,7 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.PrecisionAnswer.Line;
+import dev.tavik.study.Precisions.Line;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -82,7 +87,7 @@ public record PrecisionQuestion(
   }
 
   @Override
-  public PrecisionAnswer ask() {
+  public Answer ask() {
     List<Line> lines = new ArrayList<>();
     for (Precision interval : intervals) {
       for (double half : halfWidths) {
@@ -92,7 +97,12 @@ public record PrecisionQuestion(
         lines.add(line(interval, null, interval.sizes((double) n)));
       }
     }
-    return new PrecisionAnswer(this, lines, cautions(lines), conclusion(lines));
+    return Answer.to(this, "plan", label)
+        .add(Finding.fact("for", new Value.Words(kind)))
+        .add(Finding.fact("solvedFor", new Value.Words(sizes.isEmpty() ? "n" : "half-width")))
+        .add(new Precisions(this, lines))
+        .cautions(cautions(lines))
+        .concluded(Verdict.of(conclusion(lines)).inOwnWords());
   }
 
   private Line solved(Precision interval, double half) {
@@ -116,8 +126,8 @@ public record PrecisionQuestion(
   }
 
   /** The half-width if rates were different. */
-  private static List<PrecisionAnswer.Varied> varied(Precision interval, Sizes planned) {
-    List<PrecisionAnswer.Varied> varied = new ArrayList<>();
+  private static List<Precisions.Varied> varied(Precision interval, Sizes planned) {
+    List<Precisions.Varied> varied = new ArrayList<>();
     for (double factor : VARIED) {
       Precision other;
       double rate;
@@ -141,7 +151,7 @@ public record PrecisionQuestion(
         // A rate of 1 or more isn't one.
         continue;
       }
-      varied.add(new PrecisionAnswer.Varied(rate, other.halfWidth(planned)));
+      varied.add(new Precisions.Varied(rate, other.halfWidth(planned)));
     }
     return varied;
   }

@@ -1,7 +1,8 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
@@ -11,60 +12,67 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the answers of several groups together, with one verdict after adjustment. */
 final class RateByGroupAnalysis {
-  /** Up to so many groups are all named. */
   private static final int ALL_NAMED = 10;
-
   private static final int CLEAREST = 5;
 
   private final RateByGroupQuestion question;
   private final RateSettings settings;
+  private final List<RateFound> groups;
+  private final List<List<Caution>> cautionsOfEach;
   private final List<Caution> common;
-  private final List<RateAnswer> groups;
 
-  RateByGroupAnalysis(RateByGroupQuestion question, List<RateAnswer> adjusted) {
+  RateByGroupAnalysis(RateByGroupQuestion question) {
     this.question = question;
     this.settings = question.settings();
-    this.common = DataCautions.common(adjusted.stream().map(RateAnswer::cautions).toList());
-    this.groups =
-        adjusted.stream()
-            .map(group -> group.concluded(without(common, group.cautions()), group.conclusion()))
-            .map(this::withAdjustedAway)
-            .toList();
+    this.groups = adjusted(found());
+    this.cautionsOfEach = groups.stream().map(RateCautions::of).toList();
+    this.common = DataCautions.common(cautionsOfEach);
   }
 
-  private static List<Caution> without(List<Caution> common, List<Caution> cautions) {
-    return cautions.stream().filter(each -> !common.contains(each)).toList();
+  private List<RateFound> found() {
+    boolean approximationHolds =
+        question.groups().values().stream()
+            .allMatch(tally -> NormalApproximation.of(tally, settings.hypothesis()).holds());
+    return question.groups().entrySet().stream()
+        .map(group -> RateQuestion.of(group.getValue(), settings).labelled(group.getKey()))
+        .map(group -> new RateAnalysis(group, approximationHolds).found())
+        .toList();
   }
 
-  RateByGroupAnswer answer() {
-    return new RateByGroupAnswer(
-        question.label(), settings, question.from(), groups, cautions(), conclusion());
+  private static List<RateFound> adjusted(List<RateFound> alone) {
+    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(RateFound::tests).toList());
+    return IntStream.range(0, alone.size())
+        .mapToObj(group -> alone.get(group).withTests(tests.get(group)))
+        .toList();
   }
 
-  private RateAnswer withAdjustedAway(RateAnswer group) {
-    TestResult test = group.preferredTest();
-    TestResult.@Nullable AdjustedP adjusted = test.adjusted();
-    if (adjusted == null
-        || !test.rejects(settings.alpha())
-        || test.rejectsAdjusted(settings.alpha())) {
-      return group;
+  Answer answer() {
+    Extent extent = Extent.of(groups.size());
+    List<Answer> answers = new ArrayList<>();
+    for (int i = 0; i < groups.size(); i++) {
+      RateFound group = groups.get(i);
+      answers.add(
+          new RateFindings(group)
+              .answer(RateBelief.of(group.question(), extent), cautions(group, i)));
     }
-    List<Caution> cautions = new ArrayList<>(group.cautions());
-    cautions.add(
-        new Caution(
-            Code.ADJUSTED_AWAY,
-            String.format(
-                Locale.ROOT,
-                "Significant alone (%s), but not among the %d groups looked at together (adjusted"
-                    + " %s).",
-                Figures.pEquals(test.log10PValue()),
-                question.groups().size(),
-                Figures.pEquals(adjusted.log10PValue()))));
-    return group.concluded(cautions, group.conclusion());
+    return new RateByGroupFindings(question, groups, answers)
+        .answer(cautions(), groups.get(0).preference().onEach(verdict(), "group", ""));
+  }
+
+  private List<Caution> cautions(RateFound group, int position) {
+    List<Caution> cautions = new ArrayList<>(cautionsOfEach.get(position));
+    cautions.removeAll(common);
+    cautions.addAll(
+        DecisionCautions.adjustedAway(
+            group.preferredTest(),
+            settings.alpha(),
+            "the " + question.groups().size() + " groups looked at together"));
+    return cautions;
   }
 
   private List<Caution> cautions() {
@@ -86,32 +94,33 @@ final class RateByGroupAnalysis {
     return cautions;
   }
 
-  private String conclusion() {
-    Map<String, List<RateAnswer>> byFinding = new LinkedHashMap<>();
+  private Verdict verdict() {
+    Map<String, List<RateFound>> byFinding = new LinkedHashMap<>();
     groups.forEach(
         group -> byFinding.computeIfAbsent(finding(group), key -> new ArrayList<>()).add(group));
     List<String> parts = new ArrayList<>();
     for (String finding : List.of("above", "below", "not")) {
-      List<RateAnswer> found = byFinding.getOrDefault(finding, List.of());
+      List<RateFound> found = byFinding.getOrDefault(finding, List.of());
       if (!found.isEmpty()) {
         parts.add(words(finding) + ": " + names(finding, found));
       }
     }
     String subject =
         question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
-    return String.format(
-        Locale.ROOT,
-        "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s %s.",
-        subject,
-        Figures.exactPercent(settings.hypothesis().against()),
-        Sentences.capitalised(String.join("; ", parts)),
-        Sentences.capitalised(groups.get(0).preference().test().id()),
-        Figures.plain(settings.alpha()),
-        Figures.count(groups.size()),
-        groups.size() == 1 ? "group" : "groups");
+    return Verdict.of(
+        String.format(
+            Locale.ROOT,
+            "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s %s.",
+            subject,
+            Figures.exactPercent(settings.hypothesis().against()),
+            Sentences.capitalised(String.join("; ", parts)),
+            Sentences.capitalised(groups.get(0).preference().test().id()),
+            Figures.plain(settings.alpha()),
+            Figures.count(groups.size()),
+            groups.size() == 1 ? "group" : "groups"));
   }
 
-  private String finding(RateAnswer group) {
+  private String finding(RateFound group) {
     if (!group.preferredTest().rejectsAdjusted(settings.alpha())) {
       return "not";
     }
@@ -130,7 +139,7 @@ final class RateByGroupAnalysis {
   }
 
   /** All of few groups; of many the clearest, and how many more. */
-  private String names(String finding, List<RateAnswer> found) {
+  private String names(String finding, List<RateFound> found) {
     if (groups.size() <= ALL_NAMED) {
       return found.stream().map(this::name).collect(Collectors.joining(", "));
     }
@@ -147,7 +156,7 @@ final class RateByGroupAnalysis {
     return more <= 0 ? clearest : clearest + " and " + Figures.count(more) + " more";
   }
 
-  private String name(RateAnswer group) {
+  private String name(RateFound group) {
     return String.format(
         Locale.ROOT,
         "%s (%s, %s)",

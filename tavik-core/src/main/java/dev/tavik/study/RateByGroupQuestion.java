@@ -1,12 +1,12 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.Tally;
-import dev.tavik.result.TestResult;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -68,23 +68,7 @@ public record RateByGroupQuestion(
   }
 
   @Override
-  public RateByGroupAnswer ask() {
-    boolean approximationHolds =
-        groups.values().stream()
-            .allMatch(tally -> NormalApproximation.of(tally, settings.hypothesis()).holds());
-    List<RateAnswer> alone =
-        groups.entrySet().stream()
-            .map(
-                group ->
-                    RateQuestion.of(group.getValue(), settings)
-                        .labelled(group.getKey())
-                        .ask(approximationHolds, Extent.of(groups.size())))
-            .toList();
-    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(RateAnswer::tests).toList());
-    List<RateAnswer> adjusted =
-        IntStream.range(0, alone.size())
-            .mapToObj(group -> alone.get(group).withTests(tests.get(group)))
-            .toList();
-    return new RateByGroupAnalysis(this, adjusted).answer();
+  public Answer ask() {
+    return new RateByGroupAnalysis(this).answer();
   }
 }

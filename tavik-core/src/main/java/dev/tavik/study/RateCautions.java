@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.count.OutcomeSequence;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Basis;
@@ -15,20 +16,20 @@ import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one rate question, the gravest first. */
 final class RateCautions {
-  private final RateAnswer answer;
+  private final RateFound answer;
   private final RateSettings settings;
   private final double against;
   private final Alternative alternative;
   private final List<Caution> cautions = new ArrayList<>();
 
-  private RateCautions(RateAnswer answer) {
+  private RateCautions(RateFound answer) {
     this.answer = answer;
     this.settings = answer.settings();
     this.against = settings.hypothesis().against();
     this.alternative = settings.hypothesis().alternative();
   }
 
-  static List<Caution> of(RateAnswer answer) {
+  static List<Caution> of(RateFound answer) {
     RateCautions found = new RateCautions(answer);
     found.otherDirection();
     found.fewSuccesses();
@@ -45,9 +46,9 @@ final class RateCautions {
     if (from != null) {
       found.cautions.addAll(DataCautions.of(from, answer.tally().trials()));
     }
-    RateBayes bayes = answer.bayes();
-    if (bayes != null && bayes.followed() != null) {
-      bayes.followed().sorted().ifPresent(found.cautions::add);
+    OutcomeSequence sequence = answer.question().sequence();
+    if (sequence != null) {
+      FollowedRate.sorted(sequence).ifPresent(found.cautions::add);
     }
     return found.cautions;
   }

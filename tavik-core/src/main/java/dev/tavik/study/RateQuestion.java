@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
@@ -171,12 +173,7 @@ public record RateQuestion(
   }
 
   @Override
-  public RateAnswer ask() {
-    return ask(NormalApproximation.of(tally, settings.hypothesis()).holds(), Extent.WHOLE);
-  }
-
-  /** Answers with the choice of method made outside, so that all groups get the same. */
-  RateAnswer ask(boolean approximationHolds, Extent extent) {
-    return new RateAnalysis(this, approximationHolds, extent).answer();
+  public Answer ask() {
+    return RateAnalysis.answer(this);
   }
 }

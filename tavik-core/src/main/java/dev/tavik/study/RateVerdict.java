@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Verdict;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -11,13 +12,13 @@ import dev.tavik.result.TestResult;
  * is no difference.
  */
 final class RateVerdict {
-  private final RateAnswer answer;
+  private final RateFound answer;
   private final TestResult test;
   private final Interval interval;
   private final Alternative alternative;
   private final double against;
 
-  private RateVerdict(RateAnswer answer) {
+  private RateVerdict(RateFound answer) {
     this.answer = answer;
     this.test = answer.preferredTest();
     this.interval = answer.preferredInterval();
@@ -25,11 +26,10 @@ final class RateVerdict {
     this.against = answer.settings().hypothesis().against();
   }
 
-  static String of(RateAnswer answer) {
+  static Verdict of(RateFound answer) {
     RateVerdict verdict = new RateVerdict(answer);
-    return verdict.test.rejects(answer.settings().alpha())
-        ? verdict.rejected()
-        : verdict.notRejected();
+    boolean rejects = verdict.test.rejects(answer.settings().alpha());
+    return Verdict.of(rejects ? verdict.rejected() : verdict.notRejected()).rejecting(rejects);
   }
 
   private String rejected() {
@@ -149,11 +149,7 @@ final class RateVerdict {
   }
 
   private String title() {
-    return answer.settings().intervals().stream()
-        .filter(method -> method == interval.method())
-        .findFirst()
-        .orElseThrow()
-        .title();
+    return interval.method().title();
   }
 
   private String evidence() {

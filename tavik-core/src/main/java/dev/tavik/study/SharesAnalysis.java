@@ -1,21 +1,20 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
-import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -106,29 +105,19 @@ final class SharesAnalysis {
     return methods;
   }
 
-  SharesAnswer answer() {
-    DirichletPrior prior = settings.prior();
-    return new SharesAnswer(
-        question.label(),
-        counts,
-        claimed,
-        settings,
-        question.from(),
-        cells,
-        standingOut,
-        estimates(),
-        tests,
-        intervals,
-        refusals,
-        new Preference(preferred, interval, reason()),
-        drawn,
-        prior == null ? null : SharesBayes.of(counts, claimed, prior, settings.level()),
-        conditions(),
-        cautions(),
-        conclusion());
+  Answer answer() {
+    Preference preference = new Preference(preferred, interval, reason());
+    return new SharesFindings(question, cells, standingOut)
+        .begin(tests, intervals, refusals, drawn)
+        .addAll(SharesBelief.of(question))
+        .add(preference.finding())
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(
+            preference.on(
+                Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(settings.alpha()))));
   }
 
-  /** Holm's adjustment of the two-sided p-values of the adjusted residuals. */
   private List<AdjustedP> standingOut() {
     List<List<TestResult>> each =
         cells.stream()
@@ -143,21 +132,6 @@ final class SharesAnalysis {
     return Holm.adjust(each).stream()
         .map(result -> Objects.requireNonNull(result.get(0).adjusted()))
         .toList();
-  }
-
-  private List<Estimate> estimates() {
-    List<Estimate> estimates = new ArrayList<>();
-    for (int i = 0; i < counts.size(); i++) {
-      Estimate proportion = CompareAnalysis.proportion(counts.levels().get(i), counts.tally(i));
-      estimates.add(
-          new Estimate(
-              Quantity.SHARE, proportion.label(), proportion.value(), proportion.standardError()));
-    }
-    double chiSquare = cells.stream().mapToDouble(CellFigures::contribution).sum();
-    estimates.add(
-        new Estimate(
-            Quantity.COHENS_W, "sqrt(X2 / n)", Math.sqrt(chiSquare / counts.total()), Double.NaN));
-    return estimates;
   }
 
   /** None expected under 1, and at most a fifth under 5. */
@@ -207,7 +181,7 @@ final class SharesAnalysis {
 
   private String reason() {
     if (settings.tests().size() == 1 && settings.tests().get(0) == preferred) {
-      return preferred.id() + " is the only test asked for";
+      return Preference.asked(preferred, true);
     }
     if (drawn != null) {
       return "some expected counts are too small for the chi-square approximation, and the exact"

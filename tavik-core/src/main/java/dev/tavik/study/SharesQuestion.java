@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CategoryCounts;
 import java.util.Locale;
@@ -72,7 +74,7 @@ public record SharesQuestion(
   }
 
   @Override
-  public SharesAnswer ask() {
+  public Answer ask() {
     return new SharesAnalysis(this).answer();
   }
 }

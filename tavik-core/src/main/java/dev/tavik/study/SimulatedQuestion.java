@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.simulation.Draws;
 import java.util.Arrays;
 import java.util.List;
@@ -86,8 +88,8 @@ public record SimulatedQuestion(Question question, Draws draws, NullModel nullMo
    * @throws IllegalArgumentException if such a question has no simulated view
    */
   @Override
-  public SimulatedAnswer ask() {
+  public Answer ask() {
     Answer answer = question.ask();
-    return new SimulatedAnswer(answer, new SimulationAnalysis(this, answer).views());
+    return new SimulationAnalysis(this).beside(answer);
   }
 }

@@ -1,5 +1,10 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Drawn;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Question;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
 import dev.tavik.proportion.LotTest;
@@ -16,7 +21,6 @@ import dev.tavik.simulation.Draws;
 import dev.tavik.simulation.NullWorld;
 import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.simulation.Simulation;
-import dev.tavik.study.SimulatedAnswer.View;
 import dev.tavik.study.SimulatedQuestion.NullModel;
 import dev.tavik.study.SimulatedQuestion.Stop;
 import java.util.ArrayList;
@@ -29,46 +33,55 @@ final class SimulationAnalysis {
   private static final double BRIEFLY = 0.5;
 
   private final SimulatedQuestion asked;
-  private final Answer answer;
 
-  SimulationAnalysis(SimulatedQuestion asked, Answer answer) {
+  SimulationAnalysis(SimulatedQuestion asked) {
     this.asked = asked;
-    this.answer = answer;
   }
 
-  List<View> views() {
+  /** Returns an answer with the simulated view beside it, and beside each of its parts. */
+  Answer beside(Answer answer) {
     try {
-      if (answer instanceof RateAnswer rate) {
-        return List.of(view("", rate, 0));
+      List<Finding> findings = new ArrayList<>();
+      boolean viewed = false;
+      for (Finding finding : answer.findings()) {
+        findings.add(finding instanceof Parts parts ? beside(parts) : finding);
+        viewed |= finding instanceof Parts;
       }
-      if (answer instanceof RateByGroupAnswer rates) {
-        List<View> views = new ArrayList<>();
-        for (RateAnswer group : rates.groups()) {
-          views.add(view(group.label(), group, views.size()));
-        }
-        return views;
+      if (!viewed) {
+        findings.add(view("", answer, 0));
       }
-      if (answer instanceof CompareAnswer comparison) {
-        return List.of(view("", comparison, 0));
-      }
-      if (answer instanceof CompareGroupsAnswer comparisons) {
-        List<View> views = new ArrayList<>();
-        for (CompareAnswer pair : comparisons.pairs()) {
-          views.add(view(pair.order(), pair, views.size()));
-        }
-        return views;
-      }
-      if (answer instanceof PairedAnswer paired) {
-        return List.of(view(paired));
-      }
-      if (answer instanceof SharesAnswer shares) {
-        return List.of(view(shares));
-      }
-      if (answer instanceof CrossAnswer cross) {
-        return List.of(view(cross));
-      }
+      return answer.withFindings(findings);
     } catch (DeclinedException e) {
       throw new IllegalArgumentException("the simulated view " + e.reason(), e);
+    }
+  }
+
+  private Parts beside(Parts parts) {
+    List<Answer> answers = new ArrayList<>();
+    for (int i = 0; i < parts.answers().size(); i++) {
+      Answer part = parts.answers().get(i);
+      answers.add(part.with(view(parts.names().get(i), part, i)));
+    }
+    return new Parts(parts.key(), parts.names(), answers);
+  }
+
+  private Drawn view(String label, Answer answer, int number) {
+    Method preferred = answer.verdict().test().orElse(TableTest.PEARSON);
+    Question question = answer.question();
+    if (question instanceof RateQuestion rate) {
+      return view(label, rate, preferred, number);
+    }
+    if (question instanceof CompareQuestion comparison) {
+      return view(label, comparison, preferred, number);
+    }
+    if (question instanceof PairedQuestion paired) {
+      return view(paired, preferred);
+    }
+    if (question instanceof SharesQuestion shares) {
+      return view(shares, preferred);
+    }
+    if (question instanceof CrossQuestion cross) {
+      return view(cross, answer, preferred);
     }
     throw new IllegalArgumentException(
         "such a question has no simulated view; leave simulate out, or ask about rates, two groups,"
@@ -84,7 +97,7 @@ final class SimulationAnalysis {
     return world.simulate(asked.stop() == Stop.WHEN_CLEAR ? draws.untilClearOf(alpha) : draws);
   }
 
-  private static View view(
+  private static Drawn view(
       String label,
       Simulation simulation,
       List<Interval> bootstrap,
@@ -98,7 +111,7 @@ final class SimulationAnalysis {
       }
       formulas.add(formula(tail.method(), test));
     }
-    return new View(label, simulation, formulas, bootstrap, wanted);
+    return new Drawn(label, simulation, formulas, bootstrap, wanted);
   }
 
   private static double formula(Method method, Function<Method, TestResult> test) {
@@ -109,7 +122,7 @@ final class SimulationAnalysis {
     }
   }
 
-  private View view(String label, RateAnswer rate, int number) {
+  private Drawn view(String label, RateQuestion rate, Method preferred, int number) {
     RateSettings settings = rate.settings();
     Long lot = settings.lot();
     NullWorld world =
@@ -120,7 +133,7 @@ final class SimulationAnalysis {
         label,
         draw(world, settings.alpha(), number),
         lot == null ? Bootstrap.ofRate(rate.tally(), settings.level(), draws(number)) : List.of(),
-        rate.preference().test(),
+        preferred,
         method -> {
           ProportionTest test = ((ProportionTest) method);
           return lot == null
@@ -129,7 +142,7 @@ final class SimulationAnalysis {
         });
   }
 
-  private View view(String label, CompareAnswer comparison, int number) {
+  private Drawn view(String label, CompareQuestion comparison, Method preferred, int number) {
     CompareSettings settings = comparison.settings();
     if (!settings.plain()) {
       throw new IllegalArgumentException(
@@ -148,11 +161,11 @@ final class SimulationAnalysis {
         label,
         draw(world, settings.alpha(), number),
         Bootstrap.ofComparison(first, second, settings.level(), draws(number)),
-        comparison.preference().test(),
+        preferred,
         method -> ((TwoProportionTest) method).of(first, second, settings.hypothesis()));
   }
 
-  private View view(PairedAnswer paired) {
+  private Drawn view(PairedQuestion paired, Method preferred) {
     return view(
         "",
         draw(
@@ -160,27 +173,27 @@ final class SimulationAnalysis {
             paired.settings().alpha(),
             0),
         List.of(),
-        paired.preference().test(),
+        preferred,
         method -> ((PairedTest) method).of(paired.tally(), paired.settings().alternative()));
   }
 
-  private View view(SharesAnswer shares) {
+  private Drawn view(SharesQuestion shares, Method preferred) {
     return view(
         "",
         draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
         List.of(),
-        shares.preference().test(),
+        preferred,
         method -> ((SharesTest) method).of(shares.counts(), shares.claimed()));
   }
 
-  private View view(CrossAnswer cross) {
+  private Drawn view(CrossQuestion cross, Answer answer, Method preferred) {
     return view(
         "",
         draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),
         Bootstrap.ofTable(cross.table(), cross.settings().level(), draws(0)),
-        cross.preferred(),
+        preferred,
         method ->
-            cross.tests().stream()
+            answer.tests().stream()
                 .filter(test -> test.method() == method)
                 .findFirst()
                 .orElseGet(

@@ -1,5 +1,14 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.association.CommonOddsRatio;
 import dev.tavik.association.StratifiedTest;
 import dev.tavik.count.StratifiedTables;
@@ -54,29 +63,110 @@ final class StrataAnalysis {
     this.together = oddsRatio("all strata", tables.together().get(0), tables.together().get(1));
   }
 
-  StrataAnswer answer() {
-    return new StrataAnswer(
-        question.label(),
-        tables,
-        question.settings(),
-        question.from(),
-        common,
-        interval.orElse(null),
+  Answer answer() {
+    List<Estimate> within =
         tables.strata().stream()
             .map(each -> oddsRatio(each.name(), each.first(), each.second()))
-            .toList(),
-        tables.strata().stream()
-            .map(
-                each ->
-                    OddsRatioInterval.SCORE.of(
-                        each.first(), each.second(), question.settings().level()))
-            .toList(),
-        together,
-        tests,
-        refusals,
-        List.of(enough(), independent()),
-        cautions(),
-        conclusion());
+            .toList();
+    List<Estimate> estimates = new ArrayList<>(List.of(common));
+    estimates.addAll(within);
+    estimates.add(together);
+    Answer.Builder answer =
+        Answer.to(question, "cross", question.label())
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("odds-ratio", alpha)))
+            .add(new Estimates(estimates))
+            .add(rates(within))
+            .addAll(Observed.source(question.from()));
+    tests(answer);
+    answer
+        .add(intervals(within))
+        .add(strength())
+        .add(Finding.fact("rows", Value.words(tables.rows())))
+        .add(Finding.fact("columns", Value.words(tables.columns())))
+        .add(
+            Finding.fact(
+                "strata",
+                Value.list(
+                    tables.strata(),
+                    stratum ->
+                        Value.fields()
+                            .with("name", stratum.name())
+                            .with("first", stratum.first().toString())
+                            .with("second", stratum.second().toString()))));
+    TestResult basis = test(StratifiedTest.MANTEL_HAENSZEL).orElse(tests.get(0));
+    return answer
+        .conditions(List.of(enough(), independent()))
+        .cautions(cautions())
+        .concluded(Verdict.of(conclusion()).inOwnWords().rejecting(basis.rejects(alpha)));
+  }
+
+  private Sheet strength() {
+    Sheet sheet = CrossAnalysis.strengths("Strength", question.settings().level());
+    CrossAnalysis.strength(sheet, "common odds ratio", common.value(), interval.orElse(null));
+    return sheet;
+  }
+
+  private Sheet rates(List<Estimate> within) {
+    Sheet sheet =
+        Sheet.read(
+            "Rates of " + tables.columns().get(0) + " in each stratum",
+            Column.words(),
+            Column.counts(Figures.shortened(tables.rows().get(0))),
+            Column.counts(""),
+            Column.counts(Figures.shortened(tables.rows().get(1))),
+            Column.counts(""),
+            Column.numbers("odds ratio"));
+    for (int i = 0; i < tables.strata().size(); i++) {
+      Stratum stratum = tables.strata().get(i);
+      row(sheet, stratum.name(), stratum.first(), stratum.second(), within.get(i).value());
+    }
+    row(
+        sheet,
+        "put together",
+        tables.together().get(0),
+        tables.together().get(1),
+        together.value());
+    return sheet;
+  }
+
+  private static void row(Sheet sheet, String name, Tally first, Tally second, double ratio) {
+    sheet.row(
+        Figures.shortened(name),
+        first.toString(),
+        Value.Share.PLAIN.of(first.proportion()),
+        second.toString(),
+        Value.Share.PLAIN.of(second.proportion()),
+        Value.significant(ratio, 4));
+  }
+
+  private void tests(Answer.Builder answer) {
+    Tests made =
+        Tests.ofTables(
+            "Tests: nulls, no association within strata; one odds ratio in all; alpha "
+                + Figures.plain(alpha),
+            alpha);
+    answer.add(made);
+    for (StratifiedTest method : StratifiedTest.values()) {
+      test(method)
+          .ifPresent(test -> made.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
+      refusals.stream().filter(each -> each.method() == method).forEach(made::declined);
+    }
+    refusals.forEach(refusal -> answer.add(CrossAnalysis.notMade(refusal)));
+  }
+
+  private Intervals intervals(List<Estimate> within) {
+    Intervals intervals = Intervals.of("");
+    interval.ifPresent(each -> intervals.row(each, ""));
+    for (int i = 0; i < within.size(); i++) {
+      Stratum stratum = tables.strata().get(i);
+      intervals.row(
+          OddsRatioInterval.SCORE.of(
+              stratum.first(), stratum.second(), question.settings().level()),
+          "",
+          Value.fields().with("label", within.get(i).label()));
+    }
+    return intervals;
   }
 
   private static Estimate oddsRatio(String label, Tally first, Tally second) {

@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
 import dev.tavik.count.StratifiedTables;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +49,7 @@ public record StrataQuestion(
   }
 
   @Override
-  public StrataAnswer ask() {
+  public Answer ask() {
     return new StrataAnalysis(this).answer();
   }
 }

@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Question;
 import java.util.List;
 import java.util.stream.IntStream;
 

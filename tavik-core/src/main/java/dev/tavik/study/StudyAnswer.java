@@ -1,9 +1,16 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Detail;
+import dev.tavik.answer.Failure;
+import dev.tavik.answer.Value;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /**
  * The answers to a study.
@@ -44,31 +51,64 @@ public record StudyAnswer(String title, List<Answer> answers) {
 
   /** Whether a hypothesis was tested. */
   private static boolean tests(Answer answer) {
-    return !(answer instanceof Unanswered
-        || answer instanceof OutlookAnswer
-        || answer instanceof PlanAnswer
-        || answer instanceof PrecisionAnswer
-        || answer instanceof TailAnswer
-        || answer instanceof WeighAnswer);
+    return !answer.tests().isEmpty() || answer.parts().stream().anyMatch(StudyAnswer::tests);
   }
 
-  /**
-   * Whether a question failed by a fault in Tavik.
-   *
-   * @return whether an answer is {@link Unanswered} for a fault
-   */
+  /** Returns whether a question failed by a fault in Tavik. */
   public boolean faulty() {
-    return answers.stream()
-        .anyMatch(
-            answer -> answer instanceof Unanswered none && none.code().equals(Unanswered.FAULT));
+    return failures().anyMatch(failure -> failure.code().equals(Unanswered.FAULT));
+  }
+
+  /** Returns whether every question was answered. */
+  public boolean complete() {
+    return failures().findAny().isEmpty();
+  }
+
+  private Stream<Failure> failures() {
+    return answers.stream().flatMap(answer -> answer.find(Failure.class).stream());
   }
 
   /**
-   * Whether every question was answered.
+   * Returns all figures for machines, under keys in order.
    *
-   * @return whether no answer is {@link Unanswered}
+   * @param detail {@link Detail#WORKING} for the working by hand too
    */
-  public boolean complete() {
-    return answers.stream().noneMatch(Unanswered.class::isInstance);
+  public Value.Fields figures(Detail detail) {
+    return Value.fields()
+        .with("study", title)
+        .with("answers", Value.list(answers, answer -> answer.figures(detail)))
+        .with(
+            "cautions",
+            Value.list(
+                cautions(),
+                each ->
+                    Value.fields().with("code", each.code().id()).with("message", each.message())));
+  }
+
+  /**
+   * Returns what a reader sees, in order.
+   *
+   * @param detail how much of it
+   */
+  public List<Block> reading(Detail detail) {
+    List<Block> blocks = new ArrayList<>();
+    if (!title.isEmpty()) {
+      blocks.add(new Block.Strong(title));
+    }
+    for (int i = 0; i < answers.size(); i++) {
+      Answer answer = answers.get(i);
+      String label = answer.label().isEmpty() ? answer.kind() : answer.label();
+      if (!blocks.isEmpty()) {
+        blocks.add(new Block.Gap());
+      }
+      blocks.add(new Block.Strong(i + 1 + ". " + label));
+      blocks.add(new Block.Gap());
+      blocks.addAll(answer.reading(detail));
+    }
+    if (!cautions().isEmpty()) {
+      blocks.add(Block.heading("Be careful"));
+      cautions().forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
+    }
+    return blocks;
   }
 }

@@ -1,7 +1,12 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.TailAnswer.Line;
+import dev.tavik.study.Tails.Line;
 import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +40,7 @@ public record TailQuestion(
   }
 
   @Override
-  public TailAnswer ask() {
+  public Answer ask() {
     List<Line> lines = new ArrayList<>();
     if (area != null) {
       if (tail.counts()) {
@@ -55,7 +60,11 @@ public record TailQuestion(
       lines.add(new Line(Line.UPPER, value, null, tail.logUpper(value)));
       lines.add(new Line(Line.BOTH, value, value, tail.logBoth(value)));
     }
-    return new TailAnswer(this, lines);
+    Tails found = new Tails(this, lines);
+    return Answer.to(this, "tail", label)
+        .add(Finding.fact("distribution", new Value.Words(tail.name())))
+        .add(found)
+        .concluded(Verdict.of(found.conclusion()));
   }
 
   /** Of counts the last that stays within the area, and the next, which goes beyond. */

@@ -1,22 +1,20 @@
 package dev.tavik.study;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Failure;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Verdict;
 import dev.tavik.result.DeclinedException;
 
-/**
- * A question of a study that couldn't be asked, or failed while it was.
- *
- * @param question the kind of question
- * @param label the analyst's name for it, empty if none was given
- * @param code a stable name of the trouble, for programs
- * @param message what was found and what would be accepted
- */
-public record Unanswered(String question, String label, String code, String message)
-    implements Answer {
+/** Questions of a study that can't be asked, or fail while they are. */
+public final class Unanswered {
   /** The code of a question that can't be answered as it was put. */
   public static final String REFUSED = "question-refused";
 
   /** The code of a fault in Tavik itself. */
   public static final String FAULT = "fault";
+
+  private Unanswered() {}
 
   /**
    * Asks a question that belongs to others, so that its trouble doesn't cost their answers.
@@ -31,16 +29,29 @@ public record Unanswered(String question, String label, String code, String mess
     try {
       return question.ask();
     } catch (IllegalArgumentException | DeclinedException e) {
-      return new Unanswered(kind, label, REFUSED, where + e.getMessage());
+      return of(question, kind, label, new Failure(REFUSED, where + e.getMessage()));
     } catch (OutOfMemoryError e) {
       throw e;
     } catch (RuntimeException | Error e) {
-      return new Unanswered(kind, label, FAULT, where + "a fault in Tavik, not in your data: " + e);
+      return of(
+          question,
+          kind,
+          label,
+          new Failure(FAULT, where + "a fault in Tavik, not in your data: " + e));
     }
   }
 
-  @Override
-  public String conclusion() {
-    return "Not answered: " + message;
+  /**
+   * Says in a question's place why it has no answer.
+   *
+   * @param question the question
+   * @param kind the kind of question
+   * @param label the analyst's name for it, empty if none was given
+   * @param failure why
+   */
+  public static Answer of(Question question, String kind, String label, Failure failure) {
+    return Answer.to(question, kind, label)
+        .add(failure)
+        .concluded(Verdict.of("Not answered: " + failure.message()));
   }
 }

@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
@@ -16,7 +17,6 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.PrecisionQuestion;
-import dev.tavik.study.Question;
 import dev.tavik.study.Show;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
@@ -12,7 +13,6 @@ import dev.tavik.study.CompareGroupsQuestion;
 import dev.tavik.study.CompareQuestion;
 import dev.tavik.study.CompareSettings;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.Question;
 import dev.tavik.study.Show;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -28,40 +28,6 @@ import org.jspecify.annotations.Nullable;
  * units or from four cells.
  */
 public final class CompareSpec {
-  /** The words that a comparison understands. */
-  public static final Set<String> WORDS =
-      SimulationSpec.with(
-          Set.of(
-              "label",
-              "tally",
-              "first",
-              "second",
-              "data",
-              "outcome",
-              "success",
-              "group",
-              "count",
-              "where",
-              "missing",
-              "table",
-              "total",
-              "paired",
-              "cells",
-              "baseline",
-              "against",
-              "alternative",
-              "alpha",
-              "level",
-              "tests",
-              "intervals",
-              "margin",
-              "show",
-              "bayes",
-              "prior",
-              "region",
-              "working",
-              "null-model"));
-
   private final Spec spec;
   private final Opening opening;
   private final CountsSpec counts;

@@ -6,7 +6,6 @@ import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CellTable;
-import dev.tavik.study.CrossBayes;
 import dev.tavik.study.CrossSettings;
 import dev.tavik.study.CrossSettings.RowPairs;
 import dev.tavik.study.Ordered;
@@ -45,13 +44,13 @@ final class CrossSettingsSpec {
     return settings.ordered(ordered()).options(options()).bayes(bayes());
   }
 
-  private CrossBayes.@Nullable Settings bayes() {
+  private CrossSettings.@Nullable Belief bayes() {
     @Nullable String prior = spec.text("prior");
     @Nullable String sampling = spec.text("sampling");
     if (!spec.flag("bayes") && prior == null && sampling == null) {
       return null;
     }
-    return new CrossBayes.Settings(
+    return new CrossSettings.Belief(
         sampling == null ? SamplingPlan.TOTAL : SamplingPlan.of(sampling),
         prior == null
             ? 1

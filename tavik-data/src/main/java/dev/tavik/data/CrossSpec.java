@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.SquareTable;
@@ -12,7 +13,6 @@ import dev.tavik.study.CountedFrom;
 import dev.tavik.study.CrossQuestion;
 import dev.tavik.study.CrossSettings;
 import dev.tavik.study.Ordered;
-import dev.tavik.study.Question;
 import dev.tavik.study.StrataQuestion;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -29,36 +29,6 @@ import org.jspecify.annotations.Nullable;
  * question is whether they agree.
  */
 public final class CrossSpec {
-  /** The words that a question about an association understands. */
-  public static final Set<String> WORDS =
-      SimulationSpec.with(
-          Set.of(
-              "label",
-              "cells",
-              "table",
-              "data",
-              "rows",
-              "columns",
-              "strata",
-              "paired",
-              "count",
-              "where",
-              "missing",
-              "order",
-              "merge",
-              "ordered",
-              "row-scores",
-              "column-scores",
-              "alpha",
-              "level",
-              "tests",
-              "budget",
-              "figures",
-              "pairwise",
-              "bayes",
-              "prior",
-              "sampling"));
-
   private static final String[] NOT_OF_ASSOCIATION = {
     "tests",
     "figures",

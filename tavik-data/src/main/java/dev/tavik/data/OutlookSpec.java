@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import dev.tavik.bayes.BetaPrior;
+import dev.tavik.data.words.Words;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
@@ -23,7 +24,7 @@ final class OutlookSpec {
   }
 
   OutlookQuestion question() {
-    for (String word : RateSpec.WORDS) {
+    for (String word : Words.RATE.names()) {
       // A study gives its alpha to every question.
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
       if (spec.has(word) && !ofStudy && !WORDS.contains(word)) {

@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
@@ -11,7 +12,6 @@ import dev.tavik.study.CountedFrom;
 import dev.tavik.study.MatchedQuestion;
 import dev.tavik.study.PairedQuestion;
 import dev.tavik.study.PairedSettings;
-import dev.tavik.study.Question;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;

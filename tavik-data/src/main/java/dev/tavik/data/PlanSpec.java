@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
@@ -11,7 +12,6 @@ import dev.tavik.result.Proportion;
 import dev.tavik.study.OutlookQuestion;
 import dev.tavik.study.PlanQuestion;
 import dev.tavik.study.PlanWords;
-import dev.tavik.study.Question;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -85,17 +85,6 @@ public final class PlanSpec {
       }
       this.words = all;
     }
-  }
-
-  /** The words that a plan understands. */
-  public static final Set<String> WORDS = allWords();
-
-  private static Set<String> allWords() {
-    Set<String> all = new LinkedHashSet<>();
-    for (Kind kind : Kind.values()) {
-      all.addAll(kind.words);
-    }
-    return Set.copyOf(all);
   }
 
   private final Spec spec;

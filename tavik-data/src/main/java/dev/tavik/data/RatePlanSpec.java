@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
@@ -12,7 +13,6 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.PrecisionQuestion;
-import dev.tavik.study.Question;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

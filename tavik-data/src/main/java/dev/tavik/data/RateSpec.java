@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
@@ -8,7 +9,6 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.Question;
 import dev.tavik.study.RateByGroupQuestion;
 import dev.tavik.study.RateQuestion;
 import dev.tavik.study.RateSettings;
@@ -24,35 +24,6 @@ import org.jspecify.annotations.Nullable;
  * {@code North=14/400}, or from a file.
  */
 public final class RateSpec {
-  /** The words that a rate question understands. */
-  public static final Set<String> WORDS =
-      SimulationSpec.with(
-          Set.of(
-              "label",
-              "tally",
-              "data",
-              "outcome",
-              "success",
-              "group",
-              "count",
-              "where",
-              "missing",
-              "against",
-              "alternative",
-              "lot",
-              "alpha",
-              "level",
-              "tests",
-              "intervals",
-              "bayes",
-              "prior",
-              "region",
-              "sequence",
-              "planned",
-              "threshold",
-              "expect",
-              "working"));
-
   private static final int MOST_LEVELS = 50;
 
   private static final String[] OF_A_FILE = {

@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
@@ -9,7 +10,6 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.Question;
 import dev.tavik.study.SharesQuestion;
 import dev.tavik.study.SharesSettings;
 import java.util.ArrayList;
@@ -18,7 +18,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,27 +25,6 @@ import org.jspecify.annotations.Nullable;
  * or from a column of a file.
  */
 public final class SharesSpec {
-  /** The words that a question about shares understands. */
-  public static final Set<String> WORDS =
-      SimulationSpec.with(
-          Set.of(
-              "label",
-              "counts",
-              "table",
-              "data",
-              "outcome",
-              "count",
-              "where",
-              "missing",
-              "order",
-              "against",
-              "alpha",
-              "level",
-              "tests",
-              "intervals",
-              "bayes",
-              "prior"));
-
   private static final String FORMS =
       "the claimed shares: 40%,30%,30%, fractions 1/8,7/8, a ratio 4:3:3, named ash=40%,iron=60%, or"
           + " equal";

@@ -1,29 +1,19 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.simulation.Draws;
-import dev.tavik.study.Question;
 import dev.tavik.study.SimulatedQuestion;
 import dev.tavik.study.SimulatedQuestion.NullModel;
 import dev.tavik.study.SimulatedQuestion.Stop;
 import java.security.SecureRandom;
-import java.util.List;
-import java.util.Set;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The words of the simulated view, which every kind of question has. */
 final class SimulationSpec {
-  private static final List<String> WORDS = List.of("simulate", "seed", "until-clear");
   private static final int MOST_SEED = 1_000_000_000;
 
   private SimulationSpec() {}
-
-  /** The words of a question, and these. */
-  static Set<String> with(Set<String> words) {
-    return Stream.concat(words.stream(), WORDS.stream()).collect(Collectors.toUnmodifiableSet());
-  }
 
   /** The question, with its simulated view if that is asked for. */
   static Question of(Spec spec, Supplier<Question> question) {

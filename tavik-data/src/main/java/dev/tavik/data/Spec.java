@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import dev.tavik.data.words.Word;
+import dev.tavik.data.words.Words;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -7,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +23,11 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
 
   /** The words that need no value. */
   static final Set<String> FLAGS =
-      Set.of("bayes", "paired", "pairwise", "sequence", "until-clear", "working");
+      Words.all().stream()
+          .flatMap(vocabulary -> vocabulary.words().stream())
+          .filter(word -> word.many() == Word.Many.FLAG)
+          .map(Word::name)
+          .collect(Collectors.toUnmodifiableSet());
 
   /** How messages name a word. */
   public enum Wording {

@@ -1,11 +1,13 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Failure;
+import dev.tavik.answer.Question;
 import dev.tavik.data.StudyTree.Items;
 import dev.tavik.data.StudyTree.Keys;
 import dev.tavik.data.StudyTree.Node;
 import dev.tavik.data.StudyTree.Nothing;
 import dev.tavik.data.StudyTree.Text;
-import dev.tavik.study.Question;
 import dev.tavik.study.Study;
 import dev.tavik.study.Unanswered;
 import java.io.IOException;
@@ -18,7 +20,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -32,23 +33,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class StudyFile {
   /** How much is shown is said when a study is run, not in the study. */
-  private static final Map<String, Kind> KINDS =
-      Map.of(
-          "rate", new Kind(RateSpec.WORDS, RateSpec::question),
-          "compare", new Kind(CompareSpec.WORDS, CompareSpec::question),
-          "shares", new Kind(SharesSpec.WORDS, SharesSpec::question),
-          "cross", new Kind(CrossSpec.WORDS, CrossSpec::question),
-          "plan", new Kind(PlanSpec.WORDS, PlanSpec::question),
-          "tail", new Kind(TailSpec.WORDS, TailSpec::question),
-          "weigh", new Kind(WeighSpec.WORDS, WeighSpec::question));
-
-  private record Kind(Set<String> words, BiFunction<Spec, Opening, Question> maker) {
-    Set<String> keys() {
-      return words.stream()
-          .filter(word -> !word.equals("working"))
-          .collect(Collectors.toUnmodifiableSet());
-    }
-  }
+  private static final String KINDS = "rate, compare, shares, cross, plan, tail or assess";
 
   private static final Set<String> ON = Set.of("true", "yes", "on", "1", "y");
   private static final Set<String> OFF = Set.of("false", "no", "off", "0", "n");
@@ -104,30 +89,30 @@ public final class StudyFile {
       if (keys.isEmpty()) {
         throw new SpecException("a question must be a mapping with 'ask' and its keys");
       }
-      Kind known = KINDS.get(kind);
-      if (known == null) {
-        throw new SpecException(
-            kind.isEmpty()
-                ? "'ask' is needed: it says what kind of question this is, rate, compare, shares,"
-                    + " cross, plan, tail or weigh"
-                : "ask must be rate, compare, shares, cross, plan, tail or weigh, got '"
-                    + kind
-                    + "'");
-      }
+      Asking known =
+          Asking.of(kind)
+              .orElseThrow(
+                  () ->
+                      new SpecException(
+                          kind.isEmpty()
+                              ? "'ask' is needed: it says what kind of question this is, " + KINDS
+                              : "ask must be " + KINDS + ", got '" + kind + "'"));
+      Set<String> knownKeys = new LinkedHashSet<>(known.words().names());
+      knownKeys.remove("working");
       Map<String, List<String>> values = new LinkedHashMap<>();
-      if (alpha != null && known.words().contains("alpha")) {
+      if (alpha != null && knownKeys.contains("alpha")) {
         values.put("alpha", texts("alpha", alpha));
       }
       Set<String> others = new LinkedHashSet<>(keys.keySet());
       others.remove("ask");
-      requireKnown(others, known.keys());
+      requireKnown(others, knownKeys);
       for (String key : others) {
         List<String> said = texts(key, keys.getOrDefault(key, new Nothing()));
         if (!Spec.FLAGS.contains(key) || on(key, said)) {
           values.put(key, said);
         }
       }
-      Question made = known.maker().apply(new Spec(values, Spec.Wording.KEY), this::openBeside);
+      Question made = known.question(new Spec(values, Spec.Wording.KEY), this::openBeside);
       return () -> Unanswered.orAnswer(made, kind, label, place(number));
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
@@ -154,8 +139,13 @@ public final class StudyFile {
   }
 
   private Question unanswered(int number, String kind, String label, String code, String message) {
-    Unanswered answer = new Unanswered(kind, label, code, place(number) + message);
-    return () -> answer;
+    Failure failure = new Failure(code, place(number) + message);
+    return new Question() {
+      @Override
+      public Answer ask() {
+        return Unanswered.of(this, kind, label, failure);
+      }
+    };
   }
 
   private String place(int number) {

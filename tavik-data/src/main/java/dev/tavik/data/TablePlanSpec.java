@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CrossTable;
@@ -11,9 +12,7 @@ import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
-import dev.tavik.study.Answer;
-import dev.tavik.study.CrossAnswer;
-import dev.tavik.study.Question;
+import dev.tavik.study.CrossQuestion;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -240,8 +239,8 @@ final class TablePlanSpec {
         words.put(word, spec.all(word));
       }
     }
-    Answer answer = CrossSpec.question(new Spec(words, spec.wording()), opening).ask();
-    CrossTable table = ((CrossAnswer) answer).table();
+    CrossTable table =
+        ((CrossQuestion) CrossSpec.question(new Spec(words, spec.wording()), opening)).table();
     double w = AssociationMeasure.COHENS_W.of(table).value();
     String name = spec.has("table") ? spec.all("table").get(0) : spec.all("data").get(0);
     cautions.add(pilot(name, table.total(), w));

@@ -1,8 +1,9 @@
 package dev.tavik.data;
 
+import dev.tavik.answer.Question;
+import dev.tavik.data.words.Words;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.Question;
 import dev.tavik.study.TailQuestion;
 import dev.tavik.tail.Tail;
 import java.util.ArrayList;
@@ -10,29 +11,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the tail of a distribution from its words. */
 public final class TailSpec {
-  /** The words that such a question understands. */
-  public static final Set<String> WORDS =
-      Set.of(
-          "label",
-          "distribution",
-          "mean",
-          "sd",
-          "df",
-          "noncentrality",
-          "shape",
-          "n",
-          "p",
-          "population",
-          "successes",
-          "value",
-          "between",
-          "area");
-
   /** The parameters of each distribution, those that may be left out in brackets. */
   private static final Map<String, List<String>> PARAMETERS = new LinkedHashMap<>();
 
@@ -113,7 +95,7 @@ public final class TailSpec {
             distribution + " needs " + spec.name(parameter) + ": " + example(distribution));
       }
     }
-    for (String word : WORDS) {
+    for (String word : Words.TAIL.names()) {
       if (spec.has(word)
           && !OTHERS.contains(word)
           && !parameters.contains(word)

@@ -3,6 +3,7 @@ package dev.tavik.data;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.tavik.answer.Question;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Caution.Code;
@@ -11,7 +12,6 @@ import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareGroupsQuestion;
 import dev.tavik.study.CompareQuestion;
 import dev.tavik.study.PairedQuestion;
-import dev.tavik.study.Question;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

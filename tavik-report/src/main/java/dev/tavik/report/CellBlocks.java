@@ -1,17 +1,13 @@
 package dev.tavik.report;
 
-import dev.tavik.report.TextTable.Align;
+import dev.tavik.answer.Align;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Value;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 
-/**
- * A table of cells in blocks of as many columns as fit a line, the names of the rows repeated.
- *
- * @param rows the names of the rows
- * @param columns the names of the columns
- */
-record CellBlocks(List<String> rows, List<String> columns) {
+/** A table of cells, its columns in as many blocks as the page is too narrow for. */
+record CellBlocks(List<String> rows, List<String> columns, List<List<Value>> cells) {
   private static final int MOST_NAME = 22;
   private static final int GAP = 2;
 
@@ -20,22 +16,11 @@ record CellBlocks(List<String> rows, List<String> columns) {
     columns = columns.stream().map(CellBlocks::shortened).toList();
   }
 
-  /** With a last row and a last column for the totals. */
-  static CellBlocks withTotals(List<String> rows, List<String> columns) {
-    List<String> down = new ArrayList<>(rows);
-    down.add("all");
-    List<String> across = new ArrayList<>(columns);
-    across.add("all");
-    return new CellBlocks(down, across);
+  CellBlocks(Block.Grid grid) {
+    this(grid.rows(), grid.columns(), grid.cells());
   }
 
-  /** What stands in a cell. */
-  @FunctionalInterface
-  interface Cell {
-    String at(int row, int column);
-  }
-
-  void write(Lines lines, Cell cell) {
+  void write(Lines lines) {
     int names = rows.stream().mapToInt(String::length).max().orElse(0);
     int from = 0;
     while (from < columns.size()) {
@@ -44,7 +29,7 @@ record CellBlocks(List<String> rows, List<String> columns) {
       while (to < columns.size()) {
         int needed = columns.get(to).length();
         for (int i = 0; i < rows.size(); i++) {
-          needed = Math.max(needed, cell.at(i, to).length());
+          needed = Math.max(needed, at(i, to).length());
         }
         if (to > from && used + GAP + needed > Lines.WIDTH) {
           break;
@@ -55,25 +40,30 @@ record CellBlocks(List<String> rows, List<String> columns) {
       if (from > 0) {
         lines.blank();
       }
-      lines.table(block(from, to, cell));
+      lines.table(block(from, to));
       from = to;
     }
   }
 
-  private TextTable block(int from, int to, Cell cell) {
-    Align[] aligns = new Align[to - from + 1];
-    Arrays.fill(aligns, Align.RIGHT);
-    aligns[0] = Align.LEFT;
-    TextTable block = new TextTable(aligns);
+  private String at(int row, int column) {
+    return cells.get(row).get(column).text();
+  }
+
+  private TextTable block(int from, int to) {
+    List<Align> aligns = new ArrayList<>(List.of(Align.LEFT));
     List<String> header = new ArrayList<>(List.of(""));
-    header.addAll(columns.subList(from, to));
-    block.header(header.toArray(String[]::new));
+    for (int j = from; j < to; j++) {
+      aligns.add(Align.RIGHT);
+      header.add(columns.get(j));
+    }
+    TextTable block = new TextTable(aligns);
+    block.header(header);
     for (int i = 0; i < rows.size(); i++) {
       List<String> row = new ArrayList<>(List.of(rows.get(i)));
       for (int j = from; j < to; j++) {
-        row.add(cell.at(i, j));
+        row.add(at(i, j));
       }
-      block.row(row.toArray(String[]::new));
+      block.row(row);
     }
     return block;
   }

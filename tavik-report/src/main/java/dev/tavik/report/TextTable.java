@@ -1,40 +1,33 @@
 package dev.tavik.report;
 
+import dev.tavik.answer.Align;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 
 /** A table of text: columns to the left, to the right, or aligned on the decimal point. */
 final class TextTable {
   private static final String GAP = "  ";
 
-  /** How the cells of a column stand below one another. */
-  enum Align {
-    LEFT,
-    RIGHT,
-    POINT
-  }
-
   private final List<Align> aligns;
   private final List<List<String>> rows = new ArrayList<>();
   private boolean headed;
 
-  TextTable(Align... aligns) {
-    this.aligns = List.of(aligns);
+  TextTable(List<Align> aligns) {
+    this.aligns = List.copyOf(aligns);
   }
 
   /** A first row whose words stand to the right over numbers and to the left over words. */
-  void header(String... cells) {
+  void header(List<String> cells) {
     headed = true;
     row(cells);
   }
 
-  void row(String... cells) {
-    if (cells.length != aligns.size()) {
+  void row(List<String> cells) {
+    if (cells.size() != aligns.size()) {
       throw new IllegalArgumentException(
-          "a row must have " + aligns.size() + " cells, got " + cells.length);
+          "a row must have " + aligns.size() + " cells, got " + cells.size());
     }
-    rows.add(Arrays.stream(cells).map(Visible::of).toList());
+    rows.add(cells.stream().map(Visible::of).toList());
   }
 
   /** Whether every line has at most so many characters, with names cut where need be. */

@@ -1,12 +1,11 @@
 /**
- * Ways out. {@link dev.tavik.report.TextReport} writes an answer for a reader at a terminal, {@link
- * dev.tavik.report.JsonReport} for a program, {@link dev.tavik.report.IntervalPicture} draws its
- * intervals.
+ * Answers in writing. {@link dev.tavik.report.Report} has the forms: text, Markdown, HTML, JSON and
+ * CSV, each made of the blocks and the figures of an answer, whatever was asked.
  *
  * <pre>{@code
- * RateAnswer answer = RateQuestion.of(Tally.of(14, 400), 0.05).ask();
- * System.out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
- * Files.write(Path.of("rate.png"), IntervalPicture.of(answer).png());
+ * Answer answer = RateQuestion.of(Tally.of(14, 400), 0.05).ask();
+ * System.out.print(Report.TEXT.of(answer));
+ * Files.writeString(Path.of("rate.html"), Report.HTML.of(answer));
  * }</pre>
  */
 @NullMarked

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import dev.tavik.answer.Answer;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
@@ -19,7 +20,6 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.TextTable.Align;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Interval;
-import dev.tavik.study.Answer;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CompareGroupsAnswer;
 import dev.tavik.study.CompareGroupsQuestion;

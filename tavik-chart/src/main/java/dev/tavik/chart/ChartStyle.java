@@ -1,0 +1,77 @@
+package dev.tavik.chart;
+
+import java.awt.Color;
+import java.util.Locale;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.axis.ValueAxis;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.title.TextTitle;
+import org.jfree.chart.ui.HorizontalAlignment;
+import org.jfree.chart.ui.RectangleInsets;
+
+/** What all pictures have in common: fonts, ink, titles to the left, round steps on axes. */
+final class ChartStyle {
+  static final Color INK = new Color(0x22, 0x22, 0x22);
+
+  private static final double[] ROUND = {1, 2, 5, 10};
+
+  private ChartStyle() {}
+
+  /** A chart of a plot, with a title and a line below that says what is seen. */
+  static JFreeChart titled(XYPlot plot, String title, String subtitle) {
+    JFreeChart chart = new JFreeChart(title, BundledFonts.bold(16), plot, false);
+    framed(chart);
+    leftAligned(chart.getTitle());
+    TextTitle below = new TextTitle(subtitle, BundledFonts.plain(12));
+    leftAligned(below);
+    chart.addSubtitle(below);
+    return chart;
+  }
+
+  /** A further chart of the same picture. */
+  static JFreeChart untitled(XYPlot plot) {
+    JFreeChart chart = new JFreeChart(null, BundledFonts.bold(16), plot, false);
+    framed(chart);
+    return chart;
+  }
+
+  private static void framed(JFreeChart chart) {
+    chart.setBackgroundPaint(Color.WHITE);
+    chart.setPadding(new RectangleInsets(12, 14, 10, 24));
+  }
+
+  private static void leftAligned(TextTitle text) {
+    text.setHorizontalAlignment(HorizontalAlignment.LEFT);
+    text.setTextAlignment(HorizontalAlignment.LEFT);
+    text.setPaint(INK);
+    text.setPadding(0, 2, 6, 0);
+  }
+
+  /** An axis of numbers, which are written one way everywhere. */
+  static NumberAxis axis(String label) {
+    NumberAxis axis = new NumberAxis(label.isEmpty() ? null : label);
+    axis.setStandardTickUnits(NumberAxis.createStandardTickUnits(Locale.ROOT));
+    return axis;
+  }
+
+  /** Fonts and ink of an axis. */
+  static void plain(ValueAxis axis) {
+    axis.setTickLabelFont(BundledFonts.plain(12));
+    axis.setLabelFont(BundledFonts.plain(12));
+    axis.setTickLabelPaint(INK);
+    axis.setLabelPaint(INK);
+    axis.setAxisLinePaint(INK);
+  }
+
+  /** The smallest step of 1, 2 or 5 times a power of ten that divides a span into few parts. */
+  static double step(double span, int most) {
+    double power = Math.pow(10, Math.floor(Math.log10(span / most)));
+    for (double round : ROUND) {
+      if (span / (round * power) <= most) {
+        return round * power;
+      }
+    }
+    return 10 * power;
+  }
+}

@@ -1,0 +1,182 @@
+package dev.tavik.chart;
+
+import dev.tavik.answer.Cells;
+import dev.tavik.chart.TilePicture.Band;
+import dev.tavik.chart.TilePicture.Swatch;
+import dev.tavik.chart.TilePicture.Tile;
+import dev.tavik.count.CrossTable;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Significance;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.CrossQuestion;
+import java.awt.Color;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.IntStream;
+
+/**
+ * Draws what became of each row of a table: its shares, and as a mosaic which of them are above or
+ * below expectation.
+ */
+final class CrossPicture {
+  private static final int BAND = 44;
+  private static final int LEAST_BAND = 22;
+  private static final int ALL_BANDS = 420;
+  private static final int MOST_ROWS = 30;
+  private static final int MOST_NAMED = 2;
+
+  /**
+   * Steps that differ in lightness, from Okabe and Ito's palette for all kinds of colour vision.
+   */
+  private static final List<Color> SHARES =
+      List.of(
+          new Color(0x0072b2),
+          new Color(0x56b4e9),
+          new Color(0xe69f00),
+          new Color(0xf0e442),
+          new Color(0x009e73),
+          new Color(0xcc79a7),
+          new Color(0xd55e00),
+          new Color(0x999999));
+
+  private static final Color ABOVE = new Color(0x1b7837);
+  private static final Color BELOW = new Color(0x9a5b13);
+
+  /** Residuals this far from 0 have the full colour. */
+  private static final double FULL = 5;
+
+  private CrossPicture() {}
+
+  /**
+   * The shares of the columns in each row.
+   *
+   * @param answer the answer to a question about an association
+   * @return the picture
+   * @throws IllegalArgumentException if the table has too many rows to draw
+   */
+  static Picture shares(View<CrossQuestion> answer) {
+    CrossTable table = answer.question().table();
+    requireDrawable(table);
+    List<Band> bands = new ArrayList<>();
+    for (int i = 0; i < table.rows().size(); i++) {
+      List<Tile> tiles = new ArrayList<>();
+      List<String> thin = new ArrayList<>();
+      for (int j = 0; j < table.columns().size(); j++) {
+        double share = (double) table.count(i, j) / table.rowTotal(i);
+        String percent = Figures.percent(share);
+        tiles.add(
+            new Tile(
+                share,
+                SHARES.get(j % SHARES.size()),
+                List.of(table.columns().get(j) + " " + percent, percent),
+                false));
+        if (share > 0 && !TilePicture.fits(percent, share) && thin.size() < MOST_NAMED) {
+          thin.add(Figures.shortened(table.columns().get(j)) + " " + percent);
+        }
+      }
+      bands.add(new Band(name(table, i), BAND, tiles, String.join(", ", thin)));
+    }
+    return new TilePicture(
+            title(answer) + ": shares of each row",
+            verdict(answer),
+            bands,
+            IntStream.range(0, table.columns().size())
+                .mapToObj(j -> new Swatch(SHARES.get(j % SHARES.size()), table.columns().get(j)))
+                .toList())
+        .picture();
+  }
+
+  /**
+   * The same, each band as high as its row is large, coloured by how far each cell is from
+   * independence.
+   *
+   * @param answer an answer about an association
+   * @return the picture
+   * @throws IllegalArgumentException if the answer is about something else, or the table has too
+   *     many rows to draw
+   */
+  static Picture mosaic(View<CrossQuestion> cross) {
+    Cells cells = cross.answer().find(Cells.class).orElseThrow();
+    CrossTable table = cross.question().table();
+    requireDrawable(table);
+    List<Band> bands = new ArrayList<>();
+    for (int i = 0; i < table.rows().size(); i++) {
+      List<Tile> tiles = new ArrayList<>();
+      List<String> out = new ArrayList<>();
+      for (int j = 0; j < table.columns().size(); j++) {
+        double residual = cells.figure("adjustedResiduals", i, j);
+        boolean standsOut =
+            Significance.reached(
+                cells.figure("adjustedPValues", i, j), cross.question().settings().alpha());
+        String sign = signed(residual);
+        String named = table.columns().get(j) + " " + sign;
+        double share = (double) table.count(i, j) / table.rowTotal(i);
+        tiles.add(new Tile(share, colour(residual), List.of(named, sign), standsOut));
+        if (standsOut && !TilePicture.fits(named, share) && out.size() < MOST_NAMED) {
+          out.add(Figures.shortened(table.columns().get(j)) + " " + sign);
+        }
+      }
+      int height =
+          (int) Math.max(LEAST_BAND, ALL_BANDS * (double) table.rowTotal(i) / table.total());
+      bands.add(new Band(name(table, i), height, tiles, String.join(", ", out)));
+    }
+    return new TilePicture(
+            title(cross) + ": where it departs from independence",
+            "numbers are adjusted residuals, + above and - below expectation; outlined: stands out after"
+                + " adjustment for all cells",
+            bands,
+            List.of(
+                new Swatch(colour(FULL), "more than expected (+5)"),
+                new Swatch(colour(2), "+2"),
+                new Swatch(colour(0), "as expected"),
+                new Swatch(colour(-2), "-2"),
+                new Swatch(colour(-FULL), "fewer than expected (-5)")))
+        .picture();
+  }
+
+  private static void requireDrawable(CrossTable table) {
+    if (table.rows().size() > MOST_ROWS) {
+      throw new IllegalArgumentException(
+          String.format(
+              Locale.ROOT,
+              "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
+                  + " columns",
+              MOST_ROWS,
+              table.rows().size()));
+    }
+  }
+
+  private static String name(CrossTable table, int row) {
+    return Figures.shortened(table.rows().get(row)) + "  " + Figures.count(table.rowTotal(row));
+  }
+
+  private static String title(View<CrossQuestion> answer) {
+    return answer.label().isEmpty() ? "Rows by columns" : answer.label();
+  }
+
+  private static String verdict(View<CrossQuestion> answer) {
+    TestResult test = answer.preferredTest();
+    return String.format(
+        Locale.ROOT,
+        "%s test: %s; each band is a row of the table, 100%% wide, with its total",
+        test.method().id(),
+        Figures.pEquals(test.log10PValue()));
+  }
+
+  private static String signed(double residual) {
+    return (residual > 0 ? "+" : "") + String.format(Locale.ROOT, "%.1f", residual);
+  }
+
+  /** From nearly white towards one of two colours that differ for all kinds of colour vision. */
+  private static Color colour(double residual) {
+    Color full = residual < 0 ? BELOW : ABOVE;
+    double part = Math.min(1, Math.abs(residual) / FULL);
+    return new Color(
+        mixed(full.getRed(), part), mixed(full.getGreen(), part), mixed(full.getBlue(), part));
+  }
+
+  private static int mixed(int full, double part) {
+    return (int) Math.round(238 + (full - 238) * part);
+  }
+}

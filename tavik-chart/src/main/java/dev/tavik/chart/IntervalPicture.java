@@ -1,0 +1,193 @@
+package dev.tavik.chart;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Selection;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.CompareGroupsQuestion;
+import dev.tavik.study.CompareQuestion;
+import dev.tavik.study.PairedQuestion;
+import dev.tavik.study.RateByGroupQuestion;
+import dev.tavik.study.RateQuestion;
+import dev.tavik.study.RateSettings;
+import dev.tavik.study.SharesQuestion;
+import dev.tavik.study.StrataQuestion;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Draws the intervals of an answer: a row a method, or a row a group, with the observed proportion
+ * as a point and the null value as a line through all rows.
+ */
+final class IntervalPicture {
+  private IntervalPicture() {}
+
+  /**
+   * The intervals of an answer.
+   *
+   * @param answer an answer about rates or a comparison
+   * @return the picture
+   * @throws IllegalArgumentException if the answer has no intervals
+   */
+  static Picture of(Answer answer) {
+    Question asked = answer.question();
+    if (asked instanceof RateQuestion rate) {
+      return one(new View<>(rate, answer));
+    }
+    if (asked instanceof RateByGroupQuestion rates) {
+      return several(new View<>(rates, answer));
+    }
+    if (asked instanceof CompareQuestion comparison) {
+      return ComparisonPicture.ofTwo(new View<>(comparison, answer));
+    }
+    if (asked instanceof CompareGroupsQuestion comparisons) {
+      return ComparisonPicture.ofGroups(new View<>(comparisons, answer));
+    }
+    if (asked instanceof SharesQuestion shares) {
+      return SharesPicture.intervals(new View<>(shares, answer));
+    }
+    if (asked instanceof PairedQuestion paired) {
+      return ComparisonPicture.ofPairs(new View<>(paired, answer));
+    }
+    if (asked instanceof StrataQuestion strata) {
+      return StrataPicture.of(new View<>(strata, answer));
+    }
+    throw new IllegalArgumentException(
+        "answer must have intervals to draw, got: " + answer.verdict().text());
+  }
+
+  private static IntervalChart chart(
+      String title, String subtitle, List<IntervalRow> rows, double against) {
+    return new IntervalChart(
+        title,
+        subtitle,
+        List.of(
+            new IntervalPanel("proportion, in percent", Scale.PERCENT, rows, List.of(against))));
+  }
+
+  private static Picture one(View<RateQuestion> answer) {
+    List<IntervalRow> rows = new ArrayList<>();
+    for (Interval interval : answer.intervals()) {
+      rows.add(
+          new IntervalRow(
+              interval.method().id() + kind(interval),
+              answer.question().tally().proportion(),
+              interval,
+              limits(interval),
+              true));
+    }
+    String subject = answer.label().isEmpty() ? "Observed rate" : answer.label();
+    String title =
+        String.format(
+            Locale.ROOT,
+            "%s: %s (%s of %s)",
+            subject,
+            Figures.percent(answer.question().tally().proportion()),
+            Figures.count(answer.question().tally().successes()),
+            Figures.count(answer.question().tally().trials()));
+    String subtitle =
+        String.format(
+            Locale.ROOT,
+            "%s intervals for the true rate; %s",
+            Figures.exactPercent(answer.question().settings().level()),
+            decision(answer));
+    return chart(title, subtitle, rows, answer.question().settings().hypothesis().against())
+        .picture();
+  }
+
+  private static String decision(View<RateQuestion> answer) {
+    TestResult test = answer.preferredTest();
+    return String.format(
+        Locale.ROOT,
+        "%s test against %s, %s: %s",
+        test.method().id(),
+        Figures.exactPercent(answer.question().settings().hypothesis().against()),
+        answer.question().settings().hypothesis().alternative().id(),
+        Figures.pEquals(test.log10PValue()));
+  }
+
+  static String kind(Interval interval) {
+    return switch (interval.side()) {
+      case TWO_SIDED -> "";
+      case LOWER -> ", lower bound";
+      case UPPER -> ", upper bound";
+    };
+  }
+
+  private static String limits(Interval interval) {
+    return switch (interval.side()) {
+      case TWO_SIDED ->
+          Figures.percentBeside(interval.lower(), interval.upper())
+              + " to "
+              + Figures.percentBeside(interval.upper(), interval.lower());
+      case UPPER -> "at most " + Figures.percent(interval.upper());
+      case LOWER -> "at least " + Figures.percent(interval.lower());
+    };
+  }
+
+  private static Picture several(View<RateByGroupQuestion> answer) {
+    RateSettings settings = answer.question().settings();
+    List<View<RateQuestion>> groups = View.parts(answer.answer(), RateQuestion.class);
+    List<IntervalRow> rows = new ArrayList<>();
+    for (View<RateQuestion> group :
+        Selection.ends(groups, each -> each.question().tally().proportion())) {
+      TestResult test = group.preferredTest();
+      boolean rejects = test.rejectsAdjusted(settings.alpha());
+      String name =
+          String.format(
+              Locale.ROOT,
+              "%s  %s of %s",
+              Figures.shortened(group.label()),
+              Figures.count(group.question().tally().successes()),
+              Figures.count(group.question().tally().trials()));
+      rows.add(
+          new IntervalRow(
+              name,
+              group.question().tally().proportion(),
+              twoSided(group),
+              text(group, rejects),
+              rejects));
+    }
+    String title = (answer.label().isEmpty() ? "Observed rates" : answer.label()) + by(answer);
+    String subtitle =
+        String.format(
+            Locale.ROOT,
+            "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
+                + " %s",
+            Figures.exactPercent(settings.level()),
+            groups.get(0).interval().title(),
+            groups.get(0).testId(),
+            settings.hypothesis().alternative().id(),
+            Figures.plain(settings.alpha()));
+    return chart(title, subtitle, rows, settings.hypothesis().against()).picture();
+  }
+
+  private static String by(View<RateByGroupQuestion> answer) {
+    return answer.question().from() == null || answer.question().from().group() == null
+        ? ""
+        : ", by " + answer.question().from().group();
+  }
+
+  private static Interval twoSided(View<RateQuestion> group) {
+    return group.intervals().stream()
+        .filter(
+            interval -> interval.side() == Side.TWO_SIDED && interval.method() == group.interval())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static String text(View<RateQuestion> group, boolean rejects) {
+    @Nullable AdjustedP adjusted = group.preferredTest().adjusted();
+    double log10 = adjusted == null ? group.preferredTest().log10PValue() : adjusted.log10PValue();
+    return Figures.percent(group.question().tally().proportion())
+        + ", "
+        + Figures.pEquals(log10)
+        + (rejects ? ", rejected" : "");
+  }
+}

@@ -1,0 +1,432 @@
+package dev.tavik.chart;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
+import dev.tavik.planning.Design;
+import dev.tavik.planning.Effects;
+import dev.tavik.planning.Evidence;
+import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.Power;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.Sizes;
+import dev.tavik.planning.TableDesign;
+import dev.tavik.planning.Theory;
+import dev.tavik.planning.TrendDesign;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.study.Plans;
+import dev.tavik.study.Plans.Line;
+import dev.tavik.study.Plans.Plan;
+import java.awt.Color;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.axis.NumberTickUnit;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeries;
+
+/** Draws plans: power over n, power over what is expected, and both errors. */
+final class PlanPicture {
+  private static final int MOST_CURVES = 6;
+  private static final int POINTS = 240;
+
+  /** Enough to show how power swings. */
+  private static final int POINTS_OF_TEETH = 1200;
+
+  /** Of tests whose exact power takes long, fewer. */
+  private static final int POINTS_OF_PAIRS = 80;
+
+  private static final int POINTS_OF_BOSCHLOO = 25;
+  private static final double TOP = 1.04;
+  static final Color QUIET = new Color(0x66, 0x66, 0x66);
+
+  private final Plans answer;
+  private final List<Line> lines;
+
+  private PlanPicture(Answer answer) {
+    Plans plan =
+        answer
+            .find(Plans.class)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "the picture of power is of a plan for a test; an interval has none"));
+    this.answer = plan;
+    this.lines = plan.lines().stream().filter(line -> line.plan() != null).toList();
+    if (lines.isEmpty()) {
+      throw new IllegalArgumentException("there is no plan to draw: " + answer.verdict().text());
+    }
+  }
+
+  /**
+   * Power over the number of observations, a curve for each effect.
+   *
+   * @param answer an answer about a plan
+   * @return the picture
+   * @throws IllegalArgumentException if it is about anything else, or of more than six curves
+   */
+  public static Picture ofSizes(Answer answer) {
+    return new PlanPicture(answer).sizes();
+  }
+
+  /**
+   * Power over what is expected, a curve for each number of observations.
+   *
+   * @param answer an answer about a plan
+   * @return the picture
+   * @throws IllegalArgumentException if it is about anything else, has no single effect, or more
+   *     than six curves
+   */
+  public static Picture ofEffects(Answer answer) {
+    return new PlanPicture(answer).effects();
+  }
+
+  /**
+   * What the test sees if the null is true and if what is expected is, both errors shaded.
+   *
+   * @param answer an answer about a plan, of whose lines the first is drawn
+   * @return the picture
+   * @throws IllegalArgumentException if its power doesn't rest on a density
+   */
+  public static Picture ofErrors(Answer answer) {
+    return new PlanPicture(answer).errors();
+  }
+
+  private static Plan plan(Line line) {
+    return Objects.requireNonNull(line.plan());
+  }
+
+  /** A design and an effect, and every plan on their curve. */
+  private record Curve(Design design, double effect, List<Plan> plans) {}
+
+  private List<Curve> curves() {
+    List<Curve> curves = new ArrayList<>();
+    for (Line line : lines) {
+      Plan plan = plan(line);
+      Curve same =
+          curves.stream()
+              .filter(curve -> curve.design.equals(line.design()) && curve.effect == plan.effect())
+              .findFirst()
+              .orElse(null);
+      if (same == null) {
+        same = new Curve(line.design(), plan.effect(), new ArrayList<>());
+        curves.add(same);
+      }
+      same.plans.add(plan);
+    }
+    requireFew(curves.size());
+    return curves;
+  }
+
+  private static void requireFew(int curves) {
+    if (curves > MOST_CURVES) {
+      throw new IllegalArgumentException(
+          "the picture of power shows one to six curves, got " + curves + "; ask for fewer");
+    }
+  }
+
+  private Picture sizes() {
+    List<Curve> curves = curves();
+    double most =
+        1.5 * lines.stream().mapToLong(line -> plan(line).holdsFrom().first()).max().orElse(1);
+    long reach = (long) Math.max(20, Math.min(most, (double) lines.get(0).design().most()));
+    NumberAxis across = ChartStyle.axis(sizesName());
+    across.setRange(0, (double) reach);
+    CurvePlot plot = new CurvePlot(across, powerAxis());
+    targets(plot, 0, (double) reach);
+    List<Dot> dots = new ArrayList<>();
+    for (int number = 0; number < curves.size(); number++) {
+      Curve curve = curves.get(number);
+      plot.curve(overSizes(curve, reach), number);
+      for (Plan each : curve.plans) {
+        dots.add(new Dot((double) each.sizes().first(), each.power(), number, words(curve, each)));
+      }
+    }
+    if (lines.size() > MOST_CURVES) {
+      dots.replaceAll(dot -> new Dot(dot.x, dot.y, dot.curve, ""));
+      for (int number = 0; number < curves.size(); number++) {
+        Curve curve = curves.get(number);
+        Plan middle = curve.plans.get(curve.plans.size() / 2);
+        double x = middle.sizes().first();
+        dots.removeIf(dot -> dot.x == x && dot.y == middle.power());
+        dots.add(new Dot(x, middle.power(), number, name(curve)));
+      }
+    }
+    labelled(plot, dots);
+    String only = curves.size() == 1 ? ": " + name(curves.get(0)) : "";
+    return plot.picture(
+        titled(chance() + " over the number of " + answer.asked().words().units() + only),
+        subtitle(true));
+  }
+
+  /** A place on a curve, and what is said about it. */
+  private record Dot(double x, double y, int curve, String words) {}
+
+  private String words(Curve curve, Plan plan) {
+    String n = "n = " + Figures.count(plan.sizes().first());
+    boolean alone = lines.stream().map(line -> plan(line).effect()).distinct().count() == 1;
+    boolean tests = lines.stream().map(Line::design).distinct().count() > 1;
+    String what = alone && !tests ? n : name(curve) + ": " + n;
+    return asksPower() ? what + ", " + Figures.chance(plan.power()) : what;
+  }
+
+  private boolean asksPower() {
+    return answer.asked().powers().isEmpty();
+  }
+
+  /** Below the dots, the leftmost lowest, so that no line from a dot crosses words. */
+  private static void labelled(CurvePlot plot, List<Dot> dots) {
+    List<Dot> named =
+        dots.stream()
+            .filter(dot -> !dot.words.isEmpty())
+            .sorted(Comparator.comparingDouble(Dot::x))
+            .toList();
+    for (int i = 0; i < named.size(); i++) {
+      Dot dot = named.get(i);
+      double height = Math.min(0.05 + 0.055 * i, dot.y / 2);
+      plot.line(dot.x, height, dot.x, dot.y, CurvePlot.ink(dot.curve), true);
+      plot.write(
+          " " + dot.words, dot.x, height, TextAnchor.CENTER_LEFT, CurvePlot.ink(dot.curve), true);
+    }
+    dots.forEach(dot -> plot.dot(dot.x, dot.y, CurvePlot.ink(dot.curve)));
+  }
+
+  private static int points(Design design) {
+    if (design.theory() == Theory.NORMAL) {
+      return POINTS;
+    }
+    if (design instanceof CompareDesign comparison) {
+      return comparison.twoProportionTest() == TwoProportionTest.BOSCHLOO
+          ? POINTS_OF_BOSCHLOO
+          : POINTS_OF_PAIRS;
+    }
+    return design instanceof ComparedEvidenceDesign ? POINTS_OF_PAIRS : POINTS_OF_TEETH;
+  }
+
+  private static XYSeries overSizes(Curve curve, long reach) {
+    XYSeries points = new XYSeries(System.identityHashCode(curve), false, true);
+    long step = Math.max(1, reach / points(curve.design));
+    Power power = null;
+    for (long n = 1; n <= reach; n += step) {
+      Sizes sizes = curve.design.sizes((double) n);
+      power = power == null ? curve.design.at(sizes) : curve.design.at(sizes, power);
+      points.add((double) n, power.at(curve.effect));
+    }
+    return points;
+  }
+
+  private void targets(CurvePlot plot, double from, double to) {
+    for (double power : answer.asked().powers()) {
+      plot.line(from, power, to, power, QUIET, true);
+      plot.write(
+          " " + Figures.exactPercent(power) + " wanted",
+          from,
+          power + 0.008,
+          TextAnchor.BOTTOM_LEFT,
+          QUIET,
+          false);
+    }
+  }
+
+  private NumberAxis powerAxis() {
+    NumberAxis up = ChartStyle.axis(chance().toLowerCase(Locale.ROOT));
+    up.setRange(0, TOP);
+    up.setTickUnit(
+        new NumberTickUnit(
+            0.2, new DecimalFormat("0%", DecimalFormatSymbols.getInstance(Locale.ROOT))));
+    return up;
+  }
+
+  private String chance() {
+    return lines.get(0).design() instanceof Evidence ? "Chance to reach the threshold" : "Power";
+  }
+
+  private String sizesName() {
+    Sizes some = plan(lines.get(0)).sizes();
+    String units = answer.asked().words().units();
+    return some.groups().size() == 1
+        ? units
+        : some.equal() ? units + " in each group" : units + " in the base group";
+  }
+
+  private String name(Curve curve) {
+    return name(curve.design, curve.effect);
+  }
+
+  private String name(Design design, double effect) {
+    String expected =
+        design instanceof TableDesign
+            ? "w = " + Figures.upTo(effect, 4)
+            : design instanceof TrendDesign trend
+                ? String.join(", ", trend.rates().stream().map(Figures::exactPercent).toList())
+                : Figures.rate(effect);
+    String base = base(design);
+    String among = base.isEmpty() ? expected : expected + " against " + base;
+    boolean tests = lines.stream().map(line -> Plans.test(line.design())).distinct().count() > 1;
+    boolean alphas = lines.stream().map(line -> line.design().alpha()).distinct().count() > 1;
+    return among
+        + (tests ? ", " + Plans.test(design) : "")
+        + (alphas ? ", alpha " + Figures.plain(design.alpha()) : "");
+  }
+
+  private static String base(Design design) {
+    if (design instanceof RateDesign rate) {
+      return Figures.exactPercent(rate.hypothesis().against());
+    }
+    if (design instanceof Evidence) {
+      return Figures.rate(design.effects().none());
+    }
+    if (design instanceof CompareDesign comparison) {
+      return Figures.rate(comparison.base());
+    }
+    return design instanceof PairedDesign pairs ? Figures.rate(pairs.secondOnly()) : "";
+  }
+
+  private String titled(String title) {
+    return answer.asked().label().isEmpty() ? title : answer.asked().label() + ": " + title;
+  }
+
+  private String subtitle(boolean swings) {
+    Design design = lines.get(0).design();
+    if (design instanceof Evidence evidence) {
+      return String.format(
+          Locale.ROOT,
+          "Bayes factor, prior %s, threshold %s; exact",
+          evidence.prior(),
+          Figures.plain(evidence.threshold()));
+    }
+    boolean several = lines.stream().map(line -> line.design().test()).distinct().count() > 1;
+    String sided =
+        design instanceof TableDesign tables
+            ? "chi-square, df " + tables.df()
+            : (design.alternative() == Alternative.TWO_SIDED ? "two-sided " : "one-sided ")
+                + (several ? "tests" : design.test());
+    boolean mixed = lines.stream().map(line -> line.design().theory()).distinct().count() > 1;
+    return String.format(
+        Locale.ROOT,
+        "%s at alpha %s%s",
+        sided,
+        Figures.plain(design.alpha()),
+        mixed ? "" : how(design, swings));
+  }
+
+  private static String how(Design design, boolean swings) {
+    if (design.theory() == Theory.EXACT) {
+      return swings ? ", exact: it swings because counts are whole numbers" : ", exact";
+    }
+    return design instanceof TableDesign
+        ? ", by the noncentral chi-square distribution"
+        : ", by the normal distribution";
+  }
+
+  private Picture effects() {
+    record Sized(Design design, Sizes sizes, List<Plan> plans, List<Double> wanted) {}
+    List<Sized> curves = new ArrayList<>();
+    for (Line line : lines) {
+      if (!line.design().hasEffect()) {
+        throw new IllegalArgumentException(
+            "the picture of power over what is expected needs a single effect");
+      }
+      Plan plan = plan(line);
+      Sized same =
+          curves.stream()
+              .filter(
+                  curve -> curve.design.equals(line.design()) && curve.sizes.equals(plan.sizes()))
+              .findFirst()
+              .orElse(null);
+      if (same == null) {
+        same = new Sized(line.design(), plan.sizes(), new ArrayList<>(), new ArrayList<>());
+        curves.add(same);
+      }
+      same.plans.add(plan);
+    }
+    requireFew(curves.size());
+    double[] range = effectRange();
+    long fewest = curves.stream().mapToLong(curve -> curve.sizes.first()).min().orElse(0);
+    boolean w = lines.get(0).design() instanceof TableDesign;
+    NumberAxis across = ChartStyle.axis(w ? "effect size w" : "rate that is expected, in percent");
+    double scale = w ? 1 : 100;
+    across.setRange(scale * range[0], scale * range[1]);
+    CurvePlot plot = new CurvePlot(across, powerAxis());
+    targets(plot, scale * range[0], scale * range[1]);
+    for (int i = 0; i < curves.size(); i++) {
+      Sized curve = curves.get(i);
+      Power power = curve.design.at(curve.sizes);
+      XYSeries points = new XYSeries(i, false, true);
+      for (int k = 0; k <= POINTS; k++) {
+        double effect = range[0] + (range[1] - range[0]) * k / POINTS;
+        points.add(scale * effect, power.at(effect));
+      }
+      plot.curve(points, i);
+      for (Plan each : curve.plans) {
+        plot.dot(scale * each.effect(), each.power(), CurvePlot.ink(i));
+        // The widest curve's words stand outside, the others' inside, where no curve is.
+        boolean outside = w || curve.sizes.first() == fewest;
+        boolean right = (each.effect() > PlanPicture.none(curve.design)) == outside;
+        String words =
+            Plans.sizes(curve.sizes)
+                + ": "
+                + (w ? Figures.upTo(each.effect(), 3) : Figures.rate(each.effect()));
+        plot.write(
+            right ? "   " + words : words + "   ",
+            scale * each.effect(),
+            each.power() + (outside ? -0.02 : 0.012 + 0.045 * (i - 1)),
+            outside
+                ? right ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT
+                : right ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT,
+            CurvePlot.ink(i),
+            true);
+      }
+    }
+    if (!w) {
+      double none = scale * PlanPicture.none(curves.get(0).design());
+      plot.line(none, 0, none, TOP, QUIET, true);
+      plot.write(" the null", none, 0.97, TextAnchor.CENTER_LEFT, QUIET, false);
+    }
+    return plot.picture(titled(chance() + " over what is expected"), subtitle(false));
+  }
+
+  private static double none(Design design) {
+    double none = design.effects().none();
+    return Double.isNaN(none) && design instanceof CompareDesign comparison
+        ? comparison.base()
+        : none;
+  }
+
+  /** As far beyond the effects as they are from the null, inside what is possible. */
+  private double[] effectRange() {
+    Design design = lines.get(0).design();
+    double none = none(design);
+    double farthest =
+        lines.stream().mapToDouble(line -> Math.abs(plan(line).effect() - none)).max().orElse(0);
+    farthest = Math.max(farthest, 0.02);
+    Effects effects = design.effects();
+    double inside = 1e-6;
+    double low = Math.max(effects.least() + inside, none - 1.8 * farthest);
+    double high = Math.min(effects.most() - inside, none + 1.8 * farthest);
+    if (design instanceof TableDesign || design.alternative() == Alternative.GREATER) {
+      low = Math.max(effects.least() + inside, none - 0.2 * farthest);
+    } else if (design.alternative() == Alternative.LESS) {
+      high = Math.min(effects.most() - inside, none + 0.2 * farthest);
+    }
+    return new double[] {low, high};
+  }
+
+  private Picture errors() {
+    Line line = lines.get(0);
+    String title =
+        titled(
+            "What the test sees under both hypotheses, with "
+                + Plans.sizes(plan(line).sizes())
+                + " "
+                + answer.asked().words().units());
+    return new ErrorsPicture(line.design(), plan(line)).picture(title);
+  }
+}

@@ -1,0 +1,225 @@
+package dev.tavik.chart;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.study.Tails;
+import dev.tavik.study.Tails.Line;
+import dev.tavik.tail.Tail;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Shape;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
+import java.util.List;
+import java.util.Locale;
+import org.jfree.chart.annotations.XYLineAnnotation;
+import org.jfree.chart.annotations.XYShapeAnnotation;
+import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.Layer;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeriesCollection;
+
+/** Draws a distribution with the areas that were looked up shaded and labelled. */
+final class TailPicture {
+  private static final int WIDTH = 960;
+  private static final int HEIGHT = 440;
+  private static final int POINTS = 500;
+  private static final int MOST_BARS = 200;
+  private static final double SHOWN = 0.0005;
+  private static final double HEADROOM = 1.25;
+  private static final Color PLAIN = new Color(0xB9, 0xD3, 0xE6);
+  private static final Color SHADED = new Color(0xB8, 0x47, 0x00);
+
+  private final Tails answer;
+  private final Tail tail;
+  private final XYPlot plot = new XYPlot();
+  private final XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
+  private final double left;
+  private final double right;
+  private final double step;
+  private double highest;
+
+  private TailPicture(Tails answer) {
+    this.answer = answer;
+    this.tail = answer.asked().tail();
+    double low = tail.valueBelow(SHOWN);
+    double high = tail.valueAbove(SHOWN);
+    double reach = 2 * (high - low);
+    for (Line line : answer.lines()) {
+      for (Double value : new Double[] {line.from(), line.to()}) {
+        if (value != null && value > low - reach && value < high + reach) {
+          low = Math.min(low, value - 0.1 * (high - low));
+          high = Math.max(high, value + 0.1 * (high - low));
+        }
+      }
+    }
+    this.step =
+        tail.counts() ? Math.max(1, Math.ceil((high - low) / MOST_BARS)) : (high - low) / POINTS;
+    this.left = Math.max(tail.least(), tail.counts() ? Math.floor(low) : low);
+    this.right = Math.min(tail.greatest(), tail.counts() ? Math.ceil(high) : high);
+    for (double x = left; x <= right; x += step) {
+      highest = Math.max(highest, height(x));
+    }
+  }
+
+  /**
+   * The picture.
+   *
+   * @param answer an answer about a tail
+   * @return the picture
+   * @throws IllegalArgumentException if it is about anything else
+   */
+  public static Picture of(Answer answer) {
+    return answer
+        .find(Tails.class)
+        .map(looked -> new TailPicture(looked).picture())
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "the picture of a tail is of a tail that was looked up"));
+  }
+
+  /** A density by the area around; at the ends of the support a little inside. */
+  private double height(double x) {
+    if (tail.counts()) {
+      return tail.between(x, x + step - 1);
+    }
+    double half = step / 4;
+    double from = Math.max(tail.least(), x - half);
+    double to = Math.min(tail.greatest(), x + half);
+    return tail.between(from, to) / (to - from);
+  }
+
+  private Picture picture() {
+    double edge = tail.counts() ? step : 0;
+    NumberAxis values = ChartStyle.axis("X");
+    values.setRange(left - edge, right + edge);
+    if (tail.counts()) {
+      values.setStandardTickUnits(NumberAxis.createIntegerTickUnits(Locale.ROOT));
+    }
+    ChartStyle.plain(values);
+    NumberAxis heights = ChartStyle.axis(tail.counts() ? "probability" : "density");
+    heights.setRange(0, HEADROOM * highest);
+    heights.setTickLabelsVisible(tail.counts());
+    ChartStyle.plain(heights);
+    plot.setDataset(new XYSeriesCollection());
+    plot.setRenderer(renderer);
+    plot.setDomainAxis(values);
+    plot.setRangeAxis(heights);
+    plot.setBackgroundPaint(Color.WHITE);
+    plot.setOutlineVisible(false);
+    plot.setDomainGridlinesVisible(false);
+    plot.setRangeGridlinesVisible(false);
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    fill(left, right, PLAIN);
+    for (Line line : shaded()) {
+      shade(line);
+    }
+    return new Picture(ChartStyle.titled(plot, title(), "shaded: " + described()), WIDTH, HEIGHT);
+  }
+
+  /** Of a value the smaller tail; of an area both one-sided tails; what lies between. */
+  private List<Line> shaded() {
+    Line first = answer.lines().get(0);
+    if (first.side().equals(Line.BETWEEN)) {
+      return List.of(first);
+    }
+    Line second =
+        answer.lines().stream()
+            .filter(line -> line.side().equals(Line.UPPER))
+            .findFirst()
+            .orElseThrow();
+    if (answer.asked().area() != null) {
+      return List.of(first, second);
+    }
+    return List.of(first.logArea() <= second.logArea() ? first : second);
+  }
+
+  private void shade(Line line) {
+    Double from = line.from();
+    Double to = line.to();
+    fill(from == null ? left : from, to == null ? right : to, SHADED);
+    for (Double end : new Double[] {from, to}) {
+      if (end != null) {
+        // No higher than the curve, so that the labels above stay clear.
+        plot.addAnnotation(
+            new XYLineAnnotation(
+                end,
+                0,
+                end,
+                1.06 * highest,
+                new BasicStroke(
+                    1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f),
+                SHADED));
+      }
+    }
+    String words = Tails.words(answer.asked(), line);
+    boolean upper = from != null && to == null;
+    XYTextAnnotation label =
+        from != null && to != null
+            ? new XYTextAnnotation(words, (left + right) / 2, 1.15 * highest)
+            : new XYTextAnnotation(
+                upper ? words + " " : " " + words, upper ? right : left, 1.15 * highest);
+    label.setTextAnchor(
+        from != null && to != null
+            ? TextAnchor.CENTER
+            : upper ? TextAnchor.CENTER_RIGHT : TextAnchor.CENTER_LEFT);
+    label.setFont(BundledFonts.bold(12));
+    label.setPaint(SHADED);
+    plot.addAnnotation(label);
+  }
+
+  private void fill(double from, double to, Color ink) {
+    if (tail.counts()) {
+      for (double x = left; x <= right; x += step) {
+        if (x >= from && x <= to) {
+          double width = 0.84 * step;
+          draw(new Rectangle2D.Double(x + (step - 1) / 2 - width / 2, 0, width, height(x)), ink);
+        }
+      }
+      return;
+    }
+    double start = Math.max(left, from);
+    double end = Math.min(right, to);
+    if (end <= start) {
+      return;
+    }
+    Path2D.Double area = new Path2D.Double();
+    area.moveTo(start, 0);
+    int points = Math.max(8, (int) Math.ceil((end - start) / step));
+    for (int i = 0; i <= points; i++) {
+      double x = start + (end - start) * i / points;
+      area.lineTo(x, Math.min(height(x), HEADROOM * highest));
+    }
+    area.lineTo(end, 0);
+    area.closePath();
+    draw(area, ink);
+  }
+
+  private void draw(Shape shape, Color ink) {
+    renderer.addAnnotation(
+        new XYShapeAnnotation(shape, new BasicStroke(0.4f), ink, ink), Layer.BACKGROUND);
+  }
+
+  private String title() {
+    String name = tail.name();
+    return answer.asked().label().isEmpty()
+        ? Character.toUpperCase(name.charAt(0)) + name.substring(1)
+        : answer.asked().label() + ": " + name;
+  }
+
+  private String described() {
+    Line both = answer.lines().get(answer.lines().size() - 1);
+    String shown =
+        shaded().stream()
+            .map(line -> Tails.words(answer.asked(), line))
+            .reduce((one, other) -> one + "; " + other)
+            .orElse("");
+    return both.side().equals(Line.BOTH)
+        ? shown + "; both: " + Tails.words(answer.asked(), both)
+        : shown;
+  }
+}

@@ -1,0 +1,285 @@
+package dev.tavik.answer;
+
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** What was found when a question was asked; immutable. */
+public final class Answer {
+  private final Question question;
+  private final String kind;
+  private final String label;
+  private final Verdict verdict;
+  private final List<Condition> conditions;
+  private final List<Caution> cautions;
+  private final List<Finding> findings;
+
+  private Answer(Builder from) {
+    this.question = from.question;
+    this.kind = from.kind;
+    this.label = from.label;
+    this.verdict = from.verdict;
+    this.conditions = List.copyOf(from.conditions);
+    this.cautions = List.copyOf(from.cautions);
+    this.findings = List.copyOf(from.findings);
+  }
+
+  /**
+   * Begins an answer.
+   *
+   * @param question the question
+   * @param kind the word for such questions, such as {@code compare}
+   * @param label the analyst's own name for it; empty for none
+   */
+  public static Builder to(Question question, String kind, String label) {
+    return new Builder(question, kind, label);
+  }
+
+  /** Puts an answer together, findings in the order in which a reader wants them. */
+  public static final class Builder {
+    private final Question question;
+    private final String kind;
+    private final String label;
+    private final List<Finding> findings = new ArrayList<>();
+    private List<Condition> conditions = List.of();
+    private List<Caution> cautions = List.of();
+    private Verdict verdict = Verdict.of("");
+
+    private Builder(Question question, String kind, String label) {
+      this.question = question;
+      this.kind = kind;
+      this.label = label;
+    }
+
+    /** Adds a finding. */
+    public Builder add(Finding finding) {
+      findings.add(finding);
+      return this;
+    }
+
+    /** Adds findings. */
+    public Builder addAll(Collection<? extends Finding> more) {
+      findings.addAll(more);
+      return this;
+    }
+
+    /** Sets what the answer takes for granted. */
+    public Builder conditions(List<Condition> all) {
+      conditions = all;
+      return this;
+    }
+
+    /** Sets what to be careful of. */
+    public Builder cautions(List<Caution> all) {
+      cautions = all;
+      return this;
+    }
+
+    /** Ends with the verdict. */
+    public Answer concluded(Verdict said) {
+      verdict = said;
+      return new Answer(this);
+    }
+  }
+
+  /** Returns this answer with a finding more at its end. */
+  public Answer with(Finding finding) {
+    List<Finding> more = new ArrayList<>(findings);
+    more.add(finding);
+    return withFindings(more);
+  }
+
+  /** Returns this answer with other findings. */
+  public Answer withFindings(List<Finding> others) {
+    return to(question, kind, label)
+        .addAll(others)
+        .conditions(conditions)
+        .cautions(cautions)
+        .concluded(verdict);
+  }
+
+  /** Returns the question. */
+  public Question question() {
+    return question;
+  }
+
+  /** Returns the word for such questions, such as {@code compare}. */
+  public String kind() {
+    return kind;
+  }
+
+  /** Returns the analyst's own name for the question; empty for none. */
+  public String label() {
+    return label;
+  }
+
+  /** Returns what was found in one sentence, and what that rests on. */
+  public Verdict verdict() {
+    return verdict;
+  }
+
+  /** Returns what the answer takes for granted. */
+  public List<Condition> conditions() {
+    return conditions;
+  }
+
+  /** Returns what to be careful of. */
+  public List<Caution> cautions() {
+    return cautions;
+  }
+
+  /** Returns what was found, in the order in which a reader wants it. */
+  public List<Finding> findings() {
+    return findings;
+  }
+
+  /**
+   * Returns the first finding of a type; one whose figures machines see before one for readers.
+   *
+   * @param type such as {@code Posterior.class}
+   */
+  public <F extends Finding> Optional<F> find(Class<F> type) {
+    return all(type).filter(each -> !each.key().isEmpty()).findFirst().or(all(type)::findFirst);
+  }
+
+  private <F extends Finding> Stream<F> all(Class<F> type) {
+    return findings.stream()
+        .map(each -> each instanceof AtDepth deep ? deep.finding() : each)
+        .filter(type::isInstance)
+        .map(type::cast);
+  }
+
+  /** Returns all tests that were made; of two one-sided ones that with the larger p-value. */
+  public List<TestResult> tests() {
+    return all(Tests.class)
+        .filter(each -> !each.key().isEmpty() && !each.directed())
+        .flatMap(each -> each.results().stream())
+        .toList();
+  }
+
+  /**
+   * Returns a test.
+   *
+   * @param method the test
+   * @throws NoSuchElementException if it was not made
+   */
+  public TestResult test(Method method) {
+    return tests().stream()
+        .filter(each -> each.method() == method)
+        .findFirst()
+        .orElseThrow(
+            () -> none("test " + method.id(), tests().stream().map(each -> each.method().id())));
+  }
+
+  /** Returns all intervals and bounds. */
+  public List<Interval> intervals() {
+    return all(Intervals.class)
+        .filter(each -> !each.key().isEmpty())
+        .flatMap(each -> each.all().stream())
+        .toList();
+  }
+
+  /**
+   * Returns an interval; with a direction the two-sided one, see {@link #interval(Method, Side)}.
+   *
+   * @param method the interval
+   * @throws NoSuchElementException if it was not made
+   */
+  public Interval interval(Method method) {
+    return interval(method, Side.TWO_SIDED);
+  }
+
+  /**
+   * Returns an interval or a bound.
+   *
+   * @param method the interval
+   * @param side its side
+   * @throws NoSuchElementException if it was not made
+   */
+  public Interval interval(Method method, Side side) {
+    return intervals().stream()
+        .filter(each -> each.method() == method && each.side() == side)
+        .findFirst()
+        .orElseThrow(
+            () ->
+                none(
+                    side.id() + " interval " + method.id(),
+                    intervals().stream().map(each -> each.method().id()).distinct()));
+  }
+
+  /** Returns all estimates. */
+  public List<Estimate> estimates() {
+    return all(Estimates.class).flatMap(each -> each.all().stream()).toList();
+  }
+
+  /**
+   * Returns the first estimate of a quantity.
+   *
+   * @param quantity the quantity
+   * @throws NoSuchElementException if it was not estimated
+   */
+  public Estimate estimate(Quantity quantity) {
+    return estimates().stream()
+        .filter(each -> each.quantity() == quantity)
+        .findFirst()
+        .orElseThrow(
+            () ->
+                none(
+                    "estimate of " + quantity.id(),
+                    estimates().stream().map(each -> each.quantity().id()).distinct()));
+  }
+
+  /** Returns the methods that declined, each with its reason. */
+  public List<Refusal> refusals() {
+    return Stream.concat(
+            all(Tests.class).flatMap(each -> each.refusals().stream()),
+            all(Intervals.class).flatMap(each -> each.refusals().stream()))
+        .toList();
+  }
+
+  /** Returns the answers that make up this one: of groups, of pairs. */
+  public List<Answer> parts() {
+    return all(Parts.class).flatMap(each -> each.answers().stream()).toList();
+  }
+
+  private static NoSuchElementException none(String wanted, Stream<String> there) {
+    return new NoSuchElementException(
+        "this answer has no " + wanted + "; it has " + there.collect(Collectors.joining(", ")));
+  }
+
+  /**
+   * Returns all figures for machines, under keys in order.
+   *
+   * @param detail {@link Detail#WORKING} for the working by hand too
+   */
+  public Value.Fields figures(Detail detail) {
+    return Tree.of(this, detail);
+  }
+
+  /**
+   * Returns what a reader sees, in order.
+   *
+   * @param detail how much of it
+   */
+  public List<Block> reading(Detail detail) {
+    return new Page(this, detail).blocks();
+  }
+
+  @Override
+  public String toString() {
+    return verdict.text();
+  }
+}

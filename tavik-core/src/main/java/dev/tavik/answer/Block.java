@@ -1,0 +1,112 @@
+package dev.tavik.answer;
+
+import dev.tavik.result.WorkingStep;
+import java.util.List;
+
+/** Something that readers see: a heading, a sentence, a table, a command. */
+public sealed interface Block {
+  /** The verdict. */
+  record Strong(String text) implements Block {}
+
+  /** A heading. */
+  record Heading(String text) implements Block {}
+
+  /**
+   * A sentence or several.
+   *
+   * @param text the words
+   * @param manner how it stands
+   */
+  record Paragraph(String text, Manner manner) implements Block {}
+
+  /** How a paragraph stands. */
+  enum Manner {
+    /** From the margin. */
+    PLAIN("", ""),
+    /** A little in. */
+    INDENTED("  ", "  "),
+    /** A little in, further lines more so. */
+    HANGING("  ", "    "),
+    /** As one of several. */
+    ITEM("  - ", "    "),
+    /** As a warning. */
+    WARNING("  ! ", "    "),
+    /** As a condition that is met. */
+    MET("  met        ", "             "),
+    /** As a condition that is not met. */
+    NOT_MET("  NOT MET    ", "             "),
+    /** As a condition that the data can't show. */
+    YOUR_CALL("  your call  ", "             "),
+    /** A little in, as it is, never broken. */
+    UNBROKEN("  ", "");
+
+    private final String first;
+    private final String others;
+
+    Manner(String first, String others) {
+      this.first = first;
+      this.others = others;
+    }
+
+    /** Returns what stands before its first line where there is nothing but text. */
+    public String first() {
+      return first;
+    }
+
+    /** Returns what stands before its other lines. */
+    public String others() {
+      return others;
+    }
+  }
+
+  /** A table; headed where one of its columns has a heading. */
+  record Table(List<Column> columns, List<List<Value>> rows) implements Block {
+    /** Keeps columns and rows. */
+    public Table {
+      columns = List.copyOf(columns);
+      rows = List.copyOf(rows);
+    }
+  }
+
+  /** Cells in rows and columns that have names; it may be wider than a page. */
+  record Grid(List<String> rows, List<String> columns, List<List<Value>> cells) implements Block {
+    /** Keeps names and cells. */
+    public Grid {
+      rows = List.copyOf(rows);
+      columns = List.copyOf(columns);
+      cells = List.copyOf(cells);
+    }
+  }
+
+  /** Something to type. */
+  record Command(String why, String line) implements Block {}
+
+  /** A command below others of its kind, never left out. */
+  record CommandLine(String line) implements Block {}
+
+  /** Steps of a calculation by hand. */
+  record Steps(List<WorkingStep> steps) implements Block {
+    /** Keeps the steps. */
+    public Steps {
+      steps = List.copyOf(steps);
+    }
+  }
+
+  /** An empty line. */
+  record Gap() implements Block {}
+
+  /** Makes a sentence that stands a little in. */
+  static Block paragraph(String text) {
+    return new Paragraph(text, Manner.INDENTED);
+  }
+
+  /** Makes a sentence. */
+  static Block paragraph(String text, Manner manner) {
+    return new Paragraph(text, manner);
+  }
+
+  /** Makes a heading. */
+  static Block heading(String text) {
+    return new Heading(text);
+  }
+}

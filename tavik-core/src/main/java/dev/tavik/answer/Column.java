@@ -1,0 +1,57 @@
+package dev.tavik.answer;
+
+/**
+ * A column of a table.
+ *
+ * @param key the key of its figures; empty where they are for readers only
+ * @param heading the heading that readers see, which may be blank; empty and hidden are not the
+ *     same
+ * @param align how its cells stand
+ * @param show whether readers see it
+ */
+public record Column(String key, String heading, Align align, Show show) {
+  /** Whether readers see a column. */
+  public enum Show {
+    /** They do. */
+    YES,
+    /** Where the table is narrow enough for it. */
+    IF_IT_FITS,
+    /** Its figures are for machines only. */
+    NO
+  }
+
+  /** Makes a column of words without a heading, for readers. */
+  public static Column words() {
+    return words("");
+  }
+
+  /** Makes a column of words for readers. */
+  public static Column words(String heading) {
+    return new Column("", heading, Align.LEFT, Show.YES);
+  }
+
+  /** Makes a column of counts for readers. */
+  public static Column counts(String heading) {
+    return new Column("", heading, Align.RIGHT, Show.YES);
+  }
+
+  /** Makes a column of numbers for readers. */
+  public static Column numbers(String heading) {
+    return new Column("", heading, Align.POINT, Show.YES);
+  }
+
+  /** Makes a column for machines only. */
+  public static Column hidden(String key) {
+    return new Column(key, "", Align.LEFT, Show.NO);
+  }
+
+  /** Returns this column with a key for machines. */
+  public Column keyed(String name) {
+    return new Column(name, heading, align, show);
+  }
+
+  /** Returns this column, left out where the table would be too wide. */
+  public Column ifItFits() {
+    return new Column(key, heading, align, Show.IF_IT_FITS);
+  }
+}

@@ -1,0 +1,29 @@
+package dev.tavik.answer;
+
+import dev.tavik.result.Estimate;
+import java.util.List;
+
+/** Estimates; readers see them in tables and sentences of their own. */
+public record Estimates(List<Estimate> all) implements Finding {
+  /** Keeps the estimates. */
+  public Estimates {
+    all = List.copyOf(all);
+  }
+
+  @Override
+  public String key() {
+    return "estimates";
+  }
+
+  @Override
+  public Value figures() {
+    return Value.list(
+        all,
+        each ->
+            Value.fields()
+                .with("quantity", each.quantity().id())
+                .with("label", each.label())
+                .with("value", each.value())
+                .with("standardError", each.standardError()));
+  }
+}

@@ -1,0 +1,159 @@
+package dev.tavik.answer;
+
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Puts what readers see of an answer in order: verdict, findings, conditions, cautions, working.
+ */
+final class Page {
+  private final Answer answer;
+  private final Detail detail;
+  private final boolean cut;
+  private final List<Block> blocks = new ArrayList<>();
+
+  Page(Answer answer, Detail detail) {
+    this.answer = answer;
+    this.detail = detail;
+    this.cut =
+        detail == Detail.FINDINGS
+            && answer.findings().stream().anyMatch(each -> each.depth() == Depth.CUT);
+  }
+
+  List<Block> blocks() {
+    if (answer.find(Failure.class).isEmpty()) {
+      blocks.add(new Block.Strong(answer.verdict().sentence()));
+    }
+    answer.findings().stream()
+        .filter(each -> !each.last() && wanted(each.depth()))
+        .forEach(each -> blocks.addAll(each.reading()));
+    if (!answer.verdict().grounds().isEmpty()) {
+      blocks.add(new Block.Gap());
+      blocks.add(Block.paragraph(answer.verdict().grounds(), Block.Manner.PLAIN));
+    }
+    conditions();
+    cautions();
+    if (detail == Detail.WORKING) {
+      working();
+    }
+    drawn(answer);
+    answer.parts().forEach(this::drawn);
+    return blocks;
+  }
+
+  private boolean wanted(Depth depth) {
+    return switch (depth) {
+      case ALWAYS -> true;
+      case CUT -> cut;
+      case WHOLE -> !cut;
+      case WORKING -> detail == Detail.WORKING;
+    };
+  }
+
+  private void conditions() {
+    if (answer.conditions().isEmpty()) {
+      return;
+    }
+    blocks.add(Block.heading("Taken for granted"));
+    List<Condition> failed =
+        answer.conditions().stream()
+            .filter(each -> each.state() == Condition.State.NOT_MET)
+            .toList();
+    boolean summed = cut && failed.size() > 1;
+    if (summed) {
+      Condition first = failed.get(0);
+      add(
+          new Condition(
+              first.name(),
+              first.state(),
+              String.format(
+                  Locale.ROOT,
+                  "%s; likewise for %s more",
+                  first.detail(),
+                  Figures.count(failed.size() - 1))));
+    }
+    answer.conditions().stream()
+        .filter(each -> !(summed && each.state() == Condition.State.NOT_MET))
+        .forEach(this::add);
+  }
+
+  private void add(Condition condition) {
+    blocks.add(
+        Block.paragraph(
+            condition.name() + ": " + condition.detail() + ".",
+            switch (condition.state()) {
+              case MET -> Block.Manner.MET;
+              case NOT_MET -> Block.Manner.NOT_MET;
+              case NOT_IN_THE_DATA -> Block.Manner.YOUR_CALL;
+            }));
+  }
+
+  private void cautions() {
+    List<Caution> cautions = new ArrayList<>(answer.cautions());
+    cautions.addAll(ofParts());
+    if (!cautions.isEmpty()) {
+      blocks.add(Block.heading("Be careful"));
+      cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
+    }
+  }
+
+  /** Sums up the cautions of many parts, one of each code with the number of the others. */
+  private List<Caution> ofParts() {
+    Map<Caution.Code, List<Caution>> byCode = new LinkedHashMap<>();
+    for (Finding finding : answer.findings()) {
+      if (finding instanceof Parts parts) {
+        for (int i = 0; i < parts.answers().size(); i++) {
+          for (Caution each : parts.answers().get(i).cautions()) {
+            byCode
+                .computeIfAbsent(each.code(), key -> new ArrayList<>())
+                .add(new Caution(each.code(), parts.names().get(i) + ": " + each.message()));
+          }
+        }
+      }
+    }
+    List<Caution> shown = new ArrayList<>();
+    byCode.forEach(
+        (code, cautions) -> {
+          int others = cautions.size() - 1;
+          if (!cut || others == 0) {
+            shown.addAll(cautions);
+          } else {
+            shown.add(
+                new Caution(
+                    code,
+                    String.format(
+                        Locale.ROOT,
+                        "%s (And the like of %s %s.)",
+                        cautions.get(0).message(),
+                        Figures.count(others),
+                        others == 1 ? "other" : "others")));
+          }
+        });
+    return shown;
+  }
+
+  private void working() {
+    answer.findings().stream()
+        .filter(each -> each.last() && !(each instanceof Drawn))
+        .forEach(each -> blocks.addAll(each.reading()));
+    for (Finding finding : answer.findings()) {
+      if (finding instanceof Parts parts) {
+        for (int i = 0; i < parts.answers().size(); i++) {
+          Answer part = parts.answers().get(i);
+          blocks.add(Block.heading(parts.names().get(i)));
+          part.find(Workings.class).ifPresent(each -> blocks.addAll(each.reading()));
+        }
+      }
+    }
+  }
+
+  private void drawn(Answer of) {
+    of.find(Drawn.class).ifPresent(each -> blocks.addAll(each.reading()));
+  }
+}

@@ -1,0 +1,158 @@
+package dev.tavik.answer;
+
+import dev.tavik.bayes.Evidence;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** The Bayesian view: how much likelier the data are under one claim, and what to believe then. */
+public final class Posterior implements Finding {
+  private final String title;
+  private final double logBayesFactor;
+  private final String conclusion;
+  private final Value.Fields fields;
+  private final List<Belief> beliefs = new ArrayList<>();
+  private final List<Value> beliefFigures = new ArrayList<>();
+  private @Nullable Double above;
+  private @Nullable Double inside;
+  private List<Double> sequence = List.of();
+  private String alternative = "the alternative";
+  private String none = "the null";
+
+  private Posterior(String title, Value.Fields before, double logBayesFactor, String conclusion) {
+    this.title = title;
+    this.logBayesFactor = logBayesFactor;
+    this.conclusion = conclusion;
+    double times = Math.exp(Math.abs(logBayesFactor));
+    this.fields =
+        before
+            .with("logBayesFactor", logBayesFactor)
+            .with("bayesFactor", times)
+            .with("inverse", Math.exp(-Math.abs(logBayesFactor)))
+            .with("favours", favours())
+            .with("evidence", Evidence.of(logBayesFactor).words());
+  }
+
+  /**
+   * Begins a view.
+   *
+   * @param title the heading, with the prior in words
+   * @param before the prior, and what else comes before the factor
+   * @param logBayesFactor the natural logarithm of the Bayes factor, alternative over null
+   * @param conclusion the factor in words
+   */
+  public static Posterior of(
+      String title, Value.Fields before, double logBayesFactor, String conclusion) {
+    return new Posterior(title, before, logBayesFactor, conclusion);
+  }
+
+  /** Says in words what is held against what. */
+  public Posterior between(String alternativeInWords, String noneInWords) {
+    alternative = alternativeInWords;
+    none = noneInWords;
+    return this;
+  }
+
+  /** Returns the alternative in words. */
+  public String alternative() {
+    return alternative;
+  }
+
+  /** Returns the null in words. */
+  public String none() {
+    return none;
+  }
+
+  /** Adds a belief. */
+  public Posterior belief(Belief belief) {
+    return belief(belief, null, null);
+  }
+
+  /** Adds a belief that may be truncated to the alternative, and has a mode. */
+  public Posterior belief(Belief belief, @Nullable Boolean truncated, @Nullable Double mode) {
+    beliefs.add(belief);
+    beliefFigures.add(belief.figures(truncated, mode));
+    fields.with("posterior", new Value.Listing(beliefFigures));
+    return this;
+  }
+
+  /** Adds the probability that the rate is above the null value, or the first above the second. */
+  public Posterior above(double probability) {
+    above = probability;
+    fields.with("probabilityAbove", probability);
+    return this;
+  }
+
+  /** Adds the probability of a region. */
+  public Posterior inside(double low, double high, double probability) {
+    inside = probability;
+    fields.with("region", Value.numbers(List.of(low, high))).with("probabilityInside", probability);
+    return this;
+  }
+
+  /** Adds the factor's logarithm after each observation. */
+  public Posterior sequence(List<Double> logs) {
+    sequence = List.copyOf(logs);
+    fields.with("sequence", Value.numbers(sequence));
+    return this;
+  }
+
+  /** Adds further figures. */
+  public Posterior with(String name, Value value) {
+    fields.with(name, value);
+    return this;
+  }
+
+  /** Returns the natural logarithm of the Bayes factor, alternative over null. */
+  public double logBayesFactor() {
+    return logBayesFactor;
+  }
+
+  /** Returns the side that the data favour, {@code null} or {@code alternative}. */
+  public String favours() {
+    return logBayesFactor < 0 ? "null" : "alternative";
+  }
+
+  /** Returns the factor in words. */
+  public String conclusion() {
+    return conclusion;
+  }
+
+  /** Returns what to believe of each quantity. */
+  public List<Belief> beliefs() {
+    return List.copyOf(beliefs);
+  }
+
+  /** Returns the probability of being above the null value, or of the first above the second. */
+  public OptionalDouble above() {
+    return above == null ? OptionalDouble.empty() : OptionalDouble.of(above);
+  }
+
+  /** Returns the probability of the region that was asked about. */
+  public Optional<Double> inside() {
+    return Optional.ofNullable(inside);
+  }
+
+  /** Returns the factor's logarithm after each observation; empty unless it was followed. */
+  public List<Double> sequence() {
+    return sequence;
+  }
+
+  @Override
+  public String key() {
+    return "bayes";
+  }
+
+  @Override
+  public Value figures() {
+    Value.Fields all = Value.fields().and(fields);
+    return all.with("conclusion", conclusion);
+  }
+
+  @Override
+  public List<Block> reading() {
+    return title.isEmpty() ? List.of() : List.of(Block.heading(title), Block.paragraph(conclusion));
+  }
+}

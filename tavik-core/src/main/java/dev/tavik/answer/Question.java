@@ -1,0 +1,13 @@
+package dev.tavik.answer;
+
+/** Asks about counts, a plan or a method; immutable, and asked as often as one likes. */
+@FunctionalInterface
+public interface Question {
+  /**
+   * Works out the answer.
+   *
+   * @return the answer; the same for the same question
+   * @throws IllegalArgumentException if it can't be asked like this
+   */
+  Answer ask();
+}

@@ -1,0 +1,291 @@
+package dev.tavik.answer;
+
+import dev.tavik.result.Figures;
+import dev.tavik.result.Quantity;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A figure, with its digits for readers and all of them for machines. The kind of value decides
+ * both; a format asks for {@link #text} or for {@link #bare}.
+ */
+public sealed interface Value {
+  /** Returns the value as a reader wants it, rounded. */
+  String text();
+
+  /**
+   * Returns the value as a machine wants it.
+   *
+   * @return a Long, a Double (always finite), a String, a Boolean, a {@code List<Value>}, a {@code
+   *     Map<String, Value>} in order; null for what doesn't exist or has no limit
+   */
+  @Nullable Object bare();
+
+  /** How a share is rounded. */
+  enum Share {
+    /** Four digits, more beside 100 %. */
+    FINE(Figures::finePercent),
+    /** One decimal, more for what is small. */
+    PLAIN(Figures::percent),
+    /** As it was stated, all of its digits. */
+    STATED(Figures::exactPercent),
+    /** As a rate that was planned with. */
+    RATE(Figures::rate),
+    /** As a chance, such as power. */
+    CHANCE(Figures::chance),
+    /** As a probability between 0 and 1 that is told from its ends. */
+    PROBABILITY(Probability::text);
+
+    private final Function<Double, String> rounding;
+
+    Share(Function<Double, String> rounding) {
+      this.rounding = rounding;
+    }
+
+    /** Rounds a share. */
+    public Value of(double share) {
+      return new Real(share, () -> rounding.apply(share));
+    }
+  }
+
+  /** A whole number. */
+  record Count(long count) implements Value {
+    @Override
+    public String text() {
+      return Figures.count(count);
+    }
+
+    @Override
+    public Object bare() {
+      return count;
+    }
+  }
+
+  /** A number with its digits for readers. */
+  record Real(double value, Text rounded) implements Value {
+    /** Writes a number when it is asked for. */
+    @FunctionalInterface
+    public interface Text {
+      /** Returns the number as readers see it. */
+      String written();
+    }
+
+    @Override
+    public String text() {
+      return rounded.written();
+    }
+
+    @Override
+    public @Nullable Object bare() {
+      return Double.isFinite(value) ? value : null;
+    }
+  }
+
+  /** Words. */
+  record Words(String text) implements Value {
+    @Override
+    public Object bare() {
+      return text;
+    }
+  }
+
+  /** True or false. */
+  record Flag(boolean flag) implements Value {
+    @Override
+    public String text() {
+      return String.valueOf(flag);
+    }
+
+    @Override
+    public Object bare() {
+      return flag;
+    }
+  }
+
+  /** What doesn't exist, with what readers see in its place. */
+  record None(String text) implements Value {
+    @Override
+    public @Nullable Object bare() {
+      return null;
+    }
+  }
+
+  /** Several values in order. */
+  record Listing(List<Value> values) implements Value {
+    /** Keeps the values. */
+    public Listing {
+      values = List.copyOf(values);
+    }
+
+    @Override
+    public String text() {
+      return String.join(", ", values.stream().map(Value::text).toList());
+    }
+
+    @Override
+    public Object bare() {
+      return values;
+    }
+  }
+
+  /** Values under keys, in order. */
+  final class Fields implements Value {
+    private final Map<String, Value> fields = new LinkedHashMap<>();
+
+    private Fields() {}
+
+    /** Adds a value. */
+    public Fields with(String key, @Nullable Value value) {
+      fields.put(key, value == null ? none() : value);
+      return this;
+    }
+
+    /** Adds words. */
+    public Fields with(String key, @Nullable String words) {
+      return with(key, words == null ? none() : new Words(words));
+    }
+
+    /** Adds a number, none where it is not finite. */
+    public Fields with(String key, double number) {
+      return with(key, number(number));
+    }
+
+    /** Adds a number, which may be absent. */
+    public Fields with(String key, @Nullable Double number) {
+      return with(key, number == null ? none() : number(number));
+    }
+
+    /** Adds a whole number. */
+    public Fields with(String key, long count) {
+      return with(key, new Count(count));
+    }
+
+    /** Adds a whole number, which may be absent. */
+    public Fields with(String key, @Nullable Long count) {
+      return with(key, count == null ? none() : new Count(count));
+    }
+
+    /** Adds true or false. */
+    public Fields with(String key, boolean flag) {
+      return with(key, new Flag(flag));
+    }
+
+    /** Adds true or false, which may be absent. */
+    public Fields with(String key, @Nullable Boolean flag) {
+      return with(key, flag == null ? none() : new Flag(flag));
+    }
+
+    /** Adds all fields of another. */
+    public Fields and(Fields others) {
+      fields.putAll(others.fields);
+      return this;
+    }
+
+    @Override
+    public String text() {
+      return String.join(", ", fields.values().stream().map(Value::text).toList());
+    }
+
+    @Override
+    public Map<String, Value> bare() {
+      return java.util.Collections.unmodifiableMap(fields);
+    }
+  }
+
+  /** Makes empty fields. */
+  static Fields fields() {
+    return new Fields();
+  }
+
+  /** Makes a list of words. */
+  static Value words(List<String> words) {
+    return list(words, Words::new);
+  }
+
+  /** Makes a list of numbers, written as they are. */
+  static Value numbers(List<Double> numbers) {
+    return list(numbers, Value::number);
+  }
+
+  /** Makes a list of whole numbers. */
+  static Value counts(List<Long> counts) {
+    return list(counts, Count::new);
+  }
+
+  /** Makes a list. */
+  static <T> Value list(List<T> each, Function<? super T, ? extends Value> value) {
+    List<Value> values = new ArrayList<>(each.size());
+    each.forEach(one -> values.add(value.apply(one)));
+    return new Listing(values);
+  }
+
+  /** Makes a number that readers see with all of its digits. */
+  static Value number(double number) {
+    return new Real(number, () -> Figures.plain(number));
+  }
+
+  /** Makes a number of so many significant digits; undefined and infinite ones are said. */
+  static Value significant(double number, int digits) {
+    return new Real(
+        number,
+        () ->
+            Double.isNaN(number)
+                ? "undefined"
+                : Double.isInfinite(number) ? "infinite" : Figures.significant(number, digits));
+  }
+
+  /** Makes a number of at most so many digits, no zero at its end. */
+  static Value upTo(double number, int digits) {
+    return new Real(number, () -> Figures.upTo(number, digits));
+  }
+
+  /** Makes a number of two decimals, as residuals have. */
+  static Value twoDecimals(double number, String mark) {
+    return new Real(
+        number, () -> (number == 0 ? "0" : String.format(Locale.ROOT, "%.2f", number)) + mark);
+  }
+
+  /** Makes a difference of proportions in points, to four digits. */
+  static Value points(double difference) {
+    return new Real(difference, () -> Figures.significant(100 * difference, 4));
+  }
+
+  /** Makes an estimate or a limit of a quantity, with the digits and units that it has. */
+  static Value of(Quantity quantity, double value) {
+    return new Real(value, () -> inUnits(quantity, value));
+  }
+
+  private static String inUnits(Quantity quantity, double value) {
+    if (Double.isNaN(value)) {
+      return "none";
+    }
+    if (Double.isInfinite(value)) {
+      return "no limit";
+    }
+    return switch (quantity) {
+      case PROPORTION, SHARE -> Figures.finePercent(value);
+      case DIFFERENCE -> Figures.significant(100 * value, 4);
+      default -> value == 0 ? "0" : Figures.significant(value, 4);
+    };
+  }
+
+  /** Makes a p-value from its decimal logarithm. */
+  static Value p(double log10PValue) {
+    return new Real(Math.pow(10, log10PValue), () -> Figures.pValue(log10PValue));
+  }
+
+  /** Makes what doesn't exist, blank to readers. */
+  static Value none() {
+    return new None("");
+  }
+
+  /** Makes what doesn't exist, with what readers see in its place. */
+  static Value none(String shown) {
+    return new None(shown);
+  }
+}

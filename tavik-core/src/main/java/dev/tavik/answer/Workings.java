@@ -1,0 +1,69 @@
+package dev.tavik.answer;
+
+import dev.tavik.result.Working;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Calculations by hand. */
+public record Workings(List<Working> all) implements Finding {
+  /** Keeps the calculations. */
+  public Workings {
+    all = List.copyOf(all);
+  }
+
+  @Override
+  public String key() {
+    return "working";
+  }
+
+  @Override
+  public Depth depth() {
+    return Depth.WORKING;
+  }
+
+  @Override
+  public boolean last() {
+    return true;
+  }
+
+  @Override
+  public Value figures() {
+    return Value.list(
+        all,
+        working ->
+            Value.fields()
+                .with("method", working.method().id())
+                .with(
+                    "steps",
+                    Value.list(
+                        working.steps(),
+                        step ->
+                            Value.fields()
+                                .with("name", step.name())
+                                .with("symbol", step.symbol())
+                                .with("formula", step.formula())
+                                .with("substituted", step.substituted())
+                                .with("value", step.value())
+                                .with("reason", step.reason()))));
+  }
+
+  @Override
+  public List<Block> reading() {
+    List<Block> blocks = new ArrayList<>();
+    if (all.isEmpty()) {
+      blocks.add(Block.heading("Working"));
+      blocks.add(
+          Block.paragraph(
+              "None of these methods has a closed form to be done by hand; z tests and closed-form"
+                  + " intervals have."));
+    }
+    for (Working working : all) {
+      blocks.add(Block.heading("Working: " + working.title()));
+      blocks.add(
+          Block.paragraph(
+              working.symbols() + ". Values are shown to ten digits and carried on unrounded."));
+      blocks.add(new Block.Steps(working.steps()));
+    }
+    return blocks;
+  }
+}

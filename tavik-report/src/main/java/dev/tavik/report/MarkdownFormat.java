@@ -1,0 +1,139 @@
+package dev.tavik.report;
+
+import dev.tavik.answer.Align;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Value;
+import dev.tavik.result.WorkingStep;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Markdown with tables, as most readers of it show. */
+final class MarkdownFormat implements Format {
+  private static final Pattern SPECIAL = Pattern.compile("[\\\\`*_{}\\[\\]<>#|~&$!]");
+  private static final Pattern MARKS_A_LIST = Pattern.compile("^(\\d+)?([-+.)])(?= )");
+
+  @Override
+  public String write(String title, List<Block> blocks, Value.Fields figures) {
+    StringBuilder text = new StringBuilder();
+    boolean list = false;
+    for (Block block : blocks) {
+      String written = written(block);
+      boolean item = written.startsWith("- ");
+      if (!written.isEmpty()) {
+        text.append(text.isEmpty() || (item && list) ? "" : "\n").append(written).append('\n');
+        list = item;
+      }
+    }
+    return text.toString();
+  }
+
+  private static String written(Block block) {
+    if (block instanceof Block.Strong strong) {
+      return "**" + plain(strong.text()) + "**";
+    }
+    if (block instanceof Block.Heading heading) {
+      return "## " + plain(heading.text());
+    }
+    if (block instanceof Block.Paragraph paragraph) {
+      return paragraph(paragraph);
+    }
+    if (block instanceof Block.Table table) {
+      return table(table);
+    }
+    if (block instanceof Block.Grid grid) {
+      return grid(grid);
+    }
+    if (block instanceof Block.Command command) {
+      return plain(command.why()) + ":\n\n" + code(command.line());
+    }
+    if (block instanceof Block.CommandLine command) {
+      return code(command.line());
+    }
+    return block instanceof Block.Steps steps ? steps(steps) : "";
+  }
+
+  private static String paragraph(Block.Paragraph paragraph) {
+    String text = plain(paragraph.text());
+    return switch (paragraph.manner()) {
+      case ITEM, WARNING -> "- " + text;
+      case MET -> "- met: " + text;
+      case NOT_MET -> "- **not met**: " + text;
+      case YOUR_CALL -> "- your call: " + text;
+      case UNBROKEN -> code(paragraph.text());
+      case PLAIN, INDENTED, HANGING -> text;
+    };
+  }
+
+  private static String code(String line) {
+    return "```\n" + Visible.of(line).replace("```", "`\u200b``") + "\n```";
+  }
+
+  private static String table(Block.Table table) {
+    List<String> headings =
+        table.columns().stream().map(column -> plain(column.heading())).toList();
+    List<Align> aligns = table.columns().stream().map(Column::align).toList();
+    List<List<String>> rows =
+        table.rows().stream()
+            .map(row -> row.stream().map(value -> plain(value.text())).toList())
+            .toList();
+    return rows(headings, aligns, rows);
+  }
+
+  private static String grid(Block.Grid grid) {
+    List<String> headings = new ArrayList<>(List.of(""));
+    List<Align> aligns = new ArrayList<>(List.of(Align.LEFT));
+    for (String column : grid.columns()) {
+      headings.add(plain(column));
+      aligns.add(Align.RIGHT);
+    }
+    List<List<String>> rows = new ArrayList<>();
+    for (int i = 0; i < grid.rows().size(); i++) {
+      List<String> row = new ArrayList<>(List.of(plain(grid.rows().get(i))));
+      grid.cells().get(i).forEach(value -> row.add(plain(value.text())));
+      rows.add(row);
+    }
+    return rows(headings, aligns, rows);
+  }
+
+  private static String rows(List<String> headings, List<Align> aligns, List<List<String>> rows) {
+    List<String> lines = new ArrayList<>();
+    lines.add(line(headings));
+    lines.add(line(aligns.stream().map(each -> each == Align.LEFT ? "---" : "---:").toList()));
+    rows.forEach(row -> lines.add(line(row)));
+    return String.join("\n", lines);
+  }
+
+  private static String line(List<String> cells) {
+    return "| " + String.join(" | ", cells) + " |";
+  }
+
+  private static String steps(Block.Steps steps) {
+    List<String> lines = new ArrayList<>();
+    int number = 1;
+    for (WorkingStep step : steps.steps()) {
+      String symbol = step.symbol().isEmpty() ? "" : plain(step.symbol()) + " = ";
+      lines.add(
+          number
+              + ". "
+              + plain(step.name())
+              + ": "
+              + symbol
+              + plain(step.formula())
+              + " = "
+              + plain(step.substituted())
+              + " = "
+              + plain(step.value())
+              + (step.reason().isEmpty() ? "" : ". " + plain(step.reason())));
+      number++;
+    }
+    return String.join("\n", lines);
+  }
+
+  /** Text in which nothing is taken for markup. */
+  private static String plain(String text) {
+    String escaped = SPECIAL.matcher(Visible.of(text.strip())).replaceAll("\\\\$0");
+    return MARKS_A_LIST.matcher(escaped).replaceFirst("$1\\\\$2");
+  }
+}
