@@ -1,6 +1,7 @@
 package dev.tavik.chart;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Failure;
 import dev.tavik.study.CrossQuestion;
 import java.util.Arrays;
 import java.util.List;
@@ -133,6 +134,9 @@ public enum Chart {
    * @throws IllegalArgumentException if the answer has nothing of the kind to draw
    */
   public Picture of(Answer answer) {
+    if (answer.find(Failure.class).isPresent()) {
+      throw new IllegalArgumentException("there is nothing to draw: " + answer.verdict().text());
+    }
     return drawing.apply(answer);
   }
 

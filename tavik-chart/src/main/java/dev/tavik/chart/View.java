@@ -45,7 +45,7 @@ record View<Q extends Question>(Q question, Answer answer) {
 
   /** Returns the test that the verdict rests on. */
   TestResult preferredTest() {
-    return answer.test(test());
+    return answer.test();
   }
 
   /** Returns the parts of an answer, each with its question. */

@@ -91,7 +91,7 @@ class AnswersInWordsTest {
         "rate 3/20 --against 5%x | 2 | --against",
         "rate --data '' --outcome x --success y --against 5% | 3 | got an empty one",
         "rate --data demo/firing-log.csv --outcome grade --success craked --against 5% | 3 | cracked",
-        "weigh rate --n 30000 --p 10% | 2 | from 1 to 20000",
+        "assess rate --n 30000 --p 10% | 2 | from 1 to 20000",
         "compare --data demo/firing-log.csv --outcome grade --success cracked --group date | 0 |",
         "shares ash=5 --against 1 | 2 | at least two"
       })

@@ -104,14 +104,16 @@ class BayesCommandTest {
   @Test
   void thePictureExplainsTheRatioOfHeights() throws IOException {
     Path chart = folder.resolve("belief.svg");
-    CommandLine drawn = CommandLine.shell(NORTH + " --bayes --bayes-chart " + chart);
+    CommandLine drawn = CommandLine.shell(NORTH + " --bayes --chart belief=" + chart);
     assertThat(drawn.status()).as(drawn.err()).isZero();
     assertThat(Files.readString(chart))
         .contains(
             "the heights at 5% are in a ratio of 15.1: the two-sided Bayes factor, for the null")
         .contains(
             "directional: 1.20, for the alternative", "posterior there 15.1", "prior there 1.00");
-    assertThat(CommandLine.shell(NORTH + " --bayes-chart " + chart).err()).contains("--bayes");
+    // A picture of a view asks for the view by itself.
+    assertThat(CommandLine.shell(NORTH + " --chart belief=" + chart).out())
+        .contains("Bayesian view, prior Beta(1, 1)");
   }
 
   private static final String KILNS = "compare North=14/400 South=31/410";
@@ -232,7 +234,7 @@ class BayesCommandTest {
   @Test
   void everyPictureSaysWhatItShows() throws IOException {
     Path chart = folder.resolve("chart.svg");
-    CommandLine.shell(COBALT + " --sequence --sequence-chart " + chart);
+    CommandLine.shell(COBALT + " --sequence --chart sequence=" + chart);
     assertThat(Files.readString(chart))
         .contains(
             "the Bayes factor after each of 246 observations",
@@ -241,17 +243,17 @@ class BayesCommandTest {
             "bare mention",
             "positive");
     Path second = folder.resolve("second.svg");
-    CommandLine.shell(COBALT + " --bayes --sensitivity-chart " + second);
+    CommandLine.shell(COBALT + " --bayes --chart priors=" + second);
     assertThat(Files.readString(second))
         .contains("does the Bayes factor depend on the prior?", "the null value 8%", "Beta(1, 1)");
     Path third = folder.resolve("third.svg");
-    CommandLine.shell(KILNS + " --region 3% --bayes-chart " + third);
+    CommandLine.shell(KILNS + " --region 3% --chart belief=" + third);
     assertThat(Files.readString(third))
         .contains("no difference", "as good as none: probability", "North minus South, in points");
     Path fourth = folder.resolve("fourth.svg");
-    CommandLine.shell(KILNS + " --bayes --sensitivity-chart " + fourth);
+    CommandLine.shell(KILNS + " --bayes --chart priors=" + fourth);
     assertThat(Files.readString(fourth)).contains("the common rate 5.7%", "for different rates");
-    assertThat(CommandLine.shell(NORTH + " --sequence-chart " + folder.resolve("x.svg")).err())
+    assertThat(CommandLine.shell(NORTH + " --chart sequence=" + folder.resolve("x.svg")).err())
         .contains("--sequence");
   }
 
@@ -274,7 +276,7 @@ class BayesCommandTest {
     assertThat(bayes.toString()).doesNotContain("NaN");
     if (line.startsWith("rate") || line.startsWith("compare")) {
       Path chart = folder.resolve("far.svg");
-      CommandLine drawn = CommandLine.shell(line + " --bayes --sensitivity-chart " + chart);
+      CommandLine drawn = CommandLine.shell(line + " --bayes --chart priors=" + chart);
       assertThat(drawn.status()).as(drawn.err()).isZero();
     }
   }

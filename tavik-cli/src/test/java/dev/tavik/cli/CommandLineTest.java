@@ -148,11 +148,11 @@ class CommandLineTest {
             new String[] {"2", SCRAP + " --group grade", "must be different columns"},
             new String[] {"2", SCRAP + " --where kiln", "must be COLUMN=VALUE"},
             new String[] {"2", SCRAP + " --missing keep", "drop, level, fail"},
-            new String[] {"2", SCRAP + " --out answer.doc", "must end in .txt or .json"},
+            new String[] {"2", SCRAP + " --out answer.doc", "must end in .txt or .md"},
             new String[] {"2", SCRAP + " --json --out answer.txt", "contradict one another"},
             new String[] {"2", SCRAP + " --out none/answer.txt", "there is no folder"},
             new String[] {"2", SCRAP + " --chart rates.pdf", "must end in .png or .svg"},
-            new String[] {"2", SCRAP + " --chart a.png --null-chart a.png", "different files"},
+            new String[] {"2", SCRAP + " --chart a.png --chart null=a.png", "different files"},
             new String[] {
               "2", "look --against 5% --data demo/firing-log.csv", "no option --against"
             },
@@ -247,6 +247,7 @@ class CommandLineTest {
             "conditions",
             "cautions",
             "working",
+            "lookUp",
             "conclusion");
     assertThat(answer.at("/hypothesis"))
         .isEqualTo(
@@ -336,7 +337,7 @@ class CommandLineTest {
           {"--lot many", "--lot must be a whole number of units"},
           {"--lot 500 --tests wald", "tests must be among score, exact"},
           {"--lot 500 --working", "for trials without end"},
-          {"--lot 500 --null-chart a.png", "for trials without end"}
+          {"--lot 500 --chart null=a.png", "for trials without end"}
         }) {
       CommandLine refused = CommandLine.shell("rate 2/60 --against 5% " + each[0]);
       assertThat(refused.status()).as(each[0]).isEqualTo(ExitStatus.USAGE);
@@ -450,7 +451,7 @@ class CommandLineTest {
         .contains("question 3: there is no key 'outcom'; did you mean outcome?");
     assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
     assertThat(answers.at("/4/error/message").asText())
-        .contains("ask must be rate, compare, shares, cross, plan, tail or weigh, got 'guess'");
+        .contains("ask must be rate, compare, shares, cross, plan, tail or assess, got 'guess'");
     assertThat(answers.at("/6/error/message").asText()).contains("did you mean 5%?");
     assertThat(CommandLine.shell("run " + study).out())
         .contains("3. typo")

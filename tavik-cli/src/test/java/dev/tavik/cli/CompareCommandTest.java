@@ -180,6 +180,7 @@ class CompareCommandTest {
             "conditions",
             "cautions",
             "working",
+            "lookUp",
             "conclusion");
     assertThat(answer.at("/input/order").asText()).isEqualTo("North minus South");
     assertThat(answer.at("/input/first/tally").asText()).isEqualTo("14/400");
@@ -272,9 +273,9 @@ class CompareCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "compare A=0/5 B=0/5 --null-chart a.png|nothing to draw",
-        "compare A=1/5 B=2/5 --tests score --null-chart a.png|needs z-pooled or fisher",
-        "compare --paired --cells '1 0; 0 4' --null-chart a.png|no pair is discordant"
+        "compare A=0/5 B=0/5 --chart null=a.png|nothing to draw",
+        "compare A=1/5 B=2/5 --tests score --chart null=a.png|needs z-pooled or fisher",
+        "compare --paired --cells '1 0; 0 4' --chart null=a.png|no pair is discordant"
       })
   void aPictureThatCantBeDrawnCostsThePictureOnly(String line, String why) {
     CommandLine answer = CommandLine.shell(line);
@@ -289,7 +290,7 @@ class CompareCommandTest {
     Path png = folder.resolve("null.png");
     assertThat(
             CommandLine.shell(
-                    "compare North=14/400 South=31/410 --chart " + svg + " --null-chart " + png)
+                    "compare North=14/400 South=31/410 --chart " + svg + " --chart null=" + png)
                 .status())
         .isZero();
     assertThat(text(svg))
@@ -302,9 +303,9 @@ class CompareCommandTest {
     assertThat(ImageIO.read(png.toFile()).getWidth()).isEqualTo(1920);
     CommandLine.shell(KILNS + " --chart " + svg);
     assertThat(text(svg)).contains("Tunnel  29 of 385", "South minus Tunnel", "rejected");
-    CommandLine.shell(INSPECTORS + " --chart " + svg + " --null-chart " + png);
+    CommandLine.shell(INSPECTORS + " --chart " + svg + " --chart null=" + png);
     assertThat(text(svg)).contains("the same 240 units", "tango");
-    CommandLine.shell("compare A=2/9 B=6/8 --null-chart " + svg);
+    CommandLine.shell("compare A=2/9 B=6/8 --chart null=" + svg);
     assertThat(text(svg))
         .contains("how many of all 8 successes fall to A", "hypergeometric", "observed 2");
     CommandLine.shell("compare A=0/9 B=3/8 --intervals all --chart " + svg);
@@ -346,7 +347,7 @@ class CompareCommandTest {
         .contains("equivalent within 8 percentage");
     assertThat(root.at("/answers/4/error/message").asText()).contains("needs two groups");
     assertThat(root.at("/answers/5/error/message").asText())
-        .contains("must be rate, compare, shares, cross, plan, tail or weigh");
+        .contains("must be rate, compare, shares, cross, plan, tail or assess");
     assertThat(root.at("/cautions/0/code").asText()).isEqualTo("many-tests");
     assertThat(CommandLine.run("run", study.toString()).out())
         .contains("4 questions are tested, each at its own alpha");

@@ -387,7 +387,7 @@ class CrossCommandTest {
     Path density = folder.resolve("density.svg");
     CommandLine drawn =
         CommandLine.shell(
-            KILNS + " --chart " + chart + " --mosaic " + mosaic + " --null-chart " + density);
+            KILNS + " --chart " + chart + " --chart mosaic=" + mosaic + " --chart null=" + density);
     assertThat(drawn.status()).as(drawn.err()).isZero();
     assertThat(Files.readString(chart))
         .contains("kiln by grade: shares of each row", "sound 88.1%", "cracked 2.0%, warped 2.0%");
@@ -395,10 +395,10 @@ class CrossCommandTest {
         .contains("sound -3.7", "cracked +3.9", "fewer than expected", "adjusted residuals");
     assertThat(Files.readString(density))
         .contains("chi-square with 6 degrees of freedom", "p = 0.000333");
-    CommandLine.shell(SHIFTS + " --chart " + chart + " --null-chart " + density);
+    CommandLine.shell(SHIFTS + " --chart " + chart + " --chart null=" + density);
     assertThat(Files.readString(chart)).contains("odds of sound, early against late", "in common");
     assertThat(Files.readString(density)).contains("without association within strata");
-    CommandLine.shell(PAIRED + " --null-chart " + density);
+    CommandLine.shell(PAIRED + " --chart null=" + density);
     assertThat(Files.readString(density)).contains("bowker test");
   }
 
@@ -422,7 +422,8 @@ class CrossCommandTest {
 
   @Test
   void aPictureThatCantBeDrawnCostsThePictureOnly() {
-    CommandLine answer = CommandLine.shell("cross --cells '1 2; 3 4' --paired --mosaic m.png");
+    CommandLine answer =
+        CommandLine.shell("cross --cells '1 2; 3 4' --paired --chart mosaic=m.png");
     assertThat(answer.status()).as(answer.err()).isEqualTo(2);
     assertThat(answer.out()).contains("Observed");
     assertThat(answer.err())

@@ -41,7 +41,7 @@ class DocumentationTest {
           String command =
               line.substring(8)
                   .replaceAll(" #.*", "")
-                  .replaceAll("(--[a-z-]*chart|--mosaic) ([a-z]+\\.png)", "$1 " + folder + "/$2");
+                  .replaceAll("(--chart (?:[a-z]+=)?)([a-z]+\\.png)", "$1" + folder + "/$2");
           CommandLine answer = CommandLine.shell(command);
           assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
           assertThat(answer.out()).as(line).isNotBlank();

@@ -52,8 +52,8 @@ class EveryWordTest {
           "plan compare --paired --first-only 4% --second-only 1% --power 80%",
           "plan table --w 0.3 --df 2 --power 80%",
           "plan table --trend 5%,8%,12% --power 80%",
-          "weigh rate --n 40 --p 5%",
-          "weigh compare --n 20,20 --p 20%",
+          "assess rate --n 40 --p 5%",
+          "assess compare --n 20,20 --p 20%",
           "tail normal --value 1.96",
           "tail binomial --n 40 --p 5% --area 5%");
 

@@ -140,7 +140,7 @@ class FarFiguresTest {
         "plan compare --base 99.99% --expect 99.99% --show noninferior --margin 1% --power 90%",
         "plan compare --base 30% --expect 20% --power 80% --method exact --tests"
             + " fisher,boschloo,z-pooled",
-        "weigh compare --n 400,400 --p 5% --tests all --intervals all",
+        "assess compare --n 400,400 --p 5% --tests all --intervals all",
         "rate --planned 1000..100000:1000 --against 5% --expect 3%",
         "tail poisson --mean 1e11 --area 2.5%",
         "tail t --df 0.01 --area 2.5%",
@@ -176,7 +176,7 @@ class FarFiguresTest {
     double chance = Math.pow(0.99, 6) + Math.pow(0.01, 6);
     assertThat(power).isCloseTo(rejects ? chance : 0, within(1e-12));
     double size =
-        json("weigh compare --n 3,3 --p 50%" + more).at("/lines/0/tests/0/rejects").asDouble();
+        json("assess compare --n 3,3 --p 50%" + more).at("/lines/0/tests/0/rejects").asDouble();
     assertThat(size).isCloseTo(rejects ? 2.0 / 64 : 0, within(1e-12));
   }
 }

@@ -148,7 +148,7 @@ class PlanCommandTest {
         "plan table --trend 5%,5%,5% --power 80%|have no trend",
         "plan table --trend 5%,8% --scores 2,1 --power 80%|scores must rise",
         "plan table --df 3 --w 0.2 --power 80% --method exact|isn't offered for tables",
-        "plan table --df 3 --w 0.2 --power 80% --effect-chart x.gif|must end in .png or .svg",
+        "plan table --df 3 --w 0.2 --power 80% --chart effects=x.gif|must end in .png or .svg",
         "plan rate --against 8% --expect 7.9% --power 99% --tests exact|there is no plan: an exact"
             + " search for n ends at 65,536",
         "plan compare --base 30% --expect 29% --power 80% --tests boschloo --n 2000|nothing is left",
@@ -171,7 +171,7 @@ class PlanCommandTest {
       value = {
         "plan rate --half-width 2% --chart x.svg|the picture of power is of a plan for a test",
         "plan rate --against 8% --expect 1%..7%:1% --power 80% --chart x.svg|one to six curves",
-        "plan rate --against 8% --expect 5% --power 80% --tests exact --errors-chart x.svg|of one"
+        "plan rate --against 8% --expect 5% --power 80% --tests exact --chart errors=x.svg|of one"
             + " test by the normal distribution",
       })
   void aPictureThatCantBeDrawnCostsThePictureOnly(String line, String why) {
@@ -245,7 +245,7 @@ class PlanCommandTest {
             String.format(
                 Locale.ROOT,
                 "plan compare --base 8%% --expect 5%%,4.5%% --power 80%% --units tiles --chart %s"
-                    + " --effect-chart %s --errors-chart %s",
+                    + " --chart effects=%s --chart errors=%s",
                 chart,
                 effect,
                 errors));
@@ -266,7 +266,7 @@ class PlanCommandTest {
             "the null, 0 points",
             "what is expected, -3 points",
             "rejected up to ");
-    CommandLine.shell("plan table --df 6 --w 0.2 --power 90% --errors-chart " + errors);
+    CommandLine.shell("plan table --df 6 --w 0.2 --power 90% --chart errors=" + errors);
     assertThat(Files.readString(errors)).contains("rejected from 12.6", "w = 0.2", "chi-square");
     CommandLine.shell("plan rate --against 8% --n 500..700:50 --expect 5% --chart " + chart);
     assertThat(Files.readString(chart)).contains("n = 500, ", ": 5% against 8%");

@@ -286,7 +286,7 @@ final class RandomQuestions {
 
   private List<String> weigh() {
     return chance(2)
-        ? List.of("weigh", "rate", "--n", "" + size(9), "--p", one(RATES))
-        : List.of("weigh", "compare", "--n", "12,17", "--p", one(List.of("5%", "30%")));
+        ? List.of("assess", "rate", "--n", "" + size(9), "--p", one(RATES))
+        : List.of("assess", "compare", "--n", "12,17", "--p", one(List.of("5%", "30%")));
   }
 }

@@ -172,7 +172,7 @@ class SharesCommandTest {
   void picturesShowClaimsAndChiSquare() throws IOException {
     Path shares = folder.resolve("shares.svg");
     Path chi = folder.resolve("chi.svg");
-    assertThat(CommandLine.shell(RETURNS + " --chart " + shares + " --null-chart " + chi).status())
+    assertThat(CommandLine.shell(RETURNS + " --chart " + shares + " --chart null=" + chi).status())
         .isZero();
     assertThat(Files.readString(shares))
         .contains("reason: observed and claimed shares of 291", "33.7%, claimed 25.0%, stands out");

@@ -99,7 +99,7 @@ class SimulationCommandTest {
   void picturesShowDotsOrBars() throws IOException {
     Path chart = folder.resolve("world.svg");
     String drawn =
-        " --seed 7 --simulation-chart " + chart + " --null-chart " + folder.resolve("n.svg");
+        " --seed 7 --chart simulation=" + chart + " --chart null=" + folder.resolve("n.svg");
     CommandLine few = CommandLine.shell("rate 14/400 --against 5% --simulate 300" + drawn);
     assertThat(few.status()).as(few.err()).isZero();
     assertThat(Files.readString(chart))
@@ -114,8 +114,8 @@ class SimulationCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "rate A=1/9 B=2/9 --against 5% --simulate 100 --simulation-chart x.png|one question",
-        "rate 1/9 --against 5% --simulation-chart x.png|needs --simulate"
+        "rate A=1/9 B=2/9 --against 5% --simulate 100 --chart simulation=x.png|one question",
+        "rate 1/9 --against 5% --lot 100 --chart null=x.png|leave the lot out"
       })
   void aPictureThatCantBeDrawnCostsThePictureOnly(String line, String why) {
     CommandLine answer = CommandLine.shell(line);

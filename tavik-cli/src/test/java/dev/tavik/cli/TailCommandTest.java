@@ -54,26 +54,26 @@ class TailCommandTest {
 
   @Test
   void methodsAreWeighed() throws IOException {
-    JsonNode rate = json("weigh rate --n 40 --p 50% --intervals wald --tests score");
+    JsonNode rate = json("assess rate --n 40 --p 50% --intervals wald --tests score");
     assertThat(rate.at("/lines/0/intervals/0/coverage").asDouble()).isCloseTo(0.919, within(5e-4));
-    assertThat(json("weigh rate --n 40 --p 10%..30%:5%").get("lines")).hasSize(5);
-    JsonNode pair = json("weigh compare --n 20 --p 10%,40%").get("lines").get(0);
+    assertThat(json("assess rate --n 40 --p 10%..30%:5%").get("lines")).hasSize(5);
+    JsonNode pair = json("assess compare --n 20 --p 10%,40%").get("lines").get(0);
     assertThat(pair.get("p").toString()).isEqualTo("[0.1,0.4]");
-    assertThat(CommandLine.shell("weigh compare --n 20,30 --p 10%").out())
+    assertThat(CommandLine.shell("assess compare --n 20,30 --p 10%").out())
         .contains("10% and 10%  difference  wald", "their true size", "z-pooled");
     Path chart = folder.resolve("coverage.svg");
-    CommandLine.shell("weigh rate --n 40 --p 20% --intervals wald,wilson --chart " + chart);
+    CommandLine.shell("assess rate --n 40 --p 20% --intervals wald,wilson --chart " + chart);
     assertThat(Files.readString(chart))
         .contains("True coverage of 95% intervals with 40 trials", "wilson (long dashes)");
-    Path study = folder.resolve("weigh.yaml");
-    Files.writeString(study, "questions:\n  - {ask: weigh, for: rate, n: 40, p: 50%}\n");
+    Path study = folder.resolve("assess.yaml");
+    Files.writeString(study, "questions:\n  - {ask: assess, for: rate, n: 40, p: 50%}\n");
     assertThat(json("run " + study).at("/answers/0/lines/0/intervals")).hasSize(3);
   }
 
   @Test
   void aPictureOfTooManyCostsThePictureOnly() {
     CommandLine answer =
-        CommandLine.shell("weigh rate --n 40 --p 5% --intervals all --chart x.png");
+        CommandLine.shell("assess rate --n 40 --p 5% --intervals all --chart x.png");
     assertThat(answer.status()).isEqualTo(2);
     assertThat(answer.out()).contains("wilson");
     assertThat(answer.err()).contains("x.png is not drawn: ", "one to five intervals");
@@ -83,13 +83,13 @@ class TailCommandTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "weigh rate --p 5%|--n must be the size",
-        "weigh rate --n 40|--p must give the true rates",
-        "weigh cross --n 40 --p 5%|weighed for rate or compare",
-        "weigh rate --n 40,50 --p 5%|--n must be one number",
-        "weigh rate --n 40 --p 5%..2|--p: a range needs both ends and a step",
-        "weigh rate --n 90000 --p 5%|n must be from 1 to 20000",
-        "weigh rate --n 40 --p 5% --intervals newcombe|--intervals has no 'newcombe'",
+        "assess rate --p 5%|--n must be the size",
+        "assess rate --n 40|--p must give the true rates",
+        "assess cross --n 40 --p 5%|assessed for rate or compare",
+        "assess rate --n 40,50 --p 5%|--n must be one number",
+        "assess rate --n 40 --p 5%..2|--p: a range needs both ends and a step",
+        "assess rate --n 90000 --p 5%|n must be from 1 to 20000",
+        "assess rate --n 40 --p 5% --intervals newcombe|--intervals has no 'newcombe'",
         "tail|--distribution is needed",
         "tail gauss --value 1|there is no distribution 'gauss'; accepted are normal, t",
         "tail t --value 1|t needs --df",

@@ -9,6 +9,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -155,6 +156,15 @@ public final class Answer {
     return all(type).filter(each -> !each.key().isEmpty()).findFirst().or(all(type)::findFirst);
   }
 
+  /**
+   * Returns all findings of a type, in order.
+   *
+   * @param type such as {@code Tests.class}
+   */
+  public <F extends Finding> List<F> findAll(Class<F> type) {
+    return all(type).toList();
+  }
+
   private <F extends Finding> Stream<F> all(Class<F> type) {
     return findings.stream()
         .map(each -> each instanceof AtDepth deep ? deep.finding() : each)
@@ -184,12 +194,36 @@ public final class Answer {
             () -> none("test " + method.id(), tests().stream().map(each -> each.method().id())));
   }
 
+  /**
+   * Returns the test that the verdict rests on.
+   *
+   * @throws NoSuchElementException if it rests on none
+   */
+  public TestResult test() {
+    return test(
+        verdict.test().orElseThrow(() -> none("verdict that rests on a test", Stream.of())));
+  }
+
+  /** Returns the calculations by hand; empty where there are none. */
+  public List<Working> working() {
+    return find(Workings.class).map(Workings::all).orElse(List.of());
+  }
+
   /** Returns all intervals and bounds. */
   public List<Interval> intervals() {
     return all(Intervals.class)
         .filter(each -> !each.key().isEmpty())
         .flatMap(each -> each.all().stream())
         .toList();
+  }
+
+  /**
+   * Returns the intervals of one method, of shares one a category.
+   *
+   * @param method the interval
+   */
+  public List<Interval> intervals(Method method) {
+    return intervals().stream().filter(each -> each.method() == method).toList();
   }
 
   /**
@@ -257,7 +291,7 @@ public final class Answer {
 
   private static NoSuchElementException none(String wanted, Stream<String> there) {
     return new NoSuchElementException(
-        "this answer has no " + wanted + "; it has " + there.collect(Collectors.joining(", ")));
+        "this answer has no " + wanted + there.collect(Collectors.joining(", ", "; it has: ", "")));
   }
 
   /**

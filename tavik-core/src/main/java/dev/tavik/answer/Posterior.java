@@ -18,6 +18,7 @@ public final class Posterior implements Finding {
   private @Nullable Double above;
   private @Nullable Double inside;
   private List<Double> sequence = List.of();
+  private List<Double> sensitivity = List.of();
   private String alternative = "the alternative";
   private String none = "the null";
 
@@ -97,6 +98,23 @@ public final class Posterior implements Finding {
     sequence = List.copyOf(logs);
     fields.with("sequence", Value.numbers(sequence));
     return this;
+  }
+
+  /**
+   * Adds the factor under other priors.
+   *
+   * @param figures what machines see
+   * @param logs its natural logarithms
+   */
+  public Posterior sensitivity(Value figures, List<Double> logs) {
+    sensitivity = List.copyOf(logs);
+    fields.with("sensitivity", figures);
+    return this;
+  }
+
+  /** Returns the factor's natural logarithm under other priors. */
+  public List<Double> sensitivity() {
+    return sensitivity;
   }
 
   /** Adds further figures. */

@@ -2,9 +2,11 @@ package dev.tavik.answer;
 
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +18,7 @@ public final class Tests implements Finding {
   private final double alpha;
   private final boolean degrees;
   private final List<Row> rows = new ArrayList<>();
+  private List<? extends Method> order = List.of();
 
   private record Row(
       @Nullable TestResult result,
@@ -48,6 +51,14 @@ public final class Tests implements Finding {
   /** Returns tests like these, none yet, under another key. */
   public Tests keyed(String other) {
     return new Tests(other, claim, alpha, degrees);
+  }
+
+  /**
+   * Returns these tests, which machines see in the order of a family, readers as they are added.
+   */
+  public Tests inOrderOf(List<? extends Method> family) {
+    order = List.copyOf(family);
+    return this;
   }
 
   /**
@@ -100,7 +111,15 @@ public final class Tests implements Finding {
 
   @Override
   public Value figures() {
-    return Value.list(rows, this::figures);
+    return Value.list(
+        rows.stream().sorted(Comparator.comparingInt(this::place)).toList(), this::figures);
+  }
+
+  private int place(Row row) {
+    Refusal refusal = row.refusal();
+    TestResult result = row.result();
+    return order.indexOf(
+        refusal != null ? refusal.method() : result == null ? null : result.method());
   }
 
   private Value figures(Row row) {

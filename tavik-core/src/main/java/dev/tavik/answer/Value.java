@@ -226,17 +226,19 @@ public sealed interface Value {
 
   /** Makes a number that readers see with all of its digits. */
   static Value number(double number) {
-    return new Real(number, () -> Figures.plain(number));
+    return new Real(
+        number, () -> Double.isFinite(number) ? Figures.plain(number) : unlimited(number));
   }
 
   /** Makes a number of so many significant digits; undefined and infinite ones are said. */
   static Value significant(double number, int digits) {
     return new Real(
         number,
-        () ->
-            Double.isNaN(number)
-                ? "undefined"
-                : Double.isInfinite(number) ? "infinite" : Figures.significant(number, digits));
+        () -> Double.isFinite(number) ? Figures.significant(number, digits) : unlimited(number));
+  }
+
+  private static String unlimited(double number) {
+    return Double.isNaN(number) ? "undefined" : "infinite";
   }
 
   /** Makes a number of at most so many digits, no zero at its end. */

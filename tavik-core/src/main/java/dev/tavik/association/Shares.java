@@ -5,6 +5,7 @@ import java.math.BigInteger;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
@@ -94,6 +95,31 @@ public record Shares(List<BigInteger> parts) {
               total.toPlainString()));
     }
     return new Shares(parts);
+  }
+
+  /**
+   * Shares as numbers, each the decimal that is written.
+   *
+   * @param shares at least two, which add up to 1, such as 0.4, 0.3, 0.3
+   * @return the shares
+   * @throws IllegalArgumentException if they don't, or one is not above 0
+   */
+  public static Shares of(double... shares) {
+    return parse(
+        Arrays.stream(shares)
+            .mapToObj(share -> BigDecimal.valueOf(share).toPlainString())
+            .toList());
+  }
+
+  /**
+   * Shares as a ratio, such as 4 : 3 : 3.
+   *
+   * @param parts at least two numbers above 0
+   * @return the shares
+   * @throws IllegalArgumentException if one is not above 0
+   */
+  public static Shares ratio(long... parts) {
+    return new Shares(Arrays.stream(parts).mapToObj(BigInteger::valueOf).toList());
   }
 
   private static BigInteger[] fraction(String text) {

@@ -1,9 +1,12 @@
 package dev.tavik.count;
 
 import dev.tavik.result.Figures;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /**
  * How often each combination of two classifications was counted: kilns in rows, grades in columns.
@@ -58,6 +61,25 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
       requireUnits(
           "column", columns.get(j), cells.stream().mapToLong(row -> row.get(column)).sum());
     }
+  }
+
+  /**
+   * A table whose rows and columns are numbered.
+   *
+   * @param cells the counts, row by row
+   * @return the table; they are called row 1 and so on, column 1 and so on
+   * @throws IllegalArgumentException if it is no table of two rows and two columns or more
+   */
+  public static CrossTable of(long[][] cells) {
+    List<String> rows = new ArrayList<>();
+    List<List<Long>> counts = new ArrayList<>();
+    for (long[] row : cells) {
+      rows.add("row " + (rows.size() + 1));
+      counts.add(Arrays.stream(row).boxed().toList());
+    }
+    int width = cells.length == 0 ? 0 : cells[0].length;
+    List<String> columns = IntStream.range(0, width).mapToObj(j -> "column " + (j + 1)).toList();
+    return new CrossTable(rows, columns, counts);
   }
 
   private static List<String> names(String what, List<String> names) {

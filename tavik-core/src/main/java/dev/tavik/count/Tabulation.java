@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -31,8 +30,6 @@ public record Tabulation(
     long filtered,
     Map<String, Long> missing,
     List<Set<String>> known) {
-  private static final int MOST_LISTED = 12;
-
   /** Copies the parts. */
   public Tabulation {
     known = known.stream().map(Set::copyOf).toList();
@@ -103,20 +100,18 @@ public record Tabulation(
   /**
    * Successes out of trials over the whole source.
    *
-   * @param outcome the position of the outcome column, from 0
+   * @param outcome the outcome column
    * @param success the levels that count as success
    * @return the tally
-   * @throws IllegalArgumentException if nothing was counted, no level is named, or one is not a
-   *     level of the column: a misspelt one would count as none
+   * @throws IllegalArgumentException if nothing was counted, no level is named, or the column or a
+   *     level is unknown: a misspelt one would count as none
    */
-  public Tally tally(int outcome, Set<String> success) {
-    if (success.isEmpty()) {
-      throw new IllegalArgumentException("success must name at least one level, got none");
-    }
-    success.forEach(level -> requireKnown(outcome, level));
+  public Tally tally(String outcome, Set<String> success) {
+    int column = column(outcome);
+    requireLevels(column, success);
     long successes = 0;
     for (Map.Entry<List<String>, Long> entry : counts.entrySet()) {
-      if (success.contains(entry.getKey().get(outcome))) {
+      if (success.contains(entry.getKey().get(column))) {
         successes += entry.getValue();
       }
     }
@@ -124,21 +119,123 @@ public record Tabulation(
   }
 
   /**
+   * Successes out of trials over the whole source.
+   *
+   * @param outcome the outcome column
+   * @param success the levels that count as success
+   * @return the tally
+   * @throws IllegalArgumentException as {@link #tally(String, Set)} says
+   */
+  public Tally tally(String outcome, String... success) {
+    return tally(outcome, Set.of(success));
+  }
+
+  /**
+   * Successes out of trials of each group.
+   *
+   * @param outcome the outcome column
+   * @param success the levels that count as success
+   * @param by the column of groups
+   * @return a tally for each group, in the order of their first appearance
+   * @throws IllegalArgumentException as {@link #tally(String, Set)} says
+   */
+  public List<NamedTally> tallies(String outcome, Set<String> success, String by) {
+    return levels(column(by)).stream()
+        .map(group -> new NamedTally(group, where(by, group).tally(outcome, success)))
+        .toList();
+  }
+
+  /**
+   * How often each level of a column occurs.
+   *
+   * @param column the column
+   * @return the counts, in the order of first appearance
+   * @throws IllegalArgumentException if the column is unknown or has fewer than two levels
+   */
+  public CategoryCounts categories(String column) {
+    List<String> levels = levels(column(column));
+    return CategoryCounts.of(
+        levels, levels.stream().map(level -> where(column, level).total()).toList());
+  }
+
+  /**
+   * A two-way table of two columns.
+   *
+   * @param rows the column whose levels are the rows
+   * @param columns the column whose levels are the columns
+   * @return the table, levels in the order of their first appearance
+   * @throws IllegalArgumentException if a column is unknown, or has fewer than two levels
+   */
+  public CrossTable crossTable(String rows, String columns) {
+    int down = column(rows);
+    int across = column(columns);
+    List<List<Long>> cells = new ArrayList<>();
+    for (String row : levels(down)) {
+      List<Long> line = new ArrayList<>();
+      for (String level : levels(across)) {
+        line.add(count(down, Set.of(row), across, Set.of(level)));
+      }
+      cells.add(line);
+    }
+    return new CrossTable(levels(down), levels(across), cells);
+  }
+
+  /**
+   * Pairs of judgements of the same units.
+   *
+   * @param first the column of the first judgement
+   * @param second the column of the second
+   * @param success the levels that count as success, in both
+   * @return the pairs
+   * @throws IllegalArgumentException if a column is unknown, or a level in both of them
+   */
+  public PairedTally pairs(String first, String second, String... success) {
+    int one = column(first);
+    int other = column(second);
+    Set<String> yes = Set.of(success);
+    for (String level : yes) {
+      if (!known.get(one).contains(level)) {
+        requireLevels(other, Set.of(level));
+      }
+    }
+    Set<String> firstNot = without(levels(one), yes);
+    Set<String> secondNot = without(levels(other), yes);
+    return PairedTally.of(
+        count(one, yes, other, yes),
+        count(one, yes, other, secondNot),
+        count(one, firstNot, other, yes),
+        count(one, firstNot, other, secondNot));
+  }
+
+  private static Set<String> without(List<String> levels, Set<String> some) {
+    return levels.stream().filter(level -> !some.contains(level)).collect(Collectors.toSet());
+  }
+
+  private long count(int one, Set<String> levels, int other, Set<String> otherLevels) {
+    return counts.entrySet().stream()
+        .filter(entry -> levels.contains(entry.getKey().get(one)))
+        .filter(entry -> otherLevels.contains(entry.getKey().get(other)))
+        .mapToLong(Map.Entry::getValue)
+        .sum();
+  }
+
+  /**
    * The part of this tabulation in which a column has a level. It stands for itself: its rows are
    * the units that were counted in it, and nothing is left out of it, since for which part a
    * missing value would have counted isn't known.
    *
-   * @param column the position of the column, from 0
+   * @param column the column
    * @param level the level
    * @return the combinations with that level
-   * @throws IllegalArgumentException if it is not a level of the column
+   * @throws IllegalArgumentException if the column or the level is unknown
    */
-  public Tabulation where(int column, String level) {
-    requireKnown(column, level);
+  public Tabulation where(String column, String level) {
+    int at = column(column);
+    requireLevels(at, Set.of(level));
     Map<List<String>, Long> kept = new LinkedHashMap<>();
     counts.forEach(
         (combination, count) -> {
-          if (combination.get(column).equals(level)) {
+          if (combination.get(at).equals(level)) {
             kept.put(combination, count);
           }
         });
@@ -146,18 +243,28 @@ public record Tabulation(
     return new Tabulation(source, columns, kept, units, 0, Map.of(), known);
   }
 
-  private void requireKnown(int column, String level) {
-    if (!known.get(column).contains(level)) {
+  private int column(String name) {
+    int column = columns.indexOf(name);
+    if (column < 0) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "level must be one of column %s (%s), got '%s'",
-              columns.get(column),
-              known.get(column).stream()
-                  .sorted()
-                  .limit(MOST_LISTED)
-                  .collect(Collectors.joining(", ")),
-              level));
+          "there is no column '" + name + "' in " + source + Names.hint(name, columns));
+    }
+    return column;
+  }
+
+  private void requireLevels(int column, Set<String> levels) {
+    if (levels.isEmpty()) {
+      throw new IllegalArgumentException("success must name at least one level, got none");
+    }
+    for (String level : levels) {
+      if (!known.get(column).contains(level)) {
+        throw new IllegalArgumentException(
+            "there is no level '"
+                + level
+                + "' in column "
+                + columns.get(column)
+                + Names.hint(level, known.get(column).stream().sorted().toList()));
+      }
     }
   }
 }

@@ -46,6 +46,16 @@ public record AgreementQuestion(
     return new AgreementQuestion(label, first, second, table, changed, from);
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public AgreementQuestion named(String name) {
+    return new AgreementQuestion(name, first, second, table, settings, from);
+  }
+
   @Override
   public Answer ask() {
     return new AgreementAnalysis(this).answer();

@@ -76,6 +76,26 @@ public record AssessQuestion(
    * @return how the methods behave
    * @throws IllegalArgumentException if a size or a rate is out of its range
    */
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public AssessQuestion named(String name) {
+    return new AssessQuestion(
+        name,
+        sizes,
+        rates,
+        level,
+        alpha,
+        alternative,
+        intervals,
+        tests,
+        comparisons,
+        comparisonTests);
+  }
+
   @Override
   public Answer ask() {
     Assessed found = new Assessed(this, sizes.size() == 1 ? ofRate() : ofComparison());

@@ -90,6 +90,16 @@ public record CompareGroupsQuestion(
     return new CompareGroupsQuestion(label, groups, emptyGroups, name, settings, from);
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public CompareGroupsQuestion named(String name) {
+    return new CompareGroupsQuestion(name, groups, emptyGroups, baseline, settings, from);
+  }
+
   @Override
   public Answer ask() {
     return new CompareGroupsAnalysis(this).answer();

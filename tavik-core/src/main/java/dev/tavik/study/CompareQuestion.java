@@ -60,7 +60,7 @@ public record CompareQuestion(
    * @param secondName such as {@code South kiln}
    * @return the question
    */
-  public CompareQuestion labelled(String firstName, String secondName) {
+  public CompareQuestion groups(String firstName, String secondName) {
     return new CompareQuestion(
         label,
         new NamedTally(firstName, first.tally()),
@@ -75,7 +75,7 @@ public record CompareQuestion(
    * @param name such as {@code Cracked tiles}
    * @return the question
    */
-  public CompareQuestion titled(String name) {
+  public CompareQuestion named(String name) {
     return new CompareQuestion(name, first, second, settings, from);
   }
 

@@ -193,7 +193,7 @@ final class CrossAnalysis {
                 rate(0),
                 rate(1),
                 CompareSettings.usual().alpha(settings.alpha()).level(settings.level()))
-            .titled(table.columns().get(0))
+            .named(table.columns().get(0))
         : null;
   }
 

@@ -17,15 +17,18 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Puts what was found about two classifications together. */
@@ -151,9 +154,13 @@ final class CrossFindings {
   private Tests tests(List<TestResult> tests, List<Refusal> refusals) {
     Tests made =
         Tests.ofTables(
-            "Tests: null, rows and columns are independent; alpha "
-                + Figures.plain(settings.alpha()),
-            settings.alpha());
+                "Tests: null, rows and columns are independent; alpha "
+                    + Figures.plain(settings.alpha()),
+                settings.alpha())
+            .inOrderOf(
+                Stream.<Method>concat(
+                        Arrays.stream(TableTest.values()), Stream.of(DrawnMethod.FISHER))
+                    .toList());
     for (TestResult test : tests) {
       made.made(
           test,

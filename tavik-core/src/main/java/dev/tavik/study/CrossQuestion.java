@@ -66,6 +66,16 @@ public record CrossQuestion(
     return made && !table.twoByTwo();
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public CrossQuestion named(String name) {
+    return new CrossQuestion(name, table, empty, merged, settings, from);
+  }
+
   @Override
   public Answer ask() {
     return new CrossAnalysis(this).answer();

@@ -27,6 +27,16 @@ public record MatchedQuestion(
     return new MatchedQuestion("", tallies, 0.05, null);
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public MatchedQuestion named(String name) {
+    return new MatchedQuestion(name, tallies, alpha, from);
+  }
+
   @Override
   public Answer ask() {
     return new MatchedAnalysis(this).answer();

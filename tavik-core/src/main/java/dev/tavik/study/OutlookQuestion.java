@@ -56,6 +56,16 @@ public record OutlookQuestion(
     }
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public OutlookQuestion named(String name) {
+    return new OutlookQuestion(name, planned, hypothesis, prior, threshold, expected);
+  }
+
   @Override
   public Answer ask() {
     List<Line> lines =

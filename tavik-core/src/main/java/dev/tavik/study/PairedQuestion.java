@@ -54,6 +54,16 @@ public record PairedQuestion(
     return new PairedQuestion(label, first, second, tally, changed, from);
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public PairedQuestion named(String name) {
+    return new PairedQuestion(name, first, second, tally, settings, from);
+  }
+
   @Override
   public Answer ask() {
     return new PairedAnalysis(this).answer();

@@ -166,6 +166,16 @@ public record PlanQuestion(
     }
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public PlanQuestion named(String name) {
+    return new PlanQuestion(name, kind, designs, effects, powers, sizes, words, cautions);
+  }
+
   @Override
   public Answer ask() {
     return new PlanAnalysis(this).answer();

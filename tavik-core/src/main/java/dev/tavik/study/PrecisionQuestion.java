@@ -86,6 +86,16 @@ public record PrecisionQuestion(
     }
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public PrecisionQuestion named(String name) {
+    return new PrecisionQuestion(name, kind, intervals, halfWidths, sizes, worstCase, words);
+  }
+
   @Override
   public Answer ask() {
     List<Line> lines = new ArrayList<>();

@@ -58,15 +58,17 @@ final class Priors {
       ToDoubleFunction<BetaPrior> logBayesFactor) {
     Sheet sheet = Sheet.read(title, Column.words(), Column.numbers(""), Column.words());
     List<Value> figures = new ArrayList<>();
+    List<Double> logs = new ArrayList<>();
     for (BetaPrior prior : priors) {
       double log = logBayesFactor.applyAsDouble(prior);
+      logs.add(log);
       figures.add(fields(prior).with("logBayesFactor", log));
       sheet.row(
           prior.toString(),
           times(log),
           log < 0 ? "times for the null" : "times for the alternative");
     }
-    posterior.with("sensitivity", new Value.Listing(figures));
+    posterior.sensitivity(new Value.Listing(figures), logs);
     findings.add(sheet);
   }
 }

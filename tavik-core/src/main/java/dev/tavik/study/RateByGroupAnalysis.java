@@ -39,7 +39,7 @@ final class RateByGroupAnalysis {
         question.groups().values().stream()
             .allMatch(tally -> NormalApproximation.of(tally, settings.hypothesis()).holds());
     return question.groups().entrySet().stream()
-        .map(group -> RateQuestion.of(group.getValue(), settings).labelled(group.getKey()))
+        .map(group -> RateQuestion.of(group.getValue(), settings).named(group.getKey()))
         .map(group -> new RateAnalysis(group, approximationHolds).found())
         .toList();
   }

@@ -63,7 +63,7 @@ public record RateByGroupQuestion(
    * @param name the analyst's name for it
    * @return the question
    */
-  public RateByGroupQuestion labelled(String name) {
+  public RateByGroupQuestion named(String name) {
     return new RateByGroupQuestion(name, groups, emptyGroups, settings, from);
   }
 

@@ -68,7 +68,7 @@ public record RateQuestion(
    * @param name the analyst's name for it, such as {@code North kiln cracks}
    * @return the question
    */
-  public RateQuestion labelled(String name) {
+  public RateQuestion named(String name) {
     return new RateQuestion(name, tally, settings, from, sequence);
   }
 

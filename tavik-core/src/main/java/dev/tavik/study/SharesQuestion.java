@@ -59,7 +59,7 @@ public record SharesQuestion(
    * @param name such as {@code Glazes in a mixed box}
    * @return the question
    */
-  public SharesQuestion labelled(String name) {
+  public SharesQuestion named(String name) {
     return new SharesQuestion(name, counts, claimed, settings, from);
   }
 

@@ -48,6 +48,16 @@ public record StrataQuestion(
     return new StrataQuestion(label, tables, empty, changed, from);
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public StrataQuestion named(String name) {
+    return new StrataQuestion(name, tables, empty, settings, from);
+  }
+
   @Override
   public Answer ask() {
     return new StrataAnalysis(this).answer();

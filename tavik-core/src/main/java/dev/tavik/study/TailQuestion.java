@@ -39,6 +39,16 @@ public record TailQuestion(
     }
   }
 
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public TailQuestion named(String name) {
+    return new TailQuestion(name, tail, value, to, area);
+  }
+
   @Override
   public Answer ask() {
     List<Line> lines = new ArrayList<>();

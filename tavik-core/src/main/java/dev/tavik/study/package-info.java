@@ -4,7 +4,7 @@
  *
  * <pre>{@code
  * RateAnswer answer = RateQuestion.of(Tally.of(14, 400), 0.05)
- *     .labelled("North kiln cracks").alternative(Alternative.LESS).ask();
+ *     .named("North kiln cracks").alternative(Alternative.LESS).ask();
  * answer.conclusion();                 // the verdict in words
  * answer.tests().get(0).pValue();      // 0.0844
  * answer.cautions();                   // what to be careful of

@@ -4,18 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
+import dev.tavik.answer.Posterior;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.FollowedRate.Stop;
-import dev.tavik.study.RateAnswer;
-import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateQuestion;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.List;
-import java.util.Objects;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -64,7 +64,7 @@ class BayesFactorPathTest {
     }
   }
 
-  private static RateAnswer followed(OutcomeSequence sequence) {
+  private static Answer followed(OutcomeSequence sequence) {
     return RateQuestion.of(sequence.tally(), 0.3).following(sequence).ask();
   }
 
@@ -72,11 +72,11 @@ class BayesFactorPathTest {
   void rowsSortedByTheirOutcomeAreNoticed() {
     BitSet first = new BitSet();
     first.set(0, 30);
-    RateAnswer sorted = followed(OutcomeSequence.of(first, 100));
+    Answer sorted = followed(OutcomeSequence.of(first, 100));
     assertThat(sorted.cautions())
         .extracting(Caution::code)
         .contains(Caution.Code.SORTED_BY_OUTCOME);
-    RateAnswer shuffled = followed(random(100, 0.3, 3));
+    Answer shuffled = followed(random(100, 0.3, 3));
     assertThat(shuffled.cautions())
         .extracting(Caution::code)
         .doesNotContain(Caution.Code.SORTED_BY_OUTCOME);
@@ -87,16 +87,17 @@ class BayesFactorPathTest {
 
   @Test
   void placesAlongThePathAreItsOwn() {
-    RateAnswer answer = followed(random(103, 0.5, 9));
-    RateBayes bayes = Objects.requireNonNull(answer.bayes());
-    var followed = Objects.requireNonNull(bayes.followed());
-    List<Stop> stops = followed.stops();
-    assertThat(stops).hasSize(8);
-    assertThat(stops.get(7))
-        .isEqualTo(new Stop(103, answer.tally().successes(), bayes.logBayesFactor()));
-    double most = followed.path().logs().max().orElseThrow();
-    assertThat(followed.farthest(true).orElseThrow().logBayesFactor()).isEqualTo(most);
-    assertThat(followed(OutcomeSequence.of(List.of(true, false))).bayes()).isNotNull();
+    Answer answer = followed(random(103, 0.5, 9));
+    Posterior bayes = answer.find(Posterior.class).orElseThrow();
+    assertThat(bayes.sequence()).hasSize(103);
+    assertThat(bayes.sequence().get(102)).isEqualTo(bayes.logBayesFactor());
+    int best = bayes.sequence().indexOf(Collections.max(bayes.sequence())) + 1;
+    String read = answer.reading(Detail.FINDINGS).toString();
+    assertThat(read)
+        .contains("Followed through the file in its order")
+        .contains("Most for the alternative after " + best + ":");
+    assertThat(followed(OutcomeSequence.of(List.of(true, false))).find(Posterior.class))
+        .isPresent();
   }
 
   @Test

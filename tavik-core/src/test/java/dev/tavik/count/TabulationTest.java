@@ -25,24 +25,55 @@ class TabulationTest {
   @CsvSource({"craked", "Cracked", "North", "''"})
   void anUnknownLevelIsNoZero(String level) {
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> kilns().tally(0, Set.of("cracked", level)))
-        .withMessageContaining("level must be one of column grade (cracked, sound)")
-        .withMessageContaining("'" + level + "'");
-    assertThatIllegalArgumentException().isThrownBy(() -> kilns().where(1, "Nroth"));
+        .isThrownBy(() -> kilns().tally("grade", "cracked", level))
+        .withMessageContaining("there is no level '" + level + "' in column grade")
+        .withMessageContaining("There are: cracked, sound");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> kilns().tally(0, Set.of()))
+        .isThrownBy(() -> kilns().where("kiln", "Nroth"))
+        .withMessageContaining("did you mean North?");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> kilns().categories("grades"))
+        .withMessage(
+            "there is no column 'grades' in log.csv; did you mean grade? There are: grade, kiln");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> kilns().tally("grade", Set.of()))
         .withMessageContaining("at least one level");
   }
 
   /** A level that the whole has counts as none in a part, which is the part's alone. */
   @Test
   void aPartStandsForItself() {
-    Tabulation south = kilns().where(1, "South");
-    assertThat(south.tally(0, Set.of("cracked"))).isEqualTo(Tally.of(0, 38));
+    Tabulation south = kilns().where("kiln", "South");
+    assertThat(south.tally("grade", "cracked")).isEqualTo(Tally.of(0, 38));
     assertThat(south.rows()).isEqualTo(south.total()).isEqualTo(38);
     assertThat(south.filtered()).isZero();
     assertThat(south.totalMissing()).isZero();
-    assertThat(kilns().tally(0, Set.of("cracked"))).isEqualTo(Tally.of(3, 82));
+    assertThat(kilns().tally("grade", "cracked")).isEqualTo(Tally.of(3, 82));
     assertThat(kilns().totalMissing()).isEqualTo(4);
+  }
+
+  /** Everything that is made of counts adds up to the same units. */
+  @Test
+  void countsBecomeWhatQuestionsTake() {
+    assertThat(kilns().tallies("grade", Set.of("cracked"), "kiln"))
+        .containsExactly(
+            new NamedTally("North", Tally.of(3, 44)), new NamedTally("South", Tally.of(0, 38)));
+    assertThat(kilns().categories("kiln").counts()).containsExactly(44L, 38L);
+    CrossTable table = kilns().crossTable("kiln", "grade");
+    assertThat(table.rows()).containsExactly("North", "South");
+    assertThat(table.cells()).containsExactly(List.of(41L, 3L), List.of(38L, 0L));
+    Map<List<String>, Long> judged = new LinkedHashMap<>();
+    judged.put(List.of("cracked", "cracked"), 5L);
+    judged.put(List.of("cracked", "sound"), 2L);
+    judged.put(List.of("warped", "cracked"), 1L);
+    judged.put(List.of("sound", "sound"), 9L);
+    Tabulation pairs = Tabulation.of("regrade.csv", List.of("Ann", "Ben"), judged, 17, 0, Map.of());
+    assertThat(pairs.pairs("Ann", "Ben", "cracked", "warped"))
+        .isEqualTo(PairedTally.of(6, 2, 0, 9));
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> pairs.pairs("Ann", "Ben", "crazed"))
+        .withMessageContaining("there is no level 'crazed' in column Ben");
+    assertThat(CrossTable.of(new long[][] {{12, 5}, {7, 9}}).rows())
+        .containsExactly("row 1", "row 2");
   }
 }

@@ -53,7 +53,8 @@ class TallyTest {
     Tabulation table = Tabulation.of("log", List.of("grade", "kiln"), counts, 425, 0, Map.of());
     Set<String> scrap = Set.of("cracked", "warped");
     assertThat(table.levels(0)).containsExactly("sound", "cracked", "warped");
-    assertThat(table.tally(0, scrap)).isEqualTo(Tally.of(35, 425));
-    assertThat(table.where(1, "North").tally(0, scrap)).isEqualTo(Tally.of(10, 400));
+    assertThat(table.tally(table.columns().get(0), scrap)).isEqualTo(Tally.of(35, 425));
+    assertThat(table.where(table.columns().get(1), "North").tally(table.columns().get(0), scrap))
+        .isEqualTo(Tally.of(10, 400));
   }
 }

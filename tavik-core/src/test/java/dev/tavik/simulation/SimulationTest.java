@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Drawn;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
@@ -20,7 +22,6 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.RateQuestion;
-import dev.tavik.study.SimulatedAnswer;
 import dev.tavik.study.SimulatedQuestion;
 import dev.tavik.study.SimulatedQuestion.NullModel;
 import dev.tavik.study.SimulatedQuestion.Stop;
@@ -285,14 +286,14 @@ class SimulationTest {
 
   @Test
   void questionsStandBesideTheirFormulas() {
-    SimulatedAnswer answer =
+    Answer answer =
         new SimulatedQuestion(
                 RateQuestion.of(Tally.of(2, 30), 0.2),
                 Draws.of(200_000, 4),
                 NullModel.SHUFFLE,
                 Stop.AFTER_ALL)
             .ask();
-    SimulatedAnswer.View view = answer.views().get(0);
+    Drawn view = answer.find(Drawn.class).orElseThrow();
     assertThat(view.tail().method().id()).isEqualTo("exact");
     assertThat(view.agrees(1)).isTrue();
     assertThat(Math.pow(10, view.formulas().get(1))).isCloseTo(view.tail().pValue(), within(0.005));

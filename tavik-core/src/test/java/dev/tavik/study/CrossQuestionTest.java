@@ -4,16 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.tavik.association.CellFigures;
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Cells;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.TestResult.AdjustedP;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,43 +38,41 @@ class CrossQuestionTest {
         List.of(List.of(a, b), List.of(c, d)));
   }
 
-  private static List<Code> codes(CrossAnswer answer) {
+  private static List<Code> codes(Answer answer) {
     return answer.cautions().stream().map(caution -> caution.code()).toList();
   }
 
   @Test
   void theVerdictNamesTheCellsThatStandOut() {
-    assertThat(CrossQuestion.of(KILNS).ask().conclusion())
+    assertThat(CrossQuestion.of(KILNS).ask().verdict().text())
         .isEqualTo(
             "rows and columns are associated: South x cracked above (37, expected 22.5), North x"
                 + " cracked below (8, expected 22.2), South x sound below (322, expected 344) stand"
                 + " out, after adjustment for 12 cells; Cramer's V 0.10; p = 0.000333, pearson test at"
                 + " alpha 0.05. The test says nothing of direction or cause.");
-    assertThat(CrossQuestion.of(twoByTwo(12, 5, 7, 9)).ask().conclusion())
+    assertThat(CrossQuestion.of(twoByTwo(12, 5, 7, 9)).ask().verdict().text())
         .startsWith(
             "rows and columns are not shown to be associated: the largest departure is early x"
                 + " cracked above (12, expected 9.79); Cramer's V 0.27");
-    assertThat(CrossQuestion.of(twoByTwo(40, 10, 10, 40)).ask().conclusion())
+    assertThat(CrossQuestion.of(twoByTwo(40, 10, 10, 40)).ask().verdict().text())
         .startsWith("rows and columns are associated: early x cracked above (40, expected 25.0);");
+  }
+
+  private static DoubleStream figures(Answer answer, String layer) {
+    Cells cells = answer.find(Cells.class).orElseThrow();
+    return IntStream.range(0, 12).mapToDouble(i -> cells.figure(layer, i / 4, i % 4));
   }
 
   /** Holm's adjustment over all cells: the k-th smallest of m times m - k + 1, never falling. */
   @Test
   void residualsAreAdjustedForTheNumberOfCells() {
-    CrossAnswer answer = CrossQuestion.of(KILNS).ask();
+    Answer answer = CrossQuestion.of(KILNS).ask();
     double[] raw =
-        answer.cells().stream()
-            .flatMap(List::stream)
-            .mapToDouble(CellFigures::adjustedResidual)
+        figures(answer, "adjustedResiduals")
             .map(z -> 2 * NormalDistribution.of(0, 1).survivalProbability(Math.abs(z)))
             .sorted()
             .toArray();
-    double[] adjusted =
-        answer.standingOut().stream()
-            .flatMap(List::stream)
-            .mapToDouble(AdjustedP::pValue)
-            .sorted()
-            .toArray();
+    double[] adjusted = figures(answer, "adjustedPValues").sorted().toArray();
     double floor = 0;
     for (int k = 0; k < raw.length; k++) {
       floor = Math.min(1, Math.max(floor, raw[k] * (raw.length - k)));
@@ -86,13 +86,14 @@ class CrossQuestionTest {
    */
   @Test
   void cellsAddUpToTheirMargins() {
-    CrossAnswer answer = CrossQuestion.of(KILNS).ask();
+    Answer answer = CrossQuestion.of(KILNS).ask();
+    Cells cells = answer.find(Cells.class).orElseThrow();
     double chiSquare = 0;
     for (int i = 0; i < 3; i++) {
       double expected = 0;
       for (int j = 0; j < 4; j++) {
-        expected += answer.cells().get(i).get(j).expected();
-        chiSquare += answer.cells().get(i).get(j).contribution();
+        expected += cells.figure("expected", i, j);
+        chiSquare += cells.figure("contributions", i, j);
       }
       assertThat(expected).isCloseTo((double) KILNS.rowTotal(i), within(1e-10));
     }
@@ -110,9 +111,9 @@ class CrossQuestionTest {
   })
   void smallExpectedCountsPreferTheExactTest(
       long a, long b, long c, long d, String preferred, Condition.State state) {
-    CrossAnswer answer = CrossQuestion.of(twoByTwo(a, b, c, d)).ask();
-    assertThat(answer.preferred().id()).isEqualTo(preferred);
-    assertThat(answer.preferredTest().method().id()).isEqualTo(preferred);
+    Answer answer = CrossQuestion.of(twoByTwo(a, b, c, d)).ask();
+    assertThat(answer.verdict().test().orElseThrow().id()).isEqualTo(preferred);
+    assertThat(answer.test().method().id()).isEqualTo(preferred);
     assertThat(answer.conditions().get(0).state()).isEqualTo(state);
     assertThat(codes(answer).contains(Code.FEW_SUCCESSES))
         .isEqualTo(state == Condition.State.NOT_MET);
@@ -146,7 +147,7 @@ class CrossQuestionTest {
 
   @Test
   void emptyLevelsRefusalsAndSettingsAreTold() {
-    CrossAnswer answer =
+    Answer answer =
         new CrossQuestion(
                 "",
                 KILNS,
@@ -171,7 +172,8 @@ class CrossQuestionTest {
             CrossQuestion.of(KILNS)
                 .settings(CrossSettings.usual().alpha(0.0001))
                 .ask()
-                .conclusion())
+                .verdict()
+                .text())
         .contains("not shown to be associated");
   }
 }

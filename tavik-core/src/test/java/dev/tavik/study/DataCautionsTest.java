@@ -2,13 +2,16 @@ package dev.tavik.study;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Failure;
+import dev.tavik.answer.Question;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
+import dev.tavik.result.Quantity;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** What a file brings with it is told with the answer. */
@@ -30,9 +33,8 @@ class DataCautionsTest {
     CountedFrom from = CountedFrom.of(LOG, List.of("cracked"), null, List.of("shift=early"));
     assertThat(from.outcome()).isEqualTo("grade");
     assertThat(from.group()).isEqualTo("kiln");
-    RateAnswer answer =
-        RateQuestion.of(LOG.tally(0, Set.of("cracked")), 0.05).countedFrom(from).ask();
-    assertThat(answer.tally()).isEqualTo(Tally.of(14, 410));
+    Answer answer = RateQuestion.of(LOG.tally("grade", "cracked"), 0.05).countedFrom(from).ask();
+    assertThat(answer.estimate(Quantity.PROPORTION).value()).isEqualTo(14.0 / 410);
     assertThat(answer.cautions())
         .extracting(Caution::code)
         .contains(Caution.Code.MISSING_VALUES, Caution.Code.SIMILAR_LEVELS);
@@ -53,24 +55,26 @@ class DataCautionsTest {
             List.of("Tunnel", "Old"),
             RateSettings.against(0.05),
             CountedFrom.of(LOG, List.of("cracked"), "n", List.of()));
-    RateByGroupAnswer answer = question.ask();
+    Answer answer = question.ask();
     assertThat(answer.cautions())
         .extracting(Caution::code)
         .contains(Caution.Code.EMPTY_GROUP, Caution.Code.MISSING_VALUES);
     assertThat(answer.cautions().toString())
         .contains("Without any observation, and left out: Tunnel, Old.");
-    assertThat(answer.groups()).hasSize(1);
-    assertThat(answer.conclusion()).endsWith("adjusted by Holm's method for 1 group.");
+    assertThat(answer.parts()).hasSize(1);
+    assertThat(answer.verdict().text()).endsWith("adjusted by Holm's method for 1 group.");
   }
 
   @Test
   void aStudyKeepsItsOrderAndTellsWhatFailed() {
-    Question rate = RateQuestion.of(Tally.of(14, 400), 0.05).labelled("first");
-    Question none = () -> new Unanswered("rate", "second", "data-empty", "nothing to count.");
+    Question rate = RateQuestion.of(Tally.of(14, 400), 0.05).named("first");
+    Question none =
+        () -> Unanswered.of(rate, "rate", "second", new Failure("data-empty", "nothing to count."));
     StudyAnswer answer = new Study("Two", List.of(rate, none)).ask();
     assertThat(answer.answers()).extracting(Answer::label).containsExactly("first", "second");
     assertThat(answer.complete()).isFalse();
-    assertThat(answer.answers().get(1).conclusion()).isEqualTo("Not answered: nothing to count.");
+    assertThat(answer.answers().get(1).verdict().text())
+        .isEqualTo("Not answered: nothing to count.");
     assertThat(new Study("One", List.of(rate)).ask().complete()).isTrue();
   }
 }

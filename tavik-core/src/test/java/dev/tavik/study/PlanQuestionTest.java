@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
@@ -26,8 +27,8 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.PlanAnswer.Line;
-import dev.tavik.study.PlanAnswer.Plan;
+import dev.tavik.study.Plans.Line;
+import dev.tavik.study.Plans.Plan;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -39,6 +40,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PlanQuestionTest {
   private static final CompareDesign KILNS =
       CompareDesign.of(TwoProportionTest.Z_POOLED, 0.08, Hypothesis.twoSided(0), 0.05);
+
+  private static List<Line> lines(Answer answer) {
+    return answer.find(Plans.class).orElseThrow().lines();
+  }
 
   private static Plan plan(Line line) {
     return Objects.requireNonNull(line.plan());
@@ -64,10 +69,10 @@ class PlanQuestionTest {
   @ParameterizedTest
   @MethodSource("designs")
   void whatIfIsTheSameQuestionElsewhere(Design design, Effect effect, List<Double> bases) {
-    Line line = PlanQuestion.forSizes(design, List.of(effect), List.of(0.8)).ask().lines().get(0);
+    Line line = lines(PlanQuestion.forSizes(design, List.of(effect), List.of(0.8)).ask()).get(0);
     assertThat(line.sensitivity()).hasSize(4);
     for (int i = 0; i < 4; i++) {
-      PlanAnswer.Varied varied = line.sensitivity().get(i);
+      Plans.Varied varied = line.sensitivity().get(i);
       Design other = design;
       if (!bases.isEmpty()) {
         assertThat(varied.base()).isEqualTo(bases.get(i));
@@ -91,68 +96,62 @@ class PlanQuestionTest {
     CompareDesign sound =
         CompareDesign.of(TwoProportionTest.Z_POOLED, 0.99, Hypothesis.twoSided(0), 0.05);
     Line line =
-        PlanQuestion.forSizes(sound, List.of(Effect.rate(0.96)), List.of(0.8)).ask().lines().get(0);
+        lines(PlanQuestion.forSizes(sound, List.of(Effect.rate(0.96)), List.of(0.8)).ask()).get(0);
     assertThat(line.sensitivity())
-        .extracting(PlanAnswer.Varied::base)
+        .extracting(Plans.Varied::base)
         .containsExactly(0.9925, 0.991, 0.989, 0.9875);
   }
 
   /** The smallest effect of some sizes needs just these sizes. */
   @Test
   void nPowerAndEffectAreOneEquation() {
-    PlanAnswer sizes =
-        PlanQuestion.forSizes(KILNS, List.of(Effect.rate(0.045)), List.of(0.8)).ask();
-    Plan first = plan(sizes.lines().get(0));
-    PlanAnswer power =
-        PlanQuestion.forPower(KILNS, List.of(Effect.rate(0.045)), List.of(750L)).ask();
-    assertThat(plan(power.lines().get(0)).power()).isEqualTo(first.power());
-    PlanAnswer effects =
-        PlanQuestion.forEffects(KILNS, List.of(first.power()), List.of(750L)).ask();
-    assertThat(effects.lines()).hasSize(2);
-    assertThat(plan(effects.lines().get(0)).effect()).isCloseTo(0.045, within(1e-11));
-    assertThat(effects.conclusion())
+    Answer sizes = PlanQuestion.forSizes(KILNS, List.of(Effect.rate(0.045)), List.of(0.8)).ask();
+    Plan first = plan(lines(sizes).get(0));
+    Answer power = PlanQuestion.forPower(KILNS, List.of(Effect.rate(0.045)), List.of(750L)).ask();
+    assertThat(plan(lines(power).get(0)).power()).isEqualTo(first.power());
+    Answer effects = PlanQuestion.forEffects(KILNS, List.of(first.power()), List.of(750L)).ask();
+    assertThat(lines(effects)).hasSize(2);
+    assertThat(plan(lines(effects).get(0)).effect()).isCloseTo(0.045, within(1e-11));
+    assertThat(effects.verdict().text())
         .startsWith("750 observations in each group (1,500 in all) find");
   }
 
   @Test
   void poorApproximationsHaveTheExactPlanBeside() {
     RateDesign design = RateDesign.of(ProportionTest.SCORE, Hypothesis.less(0.02), 0.05);
-    PlanAnswer answer =
-        PlanQuestion.forSizes(design, List.of(Effect.rate(0.005)), List.of(0.8)).ask();
+    Answer answer = PlanQuestion.forSizes(design, List.of(Effect.rate(0.005)), List.of(0.8)).ask();
     SampleSize exact = SampleSize.of(design.withTheory(Theory.EXACT), 0.005, 0.8);
-    Plan beside = Objects.requireNonNull(answer.lines().get(0).exact());
+    Plan beside = Objects.requireNonNull(lines(answer).get(0).exact());
     assertThat(beside.sizes()).isEqualTo(exact.sizes());
     assertThat(beside.holdsFrom()).isEqualTo(exact.holdsFrom());
     assertThat(answer.cautions())
         .extracting(Caution::code)
         .containsExactly(Caution.Code.FEW_SUCCESSES);
-    assertThat(answer.conclusion()).contains("By exact power");
-    PlanAnswer enough =
-        PlanQuestion.forSizes(design, List.of(Effect.rate(0.0199)), List.of(0.8)).ask();
+    assertThat(answer.verdict().text()).contains("By exact power");
+    Answer enough = PlanQuestion.forSizes(design, List.of(Effect.rate(0.0199)), List.of(0.8)).ask();
     assertThat(enough.cautions()).isEmpty();
-    assertThat(enough.lines().get(0).exact()).isNull();
+    assertThat(lines(enough).get(0).exact()).isNull();
   }
 
   @Test
   void swingingPowerIsTold() {
     Design design = RateDesign.of(ProportionTest.EXACT, Hypothesis.twoSided(0.08), 0.05);
-    PlanAnswer answer =
-        PlanQuestion.forSizes(design, List.of(Effect.rate(0.05)), List.of(0.9)).ask();
+    Answer answer = PlanQuestion.forSizes(design, List.of(Effect.rate(0.05)), List.of(0.9)).ask();
     assertThat(answer.cautions()).extracting(Caution::code).containsExactly(Caution.Code.SAW_TOOTH);
-    assertThat(plan(answer.lines().get(0)).alpha()).isLessThanOrEqualTo(0.05);
-    assertThat(answer.conclusion()).contains("has an exact power of 90.1%");
+    assertThat(plan(lines(answer).get(0)).alpha()).isLessThanOrEqualTo(0.05);
+    assertThat(answer.verdict().text()).contains("has an exact power of 90.1%");
   }
 
   @Test
   void whatCantBeReachedIsToldInItsPlace() {
     Design lot =
         new RateDesign(ProportionTest.SCORE, Theory.NORMAL, Hypothesis.twoSided(0.5), 0.05, 30L);
-    PlanAnswer answer =
+    Answer answer =
         PlanQuestion.forSizes(lot, List.of(Effect.rate(0.51), Effect.rate(0.9)), List.of(0.8))
             .ask();
-    assertThat(answer.lines().get(0).plan()).isNull();
-    assertThat(answer.lines().get(0).refused()).contains("not reached even with 29");
-    assertThat(plan(answer.lines().get(1)).sizes().first()).isLessThan(30);
+    assertThat(lines(answer).get(0).plan()).isNull();
+    assertThat(lines(answer).get(0).refused()).contains("not reached even with 29");
+    assertThat(plan(lines(answer).get(1)).sizes().first()).isLessThan(30);
     PlanQuestion trend =
         PlanQuestion.forEffects(
             new TrendDesign(List.of(0.1, 0.2), List.of(1.0, 2.0), Alternative.TWO_SIDED, 0.05),
@@ -167,14 +166,14 @@ class PlanQuestionTest {
   @Test
   void evidenceForEqualityIsPlannedToo() {
     Design design = new ComparedEvidenceDesign(0.3, BetaPrior.uniform(), 3, 2);
-    PlanAnswer answer =
+    Answer answer =
         PlanQuestion.forPower(design, List.of(Effect.rate(0.3), Effect.rate(0.6)), List.of(60L))
             .words(new PlanWords("tiles", "kiln", null))
             .ask();
-    assertThat(answer.lines().get(0).sentence())
+    assertThat(lines(answer).get(0).sentence())
         .startsWith("With 60 tiles from the first kiln and 120 from the second (180 in all)")
         .contains("reaches 3 for equal rates", "misleads as strongly, for the alternative,");
-    assertThat(answer.lines().get(1).sentence()).contains("reaches 3 for a difference");
+    assertThat(lines(answer).get(1).sentence()).contains("reaches 3 for a difference");
   }
 
   @Test
@@ -197,7 +196,7 @@ class PlanQuestionTest {
     assertThat(new PlanWords("people", "", 0.4).invited(400)).isEqualTo(1000);
     assertThat(new PlanWords("people", "", 0.4).invited(401)).isEqualTo(1003);
     assertThat(new PlanWords("people", "", 1.0).invited(7)).isEqualTo(7);
-    PrecisionAnswer answer =
+    Answer answer =
         new PrecisionQuestion(
                 "",
                 "rate",
@@ -208,12 +207,13 @@ class PlanQuestionTest {
                 true,
                 new PlanWords("people", "", 0.4))
             .ask();
-    assertThat(answer.lines().get(0).sizes()).isEqualTo(Sizes.of(489));
+    Precisions.Line line = answer.find(Precisions.class).orElseThrow().lines().get(0);
+    assertThat(line.sizes()).isEqualTo(Sizes.of(489));
     assertThat(answer.cautions())
         .extracting(Caution::code)
         .containsExactly(Caution.Code.TOO_FEW_TO_INVITE);
-    assertThat(answer.lines().get(0).sensitivity())
-        .extracting(PrecisionAnswer.Varied::rate)
+    assertThat(line.sensitivity())
+        .extracting(Precisions.Varied::rate)
         .containsExactly(0.25, 0.375, 0.625, 0.75);
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -53,13 +54,14 @@ class RateQuestionTest {
       })
   void verdictSaysDirectionSizeAndUncertainty(
       String tally, double against, String alternative, String verdict) {
-    assertThat(ask(tally, against, alternative).conclusion()).isEqualTo(verdict);
+    assertThat(ask(tally, against, alternative).verdict().text()).isEqualTo(verdict);
   }
 
   @Test
   void verdictNamesTheRate() {
-    RateQuestion question = RateQuestion.of(Tally.of(14, 400), 0.05).labelled("North kiln cracks");
-    assertThat(question.ask().conclusion()).startsWith("North kiln cracks: the rate is not shown");
+    RateQuestion question = RateQuestion.of(Tally.of(14, 400), 0.05).named("North kiln cracks");
+    assertThat(question.ask().verdict().text())
+        .startsWith("North kiln cracks: the rate is not shown");
   }
 
   @ParameterizedTest
@@ -80,7 +82,7 @@ class RateQuestionTest {
       })
   void cautionsNameWhatTheAnalystShouldKnow(
       String tally, double against, String alternative, double alpha, double level, String codes) {
-    RateAnswer answer =
+    Answer answer =
         RateQuestion.of(Tally.parse(tally), against)
             .alternative(Alternative.of(alternative))
             .alpha(alpha)
@@ -97,8 +99,8 @@ class RateQuestionTest {
   @EnumSource
   void contradictionsAreNeverSilent(Alternative alternative) {
     for (int x = 0; x <= 150; x++) {
-      RateAnswer answer = RateQuestion.of(Tally.of(x, 150), 0.3).alternative(alternative).ask();
-      boolean rejects = answer.preferredTest().rejects(0.05);
+      Answer answer = RateQuestion.of(Tally.of(x, 150), 0.3).alternative(alternative).ask();
+      boolean rejects = answer.test().rejects(0.05);
       boolean contradicted =
           answer.intervals().stream().anyMatch(interval -> interval.contains(0.3) == rejects);
       boolean split =
@@ -108,7 +110,7 @@ class RateQuestionTest {
     }
   }
 
-  private static boolean has(RateAnswer answer, Code code) {
+  private static boolean has(Answer answer, Code code) {
     return answer.cautions().stream().anyMatch(caution -> caution.code() == code);
   }
 
@@ -121,9 +123,9 @@ class RateQuestionTest {
   })
   void preferenceFollowsTheExpectedCounts(
       String tally, double against, String test, String interval) {
-    RateAnswer answer = ask(tally, against, "two-sided");
-    assertThat(answer.preference().test().id()).isEqualTo(test);
-    assertThat(answer.preference().interval().id()).isEqualTo(interval);
+    Answer answer = ask(tally, against, "two-sided");
+    assertThat(answer.verdict().test().orElseThrow().id()).isEqualTo(test);
+    assertThat(answer.verdict().interval().orElseThrow().id()).isEqualTo(interval);
     boolean met =
         answer.conditions().stream().noneMatch(condition -> condition.state() == State.NOT_MET);
     assertThat(met).isEqualTo(test.equals("score"));
@@ -151,7 +153,7 @@ class RateQuestionTest {
 
   @Test
   void estimateStandsWithItsOwnStandardError() {
-    RateAnswer answer = ask("14/400", 0.05, "two-sided");
+    Answer answer = ask("14/400", 0.05, "two-sided");
     assertThat(answer.estimates().get(0).value()).isEqualTo(0.035);
     assertThat(answer.estimates().get(0).standardError())
         .isCloseTo(Math.sqrt(0.035 * 0.965 / 400), within(1e-17));
@@ -187,7 +189,7 @@ class RateQuestionTest {
   @EnumSource
   void everyWorkingEndsWhereItsMethodDoes(Alternative alternative) {
     for (String tally : new String[] {"14/400", "31/400", "0/30", "1/30", "30/30"}) {
-      RateAnswer answer =
+      Answer answer =
           RateQuestion.of(Tally.parse(tally), 0.05)
               .alternative(alternative)
               .tests(ProportionTest.values())
@@ -236,12 +238,11 @@ class RateQuestionTest {
     groups.put("North", Tally.of(16, 403));
     groups.put("South", Tally.of(53, 408));
     groups.put("Tunnel", Tally.of(29, 385));
-    RateByGroupAnswer answer =
-        RateByGroupQuestion.of(groups, RateSettings.against(0.08)).labelled("Scrap").ask();
+    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
     for (int method = 0; method < 2; method++) {
       List<Double> raw = new ArrayList<>();
       List<Double> adjusted = new ArrayList<>();
-      for (RateAnswer group : answer.groups()) {
+      for (Answer group : answer.parts()) {
         TestResult test = group.tests().get(method);
         raw.add(test.pValue());
         adjusted.add(test.adjusted() == null ? Double.NaN : test.adjusted().pValue());
@@ -253,7 +254,7 @@ class RateQuestionTest {
       assertThat(adjusted.get(0)).isCloseTo(north, within(1e-15));
       assertThat(adjusted.get(2)).isCloseTo(Math.max(north, raw.get(2)), within(1e-15));
     }
-    assertThat(answer.conclusion())
+    assertThat(answer.verdict().text())
         .isEqualTo(
             "Scrap: each group's rate against 8%. Above: South (13.0%, p = 0.000609); below: North"
                 + " (4.0%, p = 0.00573); not shown to differ: Tunnel (7.5%, p = 0.735). Score test"
@@ -265,12 +266,12 @@ class RateQuestionTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("A", Tally.of(29, 400));
     groups.put("B", Tally.of(20, 400));
-    RateByGroupAnswer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
-    assertThat(answer.groups().get(0).preferredTest().rejects(0.05)).isTrue();
-    assertThat(answer.groups().get(0).preferredTest().rejectsAdjusted(0.05)).isFalse();
-    assertThat(has(answer.groups().get(0), Code.ADJUSTED_AWAY)).isTrue();
-    assertThat(has(answer.groups().get(1), Code.ADJUSTED_AWAY)).isFalse();
-    assertThat(answer.conclusion()).contains("Not shown to differ: A (7.2%, p = 0.0");
+    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
+    assertThat(answer.parts().get(0).test().rejects(0.05)).isTrue();
+    assertThat(answer.parts().get(0).test().rejectsAdjusted(0.05)).isFalse();
+    assertThat(has(answer.parts().get(0), Code.ADJUSTED_AWAY)).isTrue();
+    assertThat(has(answer.parts().get(1), Code.ADJUSTED_AWAY)).isFalse();
+    assertThat(answer.verdict().text()).contains("Not shown to differ: A (7.2%, p = 0.0");
   }
 
   @Test
@@ -278,10 +279,9 @@ class RateQuestionTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("North", Tally.of(14, 400));
     groups.put("South", Tally.of(31, 410));
-    RateByGroupAnswer answer =
-        RateByGroupQuestion.of(groups, RateSettings.against(0.05).level(0.9)).ask();
+    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05).level(0.9)).ask();
     assertThat(answer.cautions()).extracting(Caution::code).containsExactly(Code.LEVEL_ALPHA);
-    assertThat(answer.groups()).noneMatch(group -> has(group, Code.LEVEL_ALPHA));
+    assertThat(answer.parts()).noneMatch(group -> has(group, Code.LEVEL_ALPHA));
   }
 
   @Test
@@ -289,9 +289,10 @@ class RateQuestionTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("large", Tally.of(30, 400));
     groups.put("small", Tally.of(1, 20));
-    RateByGroupAnswer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
-    assertThat(answer.groups())
-        .allSatisfy(group -> assertThat(group.preference().test().id()).isEqualTo("exact"));
+    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
+    assertThat(answer.parts())
+        .allSatisfy(
+            group -> assertThat(group.verdict().test().orElseThrow().id()).isEqualTo("exact"));
   }
 
   @Test
@@ -320,7 +321,7 @@ class RateQuestionTest {
         .isThrownBy(() -> RateByGroupQuestion.of(Map.of(), RateSettings.against(0.05)));
   }
 
-  private static RateAnswer ask(String tally, double against, String alternative) {
+  private static Answer ask(String tally, double against, String alternative) {
     return RateQuestion.of(Tally.parse(tally), against)
         .alternative(Alternative.of(alternative))
         .ask();

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Cells;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
@@ -11,6 +13,7 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class SharesQuestionTest {
@@ -21,30 +24,34 @@ class SharesQuestionTest {
         Shares.parse(List.of(shares.split(","))));
   }
 
-  private static List<Code> codes(SharesAnswer answer) {
+  private static List<Code> codes(Answer answer) {
     return answer.cautions().stream().map(caution -> caution.code()).toList();
   }
 
   @Test
   void theVerdictNamesWhatStandsOutOrCannotBeExcluded() {
-    assertThat(glazes("40%,30%,30%", 31, 22, 17).ask().conclusion())
+    assertThat(glazes("40%,30%,30%", 31, 22, 17).ask().verdict().text())
         .isEqualTo(
             "the counts are not shown to depart from the claimed shares: the largest departure is"
                 + " iron below (24.3% against 30.0%), and shares from 14.3% to 38.2% can't be excluded"
                 + " there (95% Goodman interval); p = 0.568, pearson test at alpha 0.05.");
-    assertThat(glazes("4:3:3", 310, 320, 70).labelled("Boxes").ask().conclusion())
+    assertThat(glazes("4:3:3", 310, 320, 70).named("Boxes").ask().verdict().text())
         .startsWith(
             "Boxes: the counts don't follow the claimed shares: ash above (44.3% against 40.0%)")
         .contains("iron below (10.0% against 30.0%) stand out, after adjustment for 3 categories");
   }
 
+  private static double figure(Answer answer, String layer, int category) {
+    return answer.find(Cells.class).orElseThrow().figure(layer, category, 0);
+  }
+
   @Test
   void residualsAreAdjustedByHolm() {
-    SharesAnswer answer = glazes("4:3:3", 310, 320, 70).ask();
-    assertThat(answer.standingOut().get(2).pValue()).isLessThan(1e-20);
+    Answer answer = glazes("4:3:3", 310, 320, 70).ask();
+    assertThat(figure(answer, "adjustedPValues", 2)).isLessThan(1e-20);
     // Of the three p-values the largest stays as it is: two normal tails of the adjusted residual.
-    double z = Math.abs(answer.cells().get(0).adjustedResidual());
-    assertThat(answer.standingOut().get(0).pValue())
+    double z = Math.abs(figure(answer, "adjustedResiduals", 0));
+    assertThat(figure(answer, "adjustedPValues", 0))
         .isCloseTo(
             2
                 * (1
@@ -53,23 +60,25 @@ class SharesQuestionTest {
             within(1e-12));
     assertThat(answer.estimates().get(3).value())
         .isCloseTo(
-            Math.sqrt(answer.cells().stream().mapToDouble(cell -> cell.contribution()).sum() / 700),
+            Math.sqrt(
+                IntStream.range(0, 3).mapToDouble(i -> figure(answer, "contributions", i)).sum()
+                    / 700),
             within(1e-14));
   }
 
   @Test
   void smallExpectedCountsPreferTheExactTest() {
-    SharesAnswer few = glazes("80%,15%,5%", 10, 5, 3).ask();
-    assertThat(few.preference().test().id()).isEqualTo("exact-multinomial");
+    Answer few = glazes("80%,15%,5%", 10, 5, 3).ask();
+    assertThat(few.verdict().test().orElseThrow().id()).isEqualTo("exact-multinomial");
     assertThat(few.conditions().get(0).state()).isEqualTo(Condition.State.NOT_MET);
     assertThat(few.conditions().get(0).detail()).contains("celadon (2.70)", "iron (0.900)");
-    SharesAnswer approximate =
+    Answer approximate =
         glazes("80%,15%,5%", 10, 5, 3)
             .settings(SharesSettings.usual().tests(List.of(SharesTest.PEARSON)))
             .ask();
     // The approximation was asked for alone, and is shown, but the verdict doesn't rest on it.
     assertThat(approximate.tests()).hasSize(2);
-    assertThat(approximate.preference().test().id()).isEqualTo("exact-multinomial");
+    assertThat(approximate.verdict().test().orElseThrow().id()).isEqualTo("exact-multinomial");
   }
 
   @Test
@@ -83,25 +92,28 @@ class SharesQuestionTest {
     assertThat(codes(glazes("4:3:3", 31, 22, 17).settings(SharesSettings.usual().level(0.9)).ask()))
         .contains(Code.LEVEL_ALPHA);
     for (long ash = 10; ash <= 60; ash++) {
-      SharesAnswer answer = glazes("4:3:3", ash, 30, 70 - ash).ask();
+      Answer answer = glazes("4:3:3", ash, 30, 70 - ash).ask();
       boolean outside = false;
       for (int i = 0; i < 3; i++) {
         outside |=
-            !answer.intervals(SharesInterval.GOODMAN).get(i).contains(answer.claimed().share(i));
+            !answer
+                .intervals(SharesInterval.GOODMAN)
+                .get(i)
+                .contains(((SharesQuestion) answer.question()).claimed().share(i));
       }
       assertThat(codes(answer).contains(Code.TEST_AND_INTERVAL))
           .as("%s ash", ash)
-          .isEqualTo(outside != answer.preferredTest().rejects(0.05));
+          .isEqualTo(outside != answer.test().rejects(0.05));
     }
   }
 
   @Test
   void methodsThatDeclineAreNamed() {
-    SharesAnswer large = glazes("4:3:3", 4_000_000, 3_000_000, 3_010_000).ask();
+    Answer large = glazes("4:3:3", 4_000_000, 3_000_000, 3_010_000).ask();
     assertThat(large.refusals())
         .extracting(refusal -> refusal.method().id())
         .contains("exact-multinomial");
-    assertThat(large.preference().test().id()).isEqualTo("pearson");
+    assertThat(large.verdict().test().orElseThrow().id()).isEqualTo("pearson");
     assertThatIllegalArgumentException()
         .isThrownBy(
             () ->

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.tavik.association.AssociationMeasure;
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
+import dev.tavik.association.StrengthInterval;
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
@@ -13,10 +15,12 @@ import dev.tavik.count.SquareTable;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
 import dev.tavik.result.Quantity;
-import dev.tavik.result.TestResult;
 import dev.tavik.study.CrossSettings.RowPairs;
 import java.util.List;
 import java.util.Map;
@@ -47,52 +51,58 @@ class StrataAndAgreementTest {
 
   @Test
   void differencesWithinStrataAreWordedWithTheCommonOddsRatio() {
-    StrataAnswer answer =
+    Answer answer =
         StrataQuestion.of(
                 strata(stratum("ash", "16/403", "53/408"), stratum("iron", "12/212", "29/191")))
             .ask();
-    assertThat(answer.conclusion())
+    assertThat(answer.verdict().text())
         .startsWith(
             "within strata, North and South differ: the odds of cracked for North are 0.298")
         .contains("times those for South (95% interval 0.", "mantel-haenszel test at alpha 0.05.")
         .contains("The odds ratios of the strata are not shown to differ (p = 0.");
     assertThat(answer.conditions().get(0).state()).isEqualTo(Condition.State.MET);
     assertThat(answer.cautions()).isEmpty();
-    assertThat(answer.within()).extracting(each -> each.label()).containsExactly("ash", "iron");
-    assertThat(answer.withinIntervals().get(0).contains(answer.within().get(0).value())).isTrue();
-    assertThat(Objects.requireNonNull(answer.interval()).contains(answer.common().value()))
+    List<Estimate> estimates = answer.estimates();
+    assertThat(estimates).extracting(each -> each.label()).contains("ash", "iron", "all strata");
+    assertThat(answer.interval(OddsRatioInterval.SCORE).contains(estimates.get(1).value()))
+        .isTrue();
+    assertThat(
+            answer
+                .interval(StrengthInterval.MANTEL_HAENSZEL)
+                .contains(answer.estimate(Quantity.COMMON_ODDS_RATIO).value()))
         .isTrue();
   }
 
   @Test
   void strataThatDifferOrTurnRoundAreCautioned() {
-    StrataAnswer opposite =
+    Answer opposite =
         StrataQuestion.of(
                 strata(stratum("ash", "10/100", "40/100"), stratum("iron", "40/100", "10/100")))
             .ask();
     assertThat(opposite.cautions())
         .extracting(caution -> caution.code())
         .containsExactly(Code.STRATA_DIFFER);
-    assertThat(opposite.conclusion()).contains("are not shown to differ", "of the strata differ (");
-    StrataAnswer turned =
+    assertThat(opposite.verdict().text())
+        .contains("are not shown to differ", "of the strata differ (");
+    Answer turned =
         StrataQuestion.of(
                 strata(stratum("ash", "2/100", "40/900"), stratum("iron", "300/900", "40/100")))
             .ask();
-    assertThat(turned.together().value()).isGreaterThan(1);
-    assertThat(turned.common().value()).isLessThan(1);
+    assertThat(turned.estimates().get(3).value()).isGreaterThan(1);
+    assertThat(turned.estimate(Quantity.COMMON_ODDS_RATIO).value()).isLessThan(1);
     assertThat(turned.cautions().get(0).message()).contains("turn the association round");
   }
 
   @Test
   void oneStratumHasNoHomogeneityAndNoneIsRefused() {
-    StrataAnswer one = StrataQuestion.of(strata(stratum("ash", "3/9", "8/11"))).ask();
+    Answer one = StrataQuestion.of(strata(stratum("ash", "3/9", "8/11"))).ask();
     assertThat(one.refusals())
         .extracting(each -> each.method().id())
         .containsExactly("breslow-day");
     assertThat(one.conditions().get(0).state()).isEqualTo(Condition.State.NOT_MET);
-    StrataAnswer empty = StrataQuestion.of(strata(stratum("ash", "0/9", "4/11"))).ask();
-    assertThat(empty.interval()).isNull();
-    assertThat(empty.common().value()).isZero();
+    Answer empty = StrataQuestion.of(strata(stratum("ash", "0/9", "4/11"))).ask();
+    assertThat(empty.intervals(StrengthInterval.MANTEL_HAENSZEL)).isEmpty();
+    assertThat(empty.estimate(Quantity.COMMON_ODDS_RATIO).value()).isZero();
     StrataQuestion nothing = StrataQuestion.of(strata(stratum("ash", "0/9", "0/11")));
     assertThatIllegalArgumentException()
         .isThrownBy(nothing::ask)
@@ -111,18 +121,19 @@ class StrataAndAgreementTest {
   })
   void agreementIsWordedAndItsConditionChecked(
       long a, long b, long c, long d, String words, Condition.State state) {
-    AgreementAnswer answer = AgreementQuestion.of("Ann", "Ben", grades(a, b, c, d)).ask();
-    assertThat(answer.conclusion()).startsWith("Ann and Ben agree on ").contains(words);
+    Answer answer = AgreementQuestion.of("Ann", "Ben", grades(a, b, c, d)).ask();
+    assertThat(answer.verdict().text()).startsWith("Ann and Ben agree on ").contains(words);
     assertThat(answer.conditions().get(0).state()).isEqualTo(state);
-    assertThat(answer.alike().value()).isCloseTo((double) (a + d) / (a + b + c + d), within(1e-15));
+    assertThat(answer.estimate(Quantity.PROPORTION).value())
+        .isCloseTo((double) (a + d) / (a + b + c + d), within(1e-15));
     // Weights make no difference to two levels.
     assertThat(
             AgreementQuestion.of("Ann", "Ben", grades(a, b, c, d))
                 .settings(CrossSettings.usual().ordered(Ordered.BOTH))
                 .ask()
-                .agreements())
+                .estimates())
         .extracting(each -> each.quantity())
-        .containsExactly(Quantity.KAPPA);
+        .containsExactly(Quantity.PROPORTION, Quantity.KAPPA);
   }
 
   @Test
@@ -136,26 +147,23 @@ class StrataAndAgreementTest {
                 List.of(false, true, false), 6L,
                 List.of(false, false, true), 5L,
                 List.of(false, false, false), 139L));
-    MatchedAnswer answer = MatchedQuestion.of(judged).ask();
-    assertThat(answer.conclusion())
+    Answer answer = MatchedQuestion.of(judged).ask();
+    assertThat(answer.verdict().text())
         .startsWith(
             "the 3 judgements of the same 200 units differ: Ann 12.0 points higher than Ben,")
         .contains("Ann 12.5 points higher than Cleo, after adjustment for 3 pairs");
-    for (MatchedAnswer.Pair pair : answer.pairs()) {
-      TestResult.AdjustedP adjusted = Objects.requireNonNull(pair.test().adjusted());
-      assertThat(adjusted.pValue()).isGreaterThanOrEqualTo(pair.test().pValue());
-    }
+    String figures = answer.figures(Detail.FINDINGS).text();
+    assertThat(figures).contains("Ann", "Cleo", "cochran-q", "mcnemar", "0.125");
     assertThat(answer.conditions().get(0).state()).isEqualTo(Condition.State.MET);
   }
 
   /** Each two rows as tables of their own, with Holm's factor for the smallest. */
   @Test
   void rowsAreComparedInPairs() {
-    List<RowPair> pairs =
-        CrossQuestion.of(KILNS)
-            .settings(CrossSettings.usual().rowPairs(RowPairs.COMPARED))
-            .ask()
-            .rowPairs();
+    CrossSettings compared = CrossSettings.usual().rowPairs(RowPairs.COMPARED);
+    List<RowPair> pairs = new RowComparison(KILNS, compared).pairs();
+    assertThat(CrossQuestion.of(KILNS).settings(compared).ask().reading(Detail.FINDINGS).toString())
+        .contains("Each two rows; p adjusted by Holm's method", "North, South");
     assertThat(pairs).hasSize(3);
     CrossTable first =
         new CrossTable(KILNS.rows().subList(0, 2), KILNS.columns(), KILNS.cells().subList(0, 2));
@@ -169,11 +177,7 @@ class StrataAndAgreementTest {
             List.of("a", "b", "c"),
             List.of("x", "y"),
             List.of(List.of(5L, 0L), List.of(7L, 0L), List.of(1L, 9L)));
-    List<RowPair> few =
-        CrossQuestion.of(sparse)
-            .settings(CrossSettings.usual().rowPairs(RowPairs.COMPARED))
-            .ask()
-            .rowPairs();
+    List<RowPair> few = new RowComparison(sparse, compared).pairs();
     assertThat(few.get(0).test().pValue()).isEqualTo(1);
     assertThat(few.get(1).test().method().id()).isEqualTo("fisher");
   }
@@ -181,14 +185,13 @@ class StrataAndAgreementTest {
   @ParameterizedTest
   @EnumSource(Ordered.class)
   void orderDecidesWhatIsAskedFirst(Ordered ordered) {
-    CrossAnswer answer =
-        CrossQuestion.of(KILNS).settings(CrossSettings.usual().ordered(ordered)).ask();
+    Answer answer = CrossQuestion.of(KILNS).settings(CrossSettings.usual().ordered(ordered)).ask();
     boolean both = ordered == Ordered.BOTH;
-    assertThat(answer.preferred().id()).isEqualTo(both ? "linear" : "pearson");
-    assertThat(answer.strengths().stream().anyMatch(each -> each.measure().ofOrder()))
+    assertThat(answer.verdict().test().orElseThrow().id()).isEqualTo(both ? "linear" : "pearson");
+    assertThat(answer.estimates().stream().anyMatch(each -> each.quantity() == Quantity.GAMMA))
         .isEqualTo(both);
     assertThat(Ordered.of(ordered.id())).isEqualTo(ordered);
-    assertThat(answer.strengths().get(0).measure()).isEqualTo(AssociationMeasure.CRAMERS_V);
+    assertThat(answer.estimates().get(0).quantity()).isEqualTo(Quantity.CRAMERS_V);
   }
 
   @Test
@@ -198,18 +201,19 @@ class StrataAndAgreementTest {
             List.of("North", "South"),
             List.of("cracked", "sound"),
             List.of(List.of(14L, 386L), List.of(31L, 379L)));
-    CompareAnswer within =
-        Objects.requireNonNull(
-            CrossQuestion.of(table).settings(CrossSettings.usual().alpha(0.01)).ask().comparison());
-    CompareAnswer own =
+    Answer within = CrossQuestion.of(table).settings(CrossSettings.usual().alpha(0.01)).ask();
+    Answer own =
         CompareQuestion.of(Tally.of(14, 400), Tally.of(31, 410))
-            .labelled("North", "South")
+            .groups("North", "South")
             .alpha(0.01)
             .ask();
-    assertThat(within.estimates()).isEqualTo(own.estimates());
-    assertThat(within.intervals()).isEqualTo(own.intervals());
-    assertThat(within.tests()).isEqualTo(own.tests());
-    assertThat(CrossQuestion.of(KILNS).ask().comparison()).isNull();
+    for (Quantity quantity : List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO)) {
+      assertThat(within.estimate(quantity)).isEqualTo(own.estimate(quantity));
+    }
+    assertThat(within.interval(DifferenceInterval.MEE))
+        .isEqualTo(own.interval(DifferenceInterval.MEE));
+    assertThat(CrossQuestion.of(KILNS).ask().estimates())
+        .noneMatch(each -> each.quantity() == Quantity.DIFFERENCE);
     assertThat(
             CrossQuestion.of(KILNS)
                 .settings(

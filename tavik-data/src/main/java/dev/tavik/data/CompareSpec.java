@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
+import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;

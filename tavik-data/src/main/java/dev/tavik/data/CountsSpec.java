@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import java.math.BigDecimal;
@@ -184,11 +185,11 @@ final class CountsSpec {
     Map<String, Tally> groups = new LinkedHashMap<>();
     List<String> empty = new ArrayList<>();
     for (String level : counts.levels(1)) {
-      Tabulation part = counts.where(1, level);
+      Tabulation part = counts.where(counts.columns().get(1), level);
       if (part.total() == 0) {
         empty.add(level);
       } else {
-        groups.put(level, part.tally(0, success));
+        groups.put(level, part.tally(part.columns().get(0), success));
       }
     }
     return new Groups(groups, empty);

@@ -3,6 +3,7 @@ package dev.tavik.data;
 import dev.tavik.answer.Question;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.Names;
 import dev.tavik.count.SquareTable;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;

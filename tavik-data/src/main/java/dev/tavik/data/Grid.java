@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.Names;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

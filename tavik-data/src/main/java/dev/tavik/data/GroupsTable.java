@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.count.Names;
 import dev.tavik.count.Tally;
 import dev.tavik.study.CountedFrom;
 import java.util.ArrayList;

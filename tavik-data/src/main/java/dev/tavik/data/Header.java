@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.count.Names;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import dev.tavik.answer.Question;
 import dev.tavik.bayes.BetaPrior;
+import dev.tavik.count.Names;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.Theory;

@@ -159,10 +159,10 @@ public final class RateSpec {
   private Question fromTallies(RateSettings settings) {
     Map<String, Tally> groups = CountsSpec.named(spec.all("tally"));
     if (groups.size() > 1) {
-      return RateByGroupQuestion.of(groups, settings).labelled(counts.label(""));
+      return RateByGroupQuestion.of(groups, settings).named(counts.label(""));
     }
     Map.Entry<String, Tally> only = groups.entrySet().iterator().next();
-    return RateQuestion.of(only.getValue(), settings).labelled(counts.label(only.getKey()));
+    return RateQuestion.of(only.getValue(), settings).named(counts.label(only.getKey()));
   }
 
   private Question fromFile(RateSettings settings) {
@@ -187,7 +187,9 @@ public final class RateSpec {
     String label = counts.label(from.outcome() + " " + String.join(" or ", success));
     if (group == null) {
       RateQuestion question =
-          RateQuestion.of(counted.tally(0, success), settings).labelled(label).countedFrom(from);
+          RateQuestion.of(counted.tally(counted.columns().get(0), success), settings)
+              .named(label)
+              .countedFrom(from);
       return rows == null ? question : question.following(rows.outcomes(success));
     }
     CountsSpec.Groups groups = CountsSpec.groups(counted, success);
@@ -216,7 +218,8 @@ public final class RateSpec {
               spec.name("success")));
     }
     Map<String, Tally> tallies = new LinkedHashMap<>();
-    levels.forEach(level -> tallies.put(level, counted.tally(0, Set.of(level))));
+    levels.forEach(
+        level -> tallies.put(level, counted.tally(counted.columns().get(0), Set.of(level))));
     CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
     return new RateByGroupQuestion(
         counts.label("each level of " + from.outcome()), tallies, List.of(), settings, from);

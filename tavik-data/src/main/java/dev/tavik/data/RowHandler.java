@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
+import dev.tavik.count.Names;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -6,6 +6,7 @@ import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
@@ -164,7 +165,7 @@ public final class SharesSpec {
     Tabulation counted = counts.tabulation(outcome);
     Map<String, Long> named = new LinkedHashMap<>();
     for (String level : ordered(counted)) {
-      named.put(level, counted.where(0, level).total());
+      named.put(level, counted.where(counted.columns().get(0), level).total());
     }
     CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
     return question(counted.columns().get(0), named, settings, from);

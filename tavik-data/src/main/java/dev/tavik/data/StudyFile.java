@@ -3,6 +3,7 @@ package dev.tavik.data;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Question;
+import dev.tavik.count.Names;
 import dev.tavik.data.StudyTree.Items;
 import dev.tavik.data.StudyTree.Keys;
 import dev.tavik.data.StudyTree.Node;

@@ -6,7 +6,7 @@
  * <pre>{@code
  * CountSource log = DelimitedText.of(Path.of("firing-log.csv"));
  * Tabulation counts = log.count(CountRequest.of("grade", "kiln").where("shift", "early"));
- * Tally cracked = counts.tally(0, Set.of("cracked"));
+ * Tally cracked = counts.tally("grade", "cracked");
  * }</pre>
  *
  * <p>Trouble in data is a {@link dev.tavik.data.DataException} that names the place.

@@ -1,18 +1,17 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
+import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.report.Detail;
-import dev.tavik.report.Emphasis;
-import dev.tavik.report.TextReport;
+import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateQuestion;
 import java.io.PrintStream;
-import java.util.Set;
 
 /**
  * May a kiln stay in use? Harrowmere takes a kiln out when the firing log shows that it scraps more
@@ -30,20 +29,20 @@ public final class AcceptAKiln {
     judge(arguments.length > 0 ? arguments[0] : "South", System.out);
   }
 
-  static RateAnswer judge(String kiln, PrintStream out) {
+  static Answer judge(String kiln, PrintStream out) {
     Tabulation log =
         DelimitedText.of("firing-log.csv", DemoFiles::open)
             .count(CountRequest.of("grade").where("kiln", kiln));
-    Tally scrapped = log.tally(0, Set.of("cracked", "warped"));
+    Tally scrapped = log.tally("grade", "cracked", "warped");
 
-    RateAnswer answer =
+    Answer answer =
         RateQuestion.of(scrapped, 0.08)
-            .labelled(kiln + " kiln's scrap")
+            .named(kiln + " kiln's scrap")
             .alternative(Alternative.GREATER)
             .ask();
 
-    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
-    boolean tooMuch = answer.preferredTest().rejects(answer.settings().alpha());
+    out.print(Report.TEXT.of(answer, Detail.FINDINGS));
+    boolean tooMuch = answer.verdict().decision() == Verdict.Decision.REJECTED;
     out.println(tooMuch ? "\nTake the kiln out." : "\nThe kiln may stay in use for now.");
     return answer;
   }

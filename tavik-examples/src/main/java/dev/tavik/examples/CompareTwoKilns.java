@@ -1,5 +1,7 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DelimitedText;
@@ -7,10 +9,7 @@ import dev.tavik.data.DemoFiles;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.report.Detail;
-import dev.tavik.report.Emphasis;
-import dev.tavik.report.TextReport;
-import dev.tavik.study.CompareAnswer;
+import dev.tavik.report.Report;
 import dev.tavik.study.CompareQuestion;
 import java.io.PrintStream;
 import java.util.Set;
@@ -34,27 +33,28 @@ public final class CompareTwoKilns {
     compare(named ? arguments[0] : "South", named ? arguments[1] : "Tunnel", System.out);
   }
 
-  static CompareAnswer compare(String first, String second, PrintStream out) {
+  static Answer compare(String first, String second, PrintStream out) {
     Tabulation log =
         DelimitedText.of("firing-log.csv", DemoFiles::open).count(CountRequest.of("grade", "kiln"));
     Set<String> scrap = Set.of("cracked", "warped");
     CompareQuestion question =
         CompareQuestion.of(
-                log.where(1, first).tally(0, scrap), log.where(1, second).tally(0, scrap))
-            .labelled(first, second)
-            .titled("Scrap")
+                log.where("kiln", first).tally("grade", scrap),
+                log.where("kiln", second).tally("grade", scrap))
+            .groups(first, second)
+            .named("Scrap")
             .tests(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER, TwoProportionTest.BOSCHLOO)
             .intervals(
                 DifferenceInterval.MEE,
                 DifferenceInterval.NEWCOMBE,
                 OddsRatioInterval.CONDITIONAL_EXACT);
 
-    CompareAnswer answer = question.ask();
-    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
+    Answer answer = question.ask();
+    out.print(Report.TEXT.of(answer, Detail.FINDINGS));
 
-    CompareAnswer alike = question.tests().equivalent(MARGIN).ask();
+    Answer alike = question.tests().equivalent(MARGIN).ask();
     out.println();
-    out.println("And are they alike in practice? " + alike.conclusion());
+    out.println("And are they alike in practice? " + alike.verdict().text());
     return answer;
   }
 }

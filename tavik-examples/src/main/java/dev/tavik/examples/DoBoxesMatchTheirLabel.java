@@ -1,12 +1,11 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.count.CategoryCounts;
-import dev.tavik.report.Detail;
-import dev.tavik.report.Emphasis;
-import dev.tavik.report.TextReport;
-import dev.tavik.study.SharesAnswer;
+import dev.tavik.report.Report;
 import dev.tavik.study.SharesQuestion;
 import dev.tavik.study.SharesSettings;
 import java.io.PrintStream;
@@ -28,17 +27,17 @@ public final class DoBoxesMatchTheirLabel {
     check(List.of(392L, 331L, 277L), System.out);
   }
 
-  static SharesAnswer check(List<Long> tiles, PrintStream out) {
-    SharesAnswer answer =
+  static Answer check(List<Long> tiles, PrintStream out) {
+    Answer answer =
         SharesQuestion.of(
                 CategoryCounts.of(List.of("ash", "celadon", "iron"), tiles),
-                Shares.parse(List.of("40%", "30%", "30%")))
-            .labelled("Mixed boxes")
+                Shares.of(0.4, 0.3, 0.3))
+            .named("Mixed boxes")
             .settings(
                 SharesSettings.usual()
                     .intervals(List.of(SharesInterval.GOODMAN, SharesInterval.SISON_GLAZ)))
             .ask();
-    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
+    out.print(Report.TEXT.of(answer, Detail.FINDINGS));
     return answer;
   }
 }

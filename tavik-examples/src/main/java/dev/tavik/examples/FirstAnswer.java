@@ -1,5 +1,6 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -7,7 +8,6 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.RateAnswer;
 import dev.tavik.study.RateQuestion;
 
 /** The shortest ways to an answer and to a single method. */
@@ -22,12 +22,12 @@ public final class FirstAnswer {
   public static void main(String[] arguments) {
     Tally cracked = Tally.of(14, 400);
 
-    RateAnswer answer =
+    Answer answer =
         RateQuestion.of(cracked, 0.05)
-            .labelled("North kiln cracks")
+            .named("North kiln cracks")
             .alternative(Alternative.LESS)
             .ask();
-    System.out.println(answer.conclusion());
+    System.out.println(answer.verdict().text());
     answer.cautions().forEach(caution -> System.out.println(caution.message()));
 
     TestResult exact = ProportionTest.EXACT.of(cracked, Hypothesis.less(0.05));

@@ -1,5 +1,7 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
@@ -7,11 +9,8 @@ import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
 import dev.tavik.planning.Theory;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.report.Detail;
-import dev.tavik.report.Emphasis;
-import dev.tavik.report.TextReport;
+import dev.tavik.report.Report;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.PlanAnswer;
 import dev.tavik.study.PlanQuestion;
 import dev.tavik.study.PlanWords;
 import java.io.PrintStream;
@@ -39,11 +38,11 @@ public final class HowManyTiles {
         CompareDesign.of(TwoProportionTest.Z_POOLED, 0.08, Hypothesis.twoSided(0), 0.05);
 
     SampleSize needed = SampleSize.of(cracks, 0.045, 0.8);
-    PlanAnswer plan =
+    Answer plan =
         PlanQuestion.forSizes(cracks, List.of(Effect.rate(0.05), Effect.rate(0.045)), List.of(0.8))
             .words(new PlanWords("tiles", "firing", null))
             .ask();
-    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(plan));
+    out.print(Report.TEXT.of(plan, Detail.FINDINGS));
 
     CompareDesign exact =
         CompareDesign.of(TwoProportionTest.FISHER, 0.08, Hypothesis.twoSided(0), 0.05)

@@ -1,19 +1,17 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
+import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.report.Detail;
-import dev.tavik.report.Emphasis;
-import dev.tavik.report.TextReport;
+import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.RateAnswer;
-import dev.tavik.study.RateBayes;
 import dev.tavik.study.RateQuestion;
 import java.io.PrintStream;
-import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -32,25 +30,24 @@ public final class IsTheNewGlazeBetter {
     follow(arguments.length > 0 ? arguments[0] : "cobalt", System.out);
   }
 
-  static RateAnswer follow(String glaze, PrintStream out) {
+  static Answer follow(String glaze, PrintStream out) {
     OutcomeSequence tiles =
         DelimitedText.of("firing-log.csv", DemoFiles::open)
             .inOrder(CountRequest.of("grade").where("glaze", glaze))
             .outcomes(Set.of("crazed"));
 
-    RateAnswer answer =
+    Answer answer =
         RateQuestion.of(tiles.tally(), 0.08)
-            .labelled(glaze + " glaze's crazing")
+            .named(glaze + " glaze's crazing")
             .alternative(Alternative.LESS)
             .following(tiles)
             .ask();
 
-    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
-    RateBayes bayes = Objects.requireNonNull(answer.bayes());
+    out.print(Report.TEXT.of(answer, Detail.FINDINGS));
+    Posterior bayes = answer.find(Posterior.class).orElseThrow();
     boolean better = bayes.logBayesFactor() > 0;
     boolean clear = Evidence.of(bayes.logBayesFactor()).compareTo(Evidence.STRONG) >= 0;
-    boolean agreed =
-        bayes.sensitivity().stream().allMatch(prior -> prior.logBayesFactor() > 0 == better);
+    boolean agreed = bayes.sensitivity().stream().allMatch(log -> log > 0 == better);
     out.println(
         clear && agreed
             ? "\nDecide: the glaze is " + (better ? "better." : "no better.")

@@ -1,21 +1,19 @@
 package dev.tavik.examples;
 
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.report.Detail;
-import dev.tavik.report.Emphasis;
-import dev.tavik.report.TextReport;
+import dev.tavik.report.Report;
 import dev.tavik.simulation.Draws;
 import dev.tavik.study.CompareQuestion;
-import dev.tavik.study.SimulatedAnswer;
 import dev.tavik.study.SimulatedQuestion;
 import dev.tavik.tail.Tail;
 import java.io.PrintStream;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.Set;
 
 /**
  * What would two kilns look like that warp tiles alike? The outcomes are shuffled over the tiles
@@ -33,18 +31,18 @@ public final class SeeTheNullWorld {
     shuffle(arguments.length > 0 ? Long.parseLong(arguments[0]) : 100_000, System.out);
   }
 
-  static SimulatedAnswer shuffle(long draws, PrintStream out) {
+  static Answer shuffle(long draws, PrintStream out) {
     Tabulation log =
         DelimitedText.of("firing-log.csv", DemoFiles::open).count(CountRequest.of("grade", "kiln"));
     CompareQuestion question =
         CompareQuestion.of(
-                log.where(1, "South").tally(0, Set.of("warped")),
-                log.where(1, "Tunnel").tally(0, Set.of("warped")))
-            .labelled("South", "Tunnel");
+                log.where("kiln", "South").tally("grade", "warped"),
+                log.where("kiln", "Tunnel").tally("grade", "warped"))
+            .groups("South", "Tunnel");
 
-    SimulatedAnswer answer = SimulatedQuestion.of(question, Draws.of(draws, 7)).ask();
+    Answer answer = SimulatedQuestion.of(question, Draws.of(draws, 7)).ask();
 
-    out.print(new TextReport(Emphasis.NONE, Detail.FINDINGS).of(answer));
+    out.print(Report.TEXT.of(answer, Detail.FINDINGS));
     double z = Objects.requireNonNull(question.ask().tests().get(0).statistic()).value();
     out.printf(
         Locale.ROOT,

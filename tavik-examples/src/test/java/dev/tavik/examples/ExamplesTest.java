@@ -2,14 +2,9 @@ package dev.tavik.examples;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.count.PairedTally;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.study.CompareAnswer;
-import dev.tavik.study.CrossAnswer;
-import dev.tavik.study.PairedAnswer;
-import dev.tavik.study.RateAnswer;
-import dev.tavik.study.SharesAnswer;
-import dev.tavik.study.SimulatedAnswer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -31,7 +26,7 @@ class ExamplesTest {
   })
   void acceptAKilnDecides(String kiln, String tally, String decision) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    RateAnswer answer;
+    Answer answer;
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = AcceptAKiln.judge(kiln, out);
     }
@@ -44,7 +39,7 @@ class ExamplesTest {
   @Test
   void compareTwoKilnsTellsDifferenceAndLikeness() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    CompareAnswer answer;
+    Answer answer;
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = CompareTwoKilns.compare("South", "Tunnel", out);
     }
@@ -70,7 +65,7 @@ class ExamplesTest {
   @Test
   void theNewGlazeIsFollowedTileByTile() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    RateAnswer answer;
+    Answer answer;
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = IsTheNewGlazeBetter.follow("cobalt", out);
     }
@@ -84,7 +79,7 @@ class ExamplesTest {
   @Test
   void theNullWorldIsSeen() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    SimulatedAnswer answer;
+    Answer answer;
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = SeeTheNullWorld.shuffle(50_000, out);
     }
@@ -97,7 +92,7 @@ class ExamplesTest {
   @Test
   void twoInspectorsAreJudgedByTheTilesTheyDifferOn() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    PairedAnswer answer;
+    Answer answer;
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = TwoInspectors.compare(out);
     }
@@ -111,8 +106,8 @@ class ExamplesTest {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       // (392-400)²/400 + (331-300)²/300 + (277-300)²/300 = 5.127: below 5.991, the 5 % point.
-      SharesAnswer answer = DoBoxesMatchTheirLabel.check(List.of(392L, 331L, 277L), out);
-      assertThat(answer.preferredTest().pValue()).isBetween(0.05, 0.1);
+      Answer answer = DoBoxesMatchTheirLabel.check(List.of(392L, 331L, 277L), out);
+      assertThat(answer.test().pValue()).isBetween(0.05, 0.1);
     }
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith("Mixed boxes: the counts are not shown to depart");
@@ -122,7 +117,7 @@ class ExamplesTest {
   void returnsComeBrokenFromColdmere() {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
-      CrossAnswer answer = WhereDoReturnsComeFrom.look(out);
+      Answer answer = WhereDoReturnsComeFrom.look(out);
       assertThat(answer.table().total()).isEqualTo(291);
       assertThat(answer.tests()).hasSize(2);
     }

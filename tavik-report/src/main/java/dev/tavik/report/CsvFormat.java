@@ -32,15 +32,24 @@ final class CsvFormat implements Format {
     @Nullable Object bare = value.bare();
     if (bare instanceof Map<?, ?> fields) {
       fields.forEach(
-          (key, field) -> write(csv, path.isEmpty() ? "" + key : path + "." + key, (Value) field));
+          (key, field) ->
+              write(
+                  csv,
+                  path.isEmpty() ? escaped("" + key) : path + "/" + escaped("" + key),
+                  (Value) field));
     } else if (bare instanceof List<?> values) {
       for (int i = 0; i < values.size(); i++) {
-        write(csv, path + "." + (i + 1), (Value) values.get(i));
+        write(csv, path + "/" + (i + 1), (Value) values.get(i));
       }
     } else {
       csv.writeRecord(
           path, bare == null ? "" : bare instanceof String words ? safe(words) : "" + bare);
     }
+  }
+
+  /** A key may be a label from data; the slash parts keys. */
+  private static String escaped(String key) {
+    return key.replace("~", "~0").replace("/", "~1");
   }
 
   private static String safe(String words) {

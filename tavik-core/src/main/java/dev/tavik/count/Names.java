@@ -1,4 +1,4 @@
-package dev.tavik.data;
+package dev.tavik.count;
 
 import java.util.Arrays;
 import java.util.Comparator;
@@ -7,13 +7,13 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Finds a name that a person typed among the names there are. */
-final class Names {
+public final class Names {
   private static final int MOST_LISTED = 12;
 
   private Names() {}
 
   /** All names that match: the exact one, else those that match without regard to case. */
-  static List<String> matching(String typed, List<String> names) {
+  public static List<String> matching(String typed, List<String> names) {
     if (names.contains(typed)) {
       return List.of(typed);
     }
@@ -21,7 +21,7 @@ final class Names {
   }
 
   /** A hint for a name that matches none: the nearest ones, then what there is. */
-  static String hint(String typed, List<String> names) {
+  public static String hint(String typed, List<String> names) {
     List<String> near =
         names.stream()
             .filter(name -> near(typed, name))
@@ -33,7 +33,7 @@ final class Names {
   }
 
   /** The first of many names, with a count of the rest. */
-  static String listed(List<String> names) {
+  public static String listed(List<String> names) {
     String some =
         names.stream()
             .limit(MOST_LISTED)

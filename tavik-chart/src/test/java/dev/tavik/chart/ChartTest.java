@@ -1,0 +1,218 @@
+package dev.tavik.chart;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Failure;
+import dev.tavik.count.NamedTally;
+import dev.tavik.count.PairedTally;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.RatioInterval;
+import dev.tavik.result.Alternative;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.CompareGroupsQuestion;
+import dev.tavik.study.CompareQuestion;
+import dev.tavik.study.CompareSettings;
+import dev.tavik.study.PairedQuestion;
+import dev.tavik.study.RateByGroupQuestion;
+import dev.tavik.study.RateQuestion;
+import dev.tavik.study.RateSettings;
+import dev.tavik.study.Unanswered;
+import java.awt.Font;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Properties;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What pictures show, and that they are drawn whatever the figures. */
+class ChartTest {
+  private static final Answer RATE =
+      RateQuestion.of(Tally.of(14, 400), 0.05)
+          .named("North kiln cracks")
+          .alternative(Alternative.LESS)
+          .ask();
+
+  private static Answer kilns() {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    groups.put("North", Tally.of(16, 403));
+    groups.put("South", Tally.of(53, 408));
+    return RateByGroupQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
+  }
+
+  private static CompareQuestion kilns(String north, String south) {
+    return CompareQuestion.of(Tally.parse(north), Tally.parse(south)).groups("North", "South");
+  }
+
+  @Test
+  void picturesShowEveryRowAndTheNullValue() throws IOException {
+    String svg = new String(IntervalPicture.of(kilns()).svg(), StandardCharsets.UTF_8);
+    assertThat(svg)
+        .contains(">Scrap<", ">North  16 of 403<", ">South  53 of 408<", ">against 8%<")
+        .contains("rejected<", ">proportion, in percent<")
+        .doesNotContain("<!DOCTYPE");
+    BufferedImage image = png(IntervalPicture.of(RATE));
+    int nullValue = 0xB84700;
+    int interval = 0x00558C;
+    assertThat(pixels(image, nullValue)).isGreaterThan(200);
+    assertThat(pixels(image, interval)).isGreaterThan(2_000);
+    assertThat(image.getRGB(2, 2) & 0xFFFFFF).isEqualTo(0xFFFFFF);
+  }
+
+  @Test
+  void aNullPictureShadesThePValue() throws IOException {
+    String svg = new String(NullPicture.of(RATE).svg(), StandardCharsets.UTF_8);
+    assertThat(svg)
+        .contains(">North kiln cracks: what to expect if the rate is 5%<")
+        .contains(">observed 14<", ">area 0.0843<", ">12<", ">successes out of 400<");
+    Answer exact = RateQuestion.of(Tally.of(3, 60), 0.1).tests(ProportionTest.EXACT).ask();
+    assertThat(new String(NullPicture.of(exact).svg(), StandardCharsets.UTF_8))
+        .contains(">area 0.137<", ">area 0.142<", "binomial probabilities");
+    long much = pixels(png(NullPicture.of(exact)), 0xB84700);
+    Answer extreme = RateQuestion.of(Tally.of(15, 60), 0.1).tests(ProportionTest.EXACT).ask();
+    long little = pixels(png(NullPicture.of(extreme)), 0xB84700);
+    assertThat(much).isGreaterThan(2 * little);
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> NullPicture.of(kilns()))
+        .withMessageContaining("about one rate");
+    Answer neither = RateQuestion.of(Tally.of(3, 60), 0.1).tests(ProportionTest.WALD).ask();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> NullPicture.of(neither))
+        .withMessageContaining("needs the score or the exact test");
+  }
+
+  @Test
+  void picturesGrowWithTheirRowsAndHoldExtremes() throws IOException {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    groups.put("a group with a name that would leave no room for anything", Tally.of(0, 60));
+    groups.put("B", Tally.of(999, 1_000));
+    groups.put("C", Tally.of(1, 1_000_000_000));
+    BufferedImage three =
+        png(IntervalPicture.of(RateByGroupQuestion.of(groups, RateSettings.against(0.5)).ask()));
+    BufferedImage two = png(IntervalPicture.of(kilns()));
+    assertThat(three.getWidth()).isEqualTo(two.getWidth());
+    assertThat(three.getHeight()).isGreaterThan(two.getHeight());
+    assertThatIllegalArgumentException()
+        .isThrownBy(
+            () ->
+                Chart.INTERVALS.of(
+                    Unanswered.of(RATE.question(), "rate", "", new Failure("x", "no file"))))
+        .withMessageContaining("no file");
+  }
+
+  @Test
+  void ratiosStandOnTheirOwnScaleWithOpenEnds() throws IOException {
+    String svg =
+        svg(
+            IntervalPicture.of(
+                kilns("0/9", "4/8")
+                    .intervals(RatioInterval.KOOPMAN, OddsRatioInterval.CONDITIONAL_EXACT)
+                    .ask()));
+    assertThat(svg).contains(">koopman, ratio<", ">0 to 0.680<", ">no difference<", ">1<");
+    String wide =
+        svg(IntervalPicture.of(kilns("1/900", "80/90").intervals(OddsRatioInterval.GART).ask()));
+    // Over many powers of ten only these are labelled.
+    assertThat(wide).contains(">0.001<", ">0.01<").doesNotContain(">0.002<");
+    // Both ends of the margin have a line of their own.
+    assertThat(svg(IntervalPicture.of(kilns("14/400", "31/410").equivalent(0.05).ask())))
+        .contains(">5 points<", ">-5 points<", ">no difference<");
+  }
+
+  private static String svg(Picture picture) {
+    return new String(picture.svg(), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void nullPicturesOfComparisonsShadeThePValue() {
+    String pooled = svg(NullPicture.of(kilns("14/400", "31/410").ask()));
+    assertThat(pooled)
+        .contains(">What to expect if there is no difference<", ">observed -4.06<")
+        .contains(
+            ">area 0.00582<", ">-3.16<", ">3.16<", ">North minus South, in percentage points<");
+    String fisher = svg(NullPicture.of(kilns("1/20", "6/21").alternative(Alternative.LESS).ask()));
+    assertThat(fisher)
+        .contains("hypergeometric probabilities", ">how many of all 7 successes fall to North<")
+        // (C(21,7) + 20 C(21,6)) / C(41,7)
+        .contains(">area 0.0534<");
+    Answer pairs = PairedQuestion.of("Ann", "Ben", PairedTally.of(9, 1, 6, 4)).ask();
+    assertThat(svg(NullPicture.of(pairs)))
+        .contains(
+            "binomial probabilities", ">Ann only, out of 7 discordant pairs<", ">area 0.0625<");
+  }
+
+  private static BufferedImage png(Picture picture) throws IOException {
+    return ImageIO.read(new ByteArrayInputStream(picture.png()));
+  }
+
+  private static long pixels(BufferedImage image, int colour) {
+    long found = 0;
+    for (int y = 0; y < image.getHeight(); y++) {
+      for (int x = 0; x < image.getWidth(); x++) {
+        found += (image.getRGB(x, y) & 0xFFFFFF) == colour ? 1 : 0;
+      }
+    }
+    return found;
+  }
+
+  /** The library draws inside a program of someone else's. */
+  @Test
+  void drawingChangesNoPropertyOfTheHost() throws IOException {
+    Properties before = (Properties) System.getProperties().clone();
+    Font own = new Font("Serif", Font.PLAIN, 12);
+    String family = own.getFamily();
+    assertThat(png(IntervalPicture.of(kilns())).getWidth()).isPositive();
+    assertThat(NullPicture.of(RATE).svg()).isNotEmpty();
+    assertThat(System.getProperty("sun.awt.fontconfig"))
+        .isEqualTo(before.getProperty("sun.awt.fontconfig"));
+    assertThat(new Font("Serif", Font.PLAIN, 12).getFamily()).isEqualTo(family);
+  }
+
+  /** Two curves a billionth wide beside a null far off. */
+  @ParameterizedTest
+  @CsvSource({"990,1000", "999999999,1000000000", "500000000000,1000000000000"})
+  void posteriorsAreDrawnHoweverNarrow(long successes, long trials) {
+    Answer rate =
+        RateQuestion.of(Tally.of(successes, trials), 0.1).bayes(BayesSettings.usual()).ask();
+    String svg = new String(PosteriorPicture.of(rate).svg(), StandardCharsets.UTF_8);
+    assertThat(svg).contains("posterior there", "null value 10%");
+  }
+
+  @Test
+  void groupsAreDrawnPairByPair() {
+    Answer groups =
+        CompareGroupsQuestion.of(
+                List.of(
+                    new NamedTally("North", Tally.of(16, 403)),
+                    new NamedTally("South", Tally.of(53, 408)),
+                    new NamedTally("Tunnel", Tally.of(2, 300_000))),
+                CompareSettings.usual())
+            .baseline("Tunnel")
+            .ask();
+    assertThat(svg(Chart.main(groups).of(groups)))
+        .contains(">North minus Tunnel<", ">Tunnel  2 of 300,000<");
+  }
+
+  @Test
+  void picturesAreFoundByTheirNames() {
+    assertThat(Chart.of("compare").get(0)).isEqualTo(Chart.INTERVALS);
+    assertThat(Chart.of("cross").get(0)).isEqualTo(Chart.SHARES);
+    for (Chart chart : Chart.of("plan")) {
+      assertThat(Chart.named(chart.id(), "plan")).isEqualTo(chart);
+    }
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> Chart.named("mosaic", "rate"))
+        .withMessage(
+            "rate has no picture 'mosaic'; it has intervals, null, belief, priors, sequence,"
+                + " simulation");
+  }
+}
