@@ -91,7 +91,7 @@ final class CrossPicture {
    * The same, each band as high as its row is large, coloured by how far each cell is from
    * independence.
    *
-   * @param answer an answer about an association
+   * @param cross an answer about an association
    * @return the picture
    * @throws IllegalArgumentException if the answer is about something else, or the table has too
    *     many rows to draw

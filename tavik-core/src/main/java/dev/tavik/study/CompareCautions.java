@@ -45,7 +45,12 @@ final class CompareCautions {
     }
     found.clippedLimit();
     found.cautions.addAll(decisions.disagree());
-    found.levelAlpha();
+    found.cautions.addAll(
+        decisions.levelAlpha(
+            found.settings.level(),
+            found.settings.matchingLevel(),
+            (found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")
+                + ". An interval may include what a test rejects, or the other way round;"));
     found.testAndInterval();
     found.withinMargin();
     found.cautions.addAll(decisions.nearAlpha());
@@ -188,21 +193,6 @@ final class CompareCautions {
 
   private double observed() {
     return first.proportion() - second.proportion();
-  }
-
-  private void levelAlpha() {
-    if (!settings.levelMatchesAlpha()) {
-      add(
-          Code.LEVEL_ALPHA,
-          String.format(
-              Locale.ROOT,
-              "Intervals are at level %s, tests at alpha %s%s. An interval may include what a test"
-                  + " rejects, or the other way round; level %s would match.",
-              Figures.exactPercent(settings.level()),
-              Figures.plain(settings.alpha()),
-              settings.show() == Show.EQUIVALENT ? ", one on each side" : "",
-              Figures.exactPercent(settings.matchingLevel())));
-    }
   }
 
   /** Where the level matches alpha, the test of the verdict and the intervals should agree. */

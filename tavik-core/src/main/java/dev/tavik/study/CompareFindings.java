@@ -270,7 +270,7 @@ final class CompareFindings {
     double against = settings.hypothesis().against();
     if (against == 0) {
       return "null, no difference; alternative, "
-          + alternative(alternative, "they differ", one)
+          + Sentences.alternative(alternative, "they differ", one)
           + alpha;
     }
     return String.format(
@@ -279,16 +279,8 @@ final class CompareFindings {
         one,
         two,
         Figures.shortPoints(against),
-        alternative(alternative, "it differs", "it"),
+        Sentences.alternative(alternative, "it differs", "it"),
         alpha);
-  }
-
-  static String alternative(Alternative alternative, String differ, String subject) {
-    return switch (alternative) {
-      case TWO_SIDED -> differ;
-      case LESS -> subject + " is lower";
-      case GREATER -> subject + " is higher";
-    };
   }
 
   private Value statistic(TestResult test) {

@@ -105,7 +105,7 @@ final class CompareGroupsVerdict {
         onlyDiffer
             ? one + " against " + two
             : CompareVerdict.claim(settings, one, two, /* rejects= */ true),
-        CompareVerdict.range(one, two, pair.preferredInterval()),
+        Reach.range(one, two, pair.preferredInterval()),
         evidence(pair));
   }
 

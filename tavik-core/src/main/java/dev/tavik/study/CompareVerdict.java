@@ -117,92 +117,19 @@ final class CompareVerdict {
 
   /** The interval in words; where it still includes what the test rejects, that is said. */
   private String extent() {
-    String range = range(one, two, interval);
+    String range = Reach.range(one, two, interval);
     if (interval.quantity() != Quantity.DIFFERENCE) {
-      return range + " (" + intervalName() + ")";
+      return range + " (" + Reach.name(interval) + ")";
     }
     boolean clear =
         settings.show() == Show.DIFFERENCE
             ? rejects && !interval.contains(settings.hypothesis().against())
             : rejects;
     return clear
-        ? range + " (" + intervalName() + ")"
-        : range + " can't be excluded (" + intervalName() + ")";
+        ? range + " (" + Reach.name(interval) + ")"
+        : range + " can't be excluded (" + Reach.name(interval) + ")";
   }
 
-  /**
-   * A range of differences, as a distance of the first group from the second; without an interval
-   * of the difference, of the ratio or the odds ratio.
-   */
-  static String range(String one, String two, Interval interval) {
-    if (interval.quantity() != Quantity.DIFFERENCE) {
-      return multiple(one, two, interval);
-    }
-    return switch (interval.side()) {
-      case TWO_SIDED -> twoSided(one, interval.lower(), interval.upper());
-      case UPPER ->
-          interval.upper() < 0
-              ? one + " lower by at least " + points(interval.upper())
-              : one + " higher by up to " + points(interval.upper());
-      case LOWER ->
-          interval.lower() > 0
-              ? one + " higher by at least " + points(interval.lower())
-              : one + " lower by up to " + points(interval.lower());
-    };
-  }
-
-  private static String twoSided(String one, double lower, double upper) {
-    if (upper < 0) {
-      return one + " lower by " + span(upper, lower);
-    }
-    if (lower > 0) {
-      return one + " higher by " + span(lower, upper);
-    }
-    return String.format(
-        Locale.ROOT,
-        "anything from %s lower by %s to %s higher by %s",
-        one,
-        Figures.points(lower),
-        one,
-        points(upper));
-  }
-
-  private static String span(double near, double far) {
-    List<String> ends = Figures.pointsBetween(near, far);
-    return ends.get(0) + " to " + ends.get(1) + " percentage points";
-  }
-
-  private static String points(double difference) {
-    return Figures.points(difference) + " percentage points";
-  }
-
-  private static String multiple(String one, String two, Interval interval) {
-    String what = interval.quantity() == Quantity.RATIO ? "the rate of " : "the odds of ";
-    String times =
-        switch (interval.side()) {
-          case TWO_SIDED -> times(interval.lower()) + " to " + times(interval.upper());
-          case UPPER -> "at most " + times(interval.upper());
-          case LOWER -> "at least " + times(interval.lower());
-        };
-    return String.format(Locale.ROOT, "%s%s %s times that of %s", what, one, times, two);
-  }
-
-  private static String times(double value) {
-    return Double.isInfinite(value) ? "any number of" : Figures.significant(value, 3);
-  }
-
-  private String intervalName() {
-    return String.format(
-        Locale.ROOT,
-        "%s %s %s",
-        Figures.exactPercent(interval.level()),
-        interval.method().title(),
-        interval.side() == Side.TWO_SIDED
-            ? "interval"
-            : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
-  }
-
-  /** The name of an interval's method for a sentence. */
   private String evidence() {
     String tests =
         settings.show() == Show.EQUIVALENT

@@ -108,4 +108,26 @@ record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferr
                     family,
                     Figures.pEquals(adjusted.log10PValue()))));
   }
+
+  /**
+   * Told where the level isn't the one that goes with alpha.
+   *
+   * @param level the level of intervals
+   * @param matching the level that would match
+   * @param more what follows from it; at least a semicolon
+   */
+  List<Caution> levelAlpha(double level, double matching, String more) {
+    return level == matching
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.LEVEL_ALPHA,
+                String.format(
+                    Locale.ROOT,
+                    "Intervals are at level %s, tests at alpha %s%s level %s would match.",
+                    Figures.exactPercent(level),
+                    Figures.plain(alpha),
+                    more,
+                    Figures.exactPercent(matching))));
+  }
 }

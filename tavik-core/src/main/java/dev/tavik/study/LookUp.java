@@ -13,15 +13,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** The tails behind p-values, as commands that look them up; part of the working by hand. */
 record LookUp(Map<String, List<String>> methodsByTail) implements Finding {
-  static List<Finding> of(RateFound found) {
-    Tally tally = found.tally();
-    Long lot = found.settings().lot();
-    double against = found.settings().hypothesis().against();
+  static List<Finding> of(
+      Tally tally, @Nullable Long lot, double against, List<TestResult> tests) {
     return of(
-        found.tests(),
+        tests,
         lot == null
             ? String.format(
                 Locale.ROOT,

@@ -171,17 +171,10 @@ final class PairedAnalysis {
       cautions.addAll(decisions.disagree());
       cautions.addAll(decisions.nearAlpha());
     }
-    if (settings.level() != settings.matchingLevel()) {
-      cautions.add(
-          new Caution(
-              Code.LEVEL_ALPHA,
-              String.format(
-                  Locale.ROOT,
-                  "Intervals are at level %s, tests at alpha %s; level %s would match.",
-                  Figures.exactPercent(settings.level()),
-                  Figures.plain(settings.alpha()),
-                  Figures.exactPercent(settings.matchingLevel()))));
-    } else if (!opposite() && interval.contains(0) == test.rejects(settings.alpha())) {
+    cautions.addAll(decisions.levelAlpha(settings.level(), settings.matchingLevel(), ";"));
+    if (settings.level() == settings.matchingLevel()
+        && !opposite()
+        && interval.contains(0) == test.rejects(settings.alpha())) {
       cautions.add(
           new Caution(
               Code.TEST_AND_INTERVAL,
@@ -220,16 +213,8 @@ final class PairedAnalysis {
           case LESS -> one + not + "lower than " + two;
           case GREATER -> one + not + "higher than " + two;
         };
-    String range = CompareVerdict.range(one, two, interval);
-    String name =
-        String.format(
-            Locale.ROOT,
-            "%s %s %s",
-            Figures.exactPercent(interval.level()),
-            interval.method().title(),
-            interval.side() == Side.TWO_SIDED
-                ? "interval"
-                : interval.side() == Side.UPPER ? "upper bound" : "lower bound");
+    String range = Reach.range(one, two, interval);
+    String name = Reach.name(interval);
     return String.format(
         Locale.ROOT,
         "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s test at"

@@ -130,7 +130,7 @@ final class PairedFindings {
             String.format(
                 Locale.ROOT,
                 "Tests: null, no difference; alternative, %s; alpha %s",
-                CompareFindings.alternative(settings.alternative(), "they differ", one),
+                Sentences.alternative(settings.alternative(), "they differ", one),
                 Figures.plain(settings.alpha())),
             settings.alpha());
     tests.forEach(test -> made.made(test, statistic(test)));

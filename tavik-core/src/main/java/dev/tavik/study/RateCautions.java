@@ -39,7 +39,13 @@ final class RateCautions {
     found.cautions.addAll(decisions.noStatistic());
     found.clippedLimit();
     found.cautions.addAll(decisions.disagree());
-    found.levelAlpha();
+    found.cautions.addAll(
+        decisions.levelAlpha(
+            found.settings.level(),
+            found.settings.matchingLevel(),
+            ". An interval may include "
+                + Figures.exactPercent(found.against)
+                + " while a test rejects it, or the other way round;"));
     found.testAndInterval();
     found.cautions.addAll(decisions.nearAlpha());
     CountedFrom from = answer.from();
@@ -137,21 +143,6 @@ final class RateCautions {
                   + " certainty: read the interval.",
               successes == 0 ? "None" : "Every one",
               Figures.count(answer.tally().trials())));
-    }
-  }
-
-  private void levelAlpha() {
-    if (!settings.levelMatchesAlpha()) {
-      add(
-          Code.LEVEL_ALPHA,
-          String.format(
-              Locale.ROOT,
-              "Intervals are at level %s, tests at alpha %s. An interval may include %s while a"
-                  + " test rejects it, or the other way round; level %s would match.",
-              Figures.exactPercent(settings.level()),
-              Figures.plain(settings.alpha()),
-              Figures.exactPercent(against),
-              Figures.exactPercent(settings.matchingLevel())));
     }
   }
 

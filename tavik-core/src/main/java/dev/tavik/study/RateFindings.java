@@ -65,7 +65,8 @@ final class RateFindings {
         .addAll(bayes)
         .add(found.preference().finding())
         .add(new Workings(working()))
-        .addAll(LookUp.of(found))
+        .addAll(
+            LookUp.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
         .conditions(RateConditions.of(found))
         .cautions(cautions)
         .concluded(found.preference().on(RateVerdict.of(found)));
@@ -112,11 +113,7 @@ final class RateFindings {
         Locale.ROOT,
         "null, the rate is %s; alternative, %s; alpha %s",
         Figures.exactPercent(settings.hypothesis().against()),
-        switch (settings.hypothesis().alternative()) {
-          case TWO_SIDED -> "it differs";
-          case LESS -> "it is lower";
-          case GREATER -> "it is higher";
-        },
+        Sentences.alternative(settings.hypothesis().alternative(), "it differs", "it"),
         Figures.plain(settings.alpha()));
   }
 

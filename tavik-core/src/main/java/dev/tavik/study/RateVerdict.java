@@ -67,7 +67,7 @@ final class RateVerdict {
         + ", and "
         + notExcluded()
         + " can't be excluded ("
-        + intervalName()
+        + Reach.name(interval)
         + "); "
         + evidence()
         + ".";
@@ -91,7 +91,7 @@ final class RateVerdict {
   /** The interval turned into a distance from the null value, if it leaves that value out. */
   private String howFar() {
     if (interval.contains(against)) {
-      return "though " + limits() + " (" + intervalName() + ") can't be excluded";
+      return "though " + limits() + " (" + Reach.name(interval) + ") can't be excluded";
     }
     boolean below = interval.upper() < against;
     double near = Math.abs((below ? interval.upper() : interval.lower()) - against);
@@ -104,7 +104,7 @@ final class RateVerdict {
         + " percentage points "
         + (below ? "below" : "above")
         + " ("
-        + intervalName()
+        + Reach.name(interval)
         + " "
         + limits()
         + ")";
@@ -137,19 +137,6 @@ final class RateVerdict {
 
   private String limit(double value) {
     return Figures.percentBeside(value, against);
-  }
-
-  private String intervalName() {
-    String level = Figures.exactPercent(interval.level());
-    return switch (interval.side()) {
-      case TWO_SIDED -> level + " " + title() + " interval";
-      case UPPER -> level + " " + title() + " upper bound";
-      case LOWER -> level + " " + title() + " lower bound";
-    };
-  }
-
-  private String title() {
-    return interval.method().title();
   }
 
   private String evidence() {

@@ -220,17 +220,8 @@ final class SharesAnalysis {
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
     cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
-    if (settings.level() != settings.matchingLevel()) {
-      cautions.add(
-          new Caution(
-              Code.LEVEL_ALPHA,
-              String.format(
-                  Locale.ROOT,
-                  "Intervals are at level %s, tests at alpha %s; level %s would match.",
-                  Figures.exactPercent(settings.level()),
-                  Figures.plain(settings.alpha()),
-                  Figures.exactPercent(settings.matchingLevel()))));
-    }
+    cautions.addAll(decisions.levelAlpha(settings.level(), settings.matchingLevel(), ";"));
+
     testAndIntervals(cautions);
     if (settings.intervals().stream().anyMatch(method -> !method.simultaneous())) {
       cautions.add(

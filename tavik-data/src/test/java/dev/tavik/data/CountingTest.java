@@ -3,6 +3,7 @@ package dev.tavik.data;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
+import dev.tavik.count.Names;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;

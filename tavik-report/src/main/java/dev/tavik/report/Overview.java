@@ -134,7 +134,7 @@ record Overview(DataOverview overview, List<String> suggestions) {
     return Value.fields()
         .with("name", column.name())
         .with("kind", column.kind().id())
-        .with("distinct", (long) column.distinct())
+        .with("distinct", column.distinct())
         .with("missing", column.missing())
         .with("levels", levels)
         .with("range", Value.words(column.range()));
