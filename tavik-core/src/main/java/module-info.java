@@ -18,5 +18,14 @@ module dev.tavik.core {
   exports dev.tavik.result;
   exports dev.tavik.simulation;
   exports dev.tavik.study;
+  exports dev.tavik.study.assess;
+  exports dev.tavik.study.compare;
+  exports dev.tavik.study.cross;
+  exports dev.tavik.study.paired;
+  exports dev.tavik.study.plan;
+  exports dev.tavik.study.rate;
+  exports dev.tavik.study.shares;
+  exports dev.tavik.study.simulated;
+  exports dev.tavik.study.tail;
   exports dev.tavik.tail;
 }

@@ -2,7 +2,7 @@ package dev.tavik.chart;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
-import dev.tavik.study.CrossQuestion;
+import dev.tavik.study.cross.CrossQuestion;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;

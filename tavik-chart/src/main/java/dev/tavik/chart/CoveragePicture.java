@@ -2,8 +2,8 @@ package dev.tavik.chart;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.result.Figures;
-import dev.tavik.study.AssessQuestion;
-import dev.tavik.study.Assessed;
+import dev.tavik.study.assess.AssessQuestion;
+import dev.tavik.study.assess.Assessed;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;

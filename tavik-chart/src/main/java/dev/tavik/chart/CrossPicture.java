@@ -8,7 +8,7 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CrossQuestion;
+import dev.tavik.study.cross.CrossQuestion;
 import java.awt.Color;
 import java.util.ArrayList;
 import java.util.List;

@@ -9,7 +9,7 @@ import dev.tavik.bayes.Evidence;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.CompareQuestion;
+import dev.tavik.study.compare.CompareQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Path2D;

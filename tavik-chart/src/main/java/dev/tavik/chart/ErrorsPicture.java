@@ -4,7 +4,7 @@ import dev.tavik.planning.Design;
 import dev.tavik.planning.Errors;
 import dev.tavik.planning.TableDesign;
 import dev.tavik.result.Figures;
-import dev.tavik.study.Plans.Plan;
+import dev.tavik.study.plan.Plans.Plan;
 import java.awt.Color;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;

@@ -6,7 +6,7 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.result.Figures;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.RateQuestion;
+import dev.tavik.study.rate.RateQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.util.DoubleSummaryStatistics;

@@ -6,7 +6,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.SharesQuestion;
+import dev.tavik.study.shares.SharesQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

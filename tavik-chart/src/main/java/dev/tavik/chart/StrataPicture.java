@@ -6,7 +6,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.StrataQuestion;
+import dev.tavik.study.cross.StrataQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,8 +1,8 @@
 package dev.tavik.chart;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.study.Tails;
-import dev.tavik.study.Tails.Line;
+import dev.tavik.study.tail.Tails;
+import dev.tavik.study.tail.Tails.Line;
 import dev.tavik.tail.Tail;
 import java.awt.BasicStroke;
 import java.awt.Color;

@@ -125,8 +125,11 @@ final class ChartOptions {
 
   private int drawAll(Answer answer, OutputOptions output) {
     Path into = folder;
+    if (into == null) {
+      return ExitStatus.ANSWERED;
+    }
     int drawn = 0;
-    for (Chart chart : into == null ? List.<Chart>of() : Chart.of(kind)) {
+    for (Chart chart : Chart.of(kind)) {
       try {
         draw(chart, answer, into.resolve(chart.id() + ".svg"), output);
         drawn++;
@@ -137,11 +140,11 @@ final class ChartOptions {
         return ExitStatus.FAULT;
       }
     }
-    if (into != null && drawn == 0) {
-      output.undrawn("nothing is drawn into " + into + ": the answer has no picture");
-      return ExitStatus.USAGE;
+    if (drawn > 0) {
+      return ExitStatus.ANSWERED;
     }
-    return ExitStatus.ANSWERED;
+    output.undrawn("nothing is drawn into " + into + ": the answer has no picture");
+    return ExitStatus.USAGE;
   }
 
   private static void draw(Chart chart, Answer answer, Path file, OutputOptions output) {

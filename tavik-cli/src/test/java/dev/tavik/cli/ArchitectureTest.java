@@ -2,10 +2,19 @@ package dev.tavik.cli;
 
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 /** The data's way through the house is one way: nothing points back up. */
@@ -15,57 +24,12 @@ class ArchitectureTest {
           .withImportOption(new ImportOption.DoNotIncludeTests())
           .importPackages("dev.tavik");
 
-  @Test
-  void arrowsPointOneWay() {
-    layeredArchitecture()
-        .consideringOnlyDependenciesInAnyPackage("dev.tavik..")
-        .layer("numeric")
-        .definedBy("dev.tavik.numeric..")
-        .layer("result")
-        .definedBy("dev.tavik.result..")
-        .layer("count")
-        .definedBy("dev.tavik.count..")
-        .layer("proportion")
-        .definedBy("dev.tavik.proportion..")
-        .layer("association")
-        .definedBy("dev.tavik.association..")
-        .layer("bayes")
-        .definedBy("dev.tavik.bayes..")
-        .layer("simulation")
-        .definedBy("dev.tavik.simulation..")
-        .layer("planning")
-        .definedBy("dev.tavik.planning..")
-        .layer("tail")
-        .definedBy("dev.tavik.tail..")
-        .layer("study")
-        .definedBy("dev.tavik.study..")
-        .layer("data")
-        .definedBy("dev.tavik.data..")
-        .layer("report")
-        .definedBy("dev.tavik.report..")
-        .layer("cli")
-        .definedBy("dev.tavik.cli..")
-        .whereLayer("numeric")
-        .mayNotAccessAnyLayer()
-        .whereLayer("result")
-        .mayNotAccessAnyLayer()
-        .whereLayer("count")
-        .mayOnlyAccessLayers("numeric", "result")
-        .whereLayer("proportion")
-        .mayOnlyAccessLayers("numeric", "result", "count")
-        .whereLayer("association")
-        .mayOnlyAccessLayers("numeric", "result", "count", "proportion")
-        .whereLayer("bayes")
-        .mayOnlyAccessLayers("numeric", "result", "count")
-        .whereLayer("simulation")
-        .mayOnlyAccessLayers("numeric", "result", "count", "proportion", "association")
-        .whereLayer("planning")
-        .mayOnlyAccessLayers(
-            "numeric", "result", "count", "proportion", "bayes", "simulation", "tail")
-        .whereLayer("tail")
-        .mayOnlyAccessLayers("numeric", "result")
-        .whereLayer("study")
-        .mayOnlyAccessLayers(
+  /** What each room may use. */
+  private static final Map<String, List<String>> ARROWS = arrows();
+
+  private static Map<String, List<String>> arrows() {
+    List<String> methods =
+        List.of(
             "numeric",
             "result",
             "count",
@@ -74,36 +38,100 @@ class ArchitectureTest {
             "bayes",
             "simulation",
             "planning",
-            "tail")
-        .whereLayer("data")
-        .mayOnlyAccessLayers(
-            "result",
-            "count",
-            "proportion",
-            "association",
-            "bayes",
-            "simulation",
-            "planning",
             "tail",
-            "study")
-        .whereLayer("report")
-        .mayOnlyAccessLayers(
-            "result",
-            "count",
-            "proportion",
-            "association",
-            "bayes",
-            "simulation",
-            "planning",
-            "tail",
-            "study")
-        .whereLayer("cli")
-        .mayNotBeAccessedByAnyLayer()
-        .check(CLASSES);
+            "answer");
+    List<String> room = with(methods, "study", "study.parts");
+    Map<String, List<String>> arrows = new LinkedHashMap<>();
+    arrows.put("numeric", List.of());
+    arrows.put("result", List.of());
+    arrows.put("count", List.of("numeric", "result"));
+    arrows.put("proportion", List.of("numeric", "result", "count"));
+    arrows.put("association", List.of("numeric", "result", "count", "proportion"));
+    arrows.put("bayes", List.of("numeric", "result", "count"));
+    arrows.put("simulation", List.of("numeric", "result", "count", "proportion", "association"));
+    arrows.put("tail", List.of("numeric", "result"));
+    arrows.put(
+        "planning",
+        List.of("numeric", "result", "count", "proportion", "bayes", "simulation", "tail"));
+    arrows.put("answer", List.of("result", "bayes", "simulation"));
+    arrows.put("study", methods);
+    arrows.put("study.parts", with(methods, "study"));
+    for (String each : List.of("rate", "compare", "paired", "shares", "plan", "assess", "tail")) {
+      arrows.put("study." + each, room);
+    }
+    arrows.put("study.cross", with(room, "study.compare"));
+    arrows.put(
+        "study.simulated",
+        with(room, "study.rate", "study.compare", "study.paired", "study.shares", "study.cross"));
+    List<String> rooms = new ArrayList<>(room);
+    arrows.keySet().stream()
+        .filter(each -> each.startsWith("study.") && !each.equals("study.parts"))
+        .forEach(rooms::add);
+    rooms.remove("numeric");
+    rooms.remove("study.parts");
+    arrows.put("data.words", rooms);
+    arrows.put("data", with(rooms, "data.words"));
+    arrows.put("chart", rooms);
+    // A format knows answers, and no question.
+    arrows.put("report", List.of("result", "count", "answer", "study"));
+    arrows.put("cli", with(rooms, "data", "data.words", "chart", "report"));
+    return arrows;
+  }
+
+  private static List<String> with(List<String> some, String... more) {
+    List<String> all = new ArrayList<>(some);
+    all.addAll(List.of(more));
+    return all;
+  }
+
+  @Test
+  void arrowsPointOneWay() {
+    LayeredArchitecture house =
+        layeredArchitecture().consideringOnlyDependenciesInAnyPackage("dev.tavik..");
+    for (String each : ARROWS.keySet()) {
+      house = house.layer(each).definedBy("dev.tavik." + each);
+    }
+    for (Map.Entry<String, List<String>> each : ARROWS.entrySet()) {
+      house =
+          each.getValue().isEmpty()
+              ? house.whereLayer(each.getKey()).mayNotAccessAnyLayer()
+              : house
+                  .whereLayer(each.getKey())
+                  .mayOnlyAccessLayers(each.getValue().toArray(String[]::new));
+    }
+    house.check(CLASSES);
   }
 
   @Test
   void packagesHaveNoCycles() {
     slices().matching("dev.tavik.(*)..").should().beFreeOfCycles().check(CLASSES);
+    slices().matching("dev.tavik.study.(*)..").should().beFreeOfCycles().check(CLASSES);
+  }
+
+  /** Of a package with more than ten types a third is public; vocabularies are made to be used. */
+  @Test
+  void mostTypesAreHidden() {
+    Set<String> vocabularies = Set.of("result", "count", "answer", "planning", "bayes");
+    Set<String> notExported = Set.of("numeric", "study.parts");
+    Map<String, long[]> shares = new TreeMap<>();
+    CLASSES.stream()
+        .filter(each -> !each.isAnonymousClass() && !each.isNestedClass())
+        .filter(each -> !each.getSimpleName().equals("package-info"))
+        .forEach(
+            each -> {
+              long[] share =
+                  shares.computeIfAbsent(
+                      each.getPackageName().replace("dev.tavik.", ""), key -> new long[2]);
+              share[0] += each.getModifiers().contains(JavaModifier.PUBLIC) ? 1 : 0;
+              share[1]++;
+            });
+    shares.forEach(
+        (name, share) -> {
+          if (share[1] > 10 && !vocabularies.contains(name) && !notExported.contains(name)) {
+            assertThat((double) share[0] / share[1])
+                .as("%s: %s of %s types are public", name, share[0], share[1])
+                .isLessThanOrEqualTo(0.42);
+          }
+        });
   }
 }

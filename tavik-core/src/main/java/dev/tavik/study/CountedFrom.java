@@ -199,7 +199,7 @@ public record CountedFrom(
   }
 
   /** Returns what machines see of it. */
-  Value.Fields figures() {
+  public Value.Fields figures() {
     Value.Fields lacking = Value.fields();
     missing.forEach((column, units) -> lacking.with(column, units.longValue()));
     return Value.fields()

@@ -12,7 +12,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.RateQuestion;
+import dev.tavik.study.rate.RateQuestion;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.List;

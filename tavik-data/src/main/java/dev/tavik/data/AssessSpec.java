@@ -8,7 +8,7 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.AssessQuestion;
+import dev.tavik.study.assess.AssessQuestion;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.function.Function;
@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the behaviour of methods from its words. */
-public final class AssessSpec {
+final class AssessSpec {
   private final Spec spec;
 
   private AssessSpec(Spec spec) {

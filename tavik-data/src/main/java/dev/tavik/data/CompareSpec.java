@@ -10,11 +10,11 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.CompareGroupsQuestion;
-import dev.tavik.study.CompareQuestion;
-import dev.tavik.study.CompareSettings;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.Show;
+import dev.tavik.study.compare.CompareGroupsQuestion;
+import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.compare.CompareSettings;
+import dev.tavik.study.compare.Show;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  * with a row a group, or from a file of rows; with {@code paired}, from two columns of the same
  * units or from four cells.
  */
-public final class CompareSpec {
+final class CompareSpec {
   private final Spec spec;
   private final Opening opening;
   private final CountsSpec counts;

@@ -5,10 +5,10 @@ import dev.tavik.association.TestOptions;
 import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.CellTable;
-import dev.tavik.study.CrossSettings;
-import dev.tavik.study.CrossSettings.RowPairs;
-import dev.tavik.study.Ordered;
+import dev.tavik.study.cross.CellTable;
+import dev.tavik.study.cross.CrossSettings;
+import dev.tavik.study.cross.CrossSettings.RowPairs;
+import dev.tavik.study.cross.Ordered;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -9,12 +9,12 @@ import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
-import dev.tavik.study.AgreementQuestion;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.CrossQuestion;
-import dev.tavik.study.CrossSettings;
-import dev.tavik.study.Ordered;
-import dev.tavik.study.StrataQuestion;
+import dev.tavik.study.cross.AgreementQuestion;
+import dev.tavik.study.cross.CrossQuestion;
+import dev.tavik.study.cross.CrossSettings;
+import dev.tavik.study.cross.Ordered;
+import dev.tavik.study.cross.StrataQuestion;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  * three. With {@code paired} rows and columns are two classifications of the same units, and the
  * question is whether they agree.
  */
-public final class CrossSpec {
+final class CrossSpec {
   private static final String[] NOT_OF_ASSOCIATION = {
     "tests",
     "figures",

@@ -5,7 +5,7 @@ import dev.tavik.data.words.Words;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.OutlookQuestion;
+import dev.tavik.study.rate.OutlookQuestion;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;

@@ -10,9 +10,9 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.OutlookQuestion;
-import dev.tavik.study.PlanQuestion;
-import dev.tavik.study.PlanWords;
+import dev.tavik.study.plan.PlanQuestion;
+import dev.tavik.study.plan.PlanWords;
+import dev.tavik.study.rate.OutlookQuestion;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * Makes a plan from its words. What is left out of {@code n}, {@code power} and the effect is
  * solved for; {@code half-width} asks for an interval instead of a test.
  */
-public final class PlanSpec {
+final class PlanSpec {
   private static final Set<String> SHARED = Set.of("label", "for", "n", "units", "response");
   private static final Set<String> OF_TESTS =
       Set.of("alpha", "power", "sides", "alternative", "tests", "method");

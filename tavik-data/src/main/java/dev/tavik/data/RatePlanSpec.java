@@ -12,7 +12,7 @@ import dev.tavik.planning.Theory;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.PrecisionQuestion;
+import dev.tavik.study.plan.PrecisionQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -9,9 +9,9 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.RateByGroupQuestion;
-import dev.tavik.study.RateQuestion;
-import dev.tavik.study.RateSettings;
+import dev.tavik.study.rate.RateByGroupQuestion;
+import dev.tavik.study.rate.RateQuestion;
+import dev.tavik.study.rate.RateSettings;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * Makes a rate question from its words. The counts come from one or more tallies, {@code 14/400} or
  * {@code North=14/400}, or from a file.
  */
-public final class RateSpec {
+final class RateSpec {
   private static final int MOST_LEVELS = 50;
 
   private static final String[] OF_A_FILE = {

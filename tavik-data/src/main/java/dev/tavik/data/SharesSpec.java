@@ -11,8 +11,8 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.CountedFrom;
-import dev.tavik.study.SharesQuestion;
-import dev.tavik.study.SharesSettings;
+import dev.tavik.study.shares.SharesQuestion;
+import dev.tavik.study.shares.SharesSettings;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * Makes a question about shares from its words. The counts come from named counts, {@code ash=31},
  * or from a column of a file.
  */
-public final class SharesSpec {
+final class SharesSpec {
   private static final String FORMS =
       "the claimed shares: 40%,30%,30%, fractions 1/8,7/8, a ratio 4:3:3, named ash=40%,iron=60%, or"
           + " equal";

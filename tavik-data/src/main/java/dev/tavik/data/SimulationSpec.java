@@ -2,9 +2,9 @@ package dev.tavik.data;
 
 import dev.tavik.answer.Question;
 import dev.tavik.simulation.Draws;
-import dev.tavik.study.SimulatedQuestion;
-import dev.tavik.study.SimulatedQuestion.NullModel;
-import dev.tavik.study.SimulatedQuestion.Stop;
+import dev.tavik.study.simulated.SimulatedQuestion;
+import dev.tavik.study.simulated.SimulatedQuestion.NullModel;
+import dev.tavik.study.simulated.SimulatedQuestion.Stop;
 import java.security.SecureRandom;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;

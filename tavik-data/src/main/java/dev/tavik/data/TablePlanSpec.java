@@ -12,7 +12,7 @@ import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
-import dev.tavik.study.CrossQuestion;
+import dev.tavik.study.cross.CrossQuestion;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -4,7 +4,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.data.words.Words;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.TailQuestion;
+import dev.tavik.study.tail.TailQuestion;
 import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,7 +14,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the tail of a distribution from its words. */
-public final class TailSpec {
+final class TailSpec {
   /** The parameters of each distribution, those that may be left out in brackets. */
   private static final Map<String, List<String>> PARAMETERS = new LinkedHashMap<>();
 

@@ -10,7 +10,7 @@ import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.RateQuestion;
+import dev.tavik.study.rate.RateQuestion;
 import java.io.PrintStream;
 
 /**

@@ -10,7 +10,7 @@ import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.Report;
-import dev.tavik.study.CompareQuestion;
+import dev.tavik.study.compare.CompareQuestion;
 import java.io.PrintStream;
 import java.util.Set;
 

@@ -6,8 +6,8 @@ import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.report.Report;
-import dev.tavik.study.SharesQuestion;
-import dev.tavik.study.SharesSettings;
+import dev.tavik.study.shares.SharesQuestion;
+import dev.tavik.study.shares.SharesSettings;
 import java.io.PrintStream;
 import java.util.List;
 

@@ -8,7 +8,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.RateQuestion;
+import dev.tavik.study.rate.RateQuestion;
 
 /** The shortest ways to an answer and to a single method. */
 public final class FirstAnswer {

@@ -8,7 +8,7 @@ import dev.tavik.data.CountRequest;
 import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.report.Report;
-import dev.tavik.study.PairedQuestion;
+import dev.tavik.study.paired.PairedQuestion;
 import java.io.PrintStream;
 
 /**

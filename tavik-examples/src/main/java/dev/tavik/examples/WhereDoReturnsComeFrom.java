@@ -7,7 +7,7 @@ import dev.tavik.data.CountRequest;
 import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.report.Report;
-import dev.tavik.study.CrossQuestion;
+import dev.tavik.study.cross.CrossQuestion;
 import java.io.PrintStream;
 
 /** Do the depots return boxes for the same reasons, and if not, which depot for which reason? */

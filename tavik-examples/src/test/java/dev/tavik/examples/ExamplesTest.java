@@ -3,8 +3,13 @@ package dev.tavik.examples;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Drawn;
 import dev.tavik.count.PairedTally;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.cross.CrossQuestion;
+import dev.tavik.study.paired.PairedQuestion;
+import dev.tavik.study.rate.RateQuestion;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -30,7 +35,7 @@ class ExamplesTest {
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = AcceptAKiln.judge(kiln, out);
     }
-    assertThat(answer.tally()).hasToString(tally);
+    assertThat(((RateQuestion) answer.question()).tally()).hasToString(tally);
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith(kiln + " kiln's scrap: the rate is ")
         .endsWith(decision + System.lineSeparator());
@@ -43,7 +48,7 @@ class ExamplesTest {
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = CompareTwoKilns.compare("South", "Tunnel", out);
     }
-    assertThat(answer.first().tally()).hasToString("53/408");
+    assertThat(((CompareQuestion) answer.question()).first().tally()).hasToString("53/408");
     assertThat(answer.tests()).extracting(test -> test.rejects(0.05)).containsOnly(true);
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith("Scrap: South and Tunnel differ: South 13.0% (53 of 408)")
@@ -69,7 +74,7 @@ class ExamplesTest {
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = IsTheNewGlazeBetter.follow("cobalt", out);
     }
-    assertThat(answer.tally()).hasToString("15/246");
+    assertThat(((RateQuestion) answer.question()).tally()).hasToString("15/246");
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .contains("Followed through the file in its order", "Most for the alternative after ")
         .endsWith(
@@ -83,8 +88,8 @@ class ExamplesTest {
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = SeeTheNullWorld.shuffle(50_000, out);
     }
-    assertThat(answer.views().get(0).agrees(0)).isFalse();
-    assertThat(answer.views().get(0).agrees(1)).isTrue();
+    assertThat(answer.find(Drawn.class).orElseThrow().agrees(0)).isFalse();
+    assertThat(answer.find(Drawn.class).orElseThrow().agrees(1)).isTrue();
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .contains("50,000 shuffles of 24 successes among 793 trials", "from the normal curve");
   }
@@ -96,7 +101,8 @@ class ExamplesTest {
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = TwoInspectors.compare(out);
     }
-    assertThat(answer.tally()).isEqualTo(PairedTally.of(49, 3, 10, 178));
+    assertThat(((PairedQuestion) answer.question()).tally())
+        .isEqualTo(PairedTally.of(49, 3, 10, 178));
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith("First inspector and Second inspector are not shown to differ");
   }
@@ -118,7 +124,7 @@ class ExamplesTest {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       Answer answer = WhereDoReturnsComeFrom.look(out);
-      assertThat(answer.table().total()).isEqualTo(291);
+      assertThat(((CrossQuestion) answer.question()).table().total()).isEqualTo(291);
       assertThat(answer.tests()).hasSize(2);
     }
     assertThat(bytes.toString(StandardCharsets.UTF_8)).contains("Coldmere x broken above");

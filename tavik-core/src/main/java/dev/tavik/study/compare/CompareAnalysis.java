@@ -1,0 +1,163 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Basis;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Extent;
+import dev.tavik.study.parts.Preference;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Puts the answer to one comparison together. */
+final class CompareAnalysis {
+  private final CompareQuestion question;
+  private final CompareSettings settings;
+  private final Tally first;
+  private final Tally second;
+  private final boolean approximationHolds;
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final List<DirectedTest> oneSided = new ArrayList<>();
+
+  CompareAnalysis(CompareQuestion question, boolean approximationHolds) {
+    this.question = question;
+    this.settings = question.settings();
+    this.first = question.first().tally();
+    this.second = question.second().tally();
+    this.approximationHolds = approximationHolds;
+  }
+
+  static Answer answer(CompareQuestion question) {
+    boolean holds =
+        PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
+    CompareFound found = new CompareAnalysis(question, holds).found();
+    return new CompareFindings(found)
+        .answer(CompareBelief.of(question, Extent.WHOLE), CompareCautions.of(found));
+  }
+
+  CompareFound found() {
+    settings.tests().forEach(this::test);
+    if (tests.isEmpty()) {
+      throw new IllegalArgumentException(
+          "none of the tests asked for can be made: "
+              + String.join(
+                  "; ",
+                  refusals.stream()
+                      .map(each -> each.method().id() + " " + each.reason())
+                      .toList()));
+    }
+    return new CompareFound(
+        question, new CompareFound.Made(tests, refusals, oneSided), intervals(), preference());
+  }
+
+  private void test(TwoProportionTest method) {
+    try {
+      List<DirectedTest> each = new ArrayList<>();
+      for (Hypothesis hypothesis : settings.tested()) {
+        each.add(new DirectedTest(hypothesis, method.of(first, second, hypothesis)));
+      }
+      DirectedTest least = each.get(0);
+      for (DirectedTest other : each) {
+        if (other.result().log10PValue() > least.result().log10PValue()) {
+          least = other;
+        }
+      }
+      tests.add(least.result());
+      if (each.size() > 1) {
+        oneSided.addAll(each);
+      }
+    } catch (DeclinedException e) {
+      refusals.add(new Refusal(method, e.reason()));
+    }
+  }
+
+  private List<Interval> intervals() {
+    Side matching = settings.hypothesis().alternative().matchingSide();
+    List<Interval> intervals = new ArrayList<>();
+    for (ComparisonInterval method : settings.intervals()) {
+      intervals.add(method.of(first, second, settings.level()));
+      if (matching != Side.TWO_SIDED) {
+        intervals.add(method.of(first, second, settings.level(), matching));
+      }
+    }
+    return intervals;
+  }
+
+  private Preference preference() {
+    TwoProportionTest wanted =
+        !settings.plain()
+            ? TwoProportionTest.SCORE
+            : approximationHolds ? TwoProportionTest.Z_POOLED : TwoProportionTest.FISHER;
+    TwoProportionTest test =
+        settings.tests().stream()
+            .filter(each -> each == wanted && made(each))
+            .findFirst()
+            .orElseGet(
+                () -> settings.tests().stream().filter(this::made).findFirst().orElseThrow());
+    return new Preference(test, partner(test), reason(test));
+  }
+
+  private boolean made(TwoProportionTest method) {
+    return tests.stream().anyMatch(test -> test.method() == method);
+  }
+
+  /** The interval of the difference that inverts the test, else one that holds at any size. */
+  private ComparisonInterval partner(TwoProportionTest test) {
+    TwoProportionTest same = test == TwoProportionTest.Z_POOLED ? TwoProportionTest.SCORE : test;
+    List<ComparisonInterval> chosen = settings.intervals();
+    List<ComparisonInterval> differences =
+        chosen.stream().filter(each -> each.quantity() == Quantity.DIFFERENCE).toList();
+    List<ComparisonInterval> candidates = differences.isEmpty() ? chosen : differences;
+    return candidates.stream()
+        .filter(each -> each.inverts().filter(same::equals).isPresent())
+        .findFirst()
+        .orElse(
+            candidates.contains(DifferenceInterval.NEWCOMBE)
+                ? DifferenceInterval.NEWCOMBE
+                : candidates.get(0));
+  }
+
+  private String reason(TwoProportionTest test) {
+    if (settings.tests().size() == 1) {
+      return Preference.asked(test, true);
+    }
+    if (!settings.plain()) {
+      return test == TwoProportionTest.SCORE
+          ? "the score test takes its standard error from the null difference itself"
+          : Preference.asked(test, false);
+    }
+    PooledExpectation expected = PooledExpectation.of(first, second);
+    if (test == TwoProportionTest.Z_POOLED && approximationHolds) {
+      return "at least "
+          + expected.inWords()
+          + " are expected in each group, enough for the normal approximation"
+          + (settings.tests().contains(TwoProportionTest.FISHER)
+              ? "; fisher is the cautious one: it rejects less often than alpha allows"
+              : "");
+    }
+    if (test == TwoProportionTest.FISHER && !approximationHolds) {
+      return expected.enough()
+          ? "another pair has too few expected counts for the normal approximation, and all pairs"
+              + " are judged alike"
+          : "only "
+              + expected.inWords()
+              + " are expected in one group, too few for the normal approximation; fisher holds at"
+              + " any size";
+    }
+    return Preference.asked(test, false)
+        + (test.basis() == Basis.APPROXIMATE && !approximationHolds
+            ? ", though the expected counts are too small for it"
+            : "");
+  }
+}

@@ -1,0 +1,214 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.answer.Belief;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Posterior;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.ComparedRates;
+import dev.tavik.bayes.Credible;
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Quantity;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.parts.Extent;
+import dev.tavik.study.parts.Likelier;
+import dev.tavik.study.parts.Priors;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** The Bayesian view of two rates. */
+final class CompareBelief {
+  private static final double[] EVEN = {0.5, 1, 2, 5};
+  private static final double[] AT_COMMON = {10, 50, 200};
+
+  private final CompareQuestion question;
+  private final CompareSettings settings;
+  private final BayesSettings view;
+  private final Extent extent;
+  private final Alternative alternative;
+  private final Tally first;
+  private final Tally second;
+  private final ComparedRates rates;
+  private final List<Finding> findings = new ArrayList<>();
+
+  private CompareBelief(CompareQuestion question, BayesSettings view, Extent extent) {
+    this.question = question;
+    this.settings = question.settings();
+    this.view = view;
+    this.extent = extent;
+    this.alternative =
+        settings.show() == Show.DIFFERENCE
+            ? settings.hypothesis().alternative()
+            : Alternative.TWO_SIDED;
+    this.first = question.first().tally();
+    this.second = question.second().tally();
+    this.rates = ComparedRates.of(view.prior(), first, second);
+  }
+
+  /**
+   * Works out the view.
+   *
+   * @param question the question; no view is asked for where its settings have none
+   * @param extent how much of it
+   */
+  static List<Finding> of(CompareQuestion question, Extent extent) {
+    BayesSettings view = question.settings().bayes();
+    return view == null ? List.of() : new CompareBelief(question, view, extent).findings();
+  }
+
+  private List<Finding> findings() {
+    double log = ComparedRates.logBayesFactor(first, second, alternative, view.prior());
+    Posterior posterior =
+        Posterior.of(
+                "Bayesian view, prior " + view.prior() + " for each rate",
+                Priors.fields(view.prior()).with("alternative", alternative.id()),
+                log,
+                words(log))
+            .between(different(), same());
+    findings.add(posterior);
+    believe(posterior);
+    chances(posterior);
+    Priors.sensitivity(
+        posterior,
+        findings,
+        "With other priors, around one half and around the common rate observed",
+        extent == Extent.BRIEF ? List.of() : priors(first, second).distinct().toList(),
+        prior -> ComparedRates.logBayesFactor(first, second, alternative, prior));
+    return findings;
+  }
+
+  private void believe(Posterior posterior) {
+    Sheet sheet =
+        Sheet.read(
+            "Posterior, credible intervals at "
+                + Figures.exactPercent(settings.level())
+                + "; differences in points",
+            Column.words(),
+            Column.numbers("mean"),
+            Column.numbers("median"),
+            Column.words(),
+            Column.numbers(""),
+            Column.words(),
+            Column.numbers(""));
+    for (Quantity measure : ComparedRates.MEASURES) {
+      if (extent == Extent.WHOLE || measure == ComparedRates.MEASURES.get(0)) {
+        Belief belief = belief(measure);
+        posterior.belief(belief);
+        rows(sheet, belief);
+      }
+    }
+    findings.add(sheet);
+  }
+
+  private Belief belief(Quantity measure) {
+    Credible equalTailed = rates.equalTailed(measure, settings.level());
+    return new Belief(
+        measure,
+        "",
+        rates.mean(measure),
+        rates.median(measure),
+        extent == Extent.BRIEF
+            ? List.of(equalTailed)
+            : List.of(equalTailed, rates.highestDensity(measure, settings.level())));
+  }
+
+  private static void rows(Sheet sheet, Belief belief) {
+    Quantity quantity = belief.quantity();
+    for (Credible interval : belief.credible()) {
+      boolean begins = interval.kind() == Credible.Kind.EQUAL_TAILED;
+      sheet.row(
+          begins ? quantity.id().replace('-', ' ') : "",
+          begins ? figure(quantity, belief.mean()) : Value.none(),
+          begins ? figure(quantity, belief.median()) : Value.none(),
+          interval.kind().id(),
+          figure(quantity, interval.lower()),
+          "to",
+          figure(quantity, interval.upper()));
+    }
+  }
+
+  private static Value figure(Quantity quantity, double value) {
+    return Double.isInfinite(value) ? Value.none("none") : Value.of(quantity, value);
+  }
+
+  private void chances(Posterior posterior) {
+    double above = rates.above(Quantity.DIFFERENCE, 0);
+    posterior.above(above);
+    findings.add(
+        Finding.sentence(
+            String.format(
+                Locale.ROOT,
+                "The probability that %s is higher than %s is %s.",
+                question.first().name(),
+                question.second().name(),
+                Value.Share.PROBABILITY.of(above).text())));
+    BayesSettings.Region region = settings.region();
+    if (region != null) {
+      Priors.inside(
+          posterior,
+          findings,
+          region,
+          rates.inside(Quantity.DIFFERENCE, region.low(), region.high()),
+          "the difference, in points,",
+          Figures::exactPoints);
+    }
+  }
+
+  private static Stream<BetaPrior> priors(Tally first, Tally second) {
+    double successes = (double) first.successes() + second.successes() + 1;
+    double trials = (double) first.trials() + second.trials() + 2;
+    double common = Double.parseDouble(Figures.significant(successes / trials, 2));
+    Stream<BetaPrior> around =
+        Arrays.stream(AT_COMMON)
+            .filter(
+                strength ->
+                    strength * Math.min(common, 1 - common) >= ComparedRates.LEAST_PARAMETER)
+            .mapToObj(
+                strength ->
+                    new BetaPrior(
+                        round(strength * common),
+                        round(strength * DecimalFraction.complement(common))));
+    return Stream.concat(Arrays.stream(EVEN).mapToObj(each -> new BetaPrior(each, each)), around);
+  }
+
+  private static double round(double parameter) {
+    return Double.parseDouble(Figures.significant(parameter, 4));
+  }
+
+  private String words(double log) {
+    return Likelier.words(log, different(), same());
+  }
+
+  private String different() {
+    return switch (alternative) {
+      case TWO_SIDED -> "different rates";
+      case LESS -> "a lower rate of " + question.first().name();
+      case GREATER -> "a higher rate of " + question.first().name();
+    };
+  }
+
+  private String same() {
+    return alternative == Alternative.TWO_SIDED
+        ? "equal rates"
+        : "the same rate as of " + question.second().name();
+  }
+
+  /** Says in one word which side the data favour. */
+  static String favoured(Posterior posterior, Alternative alternative) {
+    return posterior.logBayesFactor() < 0
+        ? "equal"
+        : switch (alternative) {
+          case TWO_SIDED -> "different";
+          case LESS -> "lower";
+          case GREATER -> "higher";
+        };
+  }
+}

@@ -1,0 +1,273 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+
+/** What to be careful of in the answer to one comparison, the gravest first. */
+final class CompareCautions {
+  private final CompareFound answer;
+  private final CompareSettings settings;
+  private final Tally first;
+  private final Tally second;
+  private final boolean rejects;
+  private final List<Caution> cautions = new ArrayList<>();
+
+  private CompareCautions(CompareFound answer) {
+    this.answer = answer;
+    this.settings = answer.settings();
+    this.first = answer.first().tally();
+    this.second = answer.second().tally();
+    this.rejects = answer.preferredTest().rejects(settings.alpha());
+  }
+
+  static List<Caution> of(CompareFound answer) {
+    CompareCautions found = new CompareCautions(answer);
+    found.otherDirection();
+    found.fewSuccesses();
+    found.allOrNone();
+    found.zeroCell();
+    DecisionCautions decisions =
+        new DecisionCautions(answer.tests(), found.settings.alpha(), answer.preferredTest());
+    if (PooledExpectation.of(found.first, found.second).smallest() > 0) {
+      found.cautions.addAll(decisions.noStatistic());
+    }
+    found.clippedLimit();
+    found.cautions.addAll(decisions.disagree());
+    found.cautions.addAll(
+        decisions.levelAlpha(
+            found.settings.level(),
+            found.settings.matchingLevel(),
+            (found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")
+                + ". An interval may include what a test rejects, or the other way round;"));
+    found.testAndInterval();
+    found.withinMargin();
+    found.cautions.addAll(decisions.nearAlpha());
+    CountedFrom from = answer.from();
+    if (from != null) {
+      found.cautions.addAll(DataCautions.of(from, found.first.trials() + found.second.trials()));
+    }
+    return found.cautions;
+  }
+
+  private void add(Code code, String message) {
+    cautions.add(new Caution(code, message));
+  }
+
+  private void otherDirection() {
+    if (settings.show() == Show.DIFFERENCE && opposite()) {
+      boolean less = settings.hypothesis().alternative() == Alternative.LESS;
+      String comparison =
+          settings.hypothesis().against() == 0
+              ? String.format(
+                  Locale.ROOT,
+                  "%s is %s than %s",
+                  answer.first().name(),
+                  less ? "lower" : "higher",
+                  answer.second().name())
+              : String.format(
+                  Locale.ROOT,
+                  "%s is %s %s",
+                  answer.order(),
+                  less ? "below" : "above",
+                  Figures.shortPoints(settings.hypothesis().against()));
+      add(
+          Code.OTHER_DIRECTION,
+          String.format(
+              Locale.ROOT,
+              "The alternative '%s' says that %s, but the data point the other way. If the order of"
+                  + " the groups or the direction was mixed up, set it right; if it was meant, the"
+                  + " data lend it no support.",
+              settings.hypothesis().alternative().id(),
+              comparison));
+    }
+  }
+
+  private boolean opposite() {
+    double away = first.proportion() - second.proportion() - settings.hypothesis().against();
+    return switch (settings.hypothesis().alternative()) {
+      case LESS -> away > 0;
+      case GREATER -> away < 0;
+      case TWO_SIDED -> false;
+    };
+  }
+
+  private void fewSuccesses() {
+    PooledExpectation expected = PooledExpectation.of(first, second);
+    String approximate =
+        settings.tests().stream()
+            .filter(test -> test.basis() == Basis.APPROXIMATE)
+            .map(TwoProportionTest::id)
+            .collect(Collectors.joining(", "));
+    if (expected.enough() || approximate.isEmpty() || expected.smallest() == 0) {
+      return;
+    }
+    String instead =
+        answer.tests().stream()
+            .filter(test -> test.method() == TwoProportionTest.FISHER)
+            .findFirst()
+            .map(
+                fisher -> "Fisher's exact test says " + Figures.pEquals(fisher.log10PValue()) + ".")
+            .orElse(
+                settings.plain()
+                    ? "Use fisher, boschloo or barnard."
+                    : "No exact test of such a null is offered; read the interval with care.");
+    add(
+        Code.FEW_SUCCESSES,
+        String.format(
+            Locale.ROOT,
+            "One group is expected to have only %s, too few for the normal approximation (%s). %s",
+            expected.inWords(),
+            approximate,
+            instead));
+  }
+
+  private void allOrNone() {
+    boolean none = first.successes() + second.successes() == 0;
+    boolean all = first.failures() + second.failures() == 0;
+    if (none || all) {
+      add(
+          Code.ALL_OR_NONE,
+          String.format(
+              Locale.ROOT,
+              "%s was a success in either group: nothing tells them apart, and no test can. The"
+                  + " intervals say how far apart they may still be.",
+              none ? "None" : "Every one"));
+    }
+  }
+
+  private void zeroCell() {
+    boolean zero =
+        Math.min(
+                Math.min(first.successes(), first.failures()),
+                Math.min(second.successes(), second.failures()))
+            == 0;
+    List<Interval> endless =
+        answer.intervals().stream()
+            .filter(each -> each.side() == Side.TWO_SIDED && Double.isInfinite(each.upper()))
+            .toList();
+    if (zero && !endless.isEmpty()) {
+      add(
+          Code.ZERO_CELL,
+          String.format(
+              Locale.ROOT,
+              "One of the four counts is 0, so there is no upper limit for %s. The difference has"
+                  + " limits all the same; gart's odds ratio adds 1/2 to each count.",
+              endless.stream()
+                  .map(each -> each.quantity().id() + " (" + each.method().id() + ")")
+                  .collect(Collectors.joining(", "))));
+    }
+  }
+
+  private void clippedLimit() {
+    String clipped =
+        answer.intervals().stream()
+            .filter(each -> each.quantity() == Quantity.DIFFERENCE)
+            .filter(
+                each ->
+                    (each.side() != Side.UPPER && each.lower() == -1 && observed() > -1)
+                        || (each.side() != Side.LOWER && each.upper() == 1 && observed() < 1))
+            .map(CompareCautions::name)
+            .collect(Collectors.joining(" and "));
+    if (!clipped.isEmpty()) {
+      add(
+          Code.CLIPPED_LIMIT,
+          String.format(
+              Locale.ROOT,
+              "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
+                  + " Such an interval covers too seldom here; prefer newcombe or mee.",
+              clipped));
+    }
+  }
+
+  private double observed() {
+    return first.proportion() - second.proportion();
+  }
+
+  /** Where the level matches alpha, the test of the verdict and the intervals should agree. */
+  private void testAndInterval() {
+    if (!settings.levelMatchesAlpha() || opposite()) {
+      return;
+    }
+    String contradicting =
+        answer.intervals().stream()
+            .filter(this::comparable)
+            .filter(each -> leavesOut(each) != rejects)
+            .map(CompareCautions::name)
+            .collect(Collectors.joining(" and "));
+    if (!contradicting.isEmpty()) {
+      add(
+          Code.TEST_AND_INTERVAL,
+          String.format(
+              Locale.ROOT,
+              "The %s test %s; by %s it would be the other way. They are built on different"
+                  + " principles, and here the case is close; report both, or the pair that was"
+                  + " planned.",
+              answer.preference().test().id(),
+              rejects ? "rejects" : "doesn't reject",
+              contradicting));
+    }
+  }
+
+  /** The bound goes with a directional test; ratios speak only of no difference at all. */
+  private boolean comparable(Interval interval) {
+    return interval.side() == settings.hypothesis().alternative().matchingSide()
+        && (interval.quantity() == Quantity.DIFFERENCE || settings.plain());
+  }
+
+  private boolean leavesOut(Interval interval) {
+    if (interval.quantity() != Quantity.DIFFERENCE) {
+      return !interval.contains(1);
+    }
+    return settings.tested().stream()
+        .noneMatch(hypothesis -> interval.contains(hypothesis.against()));
+  }
+
+  private void withinMargin() {
+    Double margin = settings.margin();
+    if (margin == null || settings.show() != Show.DIFFERENCE || !rejects) {
+      return;
+    }
+    answer.intervals().stream()
+        .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
+        .filter(each -> each.lower() > -margin && each.upper() < margin)
+        .findFirst()
+        .ifPresent(
+            each ->
+                add(
+                    Code.WITHIN_MARGIN,
+                    String.format(
+                        Locale.ROOT,
+                        "The difference is significant, but by the %s interval smaller than the"
+                            + " margin of %s: not zero, and of no practical"
+                            + " meaning.",
+                        each.method().id(),
+                        Figures.percentagePoints(margin))));
+  }
+
+  private static String name(Interval interval) {
+    String what =
+        interval.quantity() == Quantity.DIFFERENCE
+            ? interval.method().id()
+            : interval.method().id() + " (" + interval.quantity().id() + ")";
+    return switch (interval.side()) {
+      case TWO_SIDED -> what;
+      case LOWER -> what + " lower bound";
+      case UPPER -> what + " upper bound";
+    };
+  }
+}

@@ -1,0 +1,377 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Workings;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ComparisonEstimate;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.NumberNeeded;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.Working;
+import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Effects;
+import dev.tavik.study.parts.LookUp;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Sentences;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Puts the answer about two proportions together. */
+final class CompareFindings {
+  static final Condition INDEPENDENCE =
+      new Condition(
+          "independent units",
+          Condition.State.NOT_IN_THE_DATA,
+          "each unit is in one group only and tells nothing about another. The same units judged"
+              + " twice are pairs and want --paired; units of one batch or person are often alike,"
+              + " and then p-values come out too small. Counts can't show this: you have to know"
+              + " how they were collected");
+
+  private final CompareFound found;
+  private final CompareSettings settings;
+  private final String one;
+  private final String two;
+  private final Tally first;
+  private final Tally second;
+
+  CompareFindings(CompareFound found) {
+    this.found = found;
+    this.settings = found.settings();
+    this.one = found.first().name();
+    this.two = found.second().name();
+    this.first = found.first().tally();
+    this.second = found.second().tally();
+  }
+
+  Answer answer(List<Finding> bayes, List<Caution> cautions) {
+    List<Estimate> estimates = Effects.of(found.first(), found.second());
+    Optional<NumberNeeded> needed = numberNeeded();
+    List<Estimate> all = new ArrayList<>(estimates);
+    needed.ifPresent(
+        each ->
+            all.add(
+                new Estimate(
+                    Quantity.NUMBER_NEEDED,
+                    "1 / (" + found.order() + ")",
+                    each.value(),
+                    Double.NaN)));
+    Answer.Builder answer =
+        Answer.to(found.question(), "compare", found.label())
+            .add(Finding.fact("input", input()))
+            .add(Finding.fact("hypothesis", hypothesis(settings)))
+            .add(new Estimates(all))
+            .add(Observed.groups("Observed", List.of(found.first(), found.second())))
+            .addAll(Observed.source(found.from()))
+            .add(effects(estimates));
+    needed.ifPresent(each -> answer.add(Finding.sentence(inWords(each))));
+    answer.add(tests());
+    nuisances(answer);
+    refused(answer);
+    if (!found.made().oneSided().isEmpty()) {
+      answer.add(oneSided());
+    }
+    answer.add(intervals(needed));
+    margin(answer);
+    return answer
+        .add(found.preference().finding())
+        .addAll(bayes)
+        .add(
+            Finding.say(
+                new Block.Command(
+                    "As a table",
+                    String.format(
+                        Locale.ROOT,
+                        "tavik cross --cells \"%d %d; %d %d\"",
+                        first.successes(),
+                        first.failures(),
+                        second.successes(),
+                        second.failures()))))
+        .add(new Workings(working()))
+        .addAll(LookUp.of(first, second, found.tests()))
+        .conditions(conditions(found))
+        .cautions(cautions)
+        .concluded(found.preference().on(CompareVerdict.of(found)));
+  }
+
+  static List<Condition> conditions(CompareFound found) {
+    return List.of(
+        PooledExpectation.of(found.first().tally(), found.second().tally()).condition(),
+        INDEPENDENCE);
+  }
+
+  private Value input() {
+    return Observed.input(found.from())
+        .with("first", Observed.figures(found.first()))
+        .with("second", Observed.figures(found.second()))
+        .with("order", found.order());
+  }
+
+  static Value hypothesis(CompareSettings settings) {
+    Value.Fields fields =
+        Value.fields()
+            .with("quantity", Quantity.DIFFERENCE.id())
+            .with("against", settings.hypothesis().against())
+            .with("alternative", settings.hypothesis().alternative().id())
+            .with("alpha", settings.alpha());
+    return settings.margin() == null && settings.show() == Show.DIFFERENCE
+        ? fields
+        : fields.with("margin", settings.margin()).with("show", settings.show().id());
+  }
+
+  /** From the interval of the difference that the verdict rests on, else from the first. */
+  private Optional<NumberNeeded> numberNeeded() {
+    return found.intervals().stream()
+        .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
+        .reduce((last, next) -> next.method() == found.preference().interval() ? next : last)
+        .map(
+            interval ->
+                NumberNeeded.of(ComparisonEstimate.DIFFERENCE.of(first, second).value(), interval));
+  }
+
+  private Sheet effects(List<Estimate> estimates) {
+    Sheet sheet =
+        Sheet.read(one + " against " + two, Column.words(), Column.numbers(""), Column.words());
+    for (Estimate estimate : estimates) {
+      double value = estimate.value();
+      switch (estimate.quantity()) {
+        case DIFFERENCE ->
+            sheet.row("difference", Value.points(value), "points, " + estimate.label());
+        case RATIO -> sheet.row("ratio", number(value), estimate.label());
+        case ODDS_RATIO -> sheet.row("odds ratio", number(value), "cross product a d / (b c)");
+        case CONDITIONAL_ODDS_RATIO ->
+            sheet.row("odds ratio", number(value), "conditional maximum likelihood");
+        case COHENS_H -> sheet.row("Cohen's h", number(value), "");
+        default -> {
+          // The proportions stand in the table above.
+        }
+      }
+    }
+    return sheet;
+  }
+
+  static Value number(double value) {
+    return Double.isNaN(value) ? Value.none("none") : Value.significant(value, 4);
+  }
+
+  private String inWords(NumberNeeded needed) {
+    String source = Figures.exactPercent(needed.level()) + ", from " + needed.method().id();
+    if (Double.isInfinite(needed.value())) {
+      return "number needed: none, the proportions are equal";
+    }
+    String told =
+        String.format(
+            Locale.ROOT,
+            "number needed: %s has one success %s in %s",
+            one,
+            needed.value() < 0 ? "fewer" : "more",
+            trials(needed.value()));
+    if (!needed.throughInfinity()) {
+      double near = Math.min(Math.abs(needed.lower()), Math.abs(needed.upper()));
+      double far = Math.max(Math.abs(needed.lower()), Math.abs(needed.upper()));
+      return String.format(
+          Locale.ROOT, "%s (%s to %s; %s)", told, trials(near), trials(far), source);
+    }
+    return String.format(
+        Locale.ROOT,
+        "%s (from one fewer in %s through no difference, infinity, to one more in %s; %s)",
+        told,
+        trials(needed.lower()),
+        trials(needed.upper()),
+        source);
+  }
+
+  private static String trials(double value) {
+    return Double.isInfinite(value) ? "any number" : Figures.significant(Math.abs(value), 3);
+  }
+
+  private Tests tests() {
+    Tests tests = Tests.of("Tests: " + claim(settings, one, two), settings.alpha());
+    for (TwoProportionTest method : settings.tests()) {
+      found.tests().stream()
+          .filter(test -> test.method() == method)
+          .forEach(test -> tests.made(test, statistic(test)));
+      found.made().refusals().stream()
+          .filter(refusal -> refusal.method() == method)
+          .forEach(tests::declined);
+    }
+    return tests;
+  }
+
+  private Tests oneSided() {
+    Tests tests =
+        Tests.of("Both one-sided tests; the larger p counts", settings.alpha())
+            .keyed("oneSidedTests");
+    for (DirectedTest each : found.made().oneSided()) {
+      tests.made(each.result(), statistic(each.result()), each.hypothesis());
+    }
+    return tests;
+  }
+
+  static String claim(CompareSettings settings, String one, String two) {
+    String alpha = "; alpha " + Figures.plain(settings.alpha());
+    Double margin = settings.margin();
+    if (settings.show() == Show.EQUIVALENT && margin != null) {
+      return String.format(
+          Locale.ROOT,
+          "null, they differ by %s or more; alternative, by less%s",
+          Figures.shortPoints(margin),
+          alpha);
+    }
+    Alternative alternative = settings.hypothesis().alternative();
+    if (settings.show() == Show.NONINFERIOR && margin != null) {
+      return String.format(
+          Locale.ROOT,
+          "null, %s is %s by %s or more; alternative, it is not%s",
+          one,
+          alternative == Alternative.GREATER ? "lower" : "higher",
+          Figures.shortPoints(margin),
+          alpha);
+    }
+    double against = settings.hypothesis().against();
+    if (against == 0) {
+      return "null, no difference; alternative, "
+          + Sentences.alternative(alternative, "they differ", one)
+          + alpha;
+    }
+    return String.format(
+        Locale.ROOT,
+        "null, %s minus %s is %s; alternative, %s%s",
+        one,
+        two,
+        Figures.shortPoints(against),
+        Sentences.alternative(alternative, "it differs", "it"),
+        alpha);
+  }
+
+  private Value statistic(TestResult test) {
+    TestResult.Statistic statistic = test.statistic();
+    return statistic != null && statistic.name().equals("successes")
+        ? new Value.Words(tail(test.method()))
+        : Tests.shown(statistic, 4, "no statistic");
+  }
+
+  private String tail(Method method) {
+    String count = Figures.count(first.successes());
+    String half = method == TwoProportionTest.FISHER_MID_P ? ", " + count + " half" : "";
+    return switch (settings.hypothesis().alternative()) {
+      case LESS -> count + " or fewer in the first" + half;
+      case GREATER -> count + " or more in the first" + half;
+      case TWO_SIDED ->
+          method == TwoProportionTest.FISHER
+              ? "tables as improbable, or more so"
+              : "twice the smaller tail" + half;
+    };
+  }
+
+  private void nuisances(Answer.Builder answer) {
+    for (TestResult test : found.tests()) {
+      Double nuisance = test.nuisance();
+      if (nuisance != null) {
+        answer.add(
+            Finding.sentence(
+                String.format(
+                    Locale.ROOT,
+                    "%s: p is largest at a common proportion of %s.",
+                    test.method().id(),
+                    Figures.finePercent(nuisance))));
+      }
+    }
+  }
+
+  private void refused(Answer.Builder answer) {
+    Map<String, List<String>> byReason = new LinkedHashMap<>();
+    for (Refusal refusal : found.made().refusals()) {
+      byReason
+          .computeIfAbsent(refusal.reason(), key -> new ArrayList<>())
+          .add(refusal.method().id());
+    }
+    byReason.forEach(
+        (reason, methods) ->
+            answer.add(
+                Finding.say(
+                    Block.paragraph(
+                        "not made: " + String.join(", ", methods) + ": " + reason + ".",
+                        Block.Manner.HANGING))));
+  }
+
+  private Intervals intervals(Optional<NumberNeeded> needed) {
+    Alternative alternative = settings.hypothesis().alternative();
+    Intervals intervals =
+        Intervals.of(
+            "Intervals, level "
+                + Figures.exactPercent(settings.level())
+                + (alternative == Alternative.TWO_SIDED
+                    ? ""
+                    : ", and the one-sided bound for '" + alternative.id() + "'")
+                + "; differences in points");
+    String[] last = {""};
+    intervals.pairs(
+        found.intervals(),
+        interval -> {
+          String what = interval.quantity().id().replace('-', ' ');
+          String shown = what.equals(last[0]) ? "" : what;
+          last[0] = what;
+          return new String[] {shown, interval.method().id()};
+        });
+    needed.ifPresent(
+        each ->
+            intervals.row(
+                new Interval(
+                    Quantity.NUMBER_NEEDED,
+                    each.method(),
+                    each.level(),
+                    Side.TWO_SIDED,
+                    each.lower(),
+                    each.upper()),
+                "",
+                Value.fields().with("throughInfinity", each.throughInfinity())));
+    return intervals;
+  }
+
+  private void margin(Answer.Builder answer) {
+    Double margin = settings.margin();
+    Interval interval = found.preferredInterval();
+    if (margin != null
+        && settings.show() == Show.DIFFERENCE
+        && interval.quantity() == Quantity.DIFFERENCE) {
+      boolean within = interval.lower() > -margin && interval.upper() < margin;
+      answer.add(
+          Finding.sentence(
+              String.format(
+                  Locale.ROOT,
+                  "The margin is %s; the %s interval %s.",
+                  Figures.shortPoints(margin),
+                  interval.method().id(),
+                  within ? "lies within it" : "reaches beyond it")));
+    }
+  }
+
+  private List<Working> working() {
+    List<Working> workings =
+        new ArrayList<>(CompareTestWorking.of(found.first(), found.second(), settings));
+    workings.addAll(CompareIntervalWorking.of(found.first(), found.second(), settings));
+    return workings;
+  }
+}

@@ -1,0 +1,81 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.count.NamedTally;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Preference;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What the methods made of two proportions; verdict, cautions and findings are read off it. */
+record CompareFound(
+    CompareQuestion question, Made made, List<Interval> intervals, Preference preference) {
+
+  /** Tests, those that declined, and the one-sided ones behind a p-value. */
+  record Made(List<TestResult> tests, List<Refusal> refusals, List<DirectedTest> oneSided) {
+    Made {
+      tests = List.copyOf(tests);
+      refusals = List.copyOf(refusals);
+      oneSided = List.copyOf(oneSided);
+    }
+  }
+
+  String label() {
+    return question.label();
+  }
+
+  NamedTally first() {
+    return question.first();
+  }
+
+  NamedTally second() {
+    return question.second();
+  }
+
+  CompareSettings settings() {
+    return question.settings();
+  }
+
+  @Nullable CountedFrom from() {
+    return question.from();
+  }
+
+  List<TestResult> tests() {
+    return made.tests();
+  }
+
+  String order() {
+    return question.order();
+  }
+
+  TestResult preferredTest() {
+    return tests().stream()
+        .filter(test -> test.method() == preference.test())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  Interval preferredInterval() {
+    Quantity wanted =
+        intervals.stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE)
+            ? Quantity.DIFFERENCE
+            : intervals.get(0).quantity();
+    return intervals.stream()
+        .filter(
+            each ->
+                each.quantity() == wanted
+                    && each.method() == preference.interval()
+                    && each.side() == settings().hypothesis().alternative().matchingSide())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  CompareFound withTests(List<TestResult> adjusted) {
+    return new CompareFound(
+        question, new Made(adjusted, made.refusals(), made.oneSided()), intervals, preference);
+  }
+}

@@ -1,0 +1,108 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.NamedTally;
+import dev.tavik.study.CountedFrom;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Do several proportions differ, and which from which? First all groups together, then every pair
+ * (of up to {@value #MOST_PAIRED} groups), or every group against a baseline, with p-values
+ * adjusted by Holm's method for the number of pairs.
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param groups the groups, at least three, in order; in a pair the earlier one is the first
+ * @param emptyGroups groups without any observation
+ * @param baseline the group that every other one is compared with, as the second; null for all
+ *     pairs
+ * @param settings what is to be shown, how strictly, by which methods
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record CompareGroupsQuestion(
+    String label,
+    List<NamedTally> groups,
+    List<String> emptyGroups,
+    @Nullable String baseline,
+    CompareSettings settings,
+    @Nullable CountedFrom from)
+    implements Question {
+  /** The largest number of groups. */
+  public static final int MOST_GROUPS = 1000;
+
+  /** So many groups make 4,950 pairs; of more, only the overall test is made without a baseline. */
+  public static final int MOST_PAIRED = 100;
+
+  /**
+   * Copies the parts.
+   *
+   * @throws IllegalArgumentException if there are fewer than three groups or more than {@value
+   *     #MOST_GROUPS}, or the baseline isn't among them
+   */
+  public CompareGroupsQuestion {
+    groups = List.copyOf(groups);
+    emptyGroups = List.copyOf(emptyGroups);
+    if (!(groups.size() >= 3 && groups.size() <= MOST_GROUPS)) {
+      throw new IllegalArgumentException(
+          "groups must be between 3 and " + MOST_GROUPS + " here, got " + groups.size());
+    }
+    if (baseline != null && groups.stream().noneMatch(group -> group.name().equals(baseline))) {
+      throw new IllegalArgumentException(
+          "baseline must be one of "
+              + groups.stream().map(NamedTally::name).collect(Collectors.joining(", "))
+              + ", got '"
+              + baseline
+              + "'");
+    }
+  }
+
+  /**
+   * A question about all pairs of several groups.
+   *
+   * @param groups the groups, at least three
+   * @param settings the settings
+   * @return the question
+   * @throws IllegalArgumentException if there are fewer than three groups or more than {@value
+   *     #MOST_GROUPS}
+   */
+  public static CompareGroupsQuestion of(List<NamedTally> groups, CompareSettings settings) {
+    return new CompareGroupsQuestion("", groups, List.of(), null, settings, null);
+  }
+
+  /**
+   * Whether there are too many groups to compare each with each.
+   *
+   * @return whether there are more than {@value #MOST_PAIRED} groups and no baseline
+   */
+  public boolean tooManyToPair() {
+    return baseline == null && groups.size() > MOST_PAIRED;
+  }
+
+  /**
+   * Each other group against one.
+   *
+   * @param name the baseline's name
+   * @return the question
+   * @throws IllegalArgumentException if no group has that name
+   */
+  public CompareGroupsQuestion baseline(String name) {
+    return new CompareGroupsQuestion(label, groups, emptyGroups, name, settings, from);
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public CompareGroupsQuestion named(String name) {
+    return new CompareGroupsQuestion(name, groups, emptyGroups, baseline, settings, from);
+  }
+
+  @Override
+  public Answer ask() {
+    return new CompareGroupsAnalysis(this).answer();
+  }
+}

@@ -1,0 +1,211 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.NamedTally;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.CountedFrom;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Do two independent proportions differ, and by how much? Whatever is said is about the first
+ * against the second.
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param first the first group
+ * @param second the second group
+ * @param settings what is to be shown, how strictly, by which methods
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record CompareQuestion(
+    String label,
+    NamedTally first,
+    NamedTally second,
+    CompareSettings settings,
+    @Nullable CountedFrom from)
+    implements Question {
+
+  /**
+   * A question with the usual settings, as {@link CompareSettings#usual} says; the groups are
+   * called First and Second.
+   *
+   * @param first the first group's successes and trials
+   * @param second the second group's
+   * @return the question
+   */
+  public static CompareQuestion of(Tally first, Tally second) {
+    return of(
+        new NamedTally("First", first), new NamedTally("Second", second), CompareSettings.usual());
+  }
+
+  /**
+   * A question about named groups.
+   *
+   * @param first the first group
+   * @param second the second group
+   * @param settings the settings
+   * @return the question
+   */
+  public static CompareQuestion of(NamedTally first, NamedTally second, CompareSettings settings) {
+    return new CompareQuestion("", first, second, settings, null);
+  }
+
+  /**
+   * With names for both groups.
+   *
+   * @param firstName such as {@code North kiln}
+   * @param secondName such as {@code South kiln}
+   * @return the question
+   */
+  public CompareQuestion groups(String firstName, String secondName) {
+    return new CompareQuestion(
+        label,
+        new NamedTally(firstName, first.tally()),
+        new NamedTally(secondName, second.tally()),
+        settings,
+        from);
+  }
+
+  /**
+   * With a name for the question.
+   *
+   * @param name such as {@code Cracked tiles}
+   * @return the question
+   */
+  public CompareQuestion named(String name) {
+    return new CompareQuestion(name, first, second, settings, from);
+  }
+
+  /**
+   * With a note of where the counts came from.
+   *
+   * @param source the source; null for none
+   * @return the question
+   */
+  public CompareQuestion countedFrom(@Nullable CountedFrom source) {
+    return new CompareQuestion(label, first, second, settings, source);
+  }
+
+  /**
+   * With another direction.
+   *
+   * @param alternative the direction, of the first group against the second
+   * @return the question
+   */
+  public CompareQuestion alternative(Alternative alternative) {
+    return with(settings.alternative(alternative));
+  }
+
+  /**
+   * With another null difference.
+   *
+   * @param difference the null value of first minus second, strictly between -1 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not -1 &lt; difference &lt; 1
+   */
+  public CompareQuestion against(double difference) {
+    return with(settings.against(difference));
+  }
+
+  /**
+   * With another significance level.
+   *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
+   */
+  public CompareQuestion alpha(double alpha) {
+    return with(settings.alpha(alpha));
+  }
+
+  /**
+   * With a confidence level of its own.
+   *
+   * @param level the confidence level, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public CompareQuestion level(double level) {
+    return with(settings.level(level));
+  }
+
+  /**
+   * With these tests only.
+   *
+   * @param tests the tests
+   * @return the question
+   */
+  public CompareQuestion tests(TwoProportionTest... tests) {
+    return with(settings.tests(List.of(tests)));
+  }
+
+  /**
+   * With these intervals only.
+   *
+   * @param intervals the intervals, at least one
+   * @return the question
+   */
+  public CompareQuestion intervals(ComparisonInterval... intervals) {
+    return with(settings.intervals(List.of(intervals)));
+  }
+
+  /**
+   * To show that the first group isn't worse than the second by a margin or more.
+   *
+   * @param margin the margin, strictly between 0 and 1
+   * @param alternative greater where a high rate is good, less where a low one is
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; margin &lt; 1, or the alternative has no
+   *     direction
+   */
+  public CompareQuestion noninferior(double margin, Alternative alternative) {
+    return with(settings.noninferior(margin, alternative));
+  }
+
+  /**
+   * To show that both groups are within a margin of one another.
+   *
+   * @param margin the margin, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; margin &lt; 1
+   */
+  public CompareQuestion equivalent(double margin) {
+    return with(settings.equivalent(margin));
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region of the difference
+   * @return the question
+   * @throws IllegalArgumentException if there is another null difference than 0
+   */
+  public CompareQuestion bayes(BayesSettings view) {
+    return with(settings.bayes(view));
+  }
+
+  private CompareQuestion with(CompareSettings changed) {
+    return new CompareQuestion(label, first, second, changed, from);
+  }
+
+  /**
+   * Answers the question.
+   *
+   * @return the answer
+   * @throws IllegalArgumentException if every test asked for declines
+   */
+  @Override
+  public Answer ask() {
+    return CompareAnalysis.answer(this);
+  }
+
+  /** Returns which is taken from which, in words. */
+  public String order() {
+    return first.name() + " minus " + second.name();
+  }
+}

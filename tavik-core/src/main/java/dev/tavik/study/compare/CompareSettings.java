@@ -1,0 +1,348 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.BayesSettings;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How two proportions are to be compared: what is to be shown, in which direction, how strictly, by
+ * which methods. Differences are always the first group minus the second.
+ *
+ * @param hypothesis the null difference, strictly between -1 and 1, and the direction
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param chosenLevel the confidence level, strictly between 0 and 1; null for the one that matches
+ *     alpha
+ * @param chosenTests the tests to show; empty for the usual ones
+ * @param intervals the intervals to show, at least one
+ * @param margin the largest difference without practical meaning, strictly between 0 and 1; null
+ *     for none
+ * @param show what is to be shown; non-inferiority and equivalence need a margin
+ * @param bayes how the comparison is seen the Bayesian way; null for not at all
+ */
+public record CompareSettings(
+    Hypothesis hypothesis,
+    double alpha,
+    @Nullable Double chosenLevel,
+    List<TwoProportionTest> chosenTests,
+    List<ComparisonInterval> intervals,
+    @Nullable Double margin,
+    Show show,
+    @Nullable BayesSettings bayes) {
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if a number is out of its range, there is no interval, or
+   *     margin, direction, null value and what is to be shown don't go together
+   */
+  public CompareSettings {
+    if (!(hypothesis.against() > -1 && hypothesis.against() < 1)) {
+      throw new IllegalArgumentException(
+          "against, a null difference, must lie strictly between -1 and 1 (-100 % and 100 %), got "
+              + hypothesis.against());
+    }
+    Proportion.require("alpha", alpha);
+    if (chosenLevel != null) {
+      Proportion.require("level", chosenLevel);
+    }
+    if (margin != null) {
+      Proportion.require("margin", margin);
+    }
+    chosenTests = chosenTests.stream().distinct().toList();
+    intervals = intervals.stream().distinct().toList();
+    if (intervals.isEmpty()) {
+      throw new IllegalArgumentException("intervals must name at least one method, got none");
+    }
+    if (bayes != null && hypothesis.against() != 0) {
+      throw new IllegalArgumentException(
+          "bayes holds different rates against equal ones; leave against out, and say with a region"
+              + " which differences are as good as none");
+    }
+    if (show != Show.DIFFERENCE) {
+      requireClaim(hypothesis, alpha, margin, show);
+    }
+  }
+
+  private static void requireClaim(
+      Hypothesis hypothesis, double alpha, @Nullable Double margin, Show show) {
+    if (margin == null) {
+      throw new IllegalArgumentException(
+          "to show " + show.id() + " a margin is needed: the largest difference without meaning");
+    }
+    if (hypothesis.against() != 0) {
+      throw new IllegalArgumentException(
+          "against and " + show.id() + " contradict one another: the margin is the null value");
+    }
+    boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
+    if (show == Show.EQUIVALENT && (!twoSided || alpha >= 0.5)) {
+      throw new IllegalArgumentException(
+          "equivalence is shown by two one-sided tests at alpha below 0.5; leave the alternative out");
+    }
+    if (show == Show.NONINFERIOR && twoSided) {
+      throw new IllegalArgumentException(
+          "non-inferiority needs a direction: greater where a high rate is good, less where a low"
+              + " one is");
+    }
+  }
+
+  /**
+   * The usual settings: no difference, two-sided, alpha 0.05, Mee's and Newcombe's intervals for
+   * the difference, Koopman's for the ratio and the conditional exact one for the odds ratio.
+   *
+   * @return the settings
+   */
+  public static CompareSettings usual() {
+    return new CompareSettings(
+        Hypothesis.noDifference(),
+        0.05,
+        null,
+        List.of(),
+        List.of(
+            DifferenceInterval.MEE,
+            DifferenceInterval.NEWCOMBE,
+            RatioInterval.KOOPMAN,
+            OddsRatioInterval.CONDITIONAL_EXACT),
+        null,
+        Show.DIFFERENCE,
+        null);
+  }
+
+  /**
+   * The tests to show: the chosen ones, or {@code z-pooled} and {@code fisher}; for another null
+   * difference or a margin {@code score} and {@code z-separate}.
+   *
+   * @return the tests, at least one
+   */
+  public List<TwoProportionTest> tests() {
+    if (!chosenTests.isEmpty()) {
+      return chosenTests;
+    }
+    return plain()
+        ? List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER)
+        : List.of(TwoProportionTest.SCORE, TwoProportionTest.Z_SEPARATE);
+  }
+
+  /**
+   * Whether the null is plainly no difference.
+   *
+   * @return whether neither another null difference nor a margin is tested
+   */
+  public boolean plain() {
+    return hypothesis.against() == 0 && show == Show.DIFFERENCE;
+  }
+
+  /**
+   * The hypotheses behind the p-value: one, or for equivalence two one-sided ones.
+   *
+   * @return the hypotheses
+   */
+  public List<Hypothesis> tested() {
+    if (show == Show.DIFFERENCE || margin == null) {
+      return List.of(hypothesis);
+    }
+    Hypothesis notLower = Hypothesis.greater(-margin);
+    Hypothesis notHigher = Hypothesis.less(margin);
+    if (show == Show.EQUIVALENT) {
+      return List.of(notLower, notHigher);
+    }
+    return List.of(hypothesis.alternative() == Alternative.GREATER ? notLower : notHigher);
+  }
+
+  /**
+   * The confidence level: the chosen one, or the matching one.
+   *
+   * @return the level
+   */
+  public double level() {
+    return chosenLevel == null ? matchingLevel() : chosenLevel;
+  }
+
+  /**
+   * The confidence level at which intervals are as strict as the tests: one minus alpha, and for
+   * equivalence, whose two tests each have all of alpha, one minus twice alpha.
+   *
+   * @return the level
+   */
+  public double matchingLevel() {
+    return DecimalFraction.complement(show == Show.EQUIVALENT ? 2 * alpha : alpha);
+  }
+
+  /**
+   * Whether intervals and tests are equally strict.
+   *
+   * @return whether the level is the matching one
+   */
+  public boolean levelMatchesAlpha() {
+    return level() == matchingLevel();
+  }
+
+  /**
+   * The interval of one group's rate that stands beside a comparison.
+   *
+   * @param tally the group's successes and trials
+   * @return its two-sided Wilson interval at the confidence level
+   */
+  public Interval rate(Tally tally) {
+    return ProportionInterval.WILSON.of(tally, level());
+  }
+
+  /**
+   * With another direction.
+   *
+   * @param alternative the direction, of the first group against the second
+   * @return the settings
+   */
+  public CompareSettings alternative(Alternative alternative) {
+    return with(new Hypothesis(hypothesis.against(), alternative));
+  }
+
+  /**
+   * With another null difference.
+   *
+   * @param difference the null value of the first proportion minus the second, strictly between -1
+   *     and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not -1 &lt; difference &lt; 1
+   */
+  public CompareSettings against(double difference) {
+    return with(new Hypothesis(difference, hypothesis.alternative()));
+  }
+
+  private CompareSettings with(Hypothesis changed) {
+    return new CompareSettings(
+        changed, alpha, chosenLevel, chosenTests, intervals, margin, show, bayes);
+  }
+
+  /**
+   * With another significance level.
+   *
+   * @param value the significance level, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  public CompareSettings alpha(double value) {
+    return new CompareSettings(
+        hypothesis, value, chosenLevel, chosenTests, intervals, margin, show, bayes);
+  }
+
+  /**
+   * With a confidence level of its own.
+   *
+   * @param value the confidence level, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  public CompareSettings level(double value) {
+    return new CompareSettings(
+        hypothesis, alpha, value, chosenTests, intervals, margin, show, bayes);
+  }
+
+  /**
+   * With these tests only.
+   *
+   * @param methods the tests; none for the usual ones
+   * @return the settings
+   */
+  public CompareSettings tests(List<TwoProportionTest> methods) {
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, methods, intervals, margin, show, bayes);
+  }
+
+  /**
+   * With these intervals only.
+   *
+   * @param methods the intervals, at least one
+   * @return the settings
+   * @throws IllegalArgumentException if there is none
+   */
+  public CompareSettings intervals(List<? extends ComparisonInterval> methods) {
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, chosenTests, List.copyOf(methods), margin, show, bayes);
+  }
+
+  /**
+   * With a margin that a significant difference is held against.
+   *
+   * @param value the largest difference without practical meaning, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  public CompareSettings margin(double value) {
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, show, bayes);
+  }
+
+  /**
+   * To show that the first group isn't worse than the second by a margin or more.
+   *
+   * @param value the margin, strictly between 0 and 1
+   * @param alternative greater where a high rate is good, less where a low one is
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1, or the alternative has no
+   *     direction
+   */
+  public CompareSettings noninferior(double value, Alternative alternative) {
+    return new CompareSettings(
+        new Hypothesis(hypothesis.against(), alternative),
+        alpha,
+        chosenLevel,
+        chosenTests,
+        intervals,
+        value,
+        Show.NONINFERIOR,
+        bayes);
+  }
+
+  /**
+   * To show that both groups are within a margin of one another.
+   *
+   * @param value the margin, strictly between 0 and 1
+   * @return the settings
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1, or the alternative has a direction
+   */
+  public CompareSettings equivalent(double value) {
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, Show.EQUIVALENT, bayes);
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region of the difference; null for none
+   * @return the settings
+   * @throws IllegalArgumentException if there is another null difference than 0
+   */
+  public CompareSettings bayes(@Nullable BayesSettings view) {
+    return new CompareSettings(
+        hypothesis, alpha, chosenLevel, chosenTests, intervals, margin, show, view);
+  }
+
+  /**
+   * The differences that are as good as none, or for non-inferiority good enough.
+   *
+   * @return the region of the Bayesian view, else what the margin says; null for none
+   */
+  public BayesSettings.@Nullable Region region() {
+    if (bayes == null || bayes.region() != null || margin == null) {
+      return bayes == null ? null : bayes.region();
+    }
+    if (show == Show.NONINFERIOR) {
+      return hypothesis.alternative() == Alternative.GREATER
+          ? new BayesSettings.Region(-margin, 1)
+          : new BayesSettings.Region(-1, margin);
+    }
+    return new BayesSettings.Region(-margin, margin);
+  }
+}

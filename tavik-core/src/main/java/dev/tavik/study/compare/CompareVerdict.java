@@ -1,0 +1,158 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.answer.Verdict;
+import dev.tavik.count.NamedTally;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Reach;
+import java.util.Locale;
+
+/**
+ * The verdict on a comparison, for a reader who never saw a test: who is lower or higher, by how
+ * many percentage points, how sure. Where nothing is shown it says what the data can't exclude.
+ */
+final class CompareVerdict {
+  private final CompareFound answer;
+  private final CompareSettings settings;
+  private final TestResult test;
+  private final Interval interval;
+  private final String one;
+  private final String two;
+  private final boolean rejects;
+
+  private CompareVerdict(CompareFound answer) {
+    this.answer = answer;
+    this.settings = answer.settings();
+    this.test = answer.preferredTest();
+    this.interval = answer.preferredInterval();
+    this.one = answer.first().name();
+    this.two = answer.second().name();
+    this.rejects = test.rejects(settings.alpha());
+  }
+
+  static Verdict of(CompareFound answer) {
+    CompareVerdict verdict = new CompareVerdict(answer);
+    return Verdict.of(
+            (answer.label().isEmpty() ? "" : answer.label() + ": ")
+                + verdict.claim()
+                + ": "
+                + verdict.observed()
+                + ", "
+                + verdict.extent()
+                + "; "
+                + verdict.evidence()
+                + "."
+                + verdict.directionSeen())
+        .rejecting(verdict.rejects);
+  }
+
+  private String claim() {
+    return claim(settings, one, two, rejects);
+  }
+
+  /** What is shown, or not shown, about two groups. */
+  static String claim(CompareSettings settings, String one, String two, boolean rejects) {
+    Double margin = settings.margin();
+    if (settings.show() == Show.EQUIVALENT && margin != null) {
+      return String.format(
+          Locale.ROOT,
+          "%s and %s are %s to be equivalent within %s",
+          one,
+          two,
+          rejects ? "shown" : "not shown",
+          Figures.percentagePoints(margin));
+    }
+    if (settings.show() == Show.NONINFERIOR && margin != null) {
+      return String.format(
+          Locale.ROOT,
+          "%s is %s to be non-inferior to %s (%s by less than %s)",
+          one,
+          rejects ? "shown" : "not shown",
+          two,
+          settings.hypothesis().alternative() == Alternative.GREATER ? "lower" : "higher",
+          Figures.percentagePoints(margin));
+    }
+    double against = settings.hypothesis().against();
+    if (against != 0) {
+      return String.format(
+          Locale.ROOT,
+          "%s is %s %s %s",
+          one + " minus " + two,
+          rejects ? "shown" : "not shown",
+          switch (settings.hypothesis().alternative()) {
+            case TWO_SIDED -> "to differ from";
+            case LESS -> "to be below";
+            case GREATER -> "to be above";
+          },
+          Figures.percentagePoints(against));
+    }
+    return switch (settings.hypothesis().alternative()) {
+      case TWO_SIDED ->
+          rejects
+              ? one + " and " + two + " differ"
+              : one + " and " + two + " are not shown to differ";
+      case LESS -> one + (rejects ? " is lower than " : " is not shown to be lower than ") + two;
+      case GREATER ->
+          one + (rejects ? " is higher than " : " is not shown to be higher than ") + two;
+    };
+  }
+
+  private String observed() {
+    return rate(answer.first(), answer.second()) + ", " + rate(answer.second(), answer.first());
+  }
+
+  private static String rate(NamedTally group, NamedTally other) {
+    return String.format(
+        Locale.ROOT,
+        "%s %s (%s of %s)",
+        group.name(),
+        Figures.percentBeside(group.tally().proportion(), other.tally().proportion()),
+        Figures.count(group.tally().successes()),
+        Figures.count(group.tally().trials()));
+  }
+
+  /** The interval in words; where it still includes what the test rejects, that is said. */
+  private String extent() {
+    String range = Reach.range(one, two, interval);
+    if (interval.quantity() != Quantity.DIFFERENCE) {
+      return range + " (" + Reach.name(interval) + ")";
+    }
+    boolean clear =
+        settings.show() == Show.DIFFERENCE
+            ? rejects && !interval.contains(settings.hypothesis().against())
+            : rejects;
+    return clear
+        ? range + " (" + Reach.name(interval) + ")"
+        : range + " can't be excluded (" + Reach.name(interval) + ")";
+  }
+
+  private String evidence() {
+    String tests =
+        settings.show() == Show.EQUIVALENT
+            ? "the larger of two one-sided " + test.method().id() + " tests at alpha "
+            : test.method().id() + " test at alpha ";
+    return Figures.pEquals(test.log10PValue()) + ", " + tests + Figures.plain(settings.alpha());
+  }
+
+  private String directionSeen() {
+    boolean asked =
+        settings.show() != Show.DIFFERENCE
+            || settings.hypothesis().alternative() != Alternative.TWO_SIDED;
+    if (asked || !rejects) {
+      return "";
+    }
+    double away =
+        answer.first().tally().proportion()
+            - answer.second().tally().proportion()
+            - settings.hypothesis().against();
+    return String.format(
+        Locale.ROOT,
+        " %s looks %s; the two-sided test asked only whether %s.",
+        settings.plain() ? one : "The difference",
+        away < 0 ? "lower" : "higher",
+        settings.plain() ? "they differ" : "it is another");
+  }
+}

@@ -1,0 +1,48 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+
+/**
+ * The smallest of the four counts to expect if both groups have the same proportion; the common
+ * rule wants five of each for the normal approximation.
+ */
+record PooledExpectation(double smallest, boolean ofSuccesses) {
+  private static final int ENOUGH = 5;
+
+  static PooledExpectation of(Tally first, Tally second) {
+    double total = first.trials() + second.trials();
+    long successes = first.successes() + second.successes();
+    long failures = first.failures() + second.failures();
+    long smaller = Math.min(first.trials(), second.trials());
+    boolean fewSuccesses = successes <= failures;
+    return new PooledExpectation(smaller * (Math.min(successes, failures) / total), fewSuccesses);
+  }
+
+  boolean enough() {
+    return smallest >= ENOUGH * (1 - 1e-12);
+  }
+
+  String inWords() {
+    String number = Figures.plain(Double.parseDouble(Figures.significant(smallest, 3)));
+    return ofSuccesses
+        ? Figures.counted(number, "success", "successes")
+        : Figures.counted(number, "failure", "failures");
+  }
+
+  Condition condition() {
+    String found =
+        "with the same proportion in both groups, each is expected to have at least " + inWords();
+    return enough()
+        ? new Condition(
+            "expected counts", Condition.State.MET, found + ", enough for the normal approximation")
+        : new Condition(
+            "expected counts",
+            Condition.State.NOT_MET,
+            "with the same proportion in both groups, only "
+                + inWords()
+                + " are expected in one; the normal approximation wants at least "
+                + ENOUGH);
+  }
+}

@@ -1,0 +1,45 @@
+package dev.tavik.study.compare;
+
+import java.util.Arrays;
+import java.util.List;
+
+/** What a comparison is to show. */
+public enum Show {
+  /** That the difference is not the null value. */
+  DIFFERENCE("difference"),
+  /** That the first group isn't worse than the second by the margin or more. */
+  NONINFERIOR("noninferior"),
+  /** That neither group is above the other by the margin or more. */
+  EQUIVALENT("equivalent");
+
+  private final String id;
+
+  Show(String id) {
+    this.id = id;
+  }
+
+  /**
+   * The public name, the same in options, study files and JSON.
+   *
+   * @return the name
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * The value of this name.
+   *
+   * @param id {@code difference}, {@code noninferior} or {@code equivalent}
+   * @return the value
+   * @throws IllegalArgumentException for any other name
+   */
+  public static Show of(String id) {
+    List<String> ids = Arrays.stream(values()).map(Show::id).toList();
+    if (!ids.contains(id)) {
+      throw new IllegalArgumentException(
+          "show must be one of " + String.join(", ", ids) + ", got '" + id + "'");
+    }
+    return values()[ids.indexOf(id)];
+  }
+}

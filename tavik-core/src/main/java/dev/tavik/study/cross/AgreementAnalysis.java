@@ -1,0 +1,207 @@
+package dev.tavik.study.cross;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Cells;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.association.Agreement;
+import dev.tavik.association.SquareTest;
+import dev.tavik.count.SquareTable;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Observed;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Puts the answer about the agreement of two classifications together. */
+final class AgreementAnalysis {
+  private static final long FEW = 10;
+
+  private final AgreementQuestion question;
+  private final SquareTable table;
+  private final double alpha;
+  private final double level;
+  private final TestResult test;
+
+  AgreementAnalysis(AgreementQuestion question) {
+    this.question = question;
+    this.table = question.table();
+    this.alpha = question.settings().alpha();
+    this.level = question.settings().level();
+    this.test = SquareTest.BOWKER.of(table);
+  }
+
+  Answer answer() {
+    List<Agreement> shown =
+        question.settings().ordered() == Ordered.NONE || table.levels().size() == 2
+            ? List.of(Agreement.KAPPA)
+            : List.of(Agreement.values());
+    double share = (double) table.alike() / table.total();
+    List<Estimate> estimates =
+        new ArrayList<>(
+            List.of(
+                new Estimate(
+                    Quantity.PROPORTION,
+                    "classified alike",
+                    share,
+                    Math.sqrt(share * (1 - share) / table.total()))));
+    Intervals intervals = Intervals.of("");
+    Sheet strength = CrossAnalysis.strengths("Agreement", level);
+    for (Agreement each : shown) {
+      Estimate estimate = each.of(table);
+      Optional<Interval> interval = each.interval(table, level);
+      estimates.add(estimate);
+      interval.ifPresent(limits -> intervals.row(limits, ""));
+      CrossAnalysis.strength(
+          strength,
+          switch (each) {
+            case KAPPA -> "kappa";
+            case LINEAR -> "kappa, linear weights";
+            case QUADRATIC -> "kappa, quadratic weights";
+          },
+          estimate.value(),
+          interval.orElse(null));
+    }
+    return Answer.to(question, "cross", question.label())
+        .add(Finding.fact("input", Observed.input(question.from())))
+        .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("symmetry", alpha)))
+        .add(new Estimates(estimates))
+        .add(Tests.of("", alpha).made(test, Value.none()))
+        .add(intervals)
+        .add(cells())
+        .addAll(Observed.source(question.from()))
+        .add(
+            Tests.ofTables(
+                    "Test: null, moves from level to level balance those back; alpha "
+                        + Figures.plain(alpha),
+                    alpha)
+                .keyed("")
+                .made(test, Tests.shown(test.statistic(), 4, "no statistic")))
+        .add(strength)
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(alpha)));
+  }
+
+  private Cells cells() {
+    return Cells.of(table.levels(), table.levels())
+        .layer("observed", (i, j) -> new Value.Count(table.count(i, j)))
+        .withTotals(
+            String.format(
+                Locale.ROOT, "Observed: rows %s, columns %s", question.first(), question.second()),
+            (i, j) -> new Value.Count(sum(i, j)));
+  }
+
+  private long sum(int row, int column) {
+    int size = table.levels().size();
+    long sum = 0;
+    for (int i = row == size ? 0 : row; i < (row == size ? size : row + 1); i++) {
+      for (int j = column == size ? 0 : column; j < (column == size ? size : column + 1); j++) {
+        sum += table.count(i, j);
+      }
+    }
+    return sum;
+  }
+
+  private long moved() {
+    return table.total() - table.alike();
+  }
+
+  private List<Condition> conditions() {
+    return List.of(
+        new Condition(
+            "units classified differently",
+            moved() >= FEW ? Condition.State.MET : Condition.State.NOT_MET,
+            String.format(
+                Locale.ROOT,
+                "%s; the chi-square approximation of bowker wants at least %d",
+                Figures.count(moved()),
+                FEW)),
+        new Condition(
+            "the same units",
+            Condition.State.NOT_IN_THE_DATA,
+            "each unit was classified once by "
+                + question.first()
+                + " and once by "
+                + question.second()
+                + ", without knowing of the other. Counts can't show this"));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    if (moved() < FEW) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Too few units were classified differently for the chi-square approximation; read"
+                  + " bowker's p-value with care."));
+    }
+    cautions.addAll(new DecisionCautions(List.of(test), alpha, test).nearAlpha());
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, table.total()));
+    }
+    return cautions;
+  }
+
+  private String conclusion() {
+    double kappa = Agreement.KAPPA.of(table).value();
+    Optional<Interval> interval = Agreement.KAPPA.interval(table, level);
+    String beyond =
+        Double.isNaN(kappa)
+            ? ", which chance alone would bring too"
+            : String.format(
+                Locale.ROOT,
+                ", kappa %s%s",
+                Figures.significant(kappa, 3),
+                interval
+                    .map(
+                        each ->
+                            String.format(
+                                Locale.ROOT,
+                                " (%s interval %s to %s)",
+                                Figures.exactPercent(level),
+                                Figures.significant(each.lower(), 3),
+                                Figures.significant(each.upper(), 3)))
+                    .orElse(""));
+    return String.format(
+        Locale.ROOT,
+        "%s%s and %s agree on %s of %s units (%s)%s%s.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        question.first(),
+        question.second(),
+        Figures.count(table.alike()),
+        Figures.count(table.total()),
+        Figures.percent((double) table.alike() / table.total()),
+        beyond,
+        moved() == 0 ? "" : whereTheyDiffer());
+  }
+
+  private String whereTheyDiffer() {
+    return String.format(
+        Locale.ROOT,
+        "; where they differ, %s: %s, %s test at alpha %s",
+        test.rejects(alpha)
+            ? "one leans to other levels than the other"
+            : "neither is shown to lean to other levels than the other",
+        Figures.pEquals(test.log10PValue()),
+        test.method().id(),
+        Figures.plain(alpha));
+  }
+}

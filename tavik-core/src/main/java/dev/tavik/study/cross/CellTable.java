@@ -1,0 +1,45 @@
+package dev.tavik.study.cross;
+
+/** What may be shown of every cell of a table beside its count. */
+public enum CellTable {
+  /** The share of the cell in its row. */
+  ROW_PERCENTS("row-percents", "Percent of the row"),
+  /** The share of the cell in its column. */
+  COLUMN_PERCENTS("column-percents", "Percent of the column"),
+  /** The share of the cell in all units. */
+  TOTAL_PERCENTS("total-percents", "Percent of all"),
+  /** The count that independence leads to expect. */
+  EXPECTED("expected", "Expected if rows and columns are independent"),
+  /** The adjusted residuals. */
+  RESIDUALS("residuals", "Adjusted residuals, standard normal under the null; * stands out"),
+  /** The Pearson residuals. */
+  PEARSON_RESIDUALS("pearson-residuals", "Pearson residuals, whose squares add up to X2"),
+  /** Each cell's part of chi-square. */
+  CONTRIBUTIONS("contributions", "Contributions to X2");
+
+  private final String id;
+  private final String title;
+
+  CellTable(String id, String title) {
+    this.id = id;
+    this.title = title;
+  }
+
+  /**
+   * The word for it.
+   *
+   * @return such as {@code row-percents}
+   */
+  public String id() {
+    return id;
+  }
+
+  /**
+   * What stands above it.
+   *
+   * @return a heading
+   */
+  public String title() {
+    return title;
+  }
+}

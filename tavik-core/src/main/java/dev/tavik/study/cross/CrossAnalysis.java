@@ -1,0 +1,428 @@
+package dev.tavik.study.cross;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.association.AssociationMeasure;
+import dev.tavik.association.CellFigures;
+import dev.tavik.association.TableTest;
+import dev.tavik.count.CrossTable;
+import dev.tavik.count.NamedTally;
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.Normal;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.compare.CompareSettings;
+import dev.tavik.study.cross.CrossSettings.RowPairs;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.DrawnTest;
+import dev.tavik.study.parts.ExpectedCounts;
+import dev.tavik.study.parts.Holm;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/** Puts the answer to one question about an association together. */
+final class CrossAnalysis {
+  private static final double SMALL = ExpectedCounts.SMALL;
+  private static final int MOST_NAMED = 6;
+
+  private final CrossQuestion question;
+  private final CrossSettings settings;
+  private final CrossTable table;
+  private final LevelOrder order;
+  private final List<List<CellFigures>> cells = new ArrayList<>();
+  private final List<List<AdjustedP>> standingOut = new ArrayList<>();
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final @Nullable DrawnTest drawn;
+  private final TestResult test;
+
+  CrossAnalysis(CrossQuestion question) {
+    this.question = question;
+    this.settings = question.settings();
+    this.table = question.table();
+    this.order = new LevelOrder(table, settings.ordered());
+    for (int i = 0; i < table.rows().size(); i++) {
+      List<CellFigures> row = new ArrayList<>();
+      for (int j = 0; j < table.columns().size(); j++) {
+        row.add(CellFigures.of(table, i, j));
+      }
+      cells.add(row);
+    }
+    adjustResiduals();
+    for (TableTest method : methods()) {
+      try {
+        tests.add(made(method));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method, e.reason()));
+      }
+    }
+    boolean declined = refusals.stream().anyMatch(each -> each.method() == TableTest.FISHER);
+    this.drawn = !enough() && declined ? DrawnTest.of(table).orElse(null) : null;
+    if (drawn != null) {
+      tests.add(drawn.result());
+    }
+    if (tests.isEmpty()) {
+      throw new IllegalArgumentException(
+          "none of the tests asked for can be made: "
+              + refusals.get(0).method().id()
+              + " "
+              + refusals.get(0).reason());
+    }
+    List<Method> wanted = preferences();
+    this.test =
+        tests.stream()
+            .filter(each -> wanted.contains(each.method()))
+            .min(Comparator.comparingInt(each -> wanted.indexOf(each.method())))
+            .orElse(tests.get(0));
+  }
+
+  private TestResult made(TableTest method) {
+    if (method.ofOrder() && !order.allows(method)) {
+      throw new DeclinedException(order.reason(method));
+    }
+    return method.of(table, settings.options());
+  }
+
+  /** The ids of the tests that a verdict should rest on, the best first. */
+  private List<Method> preferences() {
+    List<TableTest> best = new ArrayList<>();
+    if (enough()) {
+      order.test().ifPresent(best::add);
+      best.add(TableTest.PEARSON);
+    } else {
+      best.add(TableTest.FISHER);
+    }
+    List<Method> ids = new ArrayList<>(best);
+    if (drawn != null) {
+      ids.add(drawn.result().method());
+    }
+    return ids;
+  }
+
+  /**
+   * Where the chi-square approximation is poor, the exact test is shown beside what was asked for.
+   */
+  private List<TableTest> methods() {
+    List<TableTest> methods = new ArrayList<>(settings.tests());
+    if (methods.isEmpty()) {
+      order.test().ifPresent(methods::add);
+      methods.addAll(List.of(TableTest.PEARSON, TableTest.LIKELIHOOD_RATIO));
+    }
+    if (!enough() && !methods.contains(TableTest.FISHER)) {
+      methods.add(TableTest.FISHER);
+    }
+    return methods;
+  }
+
+  /** Holm's adjustment of the two-sided p-values of all adjusted residuals. */
+  private void adjustResiduals() {
+    List<List<TestResult>> each = new ArrayList<>();
+    for (List<CellFigures> row : cells) {
+      for (CellFigures cell : row) {
+        double z = Math.abs(cell.adjustedResidual());
+        each.add(List.of(TestResult.of(TableTest.PEARSON, null, Math.log(2) + Normal.logUpper(z))));
+      }
+    }
+    List<List<TestResult>> adjusted = Holm.adjust(each);
+    int width = table.columns().size();
+    for (int i = 0; i < table.rows().size(); i++) {
+      List<AdjustedP> row = new ArrayList<>();
+      for (int j = 0; j < width; j++) {
+        row.add(Objects.requireNonNull(adjusted.get(i * width + j).get(0).adjusted()));
+      }
+      standingOut.add(row);
+    }
+  }
+
+  Answer answer() {
+    return new CrossFindings(question, cells, standingOut)
+        .begin(
+            strengths(),
+            rates(),
+            tests,
+            refusals,
+            drawn,
+            settings.rowPairs() == RowPairs.COMPARED
+                ? new RowComparison(table, settings).pairs()
+                : List.of())
+        .add(Finding.fact("preferred", Value.fields().with("test", test.method().id())))
+        .addAll(CrossBelief.of(question))
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(
+            Verdict.of(conclusion())
+                .inOwnWords()
+                .rejecting(test.rejects(settings.alpha()))
+                .restingOn(
+                    test.method(), null, "The verdict rests on " + test.method().id() + "."));
+  }
+
+  private List<Strength> strengths() {
+    List<Strength> strengths = new ArrayList<>();
+    for (AssociationMeasure measure : AssociationMeasure.values()) {
+      boolean fits =
+          measure.ofOrder() ? order.both() : measure != AssociationMeasure.PHI || table.twoByTwo();
+      if (fits) {
+        strengths.add(
+            new Strength(
+                measure,
+                measure.of(table),
+                measure.interval(table, settings.level()).orElse(null)));
+      }
+    }
+    return strengths;
+  }
+
+  /** Two rows and two columns are two rates as well. */
+  private @Nullable CompareQuestion rates() {
+    return table.twoByTwo()
+        ? CompareQuestion.of(
+                rate(0),
+                rate(1),
+                CompareSettings.usual().alpha(settings.alpha()).level(settings.level()))
+            .named(table.columns().get(0))
+        : null;
+  }
+
+  private NamedTally rate(int row) {
+    return new NamedTally(
+        table.rows().get(row), Tally.of(table.count(row, 0), table.rowTotal(row)));
+  }
+
+  static Value hypothesis(String quantity, double alpha) {
+    return Value.fields()
+        .with("quantity", quantity)
+        .with("alternative", "two-sided")
+        .with("alpha", alpha);
+  }
+
+  static Finding notMade(Refusal refusal) {
+    return Finding.say(
+        Block.paragraph(
+            "not made: " + refusal.method().id() + " " + refusal.reason() + ".",
+            Block.Manner.HANGING));
+  }
+
+  static Sheet strengths(String title, double level) {
+    return Sheet.read(
+        title + ", level " + Figures.exactPercent(level),
+        Column.words(),
+        Column.numbers(""),
+        Column.numbers(""),
+        Column.words(),
+        Column.numbers(""));
+  }
+
+  static void strength(Sheet sheet, String name, double value, @Nullable Interval interval) {
+    sheet.row(
+        name,
+        Value.significant(value, 4),
+        interval == null ? Value.none() : Value.significant(interval.lower(), 4),
+        interval == null ? "" : "to",
+        interval == null ? Value.none() : Value.significant(interval.upper(), 4));
+  }
+
+  private boolean enough() {
+    return ExpectedCounts.enough(table);
+  }
+
+  /** The cells that are expected to hold fewer than five. */
+  private List<String> small() {
+    List<String> small = new ArrayList<>();
+    for (int i = 0; i < cells.size(); i++) {
+      for (int j = 0; j < cells.get(i).size(); j++) {
+        double expected = cells.get(i).get(j).expected();
+        if (expected < SMALL) {
+          small.add(name(i, j) + " (" + Figures.significant(expected, 3) + ")");
+        }
+      }
+    }
+    return small;
+  }
+
+  private String name(int row, int column) {
+    return table.rows().get(row) + " x " + table.columns().get(column);
+  }
+
+  private static String some(List<String> names) {
+    return names.size() <= MOST_NAMED
+        ? String.join(", ", names)
+        : String.join(", ", names.subList(0, MOST_NAMED))
+            + " and "
+            + (names.size() - MOST_NAMED)
+            + " more";
+  }
+
+  private List<Condition> conditions() {
+    List<String> small = small();
+    return List.of(
+        new Condition(
+            "expected counts",
+            enough() ? Condition.State.MET : Condition.State.NOT_MET,
+            small.isEmpty()
+                ? "all are at least 5, enough for the chi-square approximation"
+                : String.format(
+                    Locale.ROOT,
+                    "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
+                        + " most a fifth of them under 5",
+                    small.size(),
+                    table.rows().size() * table.columns().size(),
+                    some(small))),
+        new Condition(
+            "independent units",
+            Condition.State.NOT_IN_THE_DATA,
+            "each unit stands in one cell and tells nothing about another. Counts can't show this: you"
+                + " have to know how they were collected"));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    if (!enough()) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Expected counts are too small for the chi-square approximation. "
+                  + (test.method() == TableTest.FISHER
+                      ? "The verdict rests on fisher, which is exact."
+                      : drawn != null
+                          ? "The exact test would take too long, so tables with these margins were"
+                              + " drawn: "
+                              + drawn.inWords()
+                              + "."
+                          : "Merge levels that were alike before the data were seen, or read the p-value"
+                              + " with care.")));
+    }
+    if (new HashSet<>(table.rows()).equals(new HashSet<>(table.columns()))) {
+      cautions.add(
+          new Caution(
+              Code.SAME_LEVELS,
+              "Rows and columns have the same levels. If the same units were classified twice, this"
+                  + " is the wrong question: ask for it as paired, for agreement and symmetry."));
+    }
+    if (!question.merged().isEmpty()) {
+      cautions.add(
+          new Caution(
+              Code.LEVELS_MERGED,
+              "Put together: "
+                  + String.join("; ", question.merged())
+                  + ". If this was decided after seeing the data, the p-values are too small; say so"
+                  + " beside them."));
+    }
+    DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(decisions.nearAlpha());
+    cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, table.total()));
+    }
+    cautions.addAll(DataCautions.empty(question.empty()));
+    return cautions;
+  }
+
+  private String conclusion() {
+    boolean rejects = test.rejects(settings.alpha());
+    String v = Figures.within(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
+    return String.format(
+        Locale.ROOT,
+        "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        order
+            .verdict(test, rejects)
+            .orElseGet(
+                () ->
+                    rejects
+                        ? "rows and columns are associated: " + whereItIs()
+                        : "rows and columns are not shown to be associated: " + largest()),
+        v,
+        Figures.pEquals(test.log10PValue()),
+        test.method().id(),
+        Figures.plain(settings.alpha()),
+        rejects ? nothingOf() : "");
+  }
+
+  private String nothingOf() {
+    return order.isOfOrder(test)
+        ? " The test says nothing of cause."
+        : " The test says nothing of direction or cause.";
+  }
+
+  private record Place(int row, int column, double size) {}
+
+  /**
+   * From the largest departure down; in a table of two by two all are alike, and the first cell
+   * leads.
+   */
+  private List<Place> places() {
+    List<Place> places = new ArrayList<>();
+    if (table.twoByTwo()) {
+      return List.of(new Place(0, 0, Math.abs(cells.get(0).get(0).adjustedResidual())));
+    }
+    for (int i = 0; i < cells.size(); i++) {
+      for (int j = 0; j < cells.get(i).size(); j++) {
+        places.add(new Place(i, j, Math.abs(cells.get(i).get(j).adjustedResidual())));
+      }
+    }
+    places.sort(Comparator.comparingDouble(Place::size).reversed());
+    return places;
+  }
+
+  /** In a table of two by two all cells depart alike; one says it. */
+  private String whereItIs() {
+    if (table.twoByTwo()) {
+      return departure(places().get(0));
+    }
+    List<String> found =
+        places().stream()
+            .filter(
+                place -> standingOut.get(place.row()).get(place.column()).rejects(settings.alpha()))
+            .map(this::departure)
+            .toList();
+    int all = table.rows().size() * table.columns().size();
+    return found.isEmpty()
+        ? "no cell stands out alone, the largest departure is " + departure(places().get(0))
+        : some(found)
+            + (found.size() == 1 ? " stands" : " stand")
+            + " out, after adjustment for "
+            + all
+            + " cells";
+  }
+
+  private String largest() {
+    return "the largest departure is " + departure(places().get(0));
+  }
+
+  private String departure(Place place) {
+    CellFigures cell = cells.get(place.row()).get(place.column());
+    return String.format(
+        Locale.ROOT,
+        "%s %s (%s, expected %s)",
+        name(place.row(), place.column()),
+        cell.adjustedResidual() < 0 ? "below" : "above",
+        Figures.count(cell.observed()),
+        cell.expected() < 1000
+            ? Figures.significant(cell.expected(), 3)
+            : Figures.count(Math.round(cell.expected())));
+  }
+}

@@ -1,0 +1,101 @@
+package dev.tavik.study.cross;
+
+import dev.tavik.association.TableTest;
+import dev.tavik.association.TestOptions;
+import dev.tavik.count.CrossTable;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.ExpectedCounts;
+import dev.tavik.study.parts.Holm;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * Compares each two rows of a table over all columns, the p-values adjusted by Holm's method. All
+ * pairs are judged by one test: Pearson's where the expected counts of every pair are large enough,
+ * else Fisher's, unless that takes too long for one of them.
+ */
+final class RowComparison {
+  private static final int MOST_ROWS = 40;
+
+  private final CrossTable table;
+  private final CrossSettings settings;
+
+  RowComparison(CrossTable table, CrossSettings settings) {
+    this.table = table;
+    this.settings = settings;
+    if (table.rows().size() > MOST_ROWS) {
+      throw new IllegalArgumentException(
+          String.format(
+              Locale.ROOT,
+              "rows are compared with one another up to %d, got %d; merge levels or leave it out",
+              MOST_ROWS,
+              table.rows().size()));
+    }
+  }
+
+  List<RowPair> pairs() {
+    List<int[]> positions = new ArrayList<>();
+    List<Optional<CrossTable>> tables = new ArrayList<>();
+    for (int i = 0; i < table.rows().size(); i++) {
+      for (int j = i + 1; j < table.rows().size(); j++) {
+        positions.add(new int[] {i, j});
+        tables.add(only(i, j));
+      }
+    }
+    boolean enough =
+        tables.stream().allMatch(pair -> pair.map(ExpectedCounts::enough).orElse(true));
+    List<TestResult> tests = enough ? tests(tables, TableTest.PEARSON) : exact(tables);
+    List<List<TestResult>> adjusted = Holm.adjust(tests.stream().map(List::of).toList());
+    return IntStream.range(0, positions.size())
+        .mapToObj(
+            k ->
+                new RowPair(
+                    table.rows().get(positions.get(k)[0]),
+                    table.rows().get(positions.get(k)[1]),
+                    adjusted.get(k).get(0)))
+        .toList();
+  }
+
+  private List<TestResult> exact(List<Optional<CrossTable>> tables) {
+    try {
+      return tests(tables, TableTest.FISHER);
+    } catch (DeclinedException e) {
+      return tests(tables, TableTest.PEARSON);
+    }
+  }
+
+  /** The budget is that of all pairs together. */
+  private List<TestResult> tests(List<Optional<CrossTable>> tables, TableTest method) {
+    TestOptions options =
+        settings.options().budget(settings.options().budget() / Math.max(1, tables.size()));
+    return tables.stream()
+        .map(
+            pair ->
+                pair.map(rows -> method.of(rows, options))
+                    .orElseGet(() -> TestResult.of(method, null, 0)))
+        .toList();
+  }
+
+  /** Two rows with the columns that either has units in; none where that is one column only. */
+  private Optional<CrossTable> only(int first, int second) {
+    List<Integer> kept =
+        IntStream.range(0, table.columns().size())
+            .filter(j -> table.count(first, j) + table.count(second, j) > 0)
+            .boxed()
+            .toList();
+    if (kept.size() < 2) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new CrossTable(
+            List.of(table.rows().get(first), table.rows().get(second)),
+            kept.stream().map(table.columns()::get).toList(),
+            IntStream.of(first, second)
+                .mapToObj(i -> kept.stream().map(j -> table.count(i, j)).toList())
+                .toList()));
+  }
+}

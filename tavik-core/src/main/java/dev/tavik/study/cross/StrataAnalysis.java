@@ -1,0 +1,301 @@
+package dev.tavik.study.cross;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.association.CommonOddsRatio;
+import dev.tavik.association.StratifiedTest;
+import dev.tavik.count.StratifiedTables;
+import dev.tavik.count.StratifiedTables.Stratum;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.Observed;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Puts the answer about an association within strata together. */
+final class StrataAnalysis {
+  private static final double SMALL = 5;
+
+  private final StrataQuestion question;
+  private final StratifiedTables tables;
+  private final double alpha;
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final Estimate common;
+  private final Optional<Interval> interval;
+  private final Estimate together;
+
+  StrataAnalysis(StrataQuestion question) {
+    this.question = question;
+    this.tables = question.tables();
+    this.alpha = question.settings().alpha();
+    for (StratifiedTest method : StratifiedTest.values()) {
+      try {
+        tests.add(method.of(tables));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method, e.reason()));
+      }
+    }
+    if (tests.isEmpty()) {
+      throw new IllegalArgumentException(
+          "no stratum has units of both " + String.join(" and ", tables.columns()));
+    }
+    this.common = CommonOddsRatio.of(tables);
+    this.interval = CommonOddsRatio.interval(tables, question.settings().level());
+    this.together = oddsRatio("all strata", tables.together().get(0), tables.together().get(1));
+  }
+
+  Answer answer() {
+    List<Estimate> within =
+        tables.strata().stream()
+            .map(each -> oddsRatio(each.name(), each.first(), each.second()))
+            .toList();
+    List<Estimate> estimates = new ArrayList<>(List.of(common));
+    estimates.addAll(within);
+    estimates.add(together);
+    Answer.Builder answer =
+        Answer.to(question, "cross", question.label())
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("odds-ratio", alpha)))
+            .add(new Estimates(estimates))
+            .add(rates(within))
+            .addAll(Observed.source(question.from()));
+    tests(answer);
+    answer
+        .add(intervals(within))
+        .add(strength())
+        .add(Finding.fact("rows", Value.words(tables.rows())))
+        .add(Finding.fact("columns", Value.words(tables.columns())))
+        .add(
+            Finding.fact(
+                "strata",
+                Value.list(
+                    tables.strata(),
+                    stratum ->
+                        Value.fields()
+                            .with("name", stratum.name())
+                            .with("first", stratum.first().toString())
+                            .with("second", stratum.second().toString()))));
+    TestResult basis = test(StratifiedTest.MANTEL_HAENSZEL).orElse(tests.get(0));
+    return answer
+        .conditions(List.of(enough(), independent()))
+        .cautions(cautions())
+        .concluded(Verdict.of(conclusion()).inOwnWords().rejecting(basis.rejects(alpha)));
+  }
+
+  private Sheet strength() {
+    Sheet sheet = CrossAnalysis.strengths("Strength", question.settings().level());
+    CrossAnalysis.strength(sheet, "common odds ratio", common.value(), interval.orElse(null));
+    return sheet;
+  }
+
+  private Sheet rates(List<Estimate> within) {
+    Sheet sheet =
+        Sheet.read(
+            "Rates of " + tables.columns().get(0) + " in each stratum",
+            Column.words(),
+            Column.counts(Figures.shortened(tables.rows().get(0))),
+            Column.counts(""),
+            Column.counts(Figures.shortened(tables.rows().get(1))),
+            Column.counts(""),
+            Column.numbers("odds ratio"));
+    for (int i = 0; i < tables.strata().size(); i++) {
+      Stratum stratum = tables.strata().get(i);
+      row(sheet, stratum.name(), stratum.first(), stratum.second(), within.get(i).value());
+    }
+    row(
+        sheet,
+        "put together",
+        tables.together().get(0),
+        tables.together().get(1),
+        together.value());
+    return sheet;
+  }
+
+  private static void row(Sheet sheet, String name, Tally first, Tally second, double ratio) {
+    sheet.row(
+        Figures.shortened(name),
+        first.toString(),
+        Value.Share.PLAIN.of(first.proportion()),
+        second.toString(),
+        Value.Share.PLAIN.of(second.proportion()),
+        Value.significant(ratio, 4));
+  }
+
+  private void tests(Answer.Builder answer) {
+    Tests made =
+        Tests.ofTables(
+            "Tests: nulls, no association within strata; one odds ratio in all; alpha "
+                + Figures.plain(alpha),
+            alpha);
+    answer.add(made);
+    for (StratifiedTest method : StratifiedTest.values()) {
+      test(method)
+          .ifPresent(test -> made.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
+      refusals.stream().filter(each -> each.method() == method).forEach(made::declined);
+    }
+    refusals.forEach(refusal -> answer.add(CrossAnalysis.notMade(refusal)));
+  }
+
+  private Intervals intervals(List<Estimate> within) {
+    Intervals intervals = Intervals.of("");
+    interval.ifPresent(each -> intervals.row(each, ""));
+    for (int i = 0; i < within.size(); i++) {
+      Stratum stratum = tables.strata().get(i);
+      intervals.row(
+          OddsRatioInterval.SCORE.of(
+              stratum.first(), stratum.second(), question.settings().level()),
+          "",
+          Value.fields().with("label", within.get(i).label()));
+    }
+    return intervals;
+  }
+
+  private static Estimate oddsRatio(String label, Tally first, Tally second) {
+    double diagonal = (double) first.successes() * second.failures();
+    double other = (double) first.failures() * second.successes();
+    return new Estimate(Quantity.ODDS_RATIO, label, diagonal / other, Double.NaN);
+  }
+
+  /**
+   * The counts that can go either way, summed over strata, should be at least five from what is
+   * expected (Mantel and Fleiss 1980, American Journal of Epidemiology 112, 129-134).
+   */
+  private Condition enough() {
+    double expected = 0;
+    double least = 0;
+    double greatest = 0;
+    for (Stratum stratum : tables.informative()) {
+      double first = stratum.first().trials();
+      double second = stratum.second().trials();
+      double successes = (double) stratum.first().successes() + stratum.second().successes();
+      expected += first * successes / (first + second);
+      least += Math.max(0, successes - second);
+      greatest += Math.min(successes, first);
+    }
+    double room = Math.min(expected - least, greatest - expected);
+    return new Condition(
+        "expected counts",
+        room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
+        String.format(
+            Locale.ROOT,
+            "over all strata the expected count lies %s from the least or the most that the margins"
+                + " allow; the approximation wants at least 5",
+            Figures.significant(room, 3)));
+  }
+
+  private static Condition independent() {
+    return new Condition(
+        "independent units",
+        Condition.State.NOT_IN_THE_DATA,
+        "each unit stands in one cell of one stratum and tells nothing about another. Counts can't"
+            + " show this: you have to know how they were collected");
+  }
+
+  private Optional<TestResult> test(StratifiedTest method) {
+    return tests.stream().filter(each -> each.method() == method).findFirst();
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    test(StratifiedTest.BRESLOW_DAY)
+        .filter(test -> test.rejects(alpha))
+        .ifPresent(
+            test ->
+                cautions.add(
+                    new Caution(
+                        Code.STRATA_DIFFER,
+                        "The odds ratio differs from stratum to stratum ("
+                            + Figures.pEquals(test.log10PValue())
+                            + ", breslow-day): a common one hides that. Report the strata apart.")));
+    if ((together.value() - 1) * (common.value() - 1) < 0) {
+      cautions.add(
+          new Caution(
+              Code.STRATA_DIFFER,
+              String.format(
+                  Locale.ROOT,
+                  "Put together, the strata turn the association round: odds ratio %s instead of %s"
+                      + " within strata. The groups are spread unevenly over the strata; trust the"
+                      + " one within.",
+                  Figures.significant(together.value(), 3),
+                  Figures.significant(common.value(), 3))));
+    }
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(
+          DataCautions.of(
+              from,
+              tables.strata().stream()
+                  .mapToLong(each -> each.first().trials() + each.second().trials())
+                  .sum()));
+    }
+    cautions.addAll(DataCautions.empty(question.empty()));
+    return cautions;
+  }
+
+  private String conclusion() {
+    TestResult test = test(StratifiedTest.MANTEL_HAENSZEL).orElse(tests.get(0));
+    boolean rejects = test.rejects(alpha);
+    String limits =
+        interval
+            .map(
+                each ->
+                    String.format(
+                        Locale.ROOT,
+                        " (%s interval %s to %s)",
+                        Figures.exactPercent(each.level()),
+                        Figures.significant(each.lower(), 3),
+                        Figures.significant(each.upper(), 3)))
+            .orElse("");
+    String alike =
+        test(StratifiedTest.BRESLOW_DAY)
+            .map(
+                each ->
+                    String.format(
+                        Locale.ROOT,
+                        " The odds ratios of the strata %s (%s, breslow-day).",
+                        each.rejects(alpha) ? "differ" : "are not shown to differ",
+                        Figures.pEquals(each.log10PValue())))
+            .orElse("");
+    return String.format(
+        Locale.ROOT,
+        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
+            + " at alpha %s.%s",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        tables.rows().get(0),
+        tables.rows().get(1),
+        rejects ? "differ" : "are not shown to differ",
+        tables.columns().get(0),
+        tables.rows().get(0),
+        Double.isFinite(common.value())
+            ? Figures.significant(common.value(), 3)
+            : "infinitely many",
+        tables.rows().get(1),
+        limits,
+        Figures.pEquals(test.log10PValue()),
+        test.method().id(),
+        Figures.plain(alpha),
+        alike);
+  }
+}

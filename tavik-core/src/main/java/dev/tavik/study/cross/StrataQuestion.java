@@ -1,0 +1,66 @@
+package dev.tavik.study.cross;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.StratifiedTables;
+import dev.tavik.study.CountedFrom;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Are two groups different within strata, and alike in every stratum?
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param tables the comparison in each stratum
+ * @param empty strata that were left out since a group has no unit there, in words
+ * @param settings how strictly; its tests and tables are not used here
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record StrataQuestion(
+    String label,
+    StratifiedTables tables,
+    List<String> empty,
+    CrossSettings settings,
+    @Nullable CountedFrom from)
+    implements Question {
+
+  /** Copies the list. */
+  public StrataQuestion {
+    empty = List.copyOf(empty);
+  }
+
+  /**
+   * A question with the usual settings.
+   *
+   * @param tables the comparison in each stratum
+   * @return the question
+   */
+  public static StrataQuestion of(StratifiedTables tables) {
+    return new StrataQuestion("", tables, List.of(), CrossSettings.usual(), null);
+  }
+
+  /**
+   * With other settings.
+   *
+   * @param changed the settings
+   * @return the question
+   */
+  public StrataQuestion settings(CrossSettings changed) {
+    return new StrataQuestion(label, tables, empty, changed, from);
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public StrataQuestion named(String name) {
+    return new StrataQuestion(name, tables, empty, settings, from);
+  }
+
+  @Override
+  public Answer ask() {
+    return new StrataAnalysis(this).answer();
+  }
+}

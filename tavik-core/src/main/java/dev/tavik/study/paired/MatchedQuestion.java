@@ -1,0 +1,45 @@
+package dev.tavik.study.paired;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.MatchedTallies;
+import dev.tavik.study.CountedFrom;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Do several judgements of the same units have the same rate of successes, and which two differ?
+ *
+ * @param label what counts as success, empty for none
+ * @param tallies the judgements, at least three
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record MatchedQuestion(
+    String label, MatchedTallies tallies, double alpha, @Nullable CountedFrom from)
+    implements Question {
+
+  /**
+   * A question at alpha 0.05.
+   *
+   * @param tallies the judgements
+   * @return the question
+   */
+  public static MatchedQuestion of(MatchedTallies tallies) {
+    return new MatchedQuestion("", tallies, 0.05, null);
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public MatchedQuestion named(String name) {
+    return new MatchedQuestion(name, tallies, alpha, from);
+  }
+
+  @Override
+  public Answer ask() {
+    return new MatchedAnalysis(this).answer();
+  }
+}

@@ -1,0 +1,163 @@
+package dev.tavik.study.paired;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.count.PairedTally;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Sentences;
+import java.util.List;
+import java.util.Locale;
+
+/** Puts what was found about two proportions of the same units together. */
+final class PairedFindings {
+  private final PairedQuestion question;
+  private final PairedSettings settings;
+  private final PairedTally tally;
+  private final String one;
+  private final String two;
+  private final List<TestResult> tests;
+  private final List<Interval> intervals;
+
+  PairedFindings(PairedQuestion question, List<TestResult> tests, List<Interval> intervals) {
+    this.question = question;
+    this.settings = question.settings();
+    this.tally = question.tally();
+    this.one = question.first();
+    this.two = question.second();
+    this.tests = tests;
+    this.intervals = intervals;
+  }
+
+  Answer.Builder begin(List<Estimate> estimates) {
+    return Answer.to(question, "compare", question.label())
+        .add(Finding.fact("input", input()))
+        .add(Finding.fact("hypothesis", hypothesis()))
+        .add(new Estimates(estimates))
+        .add(observed())
+        .addAll(Observed.source(question.from()))
+        .add(Finding.sentence(rates()))
+        .add(Finding.sentence(discordant()))
+        .add(tests())
+        .add(intervals());
+  }
+
+  private String order() {
+    return question.order();
+  }
+
+  private Value input() {
+    return Observed.input(question.from())
+        .with("first", one)
+        .with("second", two)
+        .with("order", order())
+        .with("paired", true)
+        .with(
+            "cells",
+            Value.list(
+                List.of(
+                    List.of(tally.both(), tally.firstOnly()),
+                    List.of(tally.secondOnly(), tally.neither())),
+                Value::counts));
+  }
+
+  private Value hypothesis() {
+    return Value.fields()
+        .with("quantity", Quantity.DIFFERENCE.id())
+        .with("against", 0.0)
+        .with("alternative", settings.alternative().id())
+        .with("alpha", settings.alpha());
+  }
+
+  private Sheet observed() {
+    return Sheet.read(
+            "Observed: " + Figures.count(tally.pairs()) + " units, each judged twice",
+            Column.words(),
+            Column.counts(Figures.shortened(two) + " yes"),
+            Column.counts("no"),
+            Column.counts("all"))
+        .row(
+            one + " yes",
+            new Value.Count(tally.both()),
+            new Value.Count(tally.firstOnly()),
+            new Value.Count(tally.first().successes()))
+        .row(
+            one + " no",
+            new Value.Count(tally.secondOnly()),
+            new Value.Count(tally.neither()),
+            new Value.Count(tally.first().failures()))
+        .row(
+            "all",
+            new Value.Count(tally.second().successes()),
+            new Value.Count(tally.second().failures()),
+            new Value.Count(tally.pairs()));
+  }
+
+  private String rates() {
+    return String.format(
+        Locale.ROOT,
+        "%s %s, %s %s; %s is %s points.",
+        one,
+        Figures.finePercent(tally.first().proportion()),
+        two,
+        Figures.finePercent(tally.second().proportion()),
+        order(),
+        Value.points(tally.difference()).text());
+  }
+
+  private String discordant() {
+    return String.format(
+        Locale.ROOT,
+        "Discordant pairs, which alone tell the two apart: %s (%s only %s, %s only %s).",
+        Figures.count(tally.discordant()),
+        one,
+        Figures.count(tally.firstOnly()),
+        two,
+        Figures.count(tally.secondOnly()));
+  }
+
+  private Tests tests() {
+    Tests made =
+        Tests.of(
+            String.format(
+                Locale.ROOT,
+                "Tests: null, no difference; alternative, %s; alpha %s",
+                Sentences.alternative(settings.alternative(), "they differ", one),
+                Figures.plain(settings.alpha())),
+            settings.alpha());
+    tests.forEach(test -> made.made(test, statistic(test)));
+    return made;
+  }
+
+  private Value statistic(TestResult test) {
+    TestResult.Statistic statistic = test.statistic();
+    return statistic == null || statistic.name().equals("z")
+        ? Tests.shown(statistic, 4, "no statistic")
+        : new Value.Words(
+            String.format(
+                Locale.ROOT,
+                "%s of %s discordant",
+                Figures.count(tally.firstOnly()),
+                Figures.count(tally.discordant())));
+  }
+
+  private Intervals intervals() {
+    return Intervals.of(
+            String.format(
+                Locale.ROOT,
+                "Intervals of %s in points, level %s",
+                order(),
+                Figures.exactPercent(settings.level())))
+        .pairs(intervals, interval -> new String[] {interval.method().id()});
+  }
+}

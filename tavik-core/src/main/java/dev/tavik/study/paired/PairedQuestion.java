@@ -1,0 +1,77 @@
+package dev.tavik.study.paired;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.PairedTally;
+import dev.tavik.study.CountedFrom;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Do two proportions of the same units differ? Two judges of the same tiles, the same customers
+ * before and after: whatever is said is about the first against the second.
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param first the name of the first judgement
+ * @param second the name of the second judgement
+ * @param tally the paired counts
+ * @param settings the direction, how strictly, by which methods
+ * @param from where the counts came from; null when they were given as counts
+ */
+public record PairedQuestion(
+    String label,
+    String first,
+    String second,
+    PairedTally tally,
+    PairedSettings settings,
+    @Nullable CountedFrom from)
+    implements Question {
+
+  /** Checks that all parts are there. */
+  public PairedQuestion {
+    Objects.requireNonNull(tally, "tally");
+    Objects.requireNonNull(settings, "settings");
+  }
+
+  /**
+   * A question with the usual settings.
+   *
+   * @param first the name of the first judgement
+   * @param second the name of the second judgement
+   * @param tally the paired counts
+   * @return the question
+   */
+  public static PairedQuestion of(String first, String second, PairedTally tally) {
+    return new PairedQuestion("", first, second, tally, PairedSettings.usual(), null);
+  }
+
+  /**
+   * With other settings.
+   *
+   * @param changed the settings
+   * @return the question
+   */
+  public PairedQuestion settings(PairedSettings changed) {
+    return new PairedQuestion(label, first, second, tally, changed, from);
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public PairedQuestion named(String name) {
+    return new PairedQuestion(name, first, second, tally, settings, from);
+  }
+
+  @Override
+  public Answer ask() {
+    return new PairedAnalysis(this).answer();
+  }
+
+  /** Returns which is taken from which, in words. */
+  public String order() {
+    return first + " minus " + second;
+  }
+}

@@ -1,0 +1,133 @@
+package dev.tavik.study.parts;
+
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
+import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** What to be careful of in the decisions of several tests of the same question. */
+public record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferred) {
+  /** A p-value this near alpha, relatively, is a hair's breadth away. */
+  private static final double HAIR = 0.05;
+
+  public List<Caution> noStatistic() {
+    return tests.stream()
+        .filter(test -> test.statistic() == null)
+        .map(
+            test ->
+                new Caution(
+                    Code.NO_STATISTIC,
+                    String.format(
+                        Locale.ROOT,
+                        "The %s test has no statistic here, since its standard error is 0; its"
+                            + " p-value of 1 says nothing.",
+                        test.method().id())))
+        .toList();
+  }
+
+  public List<Caution> disagree() {
+    List<String> rejecting = new ArrayList<>();
+    List<String> others = new ArrayList<>();
+    for (TestResult test : tests) {
+      (test.rejects(alpha) ? rejecting : others)
+          .add(test.method().id() + " (" + Figures.pEquals(test.log10PValue()) + ")");
+    }
+    if (rejecting.isEmpty() || others.isEmpty()) {
+      return List.of();
+    }
+    return List.of(
+        new Caution(
+            Code.TESTS_DISAGREE,
+            String.format(
+                Locale.ROOT,
+                "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
+                    + " was planned, not the one that suits.",
+                Figures.plain(alpha),
+                joined(rejecting),
+                rejecting.size() == 1 ? "rejects" : "reject",
+                joined(others),
+                others.size() == 1 ? "does" : "do",
+                preferred.method().id())));
+  }
+
+  private static String joined(List<String> names) {
+    if (names.size() == 1) {
+      return names.get(0);
+    }
+    return names.stream().limit(names.size() - 1L).collect(Collectors.joining(", "))
+        + " and "
+        + names.get(names.size() - 1);
+  }
+
+  /** Draws that leave open on which side of alpha the p-value lies. */
+  public static List<Caution> open(@Nullable DrawnTest drawn, double alpha) {
+    return drawn == null || !drawn.open(alpha)
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.NEAR_ALPHA,
+                String.format(
+                    Locale.ROOT,
+                    "%s leave open on which side of alpha %s the p-value lies; draw more with"
+                        + " --simulate.",
+                    Figures.count(drawn.tail().draws()) + " draws",
+                    Figures.plain(alpha))));
+  }
+
+  public List<Caution> nearAlpha() {
+    return Math.abs(preferred.pValue() / alpha - 1) <= HAIR
+        ? List.of(
+            new Caution(
+                Code.NEAR_ALPHA,
+                String.format(
+                    Locale.ROOT,
+                    "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
+                        + " the interval says more than the verdict.",
+                    Figures.pEquals(preferred.log10PValue()),
+                    Figures.plain(alpha))))
+        : List.of();
+  }
+
+  /** Told where a test rejects alone, but not among its family. */
+  public static List<Caution> adjustedAway(TestResult test, double alpha, String family) {
+    TestResult.AdjustedP adjusted = test.adjusted();
+    return adjusted == null || !test.rejects(alpha) || test.rejectsAdjusted(alpha)
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.ADJUSTED_AWAY,
+                String.format(
+                    Locale.ROOT,
+                    "Significant alone (%s), but not among %s (adjusted %s).",
+                    Figures.pEquals(test.log10PValue()),
+                    family,
+                    Figures.pEquals(adjusted.log10PValue()))));
+  }
+
+  /**
+   * Told where the level isn't the one that goes with alpha.
+   *
+   * @param level the level of intervals
+   * @param matching the level that would match
+   * @param more what follows from it; at least a semicolon
+   */
+  public List<Caution> levelAlpha(double level, double matching, String more) {
+    return level == matching
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.LEVEL_ALPHA,
+                String.format(
+                    Locale.ROOT,
+                    "Intervals are at level %s, tests at alpha %s%s level %s would match.",
+                    Figures.exactPercent(level),
+                    Figures.plain(alpha),
+                    more,
+                    Figures.exactPercent(matching))));
+  }
+}

@@ -1,0 +1,21 @@
+package dev.tavik.study.parts;
+
+import dev.tavik.bayes.Evidence;
+import java.util.Locale;
+
+/** A Bayes factor in words. */
+public final class Likelier {
+  private Likelier() {}
+
+  /** Which of two hypotheses makes the data how many times likelier. */
+  public static String words(double logBayesFactor, String alternative, String none) {
+    boolean favoursNull = logBayesFactor < 0;
+    return String.format(
+        Locale.ROOT,
+        "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
+        dev.tavik.bayes.Evidence.times(logBayesFactor),
+        favoursNull ? none : alternative,
+        favoursNull ? alternative : none,
+        Evidence.of(logBayesFactor).words());
+  }
+}

@@ -1,0 +1,52 @@
+package dev.tavik.study.parts;
+
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Method;
+import java.util.Locale;
+
+/**
+ * Which test and interval a verdict rests on, and why.
+ *
+ * @param test the test
+ * @param interval the interval
+ * @param reason why these, in words
+ */
+public record Preference(Method test, Method interval, String reason) {
+  /** Returns why a test was chosen that was the only one, or the first, asked for. */
+  public static String asked(Method test, boolean only) {
+    return test.id()
+        + (only ? " is the only test asked for" : " is the first of the tests asked for");
+  }
+
+  public Finding finding() {
+    return Finding.fact(
+        "preferred",
+        Value.fields()
+            .with("test", test.id())
+            .with("interval", interval.id())
+            .with("reason", reason));
+  }
+
+  public Verdict on(Verdict verdict) {
+    return verdict.restingOn(
+        test,
+        interval,
+        String.format(
+            Locale.ROOT, "The verdict rests on %s and %s: %s.", test.id(), interval.id(), reason));
+  }
+
+  public Verdict onEach(Verdict verdict, String members, String more) {
+    return verdict.restingOn(
+        test,
+        interval,
+        String.format(
+            Locale.ROOT,
+            "The verdict rests on %s and %s for every %s.%s",
+            test.id(),
+            interval.id(),
+            members,
+            more));
+  }
+}

@@ -1,0 +1,183 @@
+package dev.tavik.study.plan;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.planning.Design;
+import dev.tavik.planning.Effect;
+import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.TableDesign;
+import dev.tavik.planning.TrendDesign;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Proportion;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Before data: how many observations, how much power, or how small an effect? Of the effects, the
+ * powers and the sizes exactly one list is empty, and that is solved for; every combination of the
+ * others is a line of the answer.
+ *
+ * @param label the analyst's name for it, empty for none
+ * @param kind what is planned: rate, compare or table
+ * @param designs one for each combination of base rate, alpha and test
+ * @param effects what is expected; empty if the smallest effect is wanted
+ * @param powers the chances to reject that are wanted; empty if they are to be told
+ * @param sizes the sizes of the first group; empty if they are to be told
+ * @param words how the plan is worded
+ * @param cautions what is to be said about how the question came about
+ */
+public record PlanQuestion(
+    String label,
+    String kind,
+    List<Design> designs,
+    List<Effect> effects,
+    List<Double> powers,
+    List<Long> sizes,
+    PlanWords words,
+    List<Caution> cautions)
+    implements Question {
+  /** So many lines an answer has at most. */
+  public static final int MOST_LINES = 10_000;
+
+  /**
+   * Checks and copies the parts.
+   *
+   * @throws IllegalArgumentException if not exactly one of effects, powers and sizes is empty, or a
+   *     value is out of its range
+   */
+  public PlanQuestion {
+    designs = List.copyOf(designs);
+    effects = List.copyOf(effects);
+    powers = List.copyOf(powers);
+    sizes = List.copyOf(sizes);
+    cautions = List.copyOf(cautions);
+    if (designs.isEmpty()) {
+      throw new IllegalArgumentException("a plan needs a design");
+    }
+    requireOneLeftOut(effects.isEmpty(), powers.isEmpty(), sizes.isEmpty());
+    powers.forEach(power -> Proportion.require("power", power));
+    for (Design design : designs) {
+      for (double power : powers) {
+        if (power <= design.alpha()) {
+          throw new IllegalArgumentException(
+              String.format(
+                  Locale.ROOT,
+                  "power must be above alpha, %s, got %s: so often a true null is rejected too",
+                  Figures.plain(design.alpha()),
+                  Figures.plain(power)));
+        }
+      }
+      for (long n : sizes) {
+        if (n < 1 || n > design.most()) {
+          throw new IllegalArgumentException(
+              String.format(
+                  Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(design.most()), n));
+        }
+      }
+    }
+    long lines =
+        (long) designs.size()
+            * Math.max(1, effects.size())
+            * Math.max(1, powers.size())
+            * Math.max(1, sizes.size());
+    if (lines > MOST_LINES) {
+      throw new IllegalArgumentException(
+          "a plan has at most "
+              + Figures.count(MOST_LINES)
+              + " lines, these lists give "
+              + Figures.count(lines));
+    }
+  }
+
+  /**
+   * How many observations find some effects with some powers?
+   *
+   * @param design the design
+   * @param effects what is expected, at least one
+   * @param powers the chances to find it, at least one
+   * @return the question
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public static PlanQuestion forSizes(Design design, List<Effect> effects, List<Double> powers) {
+    return usual(design, effects, powers, List.of());
+  }
+
+  /**
+   * How much power do some sizes have for some effects?
+   *
+   * @param design the design
+   * @param effects what is expected, at least one
+   * @param sizes the sizes of the first group, at least one
+   * @return the question
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public static PlanQuestion forPower(Design design, List<Effect> effects, List<Long> sizes) {
+    return usual(design, effects, List.of(), sizes);
+  }
+
+  /**
+   * Which effects do some sizes find with some powers?
+   *
+   * @param design the design
+   * @param powers the chances to find them, at least one
+   * @param sizes the sizes of the first group, at least one
+   * @return the question
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  public static PlanQuestion forEffects(Design design, List<Double> powers, List<Long> sizes) {
+    return usual(design, List.of(), powers, sizes);
+  }
+
+  private static PlanQuestion usual(
+      Design design, List<Effect> effects, List<Double> powers, List<Long> sizes) {
+    String kind =
+        design instanceof RateDesign || design instanceof EvidenceDesign
+            ? "rate"
+            : design instanceof TableDesign || design instanceof TrendDesign ? "table" : "compare";
+    return new PlanQuestion(
+        "", kind, List.of(design), effects, powers, sizes, PlanWords.usual(), List.of());
+  }
+
+  /**
+   * The question with other words.
+   *
+   * @param other how the plan is worded
+   * @return the question
+   */
+  public PlanQuestion words(PlanWords other) {
+    return new PlanQuestion(label, kind, designs, effects, powers, sizes, other, cautions);
+  }
+
+  private static void requireOneLeftOut(boolean effect, boolean power, boolean n) {
+    int left = (effect ? 1 : 0) + (power ? 1 : 0) + (n ? 1 : 0);
+    if (left == 0) {
+      throw new IllegalArgumentException(
+          "n, power and what is expected are all given, so that nothing is left to solve for; leave"
+              + " one of them out");
+    }
+    if (left > 1) {
+      String missing = (n ? "n, " : "") + (power ? "power, " : "") + (effect ? "the effect, " : "");
+      throw new IllegalArgumentException(
+          "of n, power and what is expected two must be given, and the third is solved for; missing"
+              + " are "
+              + missing.substring(0, missing.length() - 2).replaceFirst(", (?!.*, )", " and "));
+    }
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public PlanQuestion named(String name) {
+    return new PlanQuestion(name, kind, designs, effects, powers, sizes, words, cautions);
+  }
+
+  @Override
+  public Answer ask() {
+    return new PlanAnalysis(this).answer();
+  }
+}

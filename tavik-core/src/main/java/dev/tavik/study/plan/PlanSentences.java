@@ -1,0 +1,306 @@
+package dev.tavik.study.plan;
+
+import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.ComparedEvidenceDesign;
+import dev.tavik.planning.Design;
+import dev.tavik.planning.Evidence;
+import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.RateDesign;
+import dev.tavik.planning.Sizes;
+import dev.tavik.planning.TableDesign;
+import dev.tavik.planning.Theory;
+import dev.tavik.planning.TrendDesign;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Figures;
+import dev.tavik.study.plan.Plans.Line;
+import dev.tavik.study.plan.Plans.Plan;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Collectors;
+
+/** Words a plan: what was solved for, and a sentence that could stand in a protocol. */
+final class PlanSentences {
+  private final PlanWords words;
+
+  PlanSentences(PlanWords words) {
+    this.words = words;
+  }
+
+  /** What was solved for, over all lines. */
+  String conclusion(PlanQuestion asked, List<Line> lines) {
+    List<Line> solved = lines.stream().filter(line -> line.plan() != null).toList();
+    if (solved.size() == 1) {
+      return solved.get(0).sentence();
+    }
+    List<Plan> plans = solved.stream().map(line -> Objects.requireNonNull(line.plan())).toList();
+    if (asked.effects().isEmpty()) {
+      return effects(solved);
+    }
+    if (asked.powers().isEmpty()) {
+      return String.format(
+          Locale.ROOT,
+          "The %s runs from %s to %s.",
+          solved.get(0).design() instanceof Evidence ? "chance" : "power",
+          Figures.chance(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
+          Figures.chance(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
+    }
+    long least = plans.stream().mapToLong(plan -> plan.sizes().total()).min().orElse(0);
+    long most = plans.stream().mapToLong(plan -> plan.sizes().total()).max().orElse(0);
+    return least == most
+        ? String.format(Locale.ROOT, "%s %s in all are needed.", Figures.count(least), units())
+        : String.format(
+            Locale.ROOT,
+            "From %s to %s %s in all are needed, depending on what is planned.",
+            Figures.count(least),
+            Figures.count(most),
+            units());
+  }
+
+  private String effects(List<Line> solved) {
+    if (solved.size() != 2 || !solved.get(0).design().equals(solved.get(1).design())) {
+      return "The smallest effects that these sizes find stand in the table.";
+    }
+    Plan below = Objects.requireNonNull(solved.get(0).plan());
+    Plan above = Objects.requireNonNull(solved.get(1).plan());
+    if (!below.sizes().equals(above.sizes())) {
+      return "The smallest effects that these sizes find stand in the table.";
+    }
+    return String.format(
+        Locale.ROOT,
+        "%s find a rate of %s or less, or of %s or more, with a power of %s.",
+        sizes(below.sizes()),
+        Figures.rate(below.effect()),
+        Figures.rate(above.effect()),
+        Figures.chance(Objects.requireNonNull(solved.get(0).wanted())));
+  }
+
+  private String counted(long n) {
+    String units = units();
+    boolean one = n == 1 && units.endsWith("s") && !units.endsWith("ss");
+    return Figures.count(n) + " " + (one ? units.substring(0, units.length() - 1) : units);
+  }
+
+  String units() {
+    return words.units();
+  }
+
+  /** 750 tiles from each kiln (1,500 in all). */
+  String sizes(Sizes sizes) {
+    if (sizes.groups().size() == 1) {
+      return counted(sizes.first());
+    }
+    String group = words.group();
+    String each =
+        sizes.equal()
+            ? String.format(
+                Locale.ROOT,
+                "%s %s %s",
+                Figures.count(sizes.first()),
+                units(),
+                group.isEmpty() ? "in each group" : "from each " + group)
+            : String.format(
+                Locale.ROOT,
+                "%s %s %s and %s %s",
+                Figures.count(sizes.groups().get(0)),
+                units(),
+                group.isEmpty() ? "in the base group" : "from the first " + group,
+                Figures.count(sizes.groups().get(1)),
+                group.isEmpty() ? "in the other" : "from the second");
+    return each + " (" + Figures.count(sizes.total()) + " in all)";
+  }
+
+  /** A sentence for a protocol. */
+  String of(Design design, Plan plan) {
+    String with = "With " + sizes(plan.sizes());
+    String exactly = design.theory() == Theory.EXACT ? "exact " : "";
+    if (design instanceof Evidence evidence) {
+      return evidence(with, evidence, plan);
+    }
+    return String.format(
+        Locale.ROOT,
+        "%s, %s at alpha %s %s %spower of %s%s.",
+        with,
+        test(design),
+        Figures.plain(design.alpha()),
+        design instanceof CompareDesign pair && pair.equivalence() != null ? "have" : "has",
+        exactly.isEmpty() ? "a " : "an exact ",
+        Figures.chance(plan.power()),
+        purpose(design, plan));
+  }
+
+  private static String evidence(String with, Evidence design, Plan plan) {
+    String none = Figures.exactPercent(design.effects().none());
+    boolean two = design instanceof ComparedEvidenceDesign;
+    boolean forNull = plan.effect() == design.effects().none();
+    String reached =
+        forNull
+            ? two ? "equal rates" : "that rate"
+            : two ? "a difference" : alternative(design.alternative());
+    return String.format(
+        Locale.ROOT,
+        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
+            + " misleads as strongly%s with a chance of %s.",
+        with,
+        two ? "equal rates" : "a rate of " + none,
+        design.prior(),
+        Figures.plain(design.threshold()),
+        reached,
+        Figures.chance(plan.power()),
+        two
+            ? "the rates are " + none + " and " + Figures.rate(plan.effect())
+            : "the rate is " + Figures.rate(plan.effect()),
+        forNull
+            ? ", for the alternative,"
+            : two
+                ? " if both rates are " + none + " after all,"
+                : " if the rate is " + none + " after all,",
+        Figures.chance(plan.alpha()));
+  }
+
+  private static String alternative(Alternative alternative) {
+    return switch (alternative) {
+      case TWO_SIDED -> "another rate";
+      case LESS -> "a lower rate";
+      case GREATER -> "a higher rate";
+    };
+  }
+
+  /** A two-sided score test. */
+  private static String test(Design design) {
+    if (design instanceof TableDesign table) {
+      return String.format(
+          Locale.ROOT,
+          "a chi-square test with %d degree%s of freedom",
+          table.df(),
+          table.df() == 1 ? "" : "s");
+    }
+    if (design instanceof CompareDesign comparison && comparison.equivalence() != null) {
+      return "two one-sided tests (" + design.test() + "), each";
+    }
+    String sided = design.alternative() == Alternative.TWO_SIDED ? "two-sided" : "one-sided";
+    return "a " + sided + " test (" + design.test() + ")";
+  }
+
+  private static String purpose(Design design, Plan plan) {
+    if (design instanceof RateDesign rate) {
+      return String.format(
+              Locale.ROOT,
+              " to tell a rate of %s from %s",
+              Figures.rate(plan.effect()),
+              Figures.exactPercent(rate.hypothesis().against()))
+          + (rate.lot() == null ? "" : " in a lot of " + Figures.count(rate.lot()));
+    }
+    if (design instanceof CompareDesign comparison) {
+      return comparison(comparison, plan);
+    }
+    if (design instanceof PairedDesign pairs) {
+      return String.format(
+          Locale.ROOT,
+          " if %s of pairs are successes the first time only and %s the second time only",
+          Figures.rate(plan.effect()),
+          Figures.rate(pairs.secondOnly()));
+    }
+    if (design instanceof TrendDesign trend) {
+      return " if the rates are "
+          + trend.rates().stream()
+              .map(Figures::exactPercent)
+              .collect(Collectors.joining(", "))
+              .replaceFirst(", (?!.*, )", " and ");
+    }
+    return " to find an effect of w = " + Figures.upTo(plan.effect(), 4);
+  }
+
+  private static String comparison(CompareDesign design, Plan plan) {
+    Double margin = design.equivalence();
+    String rates =
+        String.format(
+            Locale.ROOT,
+            "if the rates are %s and %s",
+            Figures.rate(design.base()),
+            Figures.rate(plan.effect()));
+    if (margin != null) {
+      return String.format(
+          Locale.ROOT,
+          " to show that the rates differ by less than %s, %s",
+          Figures.shortPoints(margin),
+          rates);
+    }
+    double against = design.hypothesis().against();
+    if (against != 0) {
+      return String.format(
+          Locale.ROOT,
+          " to show that the second rate is less than %s %s the first, %s",
+          Figures.shortPoints(Math.abs(against)),
+          against < 0 ? "below" : "above",
+          rates);
+    }
+    return String.format(
+        Locale.ROOT,
+        " to find a difference between rates of %s and %s",
+        Figures.rate(design.base()),
+        Figures.rate(plan.effect()));
+  }
+
+  /** Why there is no plan, with the test as its subject. */
+  static String refusal(Line line) {
+    String why = line.refused();
+    boolean predicate = why.matches("(?:is|has|isn't|goes|would|tests|not) .*");
+    return predicate ? line.design().test() + (why.startsWith("not ") ? ": " : " ") + why : why;
+  }
+
+  /** What the normal approximation says, beside an exact plan that leads. */
+  String besideExact(Plan plan, Plan exact) {
+    return String.format(
+        Locale.ROOT,
+        "%sThe normal distribution, which doesn't hold where less than one success or failure is"
+            + " expected, would say %s.",
+        exact.holdsFrom().equals(exact.sizes())
+            ? ""
+            : "From " + sizes(exact.holdsFrom()) + " on every number reaches it. ",
+        Figures.count(plan.sizes().first()));
+  }
+
+  /** What exact power says where the normal approximation is poor. */
+  String beside(Plan plan, Plan exact) {
+    return exact.sizes().equals(plan.sizes())
+        ? "Exactly, the power is " + Figures.chance(exact.power()) + "."
+        : String.format(
+            Locale.ROOT,
+            "By exact power %s reach it%s.",
+            sizes(exact.sizes()),
+            exact.holdsFrom().equals(exact.sizes())
+                ? ""
+                : ", and from " + sizes(exact.holdsFrom()) + " on every number does");
+  }
+
+  Caution sawTooth(Plan plan) {
+    return new Caution(
+        Caution.Code.SAW_TOOTH,
+        String.format(
+            Locale.ROOT,
+            "Counts are whole numbers, so exact power swings as n grows: %s reach it, some larger"
+                + " numbers don't, and from %s on all do. Take those if the number may still"
+                + " change.",
+            sizes(plan.sizes()),
+            sizes(plan.holdsFrom())));
+  }
+
+  static Caution poor(Line line, Plan plan) {
+    Plan exact = line.exact();
+    String expected = Figures.upTo(PlanAnalysis.fewest(line.design(), plan), 2);
+    return new Caution(
+        Caution.Code.FEW_SUCCESSES,
+        String.format(
+            Locale.ROOT,
+            "Only %s %s, too few for the normal approximation. %s",
+            expected,
+            line.design() instanceof PairedDesign
+                ? "discordant pairs are expected"
+                : "successes or failures are expected somewhere",
+            exact == null
+                ? "Ask for exact power instead."
+                : "Exact power of the same test stands beside it; plan with that."));
+  }
+}

@@ -1,0 +1,250 @@
+package dev.tavik.study.plan;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.planning.DifferencePrecision;
+import dev.tavik.planning.Precision;
+import dev.tavik.planning.RatePrecision;
+import dev.tavik.planning.SampleSize;
+import dev.tavik.planning.Sizes;
+import dev.tavik.result.Caution;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.plan.Precisions.Line;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.LongStream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Before data: how many observations for an interval so narrow, or how narrow an interval of so
+ * many? Of half-widths and sizes exactly one list is empty, and that is solved for.
+ *
+ * @param label the analyst's name for it, empty for none
+ * @param kind what is planned: rate or compare
+ * @param intervals one for each combination of rates, level and method
+ * @param halfWidths half the lengths that are wanted; empty if they are to be told
+ * @param sizes the sizes of the first group; empty if they are to be told
+ * @param worstCase whether rates of one half were taken because none was given
+ * @param words how the plan is worded
+ */
+public record PrecisionQuestion(
+    String label,
+    String kind,
+    List<Precision> intervals,
+    List<Double> halfWidths,
+    List<Long> sizes,
+    boolean worstCase,
+    PlanWords words)
+    implements Question {
+  private static final double[] VARIED = {0.5, 0.75, 1.25, 1.5};
+
+  /**
+   * Checks and copies the parts.
+   *
+   * @throws IllegalArgumentException if not exactly one of half-widths and sizes is empty, or a
+   *     value is out of its range
+   */
+  public PrecisionQuestion {
+    intervals = List.copyOf(intervals);
+    halfWidths = List.copyOf(halfWidths);
+    sizes = List.copyOf(sizes);
+    if (intervals.isEmpty()) {
+      throw new IllegalArgumentException("a plan needs an interval");
+    }
+    if (halfWidths.isEmpty() == sizes.isEmpty()) {
+      throw new IllegalArgumentException(
+          halfWidths.isEmpty()
+              ? "either n or half-width must be given, and the other is solved for"
+              : "n and half-width are both given, so that nothing is left to solve for");
+    }
+    halfWidths.forEach(half -> Proportion.require("half-width", half));
+    for (Precision interval : intervals) {
+      for (long n : sizes) {
+        if (n < 1 || n > interval.most()) {
+          throw new IllegalArgumentException(
+              String.format(
+                  Locale.ROOT,
+                  "n must be from 1 to %s, got %s",
+                  Figures.count(interval.most()),
+                  n));
+        }
+      }
+    }
+    long lines = (long) intervals.size() * Math.max(halfWidths.size(), sizes.size());
+    if (lines > PlanQuestion.MOST_LINES) {
+      throw new IllegalArgumentException(
+          "a plan has at most "
+              + PlanQuestion.MOST_LINES
+              + " lines, these lists give "
+              + Figures.count(lines));
+    }
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public PrecisionQuestion named(String name) {
+    return new PrecisionQuestion(name, kind, intervals, halfWidths, sizes, worstCase, words);
+  }
+
+  @Override
+  public Answer ask() {
+    List<Line> lines = new ArrayList<>();
+    for (Precision interval : intervals) {
+      for (double half : halfWidths) {
+        lines.add(solved(interval, half));
+      }
+      for (long n : sizes) {
+        lines.add(line(interval, null, interval.sizes((double) n)));
+      }
+    }
+    return Answer.to(this, "plan", label)
+        .add(Finding.fact("for", new Value.Words(kind)))
+        .add(Finding.fact("solvedFor", new Value.Words(sizes.isEmpty() ? "n" : "half-width")))
+        .add(new Precisions(this, lines))
+        .cautions(cautions(lines))
+        .concluded(Verdict.of(conclusion(lines)).inOwnWords());
+  }
+
+  private Line solved(Precision interval, double half) {
+    try {
+      return line(interval, half, SampleSize.of(interval, half).sizes());
+    } catch (DeclinedException e) {
+      return new Line(interval, half, null, 0, String.valueOf(e.getMessage()), List.of(), "");
+    }
+  }
+
+  private Line line(Precision interval, @Nullable Double wanted, Sizes planned) {
+    double half = interval.halfWidth(planned);
+    return new Line(
+        interval,
+        wanted,
+        planned,
+        half,
+        "",
+        varied(interval, planned),
+        sentence(interval, planned));
+  }
+
+  /** The half-width if rates were different. */
+  private static List<Precisions.Varied> varied(Precision interval, Sizes planned) {
+    List<Precisions.Varied> varied = new ArrayList<>();
+    for (double factor : VARIED) {
+      Precision other;
+      double rate;
+      try {
+        if (interval instanceof RatePrecision one) {
+          rate = decimal(one.expected() * factor);
+          other = new RatePrecision(one.proportionInterval(), one.level(), rate, one.sampling());
+        } else {
+          DifferencePrecision two = (DifferencePrecision) interval;
+          rate = decimal(two.base() * factor);
+          other =
+              new DifferencePrecision(
+                  two.differenceInterval(),
+                  two.level(),
+                  rate,
+                  decimal(two.expected() * factor),
+                  two.allocation(),
+                  two.sampling());
+        }
+      } catch (IllegalArgumentException e) {
+        // A rate of 1 or more isn't one.
+        continue;
+      }
+      varied.add(new Precisions.Varied(rate, other.halfWidth(planned)));
+    }
+    return varied;
+  }
+
+  private static double decimal(double value) {
+    return Double.parseDouble(Figures.significant(value, 12));
+  }
+
+  private String sentence(Precision interval, Sizes planned) {
+    String rates =
+        interval instanceof RatePrecision one
+            ? "the rate is " + Figures.rate(one.expected())
+            : "the rates are "
+                + Figures.rate(((DifferencePrecision) interval).base())
+                + " and "
+                + Figures.rate(((DifferencePrecision) interval).expected());
+    return String.format(
+        Locale.ROOT,
+        "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
+        new PlanSentences(words).sizes(planned),
+        Figures.exactPercent(interval.level()),
+        interval.interval(),
+        interval instanceof RatePrecision ? "" : " of the difference",
+        Figures.points(interval.halfWidth(planned)),
+        rates,
+        worstCase ? ", the worst case" : "");
+  }
+
+  private String conclusion(List<Line> lines) {
+    List<Line> planned = lines.stream().filter(line -> line.sizes() != null).toList();
+    if (planned.isEmpty()) {
+      return "No plan: " + lines.get(0).refused() + ".";
+    }
+    if (planned.size() == 1) {
+      return planned.get(0).sentence();
+    }
+    if (!sizes.isEmpty()) {
+      return String.format(
+          Locale.ROOT,
+          "The intervals reach from %s to %s percentage points to either side.",
+          Figures.points(planned.stream().mapToDouble(Line::halfWidth).min().orElse(0)),
+          Figures.points(planned.stream().mapToDouble(Line::halfWidth).max().orElse(0)));
+    }
+    LongStream totals = planned.stream().mapToLong(PrecisionQuestion::total);
+    long[] sorted = totals.sorted().toArray();
+    return String.format(
+        Locale.ROOT,
+        "From %s to %s %s in all are needed, depending on what is planned.",
+        Figures.count(sorted[0]),
+        Figures.count(sorted[sorted.length - 1]),
+        words.units());
+  }
+
+  private static long total(Line line) {
+    Sizes planned = line.sizes();
+    return planned == null ? 0 : planned.total();
+  }
+
+  private List<Caution> cautions(List<Line> lines) {
+    List<Caution> cautions = new ArrayList<>();
+    for (Line line : lines) {
+      Sizes planned = line.sizes();
+      if (planned == null) {
+        continue;
+      }
+      Long population =
+          line.interval() instanceof RatePrecision one
+              ? one.sampling().population()
+              : ((DifferencePrecision) line.interval()).sampling().population();
+      long invited = words.invited(planned.first());
+      if (population != null && invited > population) {
+        cautions.add(
+            new Caution(
+                Caution.Code.TOO_FEW_TO_INVITE,
+                String.format(
+                    Locale.ROOT,
+                    "%s would have to be invited, but there are only %s: accept a wider interval, or"
+                        + " raise the response.",
+                    Figures.count(invited),
+                    Figures.count(population))));
+        break;
+      }
+    }
+    return cautions;
+  }
+}

@@ -1,0 +1,219 @@
+package dev.tavik.study.rate;
+
+import static dev.tavik.study.parts.HandFigures.number;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.Normal;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Working;
+import dev.tavik.result.WorkingStep;
+import dev.tavik.study.parts.HandFigures;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** The closed-form intervals of a proportion as they are done by hand: two-sided, line by line. */
+final class IntervalWorking {
+  /** The intervals that can be worked by hand. */
+  static final Set<ProportionInterval> INTERVALS =
+      EnumSet.of(
+          ProportionInterval.WALD,
+          ProportionInterval.WALD_CC,
+          ProportionInterval.WILSON,
+          ProportionInterval.WILSON_CC,
+          ProportionInterval.AGRESTI_COULL);
+
+  private final Tally tally;
+  private final double tail;
+  private final double z;
+  private final List<WorkingStep> steps = new ArrayList<>();
+
+  private IntervalWorking(Tally tally, double level) {
+    this.tally = tally;
+    this.tail = DecimalFraction.complement(level) / 2;
+    this.z = Normal.upperQuantile(tail);
+  }
+
+  static List<Working> of(Tally tally, RateSettings settings) {
+    return settings.intervals().stream()
+        .filter(INTERVALS::contains)
+        .map(method -> of(method, tally, settings.level()))
+        .toList();
+  }
+
+  private static Working of(ProportionInterval method, Tally tally, double level) {
+    IntervalWorking working = new IntervalWorking(tally, level);
+    Interval interval = method.of(tally, level);
+    working.steps.add(HandFigures.observed(tally));
+    working.steps.add(HandFigures.deviate("(1 - level) / 2", working.tail, working.z));
+    switch (method) {
+      case WALD -> working.wald(interval, false);
+      case WALD_CC -> working.wald(interval, true);
+      case AGRESTI_COULL -> working.agrestiCoull(interval);
+      case WILSON_CC -> working.correctedWilson(interval);
+      default -> working.wilson(interval);
+    }
+    return new Working(
+        method,
+        "the two-sided " + method.title() + " interval by hand",
+        "x successes in n trials",
+        working.steps);
+  }
+
+  private void wald(Interval interval, boolean corrected) {
+    double p = tally.proportion();
+    double error = Math.sqrt(p * ((double) tally.failures() / tally.trials()) / tally.trials());
+    add(
+        "standard error of the estimate",
+        "SE",
+        "sqrt(p (1 - p) / n)",
+        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", number(p), number(p), tally.trials()),
+        error,
+        "The observed proportion stands here: an interval has no null value.");
+    double half = z * error + (corrected ? 0.5 / tally.trials() : 0);
+    add(
+        "half width",
+        "h",
+        corrected ? "z* SE + 1 / (2 n)" : "z* SE",
+        number(z)
+            + " x "
+            + number(error)
+            + (corrected ? " + 1 / (2 x " + tally.trials() + ")" : ""),
+        half,
+        "");
+    limits("p", p, half, interval);
+  }
+
+  private void agrestiCoull(Interval interval) {
+    double square = z * z;
+    double trials = tally.trials() + square;
+    double centre = (tally.successes() + square / 2) / trials;
+    add(
+        "trials, with z*^2 added",
+        "n'",
+        "n + z*^2",
+        tally.trials() + " + " + number(z) + "^2",
+        trials,
+        "");
+    add(
+        "proportion, with half of them successes",
+        "p'",
+        "(x + z*^2 / 2) / n'",
+        String.format(
+            Locale.ROOT, "(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
+        centre,
+        "");
+    double half = z * Math.sqrt(centre * (1 - centre) / trials);
+    add(
+        "half width",
+        "h",
+        "z* sqrt(p' (1 - p') / n')",
+        String.format(
+            Locale.ROOT,
+            "%s sqrt(%s (1 - %s) / %s)",
+            number(z),
+            number(centre),
+            number(centre),
+            number(trials)),
+        half,
+        "");
+    limits("p'", centre, half, interval);
+  }
+
+  private void wilson(Interval interval) {
+    double n = tally.trials();
+    double centre = centre((double) tally.successes());
+    double half = half((double) tally.successes());
+    add(
+        "centre",
+        "c",
+        "(x + z*^2 / 2) / (n + z*^2)",
+        String.format(
+            Locale.ROOT,
+            "(%d + %s^2 / 2) / (%d + %s^2)",
+            tally.successes(),
+            number(z),
+            tally.trials(),
+            number(z)),
+        centre,
+        "");
+    add(
+        "half width",
+        "h",
+        "z* sqrt(x (n - x) / n + z*^2 / 4) / (n + z*^2)",
+        String.format(
+            Locale.ROOT,
+            "%s sqrt(%d x %d / %d + %s^2 / 4) / (%d + %s^2)",
+            number(z),
+            tally.successes(),
+            tally.failures(),
+            (long) n,
+            number(z),
+            (long) n,
+            number(z)),
+        half,
+        "These are the values p0 at which the score test has |z| = z*: its standard error changes"
+            + " with p0, which is why the centre isn't p.");
+    limits("c", centre, half, interval);
+  }
+
+  private void correctedWilson(Interval interval) {
+    corrected("lower limit", "x - 1/2", "c - h", tally.successes() - 0.5, interval.lower());
+    corrected("upper limit", "x + 1/2", "c + h", tally.successes() + 0.5, interval.upper());
+  }
+
+  private void corrected(String name, String moved, String formula, double x, double limit) {
+    if (x < 0 || x > tally.trials()) {
+      add(name, "", "the end of the scale", moved + " lies outside 0 to n", limit, "");
+      return;
+    }
+    add(
+        name,
+        "",
+        formula + " of the plain interval with " + moved + " in place of x",
+        String.format(
+            Locale.ROOT,
+            "%s %s %s",
+            number(centre(x)),
+            formula.contains("+") ? "+" : "-",
+            number(half(x))),
+        limit,
+        "");
+  }
+
+  private double centre(double x) {
+    return (x + z * z / 2) / (tally.trials() + z * z);
+  }
+
+  private double half(double x) {
+    double n = tally.trials();
+    return z * Math.sqrt(x * (n - x) / n + z * z / 4) / (n + z * z);
+  }
+
+  private void limits(String symbol, double centre, double half, Interval interval) {
+    String clipped = "Set to the end of the scale.";
+    add(
+        "lower limit",
+        "L",
+        symbol + " - h",
+        number(centre) + " - " + number(half),
+        interval.lower(),
+        centre - half < -1e-15 ? clipped : "");
+    add(
+        "upper limit",
+        "U",
+        symbol + " + h",
+        number(centre) + " + " + number(half),
+        interval.upper(),
+        centre + half > 1 + 1e-15 ? clipped : "");
+  }
+
+  private void add(
+      String name, String symbol, String formula, String substituted, double value, String reason) {
+    steps.add(new WorkingStep(name, symbol, formula, substituted, number(value), reason));
+  }
+}

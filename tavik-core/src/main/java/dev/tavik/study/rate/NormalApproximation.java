@@ -1,0 +1,79 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.count.Tally;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Whether the null hypothesis expects enough successes and failures for the normal approximation,
+ * by the common rule of ten each.
+ */
+record NormalApproximation(Tally tally, double against, double successes, double failures) {
+  private static final int ENOUGH = 10;
+
+  static NormalApproximation of(Tally tally, Hypothesis hypothesis) {
+    double complement = DecimalFraction.complement(hypothesis.against());
+    return new NormalApproximation(
+        tally,
+        hypothesis.against(),
+        tally.trials() * hypothesis.against(),
+        tally.trials() * complement);
+  }
+
+  boolean holds() {
+    return enough(successes) && enough(failures);
+  }
+
+  private static boolean enough(double expected) {
+    // 200 x 5 % is ten, whatever the last bit of the product says.
+    return expected >= ENOUGH * (1 - 1e-12);
+  }
+
+  List<Condition> conditions() {
+    double complement = DecimalFraction.complement(against);
+    return List.of(
+        condition("expected successes", successes, against),
+        condition("expected failures", failures, complement));
+  }
+
+  private Condition condition(String name, double expected, double share) {
+    String sum =
+        String.format(
+            Locale.ROOT,
+            "%s x %s = %s",
+            Figures.count(tally.trials()),
+            Figures.exactPercent(share),
+            expected(expected));
+    return enough(expected)
+        ? new Condition(
+            name, Condition.State.MET, sum + " under the null, enough for the normal approximation")
+        : new Condition(
+            name,
+            Condition.State.NOT_MET,
+            sum + " under the null; the normal approximation wants at least " + ENOUGH);
+  }
+
+  /** The scarcer of both, in words. */
+  String scarce() {
+    return successes <= failures
+        ? Figures.counted(expected(successes), "success", "successes")
+        : Figures.counted(expected(failures), "failure", "failures");
+  }
+
+  /** Both, for a sentence. */
+  String both() {
+    return Figures.counted(expected(successes), "success", "successes")
+        + " and "
+        + Figures.counted(expected(failures), "failure", "failures");
+  }
+
+  private static String expected(double value) {
+    return value < 1000
+        ? Figures.plain(Double.parseDouble(Figures.significant(value, 4)))
+        : Figures.count(Math.round(value));
+  }
+}

@@ -1,0 +1,40 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** What the methods for one rate take for granted. */
+final class RateConditions {
+  private static final Condition INDEPENDENCE =
+      new Condition(
+          "independent trials",
+          Condition.State.NOT_IN_THE_DATA,
+          "each trial is drawn on its own, with the same chance. Units from one batch, shift or"
+              + " person are often alike; then p-values come out too small and intervals too narrow."
+              + " Counts can't show this: you have to know how they were collected");
+
+  private RateConditions() {}
+
+  static List<Condition> of(RateFound found) {
+    List<Condition> conditions =
+        new ArrayList<>(
+            NormalApproximation.of(found.tally(), found.settings().hypothesis()).conditions());
+    Long lot = found.settings().lot();
+    conditions.add(lot == null ? INDEPENDENCE : drawnFrom(lot));
+    return conditions;
+  }
+
+  private static Condition drawnFrom(long lot) {
+    return new Condition(
+        "random sample",
+        Condition.State.NOT_IN_THE_DATA,
+        String.format(
+            Locale.ROOT,
+            "the units were drawn at random and without replacement from all %s of the lot. Units"
+                + " picked because they were at hand, or from one pallet, can mislead at any size",
+            Figures.count(lot)));
+  }
+}

@@ -1,0 +1,239 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Workings;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.Working;
+import dev.tavik.study.parts.LookUp;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Sentences;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/** Puts the answer about one rate together. */
+final class RateFindings {
+  private final RateFound found;
+  private final RateSettings settings;
+  private final Tally tally;
+  private final Estimate estimate;
+
+  RateFindings(RateFound found) {
+    this.found = found;
+    this.settings = found.settings();
+    this.tally = found.tally();
+    Estimate endless = Observed.proportion(found.label(), tally);
+    this.estimate =
+        new Estimate(
+            Quantity.PROPORTION,
+            found.label(),
+            endless.value(),
+            endless.standardError() * RateMethods.of(tally, settings).correction());
+  }
+
+  Answer answer(List<Finding> bayes, List<Caution> cautions) {
+    Answer.Builder answer =
+        Answer.to(found.question(), "rate", found.label())
+            .add(Finding.fact("input", input()))
+            .add(Finding.fact("hypothesis", hypothesis(settings)))
+            .add(new Estimates(List.of(estimate)))
+            .add(observed())
+            .addAll(Observed.source(found.from()))
+            .add(tests())
+            .add(intervals());
+    inLot(answer);
+    return answer
+        .add(criticalCounts())
+        .addAll(bayes)
+        .add(found.preference().finding())
+        .add(new Workings(working()))
+        .addAll(LookUp.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
+        .conditions(RateConditions.of(found))
+        .cautions(cautions)
+        .concluded(found.preference().on(RateVerdict.of(found)));
+  }
+
+  private Value input() {
+    Value.Fields input = Observed.input(found.from()).and(Observed.figures(tally));
+    return settings.lot() == null ? input : input.with("lot", settings.lot());
+  }
+
+  static Value hypothesis(RateSettings settings) {
+    return Value.fields()
+        .with("quantity", Quantity.PROPORTION.id())
+        .with("against", settings.hypothesis().against())
+        .with("alternative", settings.hypothesis().alternative().id())
+        .with("alpha", settings.alpha());
+  }
+
+  Estimate estimate() {
+    return estimate;
+  }
+
+  private Finding observed() {
+    return Finding.say(
+        Block.heading("Observed"),
+        Block.paragraph(
+            String.format(
+                Locale.ROOT,
+                "%s of %s, a proportion of %s with a standard error of %s points",
+                Figures.count(tally.successes()),
+                Figures.count(tally.trials()),
+                Figures.finePercent(estimate.value()),
+                Figures.significant(100 * estimate.standardError(), 4))));
+  }
+
+  private Tests tests() {
+    Tests tests = Tests.of("Tests: " + claim(settings), settings.alpha());
+    found.tests().forEach(test -> tests.made(test, statistic(test)));
+    return tests;
+  }
+
+  static String claim(RateSettings settings) {
+    return String.format(
+        Locale.ROOT,
+        "null, the rate is %s; alternative, %s; alpha %s",
+        Figures.exactPercent(settings.hypothesis().against()),
+        Sentences.alternative(settings.hypothesis().alternative(), "it differs", "it"),
+        Figures.plain(settings.alpha()));
+  }
+
+  private Value statistic(TestResult test) {
+    TestResult.Statistic statistic = test.statistic();
+    return statistic != null && statistic.name().equals("successes")
+        ? new Value.Words(tail(test.method()))
+        : Tests.shown(statistic, 4, "no statistic");
+  }
+
+  private String tail(Method method) {
+    String count = Figures.count(tally.successes());
+    String half = method == ProportionTest.MID_P ? ", " + count + " half" : "";
+    return switch (settings.hypothesis().alternative()) {
+      case LESS -> count + " successes or fewer" + half;
+      case GREATER -> count + " successes or more" + half;
+      case TWO_SIDED -> twoSidedTail(method, count) + half;
+    };
+  }
+
+  private static String twoSidedTail(Method method, String count) {
+    if (method == ProportionTest.EXACT) {
+      return "as improbable as " + count + ", or more so";
+    }
+    return method == ProportionTest.EXACT_BLAKER
+        ? "tails no larger than that of " + count
+        : "twice the smaller tail of " + count;
+  }
+
+  private Intervals intervals() {
+    Alternative alternative = settings.hypothesis().alternative();
+    return Intervals.of(
+            "Intervals, level "
+                + Figures.exactPercent(settings.level())
+                + (alternative == Alternative.TWO_SIDED
+                    ? ""
+                    : ", and the one-sided bound for '" + alternative.id() + "'"))
+        .pairs(found.intervals(), interval -> new String[] {interval.method().id()});
+  }
+
+  /** Whole units are what an auditor counts: Clopper-Pearson's limits are such. */
+  private void inLot(Answer.Builder answer) {
+    Long lot = settings.lot();
+    if (lot == null) {
+      return;
+    }
+    for (Interval interval : found.intervals()) {
+      if (interval.side() == Side.TWO_SIDED
+          && interval.method() == ProportionInterval.CLOPPER_PEARSON) {
+        answer.add(
+            Finding.say(
+                Block.paragraph(
+                    String.format(
+                        Locale.ROOT,
+                        "In units of the lot, %s: %s to %s of %s.",
+                        interval.method().id(),
+                        Figures.count(Math.round(interval.lower() * lot)),
+                        Figures.count(Math.round(interval.upper() * lot)),
+                        Figures.count(lot)),
+                    Block.Manner.UNBROKEN)));
+      }
+    }
+  }
+
+  private Sheet criticalCounts() {
+    Sheet sheet =
+        Sheet.of(
+            "criticalCounts",
+            String.format(
+                Locale.ROOT,
+                "Counts that would be rejected, out of %s",
+                Figures.count(tally.trials())),
+            Column.words().keyed("method"),
+            Column.words(),
+            Column.hidden("atMost"),
+            Column.hidden("atLeast"),
+            Column.numbers("true size").keyed("size"));
+    for (CriticalCounts counts : found.criticalCounts()) {
+      sheet.row(
+          counts.method().id(),
+          region(counts),
+          count(counts.atMost()),
+          count(counts.atLeast()),
+          Value.Share.FINE.of(counts.size()));
+    }
+    return sheet;
+  }
+
+  private static Value count(@Nullable Long count) {
+    return count == null ? Value.none() : new Value.Count(count);
+  }
+
+  private static String region(CriticalCounts counts) {
+    Long atMost = counts.atMost();
+    Long atLeast = counts.atLeast();
+    List<String> ends = new ArrayList<>();
+    // Without variance, with no success or no failure, Wald's test doesn't reject.
+    boolean endsKept = counts.method() == ProportionTest.WALD;
+    if (atMost != null) {
+      ends.add(endsKept ? stretch(1, atMost) : Figures.count(atMost) + " or fewer");
+    }
+    if (atLeast != null) {
+      ends.add(
+          endsKept ? stretch(atLeast, counts.trials() - 1) : Figures.count(atLeast) + " or more");
+    }
+    return ends.isEmpty() ? "none" : String.join(", ", ends);
+  }
+
+  private static String stretch(long from, long to) {
+    return from >= to ? Figures.count(to) : Figures.count(from) + " to " + Figures.count(to);
+  }
+
+  private List<Working> working() {
+    if (!settings.hasWorking()) {
+      return List.of();
+    }
+    List<Working> workings = new ArrayList<>(TestWorking.of(tally, settings, found.tests()));
+    workings.addAll(IntervalWorking.of(tally, settings));
+    return workings;
+  }
+}

@@ -1,0 +1,56 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.result.Interval;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.Preference;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What the methods made of a rate; verdict, cautions and findings are read off it. */
+record RateFound(
+    RateQuestion question,
+    List<TestResult> tests,
+    List<Interval> intervals,
+    List<CriticalCounts> criticalCounts,
+    Preference preference) {
+
+  String label() {
+    return question.label();
+  }
+
+  Tally tally() {
+    return question.tally();
+  }
+
+  RateSettings settings() {
+    return question.settings();
+  }
+
+  @Nullable CountedFrom from() {
+    return question.from();
+  }
+
+  TestResult preferredTest() {
+    return tests.stream()
+        .filter(test -> test.method() == preference.test())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  Interval preferredInterval() {
+    return intervals.stream()
+        .filter(
+            interval ->
+                interval.method() == preference.interval()
+                    && interval.side() == settings().hypothesis().alternative().matchingSide())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  RateFound withTests(List<TestResult> adjusted) {
+    return new RateFound(question, adjusted, intervals, criticalCounts, preference);
+  }
+}

@@ -1,0 +1,181 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.OutcomeSequence;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.study.BayesSettings;
+import dev.tavik.study.CountedFrom;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Is one proportion different from a value?
+ *
+ * @param label the analyst's name for the rate, empty for none
+ * @param tally successes and trials
+ * @param settings against which value, how strictly, by which methods
+ * @param from where the counts came from; null when they were given as counts
+ * @param sequence the outcomes in their order, for the Bayesian view to follow; null for none
+ */
+public record RateQuestion(
+    String label,
+    Tally tally,
+    RateSettings settings,
+    @Nullable CountedFrom from,
+    @Nullable OutcomeSequence sequence)
+    implements Question {
+
+  /**
+   * Checks that order and counts belong together.
+   *
+   * @throws IllegalArgumentException if the sequence isn't of the same successes and trials
+   */
+  public RateQuestion {
+    if (sequence != null && !sequence.tally().equals(tally)) {
+      throw new IllegalArgumentException(
+          "a sequence must be of the same counts, got " + sequence.tally() + " for " + tally);
+    }
+  }
+
+  /**
+   * A question with the usual settings, as {@link RateSettings#against} says.
+   *
+   * @param tally successes and trials
+   * @param against the null value, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; against &lt; 1
+   */
+  public static RateQuestion of(Tally tally, double against) {
+    return of(tally, RateSettings.against(against));
+  }
+
+  /**
+   * A question with settings made before.
+   *
+   * @param tally successes and trials
+   * @param settings the settings
+   * @return the question
+   */
+  public static RateQuestion of(Tally tally, RateSettings settings) {
+    return new RateQuestion("", tally, settings, null, null);
+  }
+
+  /**
+   * With a name for the rate.
+   *
+   * @param name the analyst's name for it, such as {@code North kiln cracks}
+   * @return the question
+   */
+  public RateQuestion named(String name) {
+    return new RateQuestion(name, tally, settings, from, sequence);
+  }
+
+  /**
+   * Followed observation by observation; the Bayesian view is shown, with a uniform prior unless
+   * another was chosen.
+   *
+   * @param order the outcomes in their order
+   * @return the question
+   * @throws IllegalArgumentException if it isn't of the same successes and trials
+   */
+  public RateQuestion following(OutcomeSequence order) {
+    RateSettings seen = settings.bayes() == null ? settings.bayes(BayesSettings.usual()) : settings;
+    return new RateQuestion(label, tally, seen, from, order);
+  }
+
+  /**
+   * With a note of where the counts came from.
+   *
+   * @param source the source
+   * @return the question
+   */
+  public RateQuestion countedFrom(CountedFrom source) {
+    return new RateQuestion(label, tally, settings, source, sequence);
+  }
+
+  /**
+   * With another direction.
+   *
+   * @param alternative the direction
+   * @return the question
+   */
+  public RateQuestion alternative(Alternative alternative) {
+    return with(settings.alternative(alternative));
+  }
+
+  /**
+   * With another significance level.
+   *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
+   */
+  public RateQuestion alpha(double alpha) {
+    return with(settings.alpha(alpha));
+  }
+
+  /**
+   * With a confidence level of its own.
+   *
+   * @param level the confidence level, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public RateQuestion level(double level) {
+    return with(settings.level(level));
+  }
+
+  /**
+   * With these tests only.
+   *
+   * @param tests the tests
+   * @return the question
+   */
+  public RateQuestion tests(ProportionTest... tests) {
+    return with(settings.tests(List.of(tests)));
+  }
+
+  /**
+   * With these intervals only.
+   *
+   * @param intervals the intervals
+   * @return the question
+   */
+  public RateQuestion intervals(ProportionInterval... intervals) {
+    return with(settings.intervals(List.of(intervals)));
+  }
+
+  /**
+   * About a finite lot, from which the trials were drawn without replacement.
+   *
+   * @param units how many units the lot has, more than the trials, at most 10¹²
+   * @return the question
+   */
+  public RateQuestion lot(long units) {
+    return with(settings.lot(units));
+  }
+
+  /**
+   * With the Bayesian view beside.
+   *
+   * @param view the prior and the region
+   * @return the question
+   * @throws IllegalArgumentException if there is a lot
+   */
+  public RateQuestion bayes(BayesSettings view) {
+    return with(settings.bayes(view));
+  }
+
+  private RateQuestion with(RateSettings changed) {
+    return new RateQuestion(label, tally, changed, from, sequence);
+  }
+
+  @Override
+  public Answer ask() {
+    return RateAnalysis.answer(this);
+  }
+}

@@ -1,0 +1,347 @@
+package dev.tavik.study.shares;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
+import dev.tavik.association.CellFigures;
+import dev.tavik.association.Shares;
+import dev.tavik.association.SharesInterval;
+import dev.tavik.association.SharesTest;
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.numeric.Normal;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.DrawnTest;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Preference;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/** Puts the answer to one question about shares together. */
+final class SharesAnalysis {
+  private static final int SMALL = 5;
+  private static final double FEW = 0.2;
+
+  private final SharesQuestion question;
+  private final SharesSettings settings;
+  private final CategoryCounts counts;
+  private final Shares claimed;
+  private final List<CellFigures> cells;
+  private final List<AdjustedP> standingOut;
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Interval> intervals = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
+  private final @Nullable DrawnTest drawn;
+  private final Method preferred;
+  private final TestResult test;
+  private final SharesInterval interval;
+
+  SharesAnalysis(SharesQuestion question) {
+    this.question = question;
+    this.settings = question.settings();
+    this.counts = question.counts();
+    this.claimed = question.claimed();
+    this.cells =
+        IntStream.range(0, counts.size())
+            .mapToObj(category -> CellFigures.of(counts, claimed, category))
+            .toList();
+    this.standingOut = standingOut();
+    for (SharesTest method : methods()) {
+      try {
+        tests.add(method.of(counts, claimed));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method, e.reason()));
+      }
+    }
+    List<SharesInterval> shown = new ArrayList<>();
+    for (SharesInterval method : settings.intervals()) {
+      try {
+        intervals.addAll(method.of(counts, settings.level()));
+        shown.add(method);
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(method, e.reason()));
+      }
+    }
+    boolean declined =
+        refusals.stream().anyMatch(each -> each.method() == SharesTest.EXACT_MULTINOMIAL);
+    this.drawn = !enough() && declined ? DrawnTest.of(counts, claimed).orElse(null) : null;
+    if (drawn != null) {
+      tests.add(drawn.result());
+    }
+    if (tests.isEmpty() || shown.isEmpty()) {
+      throw new IllegalArgumentException(
+          "none of the methods asked for can be used: "
+              + refusals.stream()
+                  .map(each -> each.method().id() + ": " + each.reason())
+                  .collect(Collectors.joining("; ")));
+    }
+    Method wanted =
+        enough()
+            ? SharesTest.PEARSON
+            : drawn != null ? drawn.result().method() : SharesTest.EXACT_MULTINOMIAL;
+    this.test =
+        tests.stream().filter(each -> each.method() == wanted).findFirst().orElse(tests.get(0));
+    this.preferred = test.method();
+    this.interval = shown.get(0);
+  }
+
+  /**
+   * Where the chi-square approximation is poor, the exact test is shown beside what was asked for.
+   */
+  private List<SharesTest> methods() {
+    List<SharesTest> methods = new ArrayList<>(settings.tests());
+    if (!enough() && !methods.contains(SharesTest.EXACT_MULTINOMIAL)) {
+      methods.add(SharesTest.EXACT_MULTINOMIAL);
+    }
+    return methods;
+  }
+
+  Answer answer() {
+    Preference preference = new Preference(preferred, interval, reason());
+    return new SharesFindings(question, cells, standingOut)
+        .begin(tests, intervals, refusals, drawn)
+        .addAll(SharesBelief.of(question))
+        .add(preference.finding())
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(
+            preference.on(
+                Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(settings.alpha()))));
+  }
+
+  private List<AdjustedP> standingOut() {
+    List<List<TestResult>> each =
+        cells.stream()
+            .map(
+                cell ->
+                    List.of(
+                        TestResult.of(
+                            SharesTest.PEARSON,
+                            null,
+                            Math.log(2) + Normal.logUpper(Math.abs(cell.adjustedResidual())))))
+            .toList();
+    return Holm.adjust(each).stream()
+        .map(result -> Objects.requireNonNull(result.get(0).adjusted()))
+        .toList();
+  }
+
+  /** None expected under 1, and at most a fifth under 5. */
+  private boolean enough() {
+    return cells.stream().allMatch(cell -> cell.expected() >= 1)
+        && small().size() <= FEW * counts.size();
+  }
+
+  private List<String> small() {
+    return IntStream.range(0, counts.size())
+        .filter(i -> cells.get(i).expected() < SMALL)
+        .mapToObj(
+            i ->
+                String.format(
+                    Locale.ROOT,
+                    "%s (%s)",
+                    counts.levels().get(i),
+                    Figures.significant(cells.get(i).expected(), 3)))
+        .toList();
+  }
+
+  private List<Condition> conditions() {
+    List<String> small = small();
+    Condition expected =
+        new Condition(
+            "expected counts",
+            enough() ? Condition.State.MET : Condition.State.NOT_MET,
+            small.isEmpty()
+                ? "all are at least 5, enough for the chi-square approximation"
+                : String.format(
+                    Locale.ROOT,
+                    "under 5 are %s; the chi-square approximation wants none under 1 and at most a"
+                        + " fifth of them under 5",
+                    String.join(", ", small)));
+    return List.of(
+        expected,
+        new Condition(
+            "independent units",
+            Condition.State.NOT_IN_THE_DATA,
+            "each unit falls into one category on its own. Units that come in lots are alike, and then"
+                + " p-values come out too small. Counts can't show this"),
+        new Condition(
+            "shares claimed beforehand",
+            Condition.State.NOT_IN_THE_DATA,
+            "the shares were not taken from these counts; each one that was costs a degree of freedom"));
+  }
+
+  private String reason() {
+    if (settings.tests().size() == 1 && settings.tests().get(0) == preferred) {
+      return Preference.asked(preferred, true);
+    }
+    if (drawn != null) {
+      return "some expected counts are too small for the chi-square approximation, and the exact"
+          + " test would take too long; so the claimed shares were drawn";
+    }
+    if (preferred == SharesTest.PEARSON && enough()) {
+      return "the expected counts are enough for the chi-square approximation";
+    }
+    return preferred == SharesTest.EXACT_MULTINOMIAL && !enough()
+        ? "some expected counts are too small for the chi-square approximation; the exact test holds"
+            + " at any size"
+        : preferred.id() + " is the first of the tests that could be made";
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    if (drawn != null) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Some expected counts are too small for the chi-square approximation: "
+                  + String.join(", ", small())
+                  + ". The verdict rests on outcomes drawn with the claimed shares: "
+                  + drawn.inWords()
+                  + "."));
+    } else if (!enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
+      cautions.add(
+          new Caution(
+              Code.FEW_SUCCESSES,
+              "Some expected counts are too small for the chi-square approximation: "
+                  + String.join(", ", small())
+                  + ". Use exact-multinomial, or merge categories that were alike before the data were"
+                  + " seen."));
+    }
+    DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(decisions.nearAlpha());
+    cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
+    cautions.addAll(decisions.levelAlpha(settings.level(), settings.matchingLevel(), ";"));
+
+    testAndIntervals(cautions);
+    if (settings.intervals().stream().anyMatch(method -> !method.simultaneous())) {
+      cautions.add(
+          new Caution(
+              Code.ONE_AT_A_TIME,
+              "Wilson's intervals hold at the level one at a time; all together they miss some share"
+                  + " more often. Use goodman or sison-glaz to look at several."));
+    }
+    CountedFrom from = question.from();
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, counts.total()));
+    }
+    return cautions;
+  }
+
+  /** A chi-square test of all shares and intervals of each may part ways. */
+  private void testAndIntervals(List<Caution> cautions) {
+    boolean rejects = test.rejects(settings.alpha());
+    boolean outside = !outside().isEmpty();
+    if (settings.level() == settings.matchingLevel() && rejects != outside) {
+      cautions.add(
+          new Caution(
+              Code.TEST_AND_INTERVAL,
+              rejects
+                  ? String.format(
+                      Locale.ROOT,
+                      "The %s test rejects the shares together, though each claimed share lies inside"
+                          + " its %s interval: small departures of several add up.",
+                      test.method().id(),
+                      interval.id())
+                  : String.format(
+                      Locale.ROOT,
+                      "The %s test doesn't reject the shares together, though by the %s intervals %s"
+                          + " lies outside. They ask different questions, and here the case is close.",
+                      test.method().id(),
+                      interval.id(),
+                      String.join(", ", outside()))));
+    }
+  }
+
+  /** The categories whose claimed share lies outside of its interval. */
+  private List<String> outside() {
+    List<Interval> shown = intervals.stream().filter(each -> each.method() == interval).toList();
+    return IntStream.range(0, counts.size())
+        .filter(i -> !shown.get(i).contains(claimed.share(i)))
+        .mapToObj(i -> counts.levels().get(i))
+        .toList();
+  }
+
+  private String conclusion() {
+    boolean rejects = test.rejects(settings.alpha());
+    return String.format(
+        Locale.ROOT,
+        "%s%s: %s; %s, %s test at alpha %s.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        rejects
+            ? "the counts don't follow the claimed shares"
+            : "the counts are not shown to depart from the claimed shares",
+        rejects ? whatStandsOut() : widest(),
+        Figures.pEquals(test.log10PValue()),
+        test.method().id(),
+        Figures.plain(settings.alpha()));
+  }
+
+  private String whatStandsOut() {
+    List<String> found =
+        IntStream.range(0, counts.size())
+            .filter(i -> standingOut.get(i).rejects(settings.alpha()))
+            .mapToObj(this::departure)
+            .toList();
+    return found.isEmpty()
+        ? "no category stands out alone, the largest departure is " + departure(largest())
+        : String.join(", ", found)
+            + (found.size() == 1 ? " stands" : " stand")
+            + " out, after adjustment for "
+            + counts.size()
+            + " categories";
+  }
+
+  private String departure(int category) {
+    double share = counts.tally(category).proportion();
+    double claim = claimed.share(category);
+    return String.format(
+        Locale.ROOT,
+        "%s %s (%s against %s)",
+        counts.levels().get(category),
+        share < claim ? "below" : "above",
+        Figures.percentBeside(share, claim),
+        Figures.percentBeside(claim, share));
+  }
+
+  private int largest() {
+    int largest = 0;
+    for (int i = 1; i < cells.size(); i++) {
+      if (Math.abs(cells.get(i).adjustedResidual())
+          > Math.abs(cells.get(largest).adjustedResidual())) {
+        largest = i;
+      }
+    }
+    return largest;
+  }
+
+  private String widest() {
+    int category = largest();
+    Interval shown =
+        intervals.stream().filter(each -> each.method() == interval).toList().get(category);
+    return String.format(
+        Locale.ROOT,
+        "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"
+            + " interval)",
+        departure(category),
+        Figures.percentBeside(shown.lower(), shown.upper()),
+        Figures.percentBeside(shown.upper(), shown.lower()),
+        Figures.exactPercent(settings.level()),
+        interval.title());
+  }
+}

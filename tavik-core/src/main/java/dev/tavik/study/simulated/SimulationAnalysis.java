@@ -1,0 +1,212 @@
+package dev.tavik.study.simulated;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Drawn;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Question;
+import dev.tavik.association.SharesTest;
+import dev.tavik.association.TableTest;
+import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.TestResult;
+import dev.tavik.simulation.Bootstrap;
+import dev.tavik.simulation.Draws;
+import dev.tavik.simulation.NullWorld;
+import dev.tavik.simulation.SimulatedTail;
+import dev.tavik.simulation.Simulation;
+import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.compare.CompareSettings;
+import dev.tavik.study.compare.Show;
+import dev.tavik.study.cross.CrossQuestion;
+import dev.tavik.study.paired.PairedQuestion;
+import dev.tavik.study.rate.RateQuestion;
+import dev.tavik.study.rate.RateSettings;
+import dev.tavik.study.shares.SharesQuestion;
+import dev.tavik.study.simulated.SimulatedQuestion.NullModel;
+import dev.tavik.study.simulated.SimulatedQuestion.Stop;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/** Draws the worlds that belong to an answer. */
+final class SimulationAnalysis {
+  /** An exact test that wasn't asked for may take so many seconds, else it has no formula here. */
+  private static final double BRIEFLY = 0.5;
+
+  private final SimulatedQuestion asked;
+
+  SimulationAnalysis(SimulatedQuestion asked) {
+    this.asked = asked;
+  }
+
+  /** Returns an answer with the simulated view beside it, and beside each of its parts. */
+  Answer beside(Answer answer) {
+    try {
+      List<Finding> findings = new ArrayList<>();
+      boolean viewed = false;
+      for (Finding finding : answer.findings()) {
+        findings.add(finding instanceof Parts parts ? beside(parts) : finding);
+        viewed |= finding instanceof Parts;
+      }
+      if (!viewed) {
+        findings.add(view("", answer, 0));
+      }
+      return answer.withFindings(findings);
+    } catch (DeclinedException e) {
+      throw new IllegalArgumentException("the simulated view " + e.reason(), e);
+    }
+  }
+
+  private Parts beside(Parts parts) {
+    List<Answer> answers = new ArrayList<>();
+    for (int i = 0; i < parts.answers().size(); i++) {
+      Answer part = parts.answers().get(i);
+      answers.add(part.with(view(parts.names().get(i), part, i)));
+    }
+    return new Parts(parts.key(), parts.names(), answers);
+  }
+
+  private Drawn view(String label, Answer answer, int number) {
+    Method preferred = answer.verdict().test().orElse(TableTest.PEARSON);
+    Question question = answer.question();
+    if (question instanceof RateQuestion rate) {
+      return view(label, rate, preferred, number);
+    }
+    if (question instanceof CompareQuestion comparison) {
+      return view(label, comparison, preferred, number);
+    }
+    if (question instanceof PairedQuestion paired) {
+      return view(paired, preferred);
+    }
+    if (question instanceof SharesQuestion shares) {
+      return view(shares, preferred);
+    }
+    if (question instanceof CrossQuestion cross) {
+      return view(cross, answer, preferred);
+    }
+    throw new IllegalArgumentException(
+        "such a question has no simulated view; leave simulate out, or ask about rates, two groups,"
+            + " pairs, shares or one table");
+  }
+
+  private Draws draws(int number) {
+    return Draws.of(asked.draws().most(), asked.draws().seed() + number);
+  }
+
+  private Simulation draw(NullWorld world, double alpha, int number) {
+    Draws draws = draws(number);
+    return world.simulate(asked.stop() == Stop.WHEN_CLEAR ? draws.untilClearOf(alpha) : draws);
+  }
+
+  private static Drawn view(
+      String label,
+      Simulation simulation,
+      List<Interval> bootstrap,
+      Method preferred,
+      Function<Method, TestResult> test) {
+    List<Double> formulas = new ArrayList<>();
+    int wanted = 0;
+    for (SimulatedTail tail : simulation.tails()) {
+      if (tail.method() == preferred) {
+        wanted = formulas.size();
+      }
+      formulas.add(formula(tail.method(), test));
+    }
+    return new Drawn(label, simulation, formulas, bootstrap, wanted);
+  }
+
+  private static double formula(Method method, Function<Method, TestResult> test) {
+    try {
+      return test.apply(method).log10PValue();
+    } catch (DeclinedException e) {
+      return Double.NaN;
+    }
+  }
+
+  private Drawn view(String label, RateQuestion rate, Method preferred, int number) {
+    RateSettings settings = rate.settings();
+    Long lot = settings.lot();
+    NullWorld world =
+        lot == null
+            ? NullWorld.ofRate(rate.tally(), settings.hypothesis())
+            : NullWorld.ofLot(rate.tally(), lot, settings.hypothesis());
+    return view(
+        label,
+        draw(world, settings.alpha(), number),
+        lot == null ? Bootstrap.ofRate(rate.tally(), settings.level(), draws(number)) : List.of(),
+        preferred,
+        method -> {
+          ProportionTest test = ((ProportionTest) method);
+          return lot == null
+              ? test.of(rate.tally(), settings.hypothesis())
+              : LotTest.inLot(test).of(rate.tally(), lot, settings.hypothesis());
+        });
+  }
+
+  private Drawn view(String label, CompareQuestion comparison, Method preferred, int number) {
+    CompareSettings settings = comparison.settings();
+    if (!settings.plain()) {
+      throw new IllegalArgumentException(
+          "the simulated view is of no difference at all; leave "
+              + (settings.show() == Show.DIFFERENCE ? "against" : "show")
+              + " out, or simulate");
+    }
+    var first = comparison.first().tally();
+    var second = comparison.second().tally();
+    Alternative alternative = settings.hypothesis().alternative();
+    NullWorld world =
+        asked.nullModel() == NullModel.SHUFFLE
+            ? NullWorld.shuffled(first, second, alternative)
+            : NullWorld.pooled(first, second, alternative);
+    return view(
+        label,
+        draw(world, settings.alpha(), number),
+        Bootstrap.ofComparison(first, second, settings.level(), draws(number)),
+        preferred,
+        method -> ((TwoProportionTest) method).of(first, second, settings.hypothesis()));
+  }
+
+  private Drawn view(PairedQuestion paired, Method preferred) {
+    return view(
+        "",
+        draw(
+            NullWorld.signFlips(paired.tally(), paired.settings().alternative()),
+            paired.settings().alpha(),
+            0),
+        List.of(),
+        preferred,
+        method -> ((PairedTest) method).of(paired.tally(), paired.settings().alternative()));
+  }
+
+  private Drawn view(SharesQuestion shares, Method preferred) {
+    return view(
+        "",
+        draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
+        List.of(),
+        preferred,
+        method -> ((SharesTest) method).of(shares.counts(), shares.claimed()));
+  }
+
+  private Drawn view(CrossQuestion cross, Answer answer, Method preferred) {
+    return view(
+        "",
+        draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),
+        Bootstrap.ofTable(cross.table(), cross.settings().level(), draws(0)),
+        preferred,
+        method ->
+            answer.tests().stream()
+                .filter(test -> test.method() == method)
+                .findFirst()
+                .orElseGet(
+                    () ->
+                        ((TableTest) method)
+                            .of(cross.table(), cross.settings().options().budget(BRIEFLY))));
+  }
+}

@@ -1,0 +1,92 @@
+package dev.tavik.study.tail;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.tail.Tails.Line;
+import dev.tavik.tail.Tail;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is the area beyond a value of a distribution, or the value that leaves an area?
+ *
+ * @param label the analyst's name for it, empty for none
+ * @param tail the distribution
+ * @param value a value whose areas are wanted; null for none
+ * @param to with a value the upper end of what lies between; null for none
+ * @param area an area whose values are wanted, strictly between 0 and 1; null for none
+ */
+public record TailQuestion(
+    String label, Tail tail, @Nullable Double value, @Nullable Double to, @Nullable Double area)
+    implements Question {
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if there isn't either a value or an area, or one is out of its
+   *     range
+   */
+  public TailQuestion {
+    if ((value == null) == (area == null)) {
+      throw new IllegalArgumentException("a tail is asked for a value or for an area, one of them");
+    }
+    if (area != null) {
+      Proportion.require("area", area);
+    }
+  }
+
+  /**
+   * The same question with a name, used in the answer.
+   *
+   * @param name what is asked about
+   * @return the question with that name
+   */
+  public TailQuestion named(String name) {
+    return new TailQuestion(name, tail, value, to, area);
+  }
+
+  @Override
+  public Answer ask() {
+    List<Line> lines = new ArrayList<>();
+    if (area != null) {
+      if (tail.counts()) {
+        counts(lines, area);
+      } else {
+        lines.add(new Line(Line.LOWER, null, tail.valueBelow(area), Math.log(area)));
+        lines.add(new Line(Line.UPPER, tail.valueAbove(area), null, Math.log(area)));
+        lines.add(
+            new Line(
+                Line.BOTH, tail.valueBelow(area / 2), tail.valueAbove(area / 2), Math.log(area)));
+      }
+    } else if (value != null && to != null) {
+      double inside = tail.between(value, to);
+      lines.add(new Line(Line.BETWEEN, value, to, Math.log(inside)));
+    } else if (value != null) {
+      lines.add(new Line(Line.LOWER, null, value, tail.logLower(value)));
+      lines.add(new Line(Line.UPPER, value, null, tail.logUpper(value)));
+      lines.add(new Line(Line.BOTH, value, value, tail.logBoth(value)));
+    }
+    Tails found = new Tails(this, lines);
+    return Answer.to(this, "tail", label)
+        .add(Finding.fact("distribution", new Value.Words(tail.name())))
+        .add(found)
+        .concluded(Verdict.of(found.conclusion()));
+  }
+
+  /** Of counts the last that stays within the area, and the next, which goes beyond. */
+  private void counts(List<Line> lines, double wanted) {
+    double low = tail.valueBelow(wanted);
+    double high = tail.valueAbove(wanted);
+    lines.add(new Line(Line.LOWER, null, low, tail.logLower(low)));
+    lines.add(new Line(Line.LOWER, null, low + 1, tail.logLower(low + 1)));
+    lines.add(new Line(Line.UPPER, high, null, tail.logUpper(high)));
+    lines.add(new Line(Line.UPPER, high - 1, null, tail.logUpper(high - 1)));
+    double below = tail.valueBelow(wanted / 2);
+    double above = tail.valueAbove(wanted / 2);
+    lines.add(new Line(Line.BOTH, below, above, Math.log(tail.lower(below) + tail.upper(above))));
+  }
+}
