@@ -128,7 +128,8 @@ final class AskCommand implements Callable<Integer> {
     Report report = output.report();
     output.write(
         report == Report.TEXT
-            ? Report.text(answer, output.detail(detail), output.emphasis(terminal))
+            ? Report.text(
+                answer, output.detail(detail), output.emphasis(terminal), OutputOptions.WHOLE)
             : report.of(answer, output.detail(detail)),
         terminal);
     return status;

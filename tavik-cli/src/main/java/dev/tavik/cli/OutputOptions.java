@@ -22,6 +22,9 @@ final class OutputOptions {
   private static final List<String> FORMS =
       Arrays.stream(Report.values()).map(Report::ending).toList();
 
+  /** How the whole of an answer is had that is cut on the screen. */
+  static final String WHOLE = "--out FILE, or --json";
+
   @Option(names = "--json", description = "Print the answer as JSON.")
   boolean json;
 

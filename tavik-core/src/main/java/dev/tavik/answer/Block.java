@@ -84,6 +84,9 @@ public sealed interface Block {
   /** A command below others of its kind, never left out. */
   record CommandLine(String line) implements Block {}
 
+  /** What a cut answer leaves out; how to see it whole, the interface says. */
+  record Rest(String what) implements Block {}
+
   /** Steps of a calculation by hand. */
   record Steps(List<WorkingStep> steps) implements Block {
     /** Keeps the steps. */

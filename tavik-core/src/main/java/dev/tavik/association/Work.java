@@ -55,7 +55,7 @@ final class Work {
             + (seconds == 1 ? " second" : " seconds")
             + " for about "
             + tables
-            + " tables with these margins; give it a larger budget, or draw tables with --simulate, or use pearson or likelihood-ratio, or"
+            + " tables with these margins; give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
             + " merge levels"
             + " that were alike before the data were seen");
   }

@@ -171,7 +171,7 @@ final class FixedMargins {
       throw new DeclinedException(
           "would have to add tables whose weights are 1e"
               + Math.round(range / Math.log(10))
-              + " apart under such a prior; use total, rows or columns, or a smaller --prior");
+              + " apart under such a prior; use total, rows or columns, or a smaller prior");
     }
   }
 

@@ -94,14 +94,15 @@ public enum Report {
    * @param answer the answer
    * @param detail how much of it
    * @param emphasis how headings stand out
+   * @param whole how a reader gets the whole of an answer that is cut, in the interface's words
    */
-  public static String text(Answer answer, Detail detail, Emphasis emphasis) {
-    return write(new TextFormat(emphasis), answer, detail);
+  public static String text(Answer answer, Detail detail, Emphasis emphasis, String whole) {
+    return write(new TextFormat(emphasis, whole), answer, detail);
   }
 
   /** Writes text for a terminal. */
-  public static String text(StudyAnswer study, Detail detail, Emphasis emphasis) {
-    return new TextFormat(emphasis)
+  public static String text(StudyAnswer study, Detail detail, Emphasis emphasis, String whole) {
+    return new TextFormat(emphasis, whole)
         .write(study.title(), study.reading(detail), study.figures(detail));
   }
 

@@ -8,7 +8,11 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Plain text of eighty columns, for terminals and for files. */
-record TextFormat(Emphasis emphasis) implements Format {
+record TextFormat(Emphasis emphasis, String whole) implements Format {
+  TextFormat(Emphasis emphasis) {
+    this(emphasis, "Detail.EVERY_ROW");
+  }
+
   @Override
   public String write(String title, List<Block> blocks, Value.Fields figures) {
     Lines lines = new Lines(emphasis);
@@ -16,7 +20,7 @@ record TextFormat(Emphasis emphasis) implements Format {
     return lines.toString();
   }
 
-  private static void write(Lines lines, Block block) {
+  private void write(Lines lines, Block block) {
     if (block instanceof Block.Strong strong) {
       lines.strong(strong.text());
     } else if (block instanceof Block.Heading heading) {
@@ -37,6 +41,8 @@ record TextFormat(Emphasis emphasis) implements Format {
         step(lines, number, step);
         number++;
       }
+    } else if (block instanceof Block.Rest rest) {
+      lines.paragraph("  ", "  ", rest.what() + ": " + whole + ".");
     } else if (block instanceof Block.Gap) {
       lines.blank();
     }

@@ -1,6 +1,7 @@
 package dev.tavik.study.compare;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
@@ -91,13 +92,13 @@ final class CompareGroupsFindings {
             Observed.groups(
                     String.format(
                         Locale.ROOT,
-                        "Observed, the %d highest and the %d lowest rates of %s groups; all with"
-                            + " --out FILE",
+                        "Observed, the %d highest and the %d lowest rates of %s groups",
                         half,
                         half,
                         Figures.count(groups.size())),
                     Selection.ends(groups, group -> group.tally().proportion()))
                 .at(Depth.CUT))
+        .add(Finding.say(new Block.Rest("All groups")).at(Depth.CUT))
         .add(whole.at(Depth.WHOLE));
   }
 
@@ -116,9 +117,7 @@ final class CompareGroupsFindings {
       whole = Depth.WHOLE;
       answer
           .add(clearest().at(Depth.CUT))
-          .add(
-              Finding.sentence("Every pair, every test and interval: --out FILE, or --json.")
-                  .at(Depth.CUT));
+          .add(Finding.say(new Block.Rest("Every pair, every test and interval")).at(Depth.CUT));
     }
     answer.add(pairByPair().at(whole));
     for (Quantity quantity : quantities()) {

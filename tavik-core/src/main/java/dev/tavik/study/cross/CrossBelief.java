@@ -85,7 +85,7 @@ final class CrossBelief {
   private static Sheet shown(List<UnderPlan> plans) {
     Sheet sheet =
         Sheet.read(
-            "How the counts were collected changes the number (--sampling)",
+            "How the counts were collected changes the number",
             Column.words(),
             Column.words(),
             Column.numbers(""),

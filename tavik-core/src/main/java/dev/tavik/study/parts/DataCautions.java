@@ -51,7 +51,7 @@ public final class DataCautions {
               String.format(
                   Locale.ROOT,
                   "Column %s was counted as an outcome beside the successes. Is it how many there were"
-                      + " in all? Then say so: --total %s.",
+                      + " in all? Then say that %s is the total.",
                   from.mayBeTotal(),
                   from.mayBeTotal())));
     }

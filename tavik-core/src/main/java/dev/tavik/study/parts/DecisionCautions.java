@@ -73,8 +73,8 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
                 Code.NEAR_ALPHA,
                 String.format(
                     Locale.ROOT,
-                    "%s leave open on which side of alpha %s the p-value lies; draw more with"
-                        + " --simulate.",
+                    "%s leave open on which side of alpha %s the p-value lies; draw more"
+                        + " of them.",
                     Figures.count(drawn.tail().draws()) + " draws",
                     Figures.plain(alpha))));
   }

@@ -2,6 +2,7 @@ package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Belief;
+import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
@@ -54,9 +55,7 @@ final class RateByGroupFindings {
       whole = Depth.WHOLE;
       answer.add(byRate().at(Depth.CUT));
       Observed.source(question.from()).forEach(each -> answer.add(each.at(Depth.CUT)));
-      answer.add(
-          Finding.sentence("Every group, every test and interval: --out FILE, or --json.")
-              .at(Depth.CUT));
+      answer.add(Finding.say(new Block.Rest("Every group, every test and interval")).at(Depth.CUT));
     }
     answer.add(observed().at(whole));
     for (Finding each : Observed.source(question.from())) {

@@ -92,8 +92,7 @@ final class SimulationAnalysis {
       return view(cross, answer, preferred);
     }
     throw new IllegalArgumentException(
-        "such a question has no simulated view; leave simulate out, or ask about rates, two groups,"
-            + " pairs, shares or one table");
+        "such a question has no simulated view; rates, two groups, pairs, shares and one table have");
   }
 
   private Draws draws(int number) {
