@@ -81,10 +81,10 @@ class CompareCommandTest {
                          expected to have at least 22.2 successes, enough for the normal
                          approximation.
               your call  independent units: each unit is in one group only and tells nothing
-                         about another. The same units judged twice are pairs and want
-                         --paired; units of one batch or person are often alike, and then
-                         p-values come out too small. Counts can't show this: you have to
-                         know how they were collected.
+                         about another. The same units judged twice are pairs and want a
+                         paired comparison; units of one batch or person are often alike,
+                         and then p-values come out too small. Counts can't show this: you
+                         have to know how they were collected.
             """);
   }
 

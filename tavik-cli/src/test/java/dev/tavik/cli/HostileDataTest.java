@@ -84,7 +84,7 @@ class HostileDataTest {
   void aColumnThatLooksLikeATotalIsAskedAbout() throws IOException {
     Path table = file("t.csv", "kiln,cracked,inspected;North,3,100;South,9,120");
     assertThat(json("compare --table " + table).at("/cautions").toString())
-        .contains("may-be-total", "--total inspected");
+        .contains("may-be-total", "(total: inspected)");
     assertThat(json("compare --total inspected --table " + table).at("/cautions").toString())
         .doesNotContain("may-be-total");
     Path semicolon = Files.writeString(folder.resolve("s.csv"), "k,a,b\n\"x; y\",3,4\nz,5,6\n");

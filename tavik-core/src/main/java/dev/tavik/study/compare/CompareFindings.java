@@ -45,7 +45,7 @@ final class CompareFindings {
           "independent units",
           Condition.State.NOT_IN_THE_DATA,
           "each unit is in one group only and tells nothing about another. The same units judged"
-              + " twice are pairs, another question; units of one batch or person are often alike,"
+              + " twice are pairs and want a paired comparison; units of one batch or person are often alike,"
               + " and then p-values come out too small. Counts can't show this: you have to know"
               + " how they were collected");
 

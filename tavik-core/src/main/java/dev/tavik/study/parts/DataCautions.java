@@ -51,7 +51,7 @@ public final class DataCautions {
               String.format(
                   Locale.ROOT,
                   "Column %s was counted as an outcome beside the successes. Is it how many there were"
-                      + " in all? Then say that %s is the total.",
+                      + " in all? Then name it as the total (total: %s).",
                   from.mayBeTotal(),
                   from.mayBeTotal())));
     }
