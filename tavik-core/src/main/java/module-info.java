@@ -7,6 +7,7 @@ module dev.tavik.core {
   requires org.apache.commons.numbers.rootfinder;
   requires org.apache.commons.rng.api;
   requires org.apache.commons.rng.core;
+  requires static com.google.errorprone.annotations;
   requires static org.jspecify;
 
   exports dev.tavik.answer;

@@ -4,6 +4,7 @@ module dev.tavik.data {
   requires com.fasterxml.jackson.databind;
   requires com.fasterxml.jackson.dataformat.yaml;
   requires de.siegmar.fastcsv;
+  requires static com.google.errorprone.annotations;
   requires static org.jspecify;
 
   exports dev.tavik.data;

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import java.awt.Font;
 import java.awt.FontFormatException;
 import java.io.IOException;
@@ -46,9 +48,10 @@ final class BundledFonts {
       return Font.createFont(Font.TRUETYPE_FONT, in);
     } catch (IOException e) {
       throw new UncheckedIOException(
-          "the font for pictures can't be read; the JDK lays it out in the temporary folder ("
-              + System.getProperty("java.io.tmpdir")
-              + "), which must be writable",
+          say(
+              "the font for pictures can't be read; the JDK lays it out in the temporary folder"
+                  + " (%s), which must be writable",
+              System.getProperty("java.io.tmpdir")),
           e);
     } catch (FontFormatException e) {
       throw new IllegalStateException("the bundled fonts are damaged", e);

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
 import dev.tavik.study.cross.CrossQuestion;
@@ -119,12 +121,9 @@ public enum Chart {
     return found.orElseThrow(
         () ->
             new IllegalArgumentException(
-                String.format(
-                    Locale.ROOT,
+                say(
                     "%s has no picture '%s'; it has %s",
-                    kind,
-                    id,
-                    of(kind).stream().map(Chart::id).collect(Collectors.joining(", ")))));
+                    kind, id, of(kind).stream().map(Chart::id).collect(Collectors.joining(", ")))));
   }
 
   /**

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Selection;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
@@ -17,7 +19,6 @@ import dev.tavik.study.paired.PairedQuestion;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Draws comparisons: the rates a row a group, and below them the differences and ratios. */
@@ -61,18 +62,15 @@ final class ComparisonPicture {
     if (!ratios.isEmpty()) {
       panels.add(
           new IntervalPanel(
-              String.format(
-                  Locale.ROOT,
+              say(
                   "%s against %s, as a ratio",
-                  answer.question().first().name(),
-                  answer.question().second().name()),
+                  answer.question().first().name(), answer.question().second().name()),
               Scale.TIMES,
               ratios,
               List.of(1.0)));
     }
     String title =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s%s against %s",
             answer.label().isEmpty() ? "" : answer.label() + ": ",
             Figures.shortened(answer.question().first().name()),
@@ -88,8 +86,7 @@ final class ComparisonPicture {
   }
 
   private static String subtitle(View<CompareQuestion> answer) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s intervals; rates with Wilson's; %s test, %s: %s",
         Figures.exactPercent(answer.question().settings().level()),
         answer.testId(),
@@ -124,8 +121,7 @@ final class ComparisonPicture {
 
   private static IntervalRow rate(String name, Tally tally, Interval interval) {
     return new IntervalRow(
-        String.format(
-            Locale.ROOT,
+        say(
             "%s  %s of %s",
             Figures.shortened(name),
             Figures.count(tally.successes()),
@@ -214,19 +210,15 @@ final class ComparisonPicture {
                 ? ""
                 : ", by " + answer.question().from().group());
     String subtitle =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s intervals, rates with Wilson's; all groups together %s%s",
             Figures.exactPercent(answer.question().settings().level()),
             Figures.pEquals(answer.tests().get(0).log10PValue()),
             pairs.isEmpty()
                 ? ""
-                : String.format(
-                    Locale.ROOT,
+                : say(
                     "; %spairs by %s, p adjusted by Holm's method",
-                    rows.size() < all.size()
-                        ? String.format(Locale.ROOT, "%d of %,d ", rows.size(), all.size())
-                        : "",
+                    rows.size() < all.size() ? say("%d of %,d ", rows.size(), all.size()) : "",
                     pairs.get(0).testId()));
     return new IntervalChart(title, subtitle, panels).picture();
   }
@@ -256,16 +248,14 @@ final class ComparisonPicture {
               true));
     }
     String title =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s%s against %s, the same %s units",
             answer.label().isEmpty() ? "" : answer.label() + ": ",
             Figures.shortened(answer.question().first()),
             Figures.shortened(answer.question().second()),
             Figures.count(answer.question().tally().pairs()));
     String subtitle =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s intervals; %d discordant pairs; %s test, %s: %s",
             Figures.exactPercent(answer.question().settings().level()),
             answer.question().tally().discordant(),

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.result.Figures;
 import dev.tavik.study.assess.AssessQuestion;
@@ -117,11 +119,9 @@ final class CoveragePicture {
     String sizes =
         String.join(" and ", answer.asked().sizes().stream().map(Figures::count).toList());
     return plot.picture(
-        "True coverage of "
-            + Figures.exactPercent(answer.asked().level())
-            + " intervals with "
-            + sizes
-            + " trials",
+        say(
+            "True coverage of %s intervals with %s trials",
+            Figures.exactPercent(answer.asked().level()), sizes),
         "exact, every outcome weighted by its probability; the line is the level");
   }
 

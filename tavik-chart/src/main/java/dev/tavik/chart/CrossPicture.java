@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Cells;
 import dev.tavik.chart.TilePicture.Band;
 import dev.tavik.chart.TilePicture.Swatch;
@@ -12,7 +14,6 @@ import dev.tavik.study.cross.CrossQuestion;
 import java.awt.Color;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -138,12 +139,10 @@ final class CrossPicture {
   private static void requireDrawable(CrossTable table) {
     if (table.rows().size() > MOST_ROWS) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
                   + " columns",
-              MOST_ROWS,
-              table.rows().size()));
+              MOST_ROWS, table.rows().size()));
     }
   }
 
@@ -157,15 +156,13 @@ final class CrossPicture {
 
   private static String verdict(View<CrossQuestion> answer) {
     TestResult test = answer.preferredTest();
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s test: %s; each band is a row of the table, 100%% wide, with its total",
-        test.method().id(),
-        Figures.pEquals(test.log10PValue()));
+        test.method().id(), Figures.pEquals(test.log10PValue()));
   }
 
   private static String signed(double residual) {
-    return (residual > 0 ? "+" : "") + String.format(Locale.ROOT, "%.1f", residual);
+    return (residual > 0 ? "+" : "") + say("%.1f", residual);
   }
 
   /** From nearly white towards one of two colours that differ for all kinds of colour vision. */

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Posterior;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.BetaPrior;
@@ -13,7 +15,6 @@ import dev.tavik.study.compare.CompareQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Path2D;
-import java.util.Locale;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -110,8 +111,7 @@ final class DifferencePicture {
   private NumberAxis differences() {
     NumberAxis axis =
         ChartStyle.axis(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s, in points; shaded: %s credible interval, %s to %s",
                 answer.question().order(),
                 Figures.exactPercent(interval().level()),
@@ -144,8 +144,7 @@ final class DifferencePicture {
     plot.addDomainMarker(band, Layer.BACKGROUND);
     boolean besideNone = low < 0 && high > 0;
     beside(
-        String.format(
-            Locale.ROOT,
+        say(
             "%s: probability %s",
             region.low() == -1 || region.high() == 1 ? "good enough" : "as good as none",
             Value.Share.PROBABILITY.of(inside).text()),
@@ -202,8 +201,7 @@ final class DifferencePicture {
   private String title() {
     String subject =
         answer.label().isEmpty() ? "What to believe" : answer.label() + ": what to believe";
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s of the difference after %s of %s and %s of %s",
         subject,
         Figures.count(answer.question().first().tally().successes()),
@@ -213,9 +211,9 @@ final class DifferencePicture {
   }
 
   private String subtitle() {
-    return String.format(
-        Locale.ROOT,
-        "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
+    return say(
+        "prior %s for each rate; Bayes factor %s, for %s; probability that %s is lower %s,"
+            + " higher %s",
         prior,
         Evidence.times(bayes.logBayesFactor()),
         bayes.logBayesFactor() < 0 ? "equal rates" : bayes.alternative(),

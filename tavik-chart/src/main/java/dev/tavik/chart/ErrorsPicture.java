@@ -1,12 +1,13 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Errors;
 import dev.tavik.planning.TableDesign;
 import dev.tavik.result.Figures;
 import dev.tavik.study.plan.Plans.Plan;
 import java.awt.Color;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.ui.TextAnchor;
@@ -35,12 +36,10 @@ final class ErrorsPicture {
             .orElseThrow(
                 () ->
                     new IllegalArgumentException(
-                        String.format(
-                            Locale.ROOT,
-                            "the picture of both errors is of one test by the normal distribution or"
-                                + " of chi-square, not of %s (%s)",
-                            design.test(),
-                            design.theory().id())));
+                        say(
+                            "the picture of both errors is of one test by the normal distribution or of"
+                                + " chi-square, not of %s (%s)",
+                            design.test(), design.theory().id())));
     this.table = design instanceof TableDesign;
     this.scale = table ? 1 : 100;
     this.none = curve("null", errors.underNull());
@@ -107,10 +106,9 @@ final class ErrorsPicture {
     peak(plot, expected, alternative, expected.peak, right, 0);
     return plot.picture(
         title,
-        String.format(
-            Locale.ROOT,
-            "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed; power"
-                + " %s",
+        say(
+            "orange: alpha %s, a true null rejected; blue: beta %s, what is expected missed;"
+                + " power %s",
             Figures.plain(design.alpha()),
             Figures.chance(1 - plan.power()),
             Figures.chance(plan.power())));

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Selection;
@@ -18,7 +20,6 @@ import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.shares.SharesQuestion;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -84,27 +85,23 @@ final class IntervalPicture {
     }
     String subject = answer.label().isEmpty() ? "Observed rate" : answer.label();
     String title =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s: %s (%s of %s)",
             subject,
             Figures.percent(answer.question().tally().proportion()),
             Figures.count(answer.question().tally().successes()),
             Figures.count(answer.question().tally().trials()));
     String subtitle =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s intervals for the true rate; %s",
-            Figures.exactPercent(answer.question().settings().level()),
-            decision(answer));
+            Figures.exactPercent(answer.question().settings().level()), decision(answer));
     return chart(title, subtitle, rows, answer.question().settings().hypothesis().against())
         .picture();
   }
 
   private static String decision(View<RateQuestion> answer) {
     TestResult test = answer.preferredTest();
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s test against %s, %s: %s",
         test.method().id(),
         Figures.exactPercent(answer.question().settings().hypothesis().against()),
@@ -123,9 +120,10 @@ final class IntervalPicture {
   private static String limits(Interval interval) {
     return switch (interval.side()) {
       case TWO_SIDED ->
-          Figures.percentBeside(interval.lower(), interval.upper())
-              + " to "
-              + Figures.percentBeside(interval.upper(), interval.lower());
+          say(
+              "%s to %s",
+              Figures.percentBeside(interval.lower(), interval.upper()),
+              Figures.percentBeside(interval.upper(), interval.lower()));
       case UPPER -> "at most " + Figures.percent(interval.upper());
       case LOWER -> "at least " + Figures.percent(interval.lower());
     };
@@ -140,8 +138,7 @@ final class IntervalPicture {
       TestResult test = group.preferredTest();
       boolean rejects = test.rejectsAdjusted(settings.alpha());
       String name =
-          String.format(
-              Locale.ROOT,
+          say(
               "%s  %s of %s",
               Figures.shortened(group.label()),
               Figures.count(group.question().tally().successes()),
@@ -156,8 +153,7 @@ final class IntervalPicture {
     }
     String title = (answer.label().isEmpty() ? "Observed rates" : answer.label()) + by(answer);
     String subtitle =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s %s intervals; %s test, %s, p adjusted by Holm's method; filled: rejected at alpha"
                 + " %s",
             Figures.exactPercent(settings.level()),
@@ -185,9 +181,10 @@ final class IntervalPicture {
   private static String text(View<RateQuestion> group, boolean rejects) {
     @Nullable AdjustedP adjusted = group.preferredTest().adjusted();
     double log10 = adjusted == null ? group.preferredTest().log10PValue() : adjusted.log10PValue();
-    return Figures.percent(group.question().tally().proportion())
-        + ", "
-        + Figures.pEquals(log10)
-        + (rejects ? ", rejected" : "");
+    return say(
+        "%s, %s%s",
+        Figures.percent(group.question().tally().proportion()),
+        Figures.pEquals(log10),
+        rejects ? ", rejected" : "");
   }
 }

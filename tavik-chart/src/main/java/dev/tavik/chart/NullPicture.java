@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.association.StratifiedTest;
@@ -27,7 +29,6 @@ import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.shares.SharesQuestion;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -147,16 +148,15 @@ final class NullPicture {
 
   private static String title(View<RateQuestion> rate) {
     String subject = rate.label().isEmpty() ? "What" : rate.label() + ": what";
-    return subject
-        + " to expect if the rate is "
-        + Figures.exactPercent(rate.question().settings().hypothesis().against());
+    return say(
+        "%s to expect if the rate is %s",
+        subject, Figures.exactPercent(rate.question().settings().hypothesis().against()));
   }
 
   private static String subtitle(View<RateQuestion> rate, ProportionTest test, double log10PValue) {
     Alternative alternative = rate.question().settings().hypothesis().alternative();
     String how = test == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation";
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s test, %s; shaded: %s; dotted: first count rejected at alpha %s",
         test.id(),
         how,
@@ -207,8 +207,7 @@ final class NullPicture {
     NullChart.Marks marks =
         fisher
             ? new NullChart.Marks(
-                String.format(
-                    Locale.ROOT,
+                say(
                     "how many of all %s successes fall to %s",
                     Figures.count(first.successes() + second.successes()),
                     answer.question().first().name()),
@@ -221,8 +220,9 @@ final class NullPicture {
                 Figures.significant(100 * (first.proportion() - second.proportion()), 3),
                 NullDistribution.critical(test, first, second, alternative, alpha));
     String title =
-        (answer.label().isEmpty() ? "What" : answer.label() + ": what")
-            + " to expect if there is no difference";
+        say(
+            "%s to expect if there is no difference",
+            answer.label().isEmpty() ? "What" : answer.label() + ": what");
     String how = fisher ? "hypergeometric probabilities" : "normal approximation";
     return new NullChart(
             title, subtitle(test.id(), how, log10PValue, alternative, alpha), distribution, marks)
@@ -251,11 +251,9 @@ final class NullPicture {
     Tally tally = Tally.of(pairs.firstOnly(), pairs.discordant());
     NullChart.Marks marks = marks(tally, fair.criticalCounts(tally.trials(), half, alpha));
     return new NullChart(
-            "What to expect if "
-                + answer.question().first()
-                + " and "
-                + answer.question().second()
-                + " don't differ",
+            say(
+                "What to expect if %s and %s don't differ",
+                answer.question().first(), answer.question().second()),
             subtitle(
                 test.id(),
                 fair == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation",
@@ -264,11 +262,9 @@ final class NullPicture {
                 alpha),
             NullDistribution.of(fair, tally, half).orElseThrow(),
             new NullChart.Marks(
-                String.format(
-                    Locale.ROOT,
+                say(
                     "%s only, out of %s discordant pairs",
-                    answer.question().first(),
-                    Figures.count(tally.trials())),
+                    answer.question().first(), Figures.count(tally.trials())),
                 marks.observed(),
                 marks.observedText(),
                 marks.critical()))
@@ -277,8 +273,7 @@ final class NullPicture {
 
   private static String subtitle(
       String test, String how, double log10PValue, Alternative alternative, double alpha) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
         test,
         how,

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
@@ -296,11 +298,9 @@ final class PlanPicture {
   private String subtitle(boolean swings) {
     Design design = lines.get(0).design();
     if (design instanceof Evidence evidence) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "Bayes factor, prior %s, threshold %s; exact",
-          evidence.prior(),
-          Figures.plain(evidence.threshold()));
+          evidence.prior(), Figures.plain(evidence.threshold()));
     }
     boolean several = lines.stream().map(line -> line.design().test()).distinct().count() > 1;
     String sided =
@@ -309,12 +309,8 @@ final class PlanPicture {
             : (design.alternative() == Alternative.TWO_SIDED ? "two-sided " : "one-sided ")
                 + (several ? "tests" : design.test());
     boolean mixed = lines.stream().map(line -> line.design().theory()).distinct().count() > 1;
-    return String.format(
-        Locale.ROOT,
-        "%s at alpha %s%s",
-        sided,
-        Figures.plain(design.alpha()),
-        mixed ? "" : how(design, swings));
+    return say(
+        "%s at alpha %s%s", sided, Figures.plain(design.alpha()), mixed ? "" : how(design, swings));
   }
 
   private static String how(Design design, boolean swings) {
@@ -371,9 +367,10 @@ final class PlanPicture {
         boolean outside = w || curve.sizes.first() == fewest;
         boolean right = (each.effect() > PlanPicture.none(curve.design)) == outside;
         String words =
-            Plans.sizes(curve.sizes)
-                + ": "
-                + (w ? Figures.upTo(each.effect(), 3) : Figures.rate(each.effect()));
+            say(
+                "%s: %s",
+                Plans.sizes(curve.sizes),
+                w ? Figures.upTo(each.effect(), 3) : Figures.rate(each.effect()));
         plot.write(
             right ? "   " + words : words + "   ",
             scale * each.effect(),
@@ -423,10 +420,9 @@ final class PlanPicture {
     Line line = lines.get(0);
     String title =
         titled(
-            "What the test sees under both hypotheses, with "
-                + Plans.sizes(plan(line).sizes())
-                + " "
-                + answer.asked().words().units());
+            say(
+                "What the test sees under both hypotheses, with %s %s",
+                Plans.sizes(plan(line).sizes()), answer.asked().words().units()));
     return new ErrorsPicture(line.design(), plan(line)).picture(title);
   }
 }

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.BetaPosterior;
@@ -15,7 +17,6 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
-import java.util.Locale;
 import java.util.Optional;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
@@ -143,8 +144,7 @@ final class PosteriorPicture {
     Credible interval = bayes.beliefs().get(0).credible().get(0);
     NumberAxis axis =
         ChartStyle.axis(
-            String.format(
-                Locale.ROOT,
+            say(
                 "rate, in percent; shaded: %s credible interval, %s to %s",
                 Figures.exactPercent(interval.level()),
                 Figures.finePercent(interval.lower()),
@@ -240,8 +240,7 @@ final class PosteriorPicture {
 
   private String title() {
     String subject = answer.label().isEmpty() ? "The rate" : answer.label();
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s: what to believe before (dashed) and after %s of %s",
         subject,
         Figures.count(answer.question().tally().successes()),
@@ -251,21 +250,16 @@ final class PosteriorPicture {
   private String subtitle() {
     double log = before.logDensity(against) - after.logDensity(against);
     String two =
-        String.format(
-            Locale.ROOT,
+        say(
             "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
-            Figures.exactPercent(against),
-            Evidence.times(log),
-            log < 0 ? "null" : "alternative");
+            Figures.exactPercent(against), Evidence.times(log), log < 0 ? "null" : "alternative");
     String prior = "prior " + this.prior + "; ";
     return answer.question().settings().hypothesis().alternative() == Alternative.TWO_SIDED
         ? prior + two
         : prior
             + two
-            + String.format(
-                Locale.ROOT,
+            + say(
                 "; directional: %s, for the %s",
-                Evidence.times(bayes.logBayesFactor()),
-                bayes.favours());
+                Evidence.times(bayes.logBayesFactor()), bayes.favours());
   }
 }

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.BetaPrior;
@@ -17,7 +19,6 @@ import dev.tavik.study.compare.Show;
 import dev.tavik.study.rate.RateQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.jfree.chart.ui.TextAnchor;
@@ -158,10 +159,9 @@ final class SensitivityPicture {
     plot.ends(alternative, none);
     return plot.picture(
         subject + ": does the Bayes factor depend on the prior?",
-        String.format(
-            Locale.ROOT,
-            "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands by"
-                + " Kass and Raftery",
+        say(
+            "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands"
+                + " by Kass and Raftery",
             centreName));
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.BetaPrior;
@@ -11,7 +13,6 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.ui.TextAnchor;
@@ -67,13 +68,10 @@ final class SequencePicture {
     BayesSettings view = rate.settings().bayes();
     String subject = rate.label().isEmpty() ? "The rate" : rate.label();
     return plot.picture(
-        String.format(
-            Locale.ROOT,
+        say(
             "%s: the Bayes factor after each of %s observations",
-            subject,
-            Figures.count(path.size())),
-        String.format(
-            Locale.ROOT,
+            subject, Figures.count(path.size())),
+        say(
             "prior %s; bands by Kass and Raftery; it starts at 1, where nothing is known",
             view == null ? BetaPrior.uniform() : view.prior()));
   }

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Cells;
 import dev.tavik.proportion.NullDistribution;
 import dev.tavik.result.Figures;
@@ -9,7 +11,6 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.shares.SharesQuestion;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Draws shares beside what was claimed, and the chi-square that the claims would make. */
 final class SharesPicture {
@@ -28,15 +29,13 @@ final class SharesPicture {
               cells.figure("adjustedPValues", i, 0), answer.question().settings().alpha());
       rows.add(
           new IntervalRow(
-              String.format(
-                  Locale.ROOT,
+              say(
                   "%s  %s",
                   Figures.shortened(answer.question().counts().levels().get(i)),
                   Figures.count(answer.question().counts().counts().get(i))),
               share,
               intervals.get(i),
-              String.format(
-                  Locale.ROOT,
+              say(
                   "%s, claimed %s%s",
                   Figures.percentBeside(share, claimed),
                   Figures.percentBeside(claimed, share),
@@ -45,16 +44,14 @@ final class SharesPicture {
               claimed));
     }
     String title =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s: observed and claimed shares of %s",
             answer.label().isEmpty() ? "Shares" : answer.label(),
             Figures.count(answer.question().counts().total()));
     String subtitle =
-        String.format(
-            Locale.ROOT,
-            "upright bars: claimed; points with %s %s intervals: observed, filled where they stand out;"
-                + " %s test: %s",
+        say(
+            "upright bars: claimed; points with %s %s intervals: observed, filled where they"
+                + " stand out; %s test: %s",
             Figures.exactPercent(answer.question().settings().level()),
             answer.intervalId(),
             answer.testId(),
@@ -88,8 +85,7 @@ final class SharesPicture {
     }
     return new NullChart(
             "What to expect of " + statistic.name() + " " + world,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s test, chi-square with %s %s; shaded: %s; dotted: where rejection begins at alpha"
                     + " %s",
                 test.method().id(),

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Drawn;
 import dev.tavik.result.Figures;
@@ -12,7 +14,6 @@ import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
@@ -194,10 +195,9 @@ final class SimulationPicture {
     double at = histogram.observed();
     boolean toTheRight = at < (left() + right()) / 2;
     write(
-        (toTheRight ? " " : "")
-            + "observed "
-            + value(histogram.observed())
-            + (toTheRight ? "" : " "),
+        say(
+            "%sobserved %s%s",
+            toTheRight ? " " : "", value(histogram.observed()), toTheRight ? "" : " "),
         at,
         1.19,
         toTheRight ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT,
@@ -243,11 +243,7 @@ final class SimulationPicture {
   }
 
   private static String counted(long hits, long draws) {
-    return String.format(
-        Locale.ROOT,
-        "%s draws, %s",
-        Figures.count(hits),
-        Figures.finePercent((double) hits / draws));
+    return say("%s draws, %s", Figures.count(hits), Figures.finePercent((double) hits / draws));
   }
 
   private void write(String text, double x, double height, TextAnchor anchor, Color ink) {
@@ -260,19 +256,15 @@ final class SimulationPicture {
 
   private String title() {
     Simulation simulation = view.simulation();
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s%s %s",
-        label.isEmpty() ? "" : label + ": ",
-        Figures.count(simulation.draws()),
-        simulation.drawn());
+        label.isEmpty() ? "" : label + ": ", Figures.count(simulation.draws()), simulation.drawn());
   }
 
   private String subtitle() {
     SimulatedTail tail = view.simulation().tails().get(0);
     double formula = view.formulas().get(0);
-    return String.format(
-        Locale.ROOT,
+    return say(
         "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
         tail.rule(),
         Drawn.rounded(tail.pValue(), tail),

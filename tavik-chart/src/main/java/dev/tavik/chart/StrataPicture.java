@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -9,7 +11,6 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.StrataQuestion;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Draws the odds ratio of each stratum above the one they have in common. */
 final class StrataPicture {
@@ -26,12 +27,9 @@ final class StrataPicture {
       Interval interval = intervals.get(common + i);
       rows.add(
           new IntervalRow(
-              String.format(
-                  Locale.ROOT,
+              say(
                   "%s  %s against %s",
-                  Figures.shortened(stratum.name()),
-                  stratum.first(),
-                  stratum.second()),
+                  Figures.shortened(stratum.name()), stratum.first(), stratum.second()),
               estimates.get(1 + i).value(),
               interval,
               ComparisonPicture.times(interval),
@@ -49,15 +47,13 @@ final class StrataPicture {
     }
     TestResult test = answer.tests().get(0);
     return new IntervalChart(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%sodds of %s, %s against %s",
                 answer.label().isEmpty() ? "" : answer.label() + ": ",
                 answer.question().tables().columns().get(0),
                 answer.question().tables().rows().get(0),
                 answer.question().tables().rows().get(1)),
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s intervals, score within strata, mantel-haenszel in common; %s test: %s",
                 Figures.exactPercent(answer.question().settings().level()),
                 test.method().id(),

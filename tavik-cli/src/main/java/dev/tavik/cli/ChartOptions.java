@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.chart.Chart;
 import dev.tavik.chart.FontlessMachine;
@@ -55,11 +57,11 @@ final class ChartOptions {
     String others =
         charts.size() == 1
             ? charts.get(0).description() + "."
-            : "the main picture; with a name another: "
-                + charts.stream()
+            : say(
+                "the main picture; with a name another: %s. May be given several times.",
+                charts.stream()
                     .map(chart -> chart.id() + " (" + chart.description() + ")")
-                    .collect(Collectors.joining("; "))
-                + ". May be given several times.";
+                    .collect(Collectors.joining("; ")));
     return List.of(
         OptionSpec.builder("--chart")
             .type(String[].class)

@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.data.DemoFiles;
 import java.io.IOException;
 import java.io.InputStream;
@@ -209,10 +211,10 @@ final class DemoCommand implements Callable<Integer> {
       out.println(stop.story());
       out.println();
       out.println(
-          "$ "
-              + Suggestions.quoted(terminal.name())
-              + " "
-              + stop.command().stream().map(Suggestions::quoted).collect(Collectors.joining(" ")));
+          say(
+              "$ %s %s",
+              Suggestions.quoted(terminal.name()),
+              stop.command().stream().map(Suggestions::quoted).collect(Collectors.joining(" "))));
       out.println();
       int status = new Tavik(onDemo).run(stop.command().toArray(String[]::new));
       if (status != ExitStatus.ANSWERED) {

@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
@@ -41,13 +43,12 @@ final class Suggestions {
             .orElse(classes.get(classes.size() - 1));
     String success = affirmative(outcome).orElseGet(() -> rarest(outcome));
     String counted =
-        " --data "
-            + quoted(data)
-            + " --outcome "
-            + quoted(outcome.name())
-            + " --success "
-            + quoted(success)
-            + frequency.map(column -> " --count " + quoted(column.name())).orElse("");
+        say(
+            " --data %s --outcome %s --success %s%s",
+            quoted(data),
+            quoted(outcome.name()),
+            quoted(success),
+            frequency.map(column -> " --count " + quoted(column.name())).orElse(""));
     String rate = quoted(name) + " rate" + counted + " --against " + against(outcome, success);
     Optional<Column> other =
         classes.stream()
@@ -68,34 +69,28 @@ final class Suggestions {
         .ifPresent(
             column ->
                 suggestions.add(
-                    quoted(name)
-                        + " cross --data "
-                        + quoted(data)
-                        + " --rows "
-                        + quoted(column.name())
-                        + " --columns "
-                        + quoted(outcome.name())
-                        + frequency.map(each -> " --count " + quoted(each.name())).orElse("")));
+                    say(
+                        "%s cross --data %s --rows %s --columns %s%s",
+                        quoted(name),
+                        quoted(data),
+                        quoted(column.name()),
+                        quoted(outcome.name()),
+                        frequency.map(each -> " --count " + quoted(each.name())).orElse(""))));
     paired(classes)
         .ifPresent(
             pair -> {
               String columns = quoted(pair.get(0).name()) + "," + quoted(pair.get(1).name());
               suggestions.add(
-                  quoted(name)
-                      + " compare --paired --data "
-                      + quoted(data)
-                      + " --outcome "
-                      + columns
-                      + " --success "
-                      + quoted(success));
+                  say(
+                      "%s compare --paired --data %s --outcome %s --success %s",
+                      quoted(name), quoted(data), columns, quoted(success)));
               suggestions.add(
-                  quoted(name)
-                      + " cross --paired --data "
-                      + quoted(data)
-                      + " --rows "
-                      + quoted(pair.get(0).name())
-                      + " --columns "
-                      + quoted(pair.get(1).name()));
+                  say(
+                      "%s cross --paired --data %s --rows %s --columns %s",
+                      quoted(name),
+                      quoted(data),
+                      quoted(pair.get(0).name()),
+                      quoted(pair.get(1).name())));
             });
     return suggestions;
   }
@@ -184,7 +179,7 @@ final class Suggestions {
               } else if (Visible.seen(each) && each != 0xA0) {
                 coded.appendCodePoint(each);
               } else {
-                coded.append(String.format(Locale.ROOT, each < 0x80 ? "\\x%02x" : "\\u%04x", each));
+                coded.append(say(each < 0x80 ? "\\x%02x" : "\\u%04x", each));
               }
             });
     return coded.toString();

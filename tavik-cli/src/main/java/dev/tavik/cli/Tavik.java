@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.data.DataException;
 import dev.tavik.report.Visible;
 import java.io.PrintWriter;
@@ -98,9 +100,9 @@ public final class Tavik {
           + what
           + (near.isEmpty()
               ? ""
-              : "; did you mean "
-                  + near.stream().limit(3).collect(Collectors.joining(" or "))
-                  + "?");
+              : say(
+                  "; did you mean %s?",
+                  near.stream().limit(3).collect(Collectors.joining(" or "))));
     }
     if (e instanceof MissingParameterException missing && !missing.getMissing().isEmpty()) {
       ArgSpec argument = missing.getMissing().get(0);

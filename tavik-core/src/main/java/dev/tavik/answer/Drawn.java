@@ -1,5 +1,7 @@
 package dev.tavik.answer;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
@@ -8,7 +10,6 @@ import dev.tavik.simulation.Simulation;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -55,12 +56,10 @@ public record Drawn(
     }
     return differing.isEmpty()
         ? "Formulas and simulation agree within Monte Carlo error."
-        : String.format(
-            Locale.ROOT,
-            "%s %s by more than Monte Carlo error: an approximation shows here, or another rule for"
-                + " what is as extreme.",
-            String.join(" and ", differing),
-            differing.size() == 1 ? "differs" : "differ");
+        : say(
+            "%s %s by more than Monte Carlo error: an approximation shows here, or another rule"
+                + " for what is as extreme.",
+            String.join(" and ", differing), differing.size() == 1 ? "differs" : "differ");
   }
 
   @Override
@@ -132,19 +131,16 @@ public record Drawn(
     List<Block> blocks = new ArrayList<>(List.of(new Block.Gap()));
     blocks.add(
         Block.heading(
-            String.format(
-                Locale.ROOT,
+            say(
                 "Simulated%s, the null being true, from seed %d",
-                label.isEmpty() ? "" : " for " + label,
-                simulation.seed())));
+                label.isEmpty() ? "" : " for " + label, simulation.seed())));
     blocks.add(
         Block.paragraph(Figures.count(simulation.draws()) + " " + simulation.drawn() + stopped()));
     blocks.addAll(tails().reading());
     rules(blocks);
     blocks.add(
         Block.paragraph(
-            String.format(
-                Locale.ROOT,
+            say(
                 "p = (hits + 1)/(draws + 1) = (%s + 1)/(%s + 1), with a Monte Carlo standard error of"
                     + " %s.",
                 Figures.count(tail().hits()),
@@ -228,9 +224,10 @@ public record Drawn(
     boolean points = bootstrap.stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE);
     Sheet sheet =
         Sheet.read(
-            "Intervals simulated by resampling the data, level "
-                + Figures.exactPercent(bootstrap.get(0).level())
-                + (points ? "; differences in points" : ""),
+            say(
+                "Intervals simulated by resampling the data, level %s%s",
+                Figures.exactPercent(bootstrap.get(0).level()),
+                points ? "; differences in points" : ""),
             Column.words(),
             Column.words(),
             Column.numbers(""),

@@ -1,12 +1,13 @@
 package dev.tavik.answer;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -72,11 +73,7 @@ final class Page {
           new Condition(
               first.name(),
               first.state(),
-              String.format(
-                  Locale.ROOT,
-                  "%s; likewise for %s more",
-                  first.detail(),
-                  Figures.count(failed.size() - 1))));
+              say("%s; likewise for %s more", first.detail(), Figures.count(failed.size() - 1))));
     }
     answer.conditions().stream()
         .filter(each -> !(summed && each.state() == Condition.State.NOT_MET))
@@ -127,8 +124,7 @@ final class Page {
             shown.add(
                 new Caution(
                     code,
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         "%s (And the like of %s %s.)",
                         cautions.get(0).message(),
                         Figures.count(others),

@@ -1,5 +1,7 @@
 package dev.tavik.answer;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
@@ -185,9 +187,10 @@ public final class Tests implements Finding {
     return statistic == null
         ? new Value.Words(without)
         : new Value.Words(
-            statistic.name()
-                + " = "
-                + (statistic.value() == 0 ? "0" : Figures.significant(statistic.value(), digits)));
+            say(
+                "%s = %s",
+                statistic.name(),
+                statistic.value() == 0 ? "0" : Figures.significant(statistic.value(), digits)));
   }
 
   @Override

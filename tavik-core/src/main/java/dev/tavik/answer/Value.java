@@ -1,11 +1,12 @@
 package dev.tavik.answer;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import dev.tavik.result.Quantity;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -248,8 +249,7 @@ public sealed interface Value {
 
   /** Makes a number of two decimals, as residuals have. */
   static Value twoDecimals(double number, String mark) {
-    return new Real(
-        number, () -> (number == 0 ? "0" : String.format(Locale.ROOT, "%.2f", number)) + mark);
+    return new Real(number, () -> (number == 0 ? "0" : say("%.2f", number)) + mark);
   }
 
   /** Makes a difference of proportions in points, to four digits. */

@@ -1,5 +1,7 @@
 package dev.tavik.association;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
@@ -10,7 +12,6 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -38,10 +39,9 @@ final class MultinomialTest {
     double lines = ways(categories - 2);
     if (lines > MOST_LINES) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
-              "there are about %s outcomes of %s units in %d categories, more than can be gone through"
-                  + " in a few seconds; use pearson or likelihood-ratio",
+          say(
+              "there are about %s outcomes of %s units in %d categories, more than can be gone"
+                  + " through in a few seconds; use pearson or likelihood-ratio",
               Double.isInfinite(ways(categories - 1))
                   ? "1e308 and more"
                   : Figures.significant(ways(categories - 1), 2),

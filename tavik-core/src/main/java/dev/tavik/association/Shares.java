@@ -1,5 +1,7 @@
 package dev.tavik.association;
 
+import static dev.tavik.result.Figures.say;
+
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
@@ -8,7 +10,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -87,12 +88,10 @@ public record Shares(List<BigInteger> parts) {
               .divide(new BigDecimal(common), MOST_DIGITS, RoundingMode.HALF_EVEN)
               .stripTrailingZeros();
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3 needs"
-                  + " no sum",
-              String.join(", ", written),
-              total.toPlainString()));
+          say(
+              "shares must add up to 100%%, got %s, which add up to %s%%; a ratio such as 4:3:3"
+                  + " needs no sum",
+              String.join(", ", written), total.toPlainString()));
     }
     return new Shares(parts);
   }
@@ -132,9 +131,9 @@ public record Shares(List<BigInteger> parts) {
     Matcher decimal = DECIMAL.matcher(text);
     if (!decimal.matches()) {
       throw new IllegalArgumentException(
-          "a share must be written as 0.4, 40% or 2/5, or all as a ratio 4:3:3, got '"
-              + text
-              + "'");
+          say(
+              "a share must be written as 0.4, 40%% or 2/5, or all as a ratio 4:3:3, got '%s'",
+              text));
     }
     boolean percent = !decimal.group(2).isEmpty();
     BigDecimal value = new BigDecimal(text.replace("%", "").strip()).movePointLeft(percent ? 2 : 0);

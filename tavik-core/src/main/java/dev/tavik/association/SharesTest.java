@@ -1,5 +1,7 @@
 package dev.tavik.association;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
@@ -8,7 +10,6 @@ import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
-import java.util.Locale;
 
 /**
  * The tests of whether counts follow claimed shares. None of them has a direction.
@@ -73,12 +74,9 @@ public enum SharesTest implements Method {
   static void requireOneEach(CategoryCounts counts, Shares shares) {
     if (shares.size() != counts.size()) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "there must be one share for each category (%d: %s), got %d",
-              counts.size(),
-              String.join(", ", counts.levels()),
-              shares.size()));
+              counts.size(), String.join(", ", counts.levels()), shares.size()));
     }
   }
 

@@ -1,7 +1,8 @@
 package dev.tavik.association;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -97,8 +98,7 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
     }
     if (given.size() != count) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT, "%s must be one a level, %d, got %d", what, count, given.size()));
+          say("%s must be one a level, %d, got %d", what, count, given.size()));
     }
     return given.stream().mapToDouble(Double::doubleValue).toArray();
   }

@@ -1,5 +1,7 @@
 package dev.tavik.association;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 
@@ -50,14 +52,11 @@ final class Work {
 
   private DeclinedException tooLong() {
     return new DeclinedException(
-        "would take longer than its budget of "
-            + Figures.plain(seconds)
-            + (seconds == 1 ? " second" : " seconds")
-            + " for about "
-            + tables
-            + " tables with these margins; give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
-            + " merge levels"
-            + " that were alike before the data were seen");
+        say(
+            "would take longer than its budget of %s%s for about %s tables with these margins;"
+                + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
+                + " merge levels that were alike before the data were seen",
+            Figures.plain(seconds), seconds == 1 ? " second" : " seconds", tables));
   }
 
   /** Takes room for values; negative to give it back. */

@@ -1,5 +1,7 @@
 package dev.tavik.bayes;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Numbers;
@@ -32,9 +34,10 @@ public record BetaPrior(double a, double b) {
   private static void require(double parameter) {
     if (!(parameter >= LEAST_PARAMETER && parameter <= MOST_PARAMETER)) {
       throw new IllegalArgumentException(
-          "prior must have parameters from 0.000001 to 1e9, such as 1,1, got "
-              + parameter
-              + "; beyond, a Bayes factor says more of the prior than of the data");
+          say(
+              "prior must have parameters from 0.000001 to 1e9, such as 1,1, got %s; beyond, a"
+                  + " Bayes factor says more of the prior than of the data",
+              parameter));
     }
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.bayes;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.bayes.Credible.Kind;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Beta;
@@ -72,9 +74,10 @@ public final class ComparedRates {
   public static ComparedRates of(BetaPrior prior, Tally first, Tally second) {
     if (Math.min(prior.a(), prior.b()) < LEAST_PARAMETER) {
       throw new IllegalArgumentException(
-          "prior of two rates must have parameters from 0.1, such as 1,1, got "
-              + prior
-              + "; below, nearly all of it lies at 0 or 1");
+          say(
+              "prior of two rates must have parameters from 0.1, such as 1,1, got %s; below, nearly"
+                  + " all of it lies at 0 or 1",
+              prior));
     }
     return new ComparedRates(
         prior.a() + first.successes(),

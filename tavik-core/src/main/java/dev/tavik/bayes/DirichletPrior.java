@@ -1,5 +1,7 @@
 package dev.tavik.bayes;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Figures;
@@ -8,7 +10,6 @@ import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -55,12 +56,9 @@ public record DirichletPrior(List<Double> parameters) {
     int size = parameters.size();
     if (counts.size() != size || claimed.size() != size) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
-              size,
-              counts.size(),
-              claimed.size()));
+              size, counts.size(), claimed.size()));
     }
     double log = 0;
     BigInteger later = claimed.get(size - 1);

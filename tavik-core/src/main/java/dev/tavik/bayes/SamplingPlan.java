@@ -1,10 +1,11 @@
 package dev.tavik.bayes;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.Dirichlet;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
-import java.util.Locale;
 
 /**
  * How the counts of a two-way table were collected, which changes the Bayes factor for an
@@ -149,8 +150,7 @@ public enum SamplingPlan {
     double left = others * prior - (others - 1);
     if (!(left > 0)) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "needs a prior above %s for so many levels, so that a prior of independent ones is"
                   + " left; 1 is the usual one",
               Figures.significant((others - 1.0) / others, 4)));

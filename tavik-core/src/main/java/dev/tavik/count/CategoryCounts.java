@@ -1,5 +1,7 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,11 +24,9 @@ public record CategoryCounts(List<String> levels, List<Long> counts) {
     counts = List.copyOf(counts);
     if (levels.size() < 2 || levels.size() != counts.size()) {
       throw new IllegalArgumentException(
-          "categories must be at least two, each with a count, got "
-              + levels.size()
-              + " names and "
-              + counts.size()
-              + " counts");
+          say(
+              "categories must be at least two, each with a count, got %s names and %s counts",
+              levels.size(), counts.size()));
     }
     if (new LinkedHashSet<>(levels).size() < levels.size()) {
       throw new IllegalArgumentException(

@@ -1,11 +1,12 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -33,18 +34,16 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
     int width = columns.size();
     if (cells.size() != rows.size() || cells.stream().anyMatch(row -> row.size() != width)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT, "cells must have %d rows of %d counts each", rows.size(), width));
+          say("cells must have %d rows of %d counts each", rows.size(), width));
     }
     long total = 0;
     for (List<Long> row : cells) {
       for (long count : row) {
         if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
           throw new IllegalArgumentException(
-              "a count must be between 0 and "
-                  + Figures.count(Tally.MAX_TRIALS)
-                  + ", got "
-                  + count);
+              say(
+                  "a count must be between 0 and %s, got %s",
+                  Figures.count(Tally.MAX_TRIALS), count));
         }
         total = Math.min(total + count, Tally.MAX_TRIALS + 1);
       }

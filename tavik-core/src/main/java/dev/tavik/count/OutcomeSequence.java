@@ -1,5 +1,7 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.BitSet;
 import java.util.List;
 
@@ -39,10 +41,10 @@ public final class OutcomeSequence {
   public static OutcomeSequence of(BitSet successes, int size) {
     if (size < 1 || successes.length() > size) {
       throw new IllegalArgumentException(
-          "a sequence needs a trial or more, and successes among them, got "
-              + size
-              + " trials and the last success at "
-              + successes.length());
+          say(
+              "a sequence needs a trial or more, and successes among them, got %s trials and the"
+                  + " last success at %s",
+              size, successes.length()));
     }
     return new OutcomeSequence((BitSet) successes.clone(), size);
   }

@@ -1,7 +1,8 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
-import java.util.Locale;
 
 /**
  * The same units judged twice: how often both judgements, one of them or neither was a success.
@@ -32,12 +33,7 @@ public record PairedTally(long both, long firstOnly, long secondOnly, long neith
   private static void require(String name, long count) {
     if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "%s must be between 0 and %s, got %d",
-              name,
-              Figures.count(Tally.MAX_TRIALS),
-              count));
+          say("%s must be between 0 and %s, got %d", name, Figures.count(Tally.MAX_TRIALS), count));
     }
   }
 

@@ -1,9 +1,10 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * The same units classified twice by the same levels: the first classification in rows, the second
@@ -34,7 +35,7 @@ public record SquareTable(List<String> levels, List<List<Long>> cells) {
     int size = levels.size();
     if (cells.size() != size || cells.stream().anyMatch(row -> row.size() != size)) {
       throw new IllegalArgumentException(
-          String.format(Locale.ROOT, "cells must have %d rows of %d counts each", size, size));
+          say("cells must have %d rows of %d counts each", size, size));
     }
     long total = 0;
     for (List<Long> row : cells) {

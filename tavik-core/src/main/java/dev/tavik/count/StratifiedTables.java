@@ -1,8 +1,9 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * The same comparison of two groups in several strata: kilns North and South by cracked or not, in
@@ -40,11 +41,9 @@ public record StratifiedTables(List<String> rows, List<String> columns, List<Str
   public StratifiedTables {
     if (rows.size() != 2 || columns.size() != 2) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "strata must be of two rows and two columns, got %d and %d",
-              rows.size(),
-              columns.size()));
+              rows.size(), columns.size()));
     }
     rows = List.copyOf(rows);
     columns = List.copyOf(columns);

@@ -1,5 +1,7 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -259,11 +261,11 @@ public record Tabulation(
     for (String level : levels) {
       if (!known.get(column).contains(level)) {
         throw new IllegalArgumentException(
-            "there is no level '"
-                + level
-                + "' in column "
-                + columns.get(column)
-                + Names.hint(level, known.get(column).stream().sorted().toList()));
+            say(
+                "there is no level '%s' in column %s%s",
+                level,
+                columns.get(column),
+                Names.hint(level, known.get(column).stream().sorted().toList())));
       }
     }
   }

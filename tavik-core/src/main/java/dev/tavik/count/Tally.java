@@ -1,8 +1,9 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import java.math.BigInteger;
-import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -66,12 +67,10 @@ public record Tally(long successes, long trials) {
     long trials = whole("trials", parts.group(2).strip());
     if (trials >= 1 && successes > trials && successes <= MAX_TRIALS) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
                   + " did you mean %1$d/%2$d?",
-              trials,
-              successes));
+              trials, successes));
     }
     return new Tally(successes, trials);
   }

@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.proportion.CriticalPairs;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
@@ -7,7 +9,6 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -60,22 +61,22 @@ public record CompareDesign(
     Sizes.requireAllocation(allocation);
     if (theory == Theory.NORMAL && !hasNormal(twoProportionTest)) {
       throw new DeclinedException(
-          twoProportionTest.id()
-              + " has no power by the normal distribution; ask for the exact one");
+          say(
+              "%s has no power by the normal distribution; ask for the exact one",
+              twoProportionTest.id()));
     }
     if (!twoProportionTest.knows(equivalence == null ? hypothesis.against() : equivalence)) {
       throw new DeclinedException(
-          twoProportionTest.id()
-              + " tests the null of no difference only; against a margin use score or z-separate");
+          say(
+              "%s tests the null of no difference only; against a margin use score or z-separate",
+              twoProportionTest.id()));
     }
     double none = base + hypothesis.against();
     if (!(none > 0 && none < 1)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "a base rate of %s and a margin of %s leave no room between 0 and 1",
-              Figures.exactPercent(base),
-              Figures.shortPoints(Math.abs(hypothesis.against()))));
+              Figures.exactPercent(base), Figures.shortPoints(Math.abs(hypothesis.against()))));
     }
   }
 
@@ -257,12 +258,10 @@ public record CompareDesign(
     }
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
                   + " normal distribution",
-              Figures.count(MOST_BOSCHLOO),
-              Figures.count(ofBase + ofOther)));
+              Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther)));
     }
     if (equivalence != null) {
       return new Equivalently(ofBase, ofOther, equivalence);

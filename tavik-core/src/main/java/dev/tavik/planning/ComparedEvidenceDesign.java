@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.ComparedRates;
 import dev.tavik.count.Tally;
@@ -9,7 +11,6 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
-import java.util.Locale;
 
 /**
  * The Bayes factor of two rates against one common rate is to reach a threshold for a difference,
@@ -78,11 +79,9 @@ public record ComparedEvidenceDesign(
   public Power at(Sizes sizes) {
     if (sizes.total() > MOST_UNITS) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "all pairs of counts are gone through for up to %s units in both groups, got %s",
-              Figures.count(MOST_UNITS),
-              Figures.count(sizes.total())));
+              Figures.count(MOST_UNITS), Figures.count(sizes.total())));
     }
     return new Reached(sizes.groups().get(0).intValue(), sizes.groups().get(1).intValue());
   }

@@ -1,9 +1,10 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * What is expected, as the analyst states it.
@@ -77,11 +78,9 @@ public record Effect(Measure measure, double value) {
   public static Effect ofShares(List<Double> expected, List<Double> claimed) {
     if (expected.size() != claimed.size() || expected.size() < 2) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "expected and claimed shares must be as many, two or more, got %d and %d",
-              expected.size(),
-              claimed.size()));
+              expected.size(), claimed.size()));
     }
     double square = 0;
     for (int i = 0; i < expected.size(); i++) {
@@ -164,8 +163,7 @@ public record Effect(Measure measure, double value) {
         };
     if (measure != Measure.W && measure != Measure.NONE && !(rate > 0 && rate < 1)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "%s %s from a base of %s gives a rate of %s, which doesn't lie between 0 and 1",
               measure.id(),
               Figures.plain(value),

@@ -1,8 +1,9 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
-import java.util.Locale;
 
 /**
  * Which effects a design can have.
@@ -32,13 +33,9 @@ public record Effects(double none, double least, double most) {
   public double require(String name, double effect, Alternative alternative) {
     if (!(effect > least && effect < most)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "%s must lie strictly between %s and %s, got %s",
-              name,
-              text(least),
-              text(most),
-              text(effect)));
+              name, text(least), text(most), text(effect)));
     }
     if (effect == none) {
       throw new IllegalArgumentException(
@@ -46,14 +43,9 @@ public record Effects(double none, double least, double most) {
     }
     if (alternative == (effect < none ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "%s %s lies %s the null value %s, but the alternative is %s",
-              name,
-              text(effect),
-              effect < none ? "below" : "above",
-              text(none),
-              alternative.id()));
+              name, text(effect), effect < none ? "below" : "above", text(none), alternative.id()));
     }
     return effect;
   }

@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.RateBayesFactor;
 import dev.tavik.count.Tally;
@@ -11,7 +13,6 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import java.util.Locale;
 
 /**
  * The Bayes factor of one rate is to reach a threshold for the alternative, or, where the null
@@ -77,11 +78,9 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   public Power at(Sizes sizes) {
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "goes through all counts for up to %s observations, got %s",
-              Figures.count(MOST_OBSERVATIONS),
-              Figures.count(sizes.first())));
+              Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first())));
     }
     return new Reached(sizes.first());
   }

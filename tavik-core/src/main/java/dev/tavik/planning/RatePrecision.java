@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ProportionInterval;
@@ -38,9 +40,10 @@ public record RatePrecision(
 
   private static DeclinedException notOffered(ProportionInterval interval) {
     return new DeclinedException(
-        interval.id()
-            + " isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
-            + " jeffreys");
+        say(
+            "%s isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
+                + " jeffreys",
+            interval.id()));
   }
 
   /**

@@ -1,11 +1,12 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.numeric.Bisection;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import dev.tavik.simulation.Progress;
-import java.util.Locale;
 import java.util.function.DoubleFunction;
 import java.util.function.DoublePredicate;
 
@@ -171,8 +172,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
 
     private static DeclinedException tooLong(long n) {
       return new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "would take an exact search up to n = %s, which is too long; give n and ask for its"
                   + " exact power, or plan by the normal distribution",
               Figures.count(n)));
@@ -242,8 +242,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         work(n);
         if (n > design.searchedTo()) {
           throw new DeclinedException(
-              String.format(
-                  Locale.ROOT,
+              say(
                   "an exact search for n ends at %s, which don't reach it; take n by the normal"
                       + " distribution and ask for the exact power of that n",
                   Figures.count(design.searchedTo())));

@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import java.util.Collections;
 import java.util.List;
@@ -74,8 +76,10 @@ public record Sizes(List<Long> groups) {
   static double requireAllocation(double allocation) {
     if (!(allocation >= LEAST_ALLOCATION && allocation <= 1 / LEAST_ALLOCATION)) {
       throw new IllegalArgumentException(
-          "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large, got "
-              + Figures.plain(allocation));
+          say(
+              "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large,"
+                  + " got %s",
+              Figures.plain(allocation)));
     }
     return allocation;
   }

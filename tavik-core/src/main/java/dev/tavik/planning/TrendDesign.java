@@ -1,9 +1,10 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /**
@@ -33,11 +34,9 @@ public record TrendDesign(
     Proportion.require("alpha", alpha);
     if (rates.size() < 2 || scores.size() != rates.size()) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "a trend needs two rates or more and a score for each, got %d and %d",
-              rates.size(),
-              scores.size()));
+              rates.size(), scores.size()));
     }
     for (int i = 1; i < scores.size(); i++) {
       if (!(scores.get(i) > scores.get(i - 1))) {
@@ -51,11 +50,9 @@ public record TrendDesign(
     }
     if (alternative == (slope < 0 ? Alternative.GREATER : Alternative.LESS)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "the rates %s with the scores, but the alternative is %s",
-              slope < 0 ? "fall" : "rise",
-              alternative.id()));
+              slope < 0 ? "fall" : "rise", alternative.id()));
     }
   }
 

@@ -1,11 +1,12 @@
 package dev.tavik.proportion;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
-import java.util.Locale;
 
 /**
  * The binomial test's form for a sample without replacement (Wright 1991, Exact Confidence Bounds
@@ -39,16 +40,10 @@ final class HypergeometricTest {
     if (!(Math.abs(units - whole) <= 1e-9 * lot && whole > 0 && whole < lot)) {
       long below = Math.max(1, (long) Math.floor(units));
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "against must be a whole number of the lot's %d units, got %s of them; did you mean"
                   + " %d/%d or %d/%d?",
-              lot,
-              units,
-              below,
-              lot,
-              Math.min(lot - 1, below + 1),
-              lot));
+              lot, units, below, lot, Math.min(lot - 1, below + 1), lot));
     }
     return whole;
   }

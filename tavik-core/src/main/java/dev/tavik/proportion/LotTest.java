@@ -1,5 +1,7 @@
 package dev.tavik.proportion;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.result.Card;
@@ -9,7 +11,6 @@ import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 import java.util.Arrays;
-import java.util.Locale;
 
 /**
  * The tests of the rate in a finite lot, from a sample drawn without replacement. Their ids are
@@ -111,11 +112,7 @@ public enum LotTest implements Method {
   static void requireLot(long trials, long lot) {
     if (!(lot > trials && lot <= Tally.MAX_TRIALS)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "lot must be larger than the sample (%d) and at most 10^12, got %d",
-              trials,
-              lot));
+          say("lot must be larger than the sample (%d) and at most 10^12, got %d", trials, lot));
     }
   }
 }

@@ -1,5 +1,7 @@
 package dev.tavik.proportion;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Card;
@@ -9,7 +11,6 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
-import java.util.Locale;
 
 /**
  * The tests of two independent proportions: of no difference or, some of them, of any difference δ
@@ -197,11 +198,9 @@ public enum TwoProportionTest implements Method {
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "all pairs of counts are gone through for up to %s units in both groups, got %s",
-              Figures.count(CriticalPairs.MOST_TRIALS),
-              Figures.count(first + second)));
+              Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second)));
     }
     return switch (this) {
       case FISHER -> CriticalSums.fisher(first, second, hypothesis.alternative(), alpha);

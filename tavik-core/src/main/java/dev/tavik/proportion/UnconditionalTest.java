@@ -1,5 +1,7 @@
 package dev.tavik.proportion;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.Hypergeometric;
@@ -10,7 +12,6 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
-import java.util.Locale;
 import java.util.function.LongToDoubleFunction;
 
 /**
@@ -44,12 +45,10 @@ final class UnconditionalTest {
   private UnconditionalTest(Method method, TwoTallies data, Hypothesis hypothesis) {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
-          String.format(
-              Locale.ROOT,
+          say(
               "is offered for up to %s trials in both groups together, got %s; use fisher,"
                   + " fisher-mid-p or z-pooled, which hardly differ from it there",
-              Figures.count(MOST_TRIALS),
-              Figures.count(data.total())));
+              Figures.count(MOST_TRIALS), Figures.count(data.total())));
     }
     this.method = method;
     this.data = data;

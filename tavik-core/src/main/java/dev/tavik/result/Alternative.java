@@ -1,5 +1,7 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
@@ -41,13 +43,12 @@ public enum Alternative {
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    "alternative must be one of "
-                        + Arrays.stream(values())
+                    say(
+                        "alternative must be one of %s, got '%s'",
+                        Arrays.stream(values())
                             .map(Alternative::id)
-                            .collect(Collectors.joining(", "))
-                        + ", got '"
-                        + id
-                        + "'"));
+                            .collect(Collectors.joining(", ")),
+                        id)));
   }
 
   /**

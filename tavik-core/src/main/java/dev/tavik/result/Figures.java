@@ -1,5 +1,6 @@
 package dev.tavik.result;
 
+import com.google.errorprone.annotations.FormatMethod;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -38,6 +39,18 @@ public final class Figures {
   private Figures() {}
 
   /**
+   * Words with figures in their places, the same in every locale.
+   *
+   * @param words the text, with the places of {@link java.util.Formatter}
+   * @param figures what goes there
+   * @return the text
+   */
+  @FormatMethod
+  public static String say(String words, Object... figures) {
+    return String.format(Locale.ROOT, words, figures);
+  }
+
+  /**
    * A name with an end where it is longer than a column has room for.
    *
    * @param name a label from data
@@ -54,7 +67,7 @@ public final class Figures {
    * @return its text
    */
   public static String count(long count) {
-    return String.format(Locale.ROOT, "%,d", count);
+    return say("%,d", count);
   }
 
   /**

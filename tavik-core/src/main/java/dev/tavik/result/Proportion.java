@@ -1,5 +1,7 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.say;
+
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.regex.Matcher;
@@ -44,10 +46,9 @@ public final class Proportion {
     }
     boolean mayBePercent = Math.abs(value) < 100 && !written.contains("%");
     throw new IllegalArgumentException(
-        name
-            + " must be a difference strictly between -1 and 1 (-100 % and 100 %), got "
-            + written
-            + (mayBePercent ? "; did you mean " + written + "%?" : ""));
+        say(
+            "%s must be a difference strictly between -1 and 1 (-100 %% and 100 %%), got %s%s",
+            name, written, mayBePercent ? "; did you mean " + written + "%?" : ""));
   }
 
   /**
@@ -102,10 +103,8 @@ public final class Proportion {
     boolean commaForPoint =
         !point.equals(text) && (PLAIN.matcher(point).matches() || PERCENT.matcher(point).matches());
     throw new IllegalArgumentException(
-        name
-            + " must be a proportion such as 0.05, 5% or 1/20, got '"
-            + text
-            + "'"
-            + (commaForPoint ? "; did you mean " + point + "?" : ""));
+        say(
+            "%s must be a proportion such as 0.05, 5%% or 1/20, got '%s'%s",
+            name, text, commaForPoint ? "; did you mean " + point + "?" : ""));
   }
 }

@@ -1,5 +1,7 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -47,10 +49,9 @@ public record TestResult(
             : log10PValue <= 0 && Math.abs(Math.log10(pValue) - log10PValue) <= AGREEMENT;
     if (!agree) {
       throw new IllegalArgumentException(
-          "log10PValue must be the decimal logarithm of pValue ("
-              + pValue
-              + "), got "
-              + log10PValue);
+          say(
+              "log10PValue must be the decimal logarithm of pValue (%s), got %s",
+              pValue, log10PValue));
     }
   }
 

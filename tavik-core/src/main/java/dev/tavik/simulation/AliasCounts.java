@@ -1,5 +1,7 @@
 package dev.tavik.simulation;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
@@ -26,9 +28,10 @@ final class AliasCounts {
     long greatest = counts.firstAboveModeAtMost(top - NEVER) - 1;
     if (greatest - least >= MOST) {
       throw new DeclinedException(
-          "has about "
-              + Figures.count(greatest - least)
-              + " counts that may be drawn, too many to simulate; the formula is exact enough there");
+          say(
+              "has about %s counts that may be drawn, too many to simulate; the formula is exact"
+                  + " enough there",
+              Figures.count(greatest - least)));
     }
     this.size = (int) (greatest - least + 1);
     this.thresholds = new long[size];

@@ -1,5 +1,7 @@
 package dev.tavik.simulation;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
@@ -23,7 +25,6 @@ import dev.tavik.result.Method;
 import dev.tavik.simulation.Simulation.Histogram;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.LongPredicate;
 import java.util.function.LongToDoubleFunction;
@@ -69,11 +70,9 @@ public final class NullWorld {
   public static NullWorld ofRate(Tally tally, Hypothesis hypothesis) {
     DecimalFraction against = DecimalFraction.of(hypothesis.against());
     return ofCount(
-        String.format(
-            Locale.ROOT,
+        say(
             "samples of %s with a rate of %s",
-            Figures.count(tally.trials()),
-            Figures.exactPercent(hypothesis.against())),
+            Figures.count(tally.trials()), Figures.exactPercent(hypothesis.against())),
         "successes",
         new Binomial(tally.trials(), against),
         tally.successes(),
@@ -94,12 +93,9 @@ public final class NullWorld {
   public static NullWorld ofLot(Tally tally, long lot, Hypothesis hypothesis) {
     long marked = Math.round(lot * hypothesis.against());
     return ofCount(
-        String.format(
-            Locale.ROOT,
+        say(
             "samples of %s from a lot of %s, %s of them successes",
-            Figures.count(tally.trials()),
-            Figures.count(lot),
-            Figures.count(marked)),
+            Figures.count(tally.trials()), Figures.count(lot), Figures.count(marked)),
         "successes",
         new Hypergeometric(lot, marked, tally.trials()),
         tally.successes(),
@@ -122,12 +118,9 @@ public final class NullWorld {
     long all = first.trials() + second.trials();
     long successes = first.successes() + second.successes();
     return ofCount(
-        String.format(
-            Locale.ROOT,
+        say(
             "shuffles of %s successes among %s trials, %s of them the first group's",
-            Figures.count(successes),
-            Figures.count(all),
-            Figures.count(first.trials())),
+            Figures.count(successes), Figures.count(all), Figures.count(first.trials())),
         "successes of the first group",
         new Hypergeometric(all, successes, first.trials()),
         first.successes(),
@@ -157,8 +150,7 @@ public final class NullWorld {
     PooledWorld world = new PooledWorld(first, second, rate, alternative);
     double observed = world.observed();
     return new NullWorld(
-        String.format(
-            Locale.ROOT,
+        say(
             "pairs of samples of %s and %s with the pooled rate of %s",
             Figures.count(first.trials()),
             Figures.count(second.trials()),
@@ -199,8 +191,7 @@ public final class NullWorld {
           "has no pair that was judged differently, so nothing to turn round");
     }
     return ofCount(
-        String.format(
-            Locale.ROOT,
+        say(
             "worlds in which a coin turns round each of %s pairs that were judged differently",
             Figures.count(different)),
         "pairs with success in the first only",
@@ -235,11 +226,9 @@ public final class NullWorld {
           case LESS -> Figures.count(observed) + " or fewer";
           case GREATER -> Figures.count(observed) + " or more";
           case TWO_SIDED ->
-              String.format(
-                  Locale.ROOT,
+              say(
                   "as far from the expected %s as %s, either way",
-                  Figures.significant(expected, 4),
-                  Figures.count(observed));
+                  Figures.significant(expected, 4), Figures.count(observed));
         };
     return new NullWorld(
         drawn,
@@ -305,8 +294,7 @@ public final class NullWorld {
   public static NullWorld ofShares(CategoryCounts counts, Shares claimed) {
     MultinomialWorld world = new MultinomialWorld(counts, claimed);
     return new NullWorld(
-        String.format(
-            Locale.ROOT, "samples of %s with the claimed shares", Figures.count(counts.total())),
+        say("samples of %s with the claimed shares", Figures.count(counts.total())),
         world,
         List.of(SharesTest.PEARSON, SharesTest.LIKELIHOOD_RATIO),
         List.of("X2 as large, or larger", "G2 as large, or larger"),
@@ -395,10 +383,8 @@ public final class NullWorld {
   }
 
   private static String tablesOf(CrossTable table) {
-    return String.format(
-        Locale.ROOT,
-        "tables of %s units with the same row and column totals",
-        Figures.count(table.total()));
+    return say(
+        "tables of %s units with the same row and column totals", Figures.count(table.total()));
   }
 
   /**

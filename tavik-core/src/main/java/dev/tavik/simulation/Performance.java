@@ -1,5 +1,7 @@
 package dev.tavik.simulation;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
@@ -75,10 +77,9 @@ public final class Performance {
   private static long require(long trials) {
     if (trials < 1 || trials > MOST_TRIALS) {
       throw new IllegalArgumentException(
-          "n must be from 1 to "
-              + MOST_TRIALS
-              + ", all of whose outcomes are gone through, got "
-              + trials);
+          say(
+              "n must be from 1 to %s, all of whose outcomes are gone through, got %s",
+              MOST_TRIALS, trials));
     }
     return trials;
   }

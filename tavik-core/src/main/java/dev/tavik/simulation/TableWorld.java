@@ -1,5 +1,7 @@
 package dev.tavik.simulation;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
 import dev.tavik.result.DeclinedException;
@@ -26,9 +28,9 @@ final class TableWorld implements World {
   TableWorld(CrossTable table) {
     if (table.total() > MOST_UNITS) {
       throw new DeclinedException(
-          "is made for tables of up to "
-              + Figures.count(MOST_UNITS)
-              + " units; the formulas are exact enough beyond");
+          say(
+              "is made for tables of up to %s units; the formulas are exact enough beyond",
+              Figures.count(MOST_UNITS)));
     }
     this.total = (int) table.total();
     this.rows = IntStream.range(0, table.rows().size()).map(i -> (int) table.rowTotal(i)).toArray();

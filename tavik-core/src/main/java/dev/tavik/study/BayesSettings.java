@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.bayes.BetaPrior;
 import org.jspecify.annotations.Nullable;
 
@@ -25,10 +27,10 @@ public record BayesSettings(BetaPrior prior, @Nullable Region region) {
     public Region {
       if (!(low >= -1 && low < high && high <= 1)) {
         throw new IllegalArgumentException(
-            "region must run upwards, such as 4%,6% for a rate or -2%,2% for a difference, got "
-                + low
-                + " to "
-                + high);
+            say(
+                "region must run upwards, such as 4%%,6%% for a rate or -2%%,2%% for a difference,"
+                    + " got %s to %s",
+                low, high));
       }
     }
   }

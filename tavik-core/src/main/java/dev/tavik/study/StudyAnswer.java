@@ -1,5 +1,7 @@
 package dev.tavik.study;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Detail;
@@ -9,7 +11,6 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
@@ -39,14 +40,12 @@ public record StudyAnswer(String title, List<Answer> answers) {
         : List.of(
             new Caution(
                 Code.MANY_TESTS,
-                String.format(
-                    Locale.ROOT,
-                    "%d questions are tested, each at its own alpha. Of as many true nulls about one"
-                        + " in twenty is rejected by chance at 0.05; p-values are adjusted within a"
-                        + " question that has groups, not over the study. Say beforehand which"
-                        + " question decides, or divide alpha by %d.",
-                    tested,
-                    tested)));
+                say(
+                    "%d questions are tested, each at its own alpha. Of as many true nulls about one in"
+                        + " twenty is rejected by chance at 0.05; p-values are adjusted within a question that"
+                        + " has groups, not over the study. Say beforehand which question decides, or divide"
+                        + " alpha by %d.",
+                    tested, tested)));
   }
 
   /** Whether a hypothesis was tested. */

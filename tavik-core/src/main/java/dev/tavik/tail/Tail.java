@@ -1,5 +1,7 @@
 package dev.tavik.tail;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.Bisection;
@@ -9,7 +11,6 @@ import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import dev.tavik.tail.Shape.Support;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.numbers.rootfinder.BrentSolver;
 
@@ -54,10 +55,9 @@ public final class Tail {
     String name =
         mean == 0 && deviation == 1
             ? "the standard normal distribution"
-            : "the normal distribution with mean "
-                + Figures.plain(mean)
-                + " and standard deviation "
-                + Figures.plain(deviation);
+            : say(
+                "the normal distribution with mean %s and standard deviation %s",
+                Figures.plain(mean), Figures.plain(deviation));
     return new Tail(name, new NormalShape(mean, deviation));
   }
 
@@ -102,11 +102,9 @@ public final class Tail {
     return noncentrality == 0
         ? chiSquare(df)
         : new Tail(
-            String.format(
-                Locale.ROOT,
+            say(
                 "chi-square with %s and noncentrality %s",
-                degrees(df),
-                Figures.plain(noncentrality)),
+                degrees(df), Figures.plain(noncentrality)),
             new ChiSquareShape(df, noncentrality));
   }
 
@@ -122,11 +120,7 @@ public final class Tail {
     requirePositive("df", above);
     requirePositive("df", below);
     return new Tail(
-        String.format(
-            Locale.ROOT,
-            "F with %s and %s degrees of freedom",
-            Figures.plain(above),
-            Figures.plain(below)),
+        say("F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
         new FisherShape(above, below));
   }
 
@@ -142,8 +136,7 @@ public final class Tail {
     requirePositive("shape", a);
     requirePositive("shape", b);
     return new Tail(
-        String.format(Locale.ROOT, "Beta(%s, %s)", Figures.plain(a), Figures.plain(b)),
-        new BetaShape(new Beta(a, b)));
+        say("Beta(%s, %s)", Figures.plain(a), Figures.plain(b)), new BetaShape(new Beta(a, b)));
   }
 
   /**
@@ -158,11 +151,9 @@ public final class Tail {
     requireCount("n", 1, trials);
     Proportion.require("p", p);
     return new Tail(
-        String.format(
-            Locale.ROOT,
+        say(
             "the binomial distribution of %s trials at %s",
-            Figures.count(trials),
-            Figures.exactPercent(p)),
+            Figures.count(trials), Figures.exactPercent(p)),
         new CountShape(new Binomial(trials, DecimalFraction.of(p))));
   }
 
@@ -184,12 +175,9 @@ public final class Tail {
           "successes and n must be at most the population, " + population);
     }
     return new Tail(
-        String.format(
-            Locale.ROOT,
+        say(
             "the hypergeometric distribution of %s drawn from %s with %s successes",
-            Figures.count(drawn),
-            Figures.count(population),
-            Figures.count(successes)),
+            Figures.count(drawn), Figures.count(population), Figures.count(successes)),
         new CountShape(new Hypergeometric(population, successes, drawn)));
   }
 

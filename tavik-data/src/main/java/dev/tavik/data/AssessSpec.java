@@ -110,11 +110,8 @@ final class AssessSpec {
     List<Long> sizes = written.stream().map(Long::parseLong).toList();
     if (rate ? sizes.size() != 1 : sizes.size() > 2) {
       throw new SpecException(
-          spec.name("n")
-              + " must be "
-              + (rate ? "one number" : "one number or two")
-              + ", got "
-              + sizes.size());
+          spec.say(
+              "{n} must be %s, got %s", rate ? "one number" : "one number or two", sizes.size()));
     }
     return rate || sizes.size() == 2 ? sizes : List.of(sizes.get(0), sizes.get(0));
   }

@@ -54,10 +54,8 @@ final class BayesSpec {
   private BayesSettings.Region region(List<String> ends, End end) {
     if (ends.size() != 2) {
       throw new SpecException(
-          spec.name("region")
-              + " must be two values such as 4%,6%, got '"
-              + String.join(",", ends)
-              + "'");
+          spec.say(
+              "{region} must be two values such as 4%%,6%%, got '%s'", String.join(",", ends)));
     }
     return new BayesSettings.Region(end.read(ends.get(0)), end.read(ends.get(1)));
   }

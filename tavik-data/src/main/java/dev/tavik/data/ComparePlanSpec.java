@@ -21,7 +21,6 @@ import dev.tavik.study.plan.PrecisionQuestion;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Makes plans for two rates, or for pairs, from their words. */
@@ -60,12 +59,7 @@ final class ComparePlanSpec {
     if ((show == Show.DIFFERENCE) != (written == null)) {
       throw new SpecException(
           written == null
-              ? spec.name("show")
-                  + " "
-                  + show.id()
-                  + " needs "
-                  + spec.name("margin")
-                  + ", such as 3%"
+              ? spec.say("{show} %s needs {margin}, such as 3%%", show.id())
               : spec.name("margin") + " needs " + spec.name("show") + " noninferior or equivalent");
     }
     double margin = written == null ? 0 : Proportion.parse(spec.name("margin"), written);
@@ -113,23 +107,19 @@ final class ComparePlanSpec {
     @Nullable String alternative = spec.text("alternative");
     if (Alternative.TWO_SIDED.id().equals(alternative)) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s two-sided doesn't go with %s %s, which is about one side; leave it out, or say less"
-                  + " or greater",
-              spec.name("alternative"),
-              spec.name("show"),
+          spec.say(
+              "{alternative} two-sided doesn't go with {show} %s, which is about one side; leave it"
+                  + " out, or say less or greater",
               show.id()));
     }
     if (show == Show.EQUIVALENT || spec.has("sides")) {
       if (alternative != null || spec.has("sides")) {
         throw new SpecException(
-            spec.name(spec.has("sides") ? "sides" : "alternative")
-                + " doesn't go with "
-                + spec.name("show")
-                + " "
-                + show.id()
-                + (show == Show.EQUIVALENT
+            spec.say(
+                "%s doesn't go with {show} %s%s",
+                spec.name(spec.has("sides") ? "sides" : "alternative"),
+                show.id(),
+                show == Show.EQUIVALENT
                     ? ", which looks to both sides"
                     : "; say with " + spec.name("alternative") + " less that low is good"));
       }
@@ -146,12 +136,9 @@ final class ComparePlanSpec {
     boolean worst = bases.isEmpty() && effects.isEmpty();
     if (bases.isEmpty() != effects.isEmpty()) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "an interval of a difference is planned for both rates, %s and %s, or for neither, the"
-                  + " worst case",
-              spec.name("base"),
-              spec.name("expect")));
+          spec.say(
+              "an interval of a difference is planned for both rates, {base} and {expect}, or for"
+                  + " neither, the worst case"));
     }
     List<DifferenceInterval> offered =
         List.of(DifferenceInterval.NEWCOMBE, DifferenceInterval.WALD);

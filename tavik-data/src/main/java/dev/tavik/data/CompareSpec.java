@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Names;
@@ -18,7 +20,6 @@ import dev.tavik.study.compare.Show;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -62,13 +63,11 @@ final class CompareSpec {
     for (String word : List.of("bayes", "prior", "region")) {
       if (spec.has(word)) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s doesn't go with %s: of pairs only those count that were judged differently; hold"
-                    + " them against one half, such as tavik rate 14/16 --against 50%% --bayes for"
-                    + " 14 where only the first and 2 where only the second was a success",
-                spec.name(word),
-                spec.name("paired")));
+            spec.say(
+                "%s doesn't go with {paired}: of pairs only those count that were judged differently;"
+                    + " hold them against one half, such as tavik rate 14/16 --against 50%% --bayes for 14"
+                    + " where only the first and 2 where only the second was a success",
+                spec.name(word)));
       }
     }
   }
@@ -76,18 +75,17 @@ final class CompareSpec {
   private Question question() {
     if (spec.has("cells")) {
       throw new SpecException(
-          spec.name("cells")
-              + " are the four counts of pairs and go with "
-              + spec.name("paired")
-              + "; two groups are written North=14/400 South=31/410");
+          spec.say(
+              "{cells} are the four counts of pairs and go with {paired}; two groups are written"
+                  + " North=14/400 South=31/410"));
     }
     spec.requireWith("data", "outcome", "group", "count", "where", "missing");
     spec.requireWith("table", "total");
     if (spec.has("success") && !spec.has("data") && !spec.has("table")) {
       throw new SpecException(
-          spec.name("success")
-              + " names levels of a file; in tallies such as 14/400 the first number is the"
-              + " successes");
+          spec.say(
+              "{success} names levels of a file; in tallies such as 14/400 the first number is the"
+                  + " successes"));
     }
     boolean tallies = spec.has("tally") || spec.has("first") || spec.has("second");
     List<String> sources = new ArrayList<>();
@@ -101,21 +99,15 @@ final class CompareSpec {
     }
     if (sources.size() > 1) {
       throw new SpecException(
-          "counts come from one place, not from "
-              + String.join(" and ", sources)
-              + "; leave one out");
+          say(
+              "counts come from one place, not from %s; leave one out",
+              String.join(" and ", sources)));
     }
     if (sources.isEmpty()) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "nothing to compare: give tallies such as North=14/400 South=31/410, or %s with a row a"
-                  + " group, or %s with %s, %s and %s",
-              spec.name("table"),
-              spec.name("data"),
-              spec.name("outcome"),
-              spec.name("success"),
-              spec.name("group")));
+          spec.say(
+              "nothing to compare: give tallies such as North=14/400 South=31/410, or {table} with"
+                  + " a row a group, or {data} with {outcome}, {success} and {group}"));
     }
     CompareSettings settings = settings();
     if (tallies) {
@@ -252,8 +244,7 @@ final class CompareSpec {
     if (groups.size() > CompareGroupsQuestion.MOST_GROUPS) {
       throw new DataException(
           DataException.Code.LEVEL,
-          String.format(
-              Locale.ROOT,
+          say(
               "%,d groups are too many to compare; at most %,d; %s",
               groups.size(),
               CompareGroupsQuestion.MOST_GROUPS,

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
@@ -9,7 +11,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -147,14 +148,10 @@ final class CountHandler extends RowHandler {
     if (length > LONGEST_LEVEL) {
       throw new DataException(
           DataException.Code.LEVEL,
-          String.format(
-              Locale.ROOT,
-              "%s, line %d: column %s has a value of %s characters, too long for a"
-                  + " classification; is it the column you meant?",
-              source(),
-              line(),
-              columnNames[place],
-              Figures.count(length)));
+          say(
+              "%s, line %d: column %s has a value of %s characters, too long for a classification;"
+                  + " is it the column you meant?",
+              source(), line(), columnNames[place], Figures.count(length)));
     }
     int level = tables[place].number(buffer, offset, length);
     if (level >= mostLevels(place)) {
@@ -179,11 +176,9 @@ final class CountHandler extends RowHandler {
       if (filters.size() > 1) {
         throw new DataException(
             DataException.Code.COLUMN,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s: %s filter one column; no row has two levels of it",
-                source(),
-                String.join(" and ", filters)));
+                source(), String.join(" and ", filters)));
       }
     }
   }
@@ -241,13 +236,10 @@ final class CountHandler extends RowHandler {
     if (request.missing() == Missing.FAIL) {
       throw new DataException(
           DataException.Code.MISSING,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s, line %d, column %s has no value, and missing values were not to be accepted;"
                   + " drop leaves such rows out, level counts them as a level",
-              source(),
-              line,
-              columnNames[place]));
+              source(), line, columnNames[place]));
     }
     part.missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
   }
@@ -284,20 +276,15 @@ final class CountHandler extends RowHandler {
   private DataException badCount(String found) {
     return new DataException(
         DataException.Code.COUNT,
-        String.format(
-            Locale.ROOT,
+        say(
             "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
-            source(),
-            line(),
-            columnNames[frequencyPlace],
-            found));
+            source(), line(), columnNames[frequencyPlace], found));
   }
 
   private DataException tooManyLevels(int place) {
     return new DataException(
         DataException.Code.LEVEL,
-        String.format(
-            Locale.ROOT,
+        say(
             "%s, line %d: column %s has more than %s different values, too many for a"
                 + " classification%s; is it the column you meant?",
             source(),
@@ -351,8 +338,7 @@ final class CountHandler extends RowHandler {
       if (part() == nearly && matched[place] == 0 && near > 2) {
         throw new DataException(
             DataException.Code.LEVEL,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s: column %s has several levels that could be '%s': %s; write the one you mean"
                     + " exactly",
                 source(),
@@ -366,13 +352,9 @@ final class CountHandler extends RowHandler {
       if (part() == exact && matched[place] == 0 && near < 2 && !others.isEmpty()) {
         throw new DataException(
             DataException.Code.LEVEL,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s: no row has %s=%s%s",
-                source(),
-                columnNames[place],
-                level,
-                Names.hint(String.valueOf(level), others)));
+                source(), columnNames[place], level, Names.hint(String.valueOf(level), others)));
       }
     }
   }

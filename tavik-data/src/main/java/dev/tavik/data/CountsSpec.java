@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
@@ -9,7 +11,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -78,13 +79,10 @@ final class CountsSpec {
       String column = filter.substring(0, equals).strip();
       if (request.filters().containsKey(column)) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s keeps the rows with one value of a column, got two for %s (%s); ask for each by"
-                    + " itself, or compare them",
-                spec.name("where"),
-                column,
-                String.join(" and ", filters())));
+            spec.say(
+                "{where} keeps the rows with one value of a column, got two for %s (%s); ask for each"
+                    + " by itself, or compare them",
+                column, String.join(" and ", filters())));
       }
       request =
           request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
@@ -96,10 +94,10 @@ final class CountsSpec {
     if (counts.total() == 0) {
       throw new DataException(
           DataException.Code.EMPTY,
-          counts.source()
-              + ": nothing is left to count; "
-              + counts.rows()
-              + " rows were read, but all lack a value, have a frequency of 0 or were filtered out");
+          say(
+              "%s: nothing is left to count; %s rows were read, but all lack a value, have a"
+                  + " frequency of 0 or were filtered out",
+              counts.source(), counts.rows()));
     }
     return counts;
   }
@@ -118,22 +116,17 @@ final class CountsSpec {
     String first = spec.text(firstWord);
     if (first != null && first.equals(spec.text(secondWord))) {
       throw new SpecException(
-          spec.name(firstWord)
-              + " and "
-              + spec.name(secondWord)
-              + " must be different columns, got '"
-              + first
-              + "' for both");
+          say(
+              "%s and %s must be different columns, got '%s' for both",
+              spec.name(firstWord), spec.name(secondWord), first));
     }
   }
 
   void requireSuccess(String outcome) {
     if (!spec.has("success")) {
       throw new SpecException(
-          spec.name("success")
-              + " is needed: the level or levels of "
-              + outcome
-              + " that count as success");
+          spec.say(
+              "{success} is needed: the level or levels of %s that count as success", outcome));
     }
   }
 
@@ -161,23 +154,14 @@ final class CountsSpec {
     throw new DataException(
         DataException.Code.LEVEL,
         matching.isEmpty()
-            ? String.format(
-                Locale.ROOT,
+            ? say(
                 "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
                     + " itself: 0/%d",
-                counts.source(),
-                column,
-                typed,
-                Names.hint(typed, levels),
-                counts.total())
-            : String.format(
-                Locale.ROOT,
+                counts.source(), column, typed, Names.hint(typed, levels), counts.total())
+            : say(
                 "%s: column %s has several levels that could be '%s': %s; write the one you mean"
                     + " exactly",
-                counts.source(),
-                column,
-                typed,
-                String.join(", ", matching)));
+                counts.source(), column, typed, String.join(", ", matching)));
   }
 
   /** The tallies of each level of the second column. */

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Question;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
@@ -18,7 +20,6 @@ import dev.tavik.study.cross.StrataQuestion;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -74,18 +75,12 @@ final class CrossSpec {
     if (sources.size() != 1) {
       throw new SpecException(
           sources.isEmpty()
-              ? String.format(
-                  Locale.ROOT,
-                  "nothing to count: give %s \"12 5; 7 9\", or %s with a labelled table, or %s with %s"
-                      + " and %s",
-                  spec.name("cells"),
-                  spec.name("table"),
-                  spec.name("data"),
-                  spec.name("rows"),
-                  spec.name("columns"))
-              : "counts come from one place, not from "
-                  + String.join(" and ", sources)
-                  + "; leave one out");
+              ? spec.say(
+                  "nothing to count: give {cells} \"12 5; 7 9\", or {table} with a labelled table, or"
+                      + " {data} with {rows} and {columns}")
+              : say(
+                  "counts come from one place, not from %s; leave one out",
+                  String.join(" and ", sources)));
     }
     boolean paired = spec.flag("paired");
     if (paired && spec.has("strata")) {
@@ -95,10 +90,9 @@ final class CrossSpec {
     if (paired || spec.has("strata")) {
       if (spec.has("strata") && spec.has("ordered")) {
         throw new SpecException(
-            spec.name("ordered")
-                + " doesn't go with "
-                + spec.name("strata")
-                + ": within strata there are two levels each, whose order makes no difference");
+            spec.say(
+                "{ordered} doesn't go with {strata}: within strata there are two levels each, whose"
+                    + " order makes no difference"));
       }
       requireNothingElse(
           paired ? "paired" : "strata",
@@ -127,12 +121,9 @@ final class CrossSpec {
                   || Set.copyOf(spec.list(word)).equals(Set.copyOf(tests)));
       if (spec.has(word) && !own) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s doesn't go with %s, which has %s; leave it out",
-                spec.name(word),
-                spec.name(asked),
-                String.join(" and ", tests)));
+                spec.name(word), spec.name(asked), String.join(" and ", tests)));
       }
     }
   }
@@ -145,22 +136,16 @@ final class CrossSpec {
       for (String count : row.strip().split("[\\s,]+")) {
         if (!count.matches("\\d{1,12}")) {
           throw new SpecException(
-              spec.name("cells")
-                  + " must be rows of whole counts such as \"12 5; 7 9\", got '"
-                  + count
-                  + "'");
+              spec.say(
+                  "{cells} must be rows of whole counts such as \"12 5; 7 9\", got '%s'", count));
         }
         line.add(Long.parseLong(count));
       }
       if (!cells.isEmpty() && line.size() != cells.get(0).size()) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s must have as many counts in every row; row 1 has %d, row %d has %d",
-                spec.name("cells"),
-                cells.get(0).size(),
-                cells.size() + 1,
-                line.size()));
+            spec.say(
+                "{cells} must have as many counts in every row; row 1 has %d, row %d has %d",
+                cells.get(0).size(), cells.size() + 1, line.size()));
       }
       cells.add(line);
     }
@@ -174,13 +159,9 @@ final class CrossSpec {
   private Grid square(List<List<Long>> cells) {
     if (cells.size() != cells.get(0).size()) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s with %s must have as many rows as columns, got %d and %d",
-              spec.name("cells"),
-              spec.name("paired"),
-              cells.size(),
-              cells.get(0).size()));
+          spec.say(
+              "{cells} with {paired} must have as many rows as columns, got %d and %d",
+              cells.size(), cells.get(0).size()));
     }
     List<String> levels = numbered("level", cells.size());
     return new Grid(levels, levels, cells);
@@ -290,13 +271,12 @@ final class CrossSpec {
             from);
     if (spec.has("budget") && !question.searchesTables()) {
       throw new SpecException(
-          spec.name("budget")
-              + " is for fisher"
-              + (table.twoByTwo()
+          spec.say(
+              "{budget} is for fisher%s",
+              table.twoByTwo()
                   ? " in larger tables; one of two by two needs none, so leave it out"
-                  : ", which isn't made here; ask for it with "
-                      + spec.name("tests")
-                      + " fisher, or leave the budget out"));
+                  : spec.say(
+                      ", which isn't made here; ask for it with {tests} fisher, or leave the budget out")));
     }
     return question;
   }
@@ -310,13 +290,10 @@ final class CrossSpec {
         spec.list("order").stream().anyMatch(each -> !Names.matching(each, levels).isEmpty());
     if (spec.has("data") && !said && !inherent(levels)) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s needs to know the order of %s; in the file they only come as they occur. Name them"
-                  + " from low to high with %s",
-              spec.name("ordered"),
-              Names.listed(levels),
-              spec.name("order")));
+          spec.say(
+              "{ordered} needs to know the order of %s; in the file they only come as they occur."
+                  + " Name them from low to high with {order}",
+              Names.listed(levels)));
     }
   }
 
@@ -347,13 +324,9 @@ final class CrossSpec {
     }
     if (!scores.isEmpty() && scores.size() != used.size()) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
+          say(
               "%s must be one a level, %d (%s), got %d",
-              spec.name(word),
-              levels.size(),
-              Names.listed(levels),
-              scores.size()));
+              spec.name(word), levels.size(), Names.listed(levels), scores.size()));
     }
     return scores;
   }
@@ -367,12 +340,9 @@ final class CrossSpec {
     if (grid.rows().stream().noneMatch(grid.columns()::contains)) {
       throw new DataException(
           DataException.Code.LEVEL,
-          String.format(
-              Locale.ROOT,
-              "%s needs the same levels in rows and columns, got %s and %s",
-              spec.name("paired"),
-              Names.listed(grid.rows()),
-              Names.listed(grid.columns())));
+          spec.say(
+              "{paired} needs the same levels in rows and columns, got %s and %s",
+              Names.listed(grid.rows()), Names.listed(grid.columns())));
     }
     List<String> levels =
         spec.has("order") ? List.copyOf(all) : CountsSpec.ordered(List.copyOf(all));
@@ -409,17 +379,13 @@ final class CrossSpec {
       if (grid.rows().size() != 2 || grid.columns().size() != 2) {
         throw new DataException(
             DataException.Code.LEVEL,
-            String.format(
-                Locale.ROOT,
-                "%s needs two rows and two columns, got %d (%s) and %d (%s); put levels together with"
-                    + " %s, or keep two with %s",
-                spec.name("strata"),
+            spec.say(
+                "{strata} needs two rows and two columns, got %d (%s) and %d (%s); put levels"
+                    + " together with {merge}, or keep two with {where}",
                 grid.rows().size(),
                 Names.listed(grid.rows()),
                 grid.columns().size(),
-                Names.listed(grid.columns()),
-                spec.name("merge"),
-                spec.name("where")));
+                Names.listed(grid.columns())));
       }
       rowNames = grid.rows();
       columnNames = grid.columns();
@@ -442,12 +408,9 @@ final class CrossSpec {
     CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
     return new StrataQuestion(
         counts.label(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s by %s within %s",
-                counted.columns().get(0),
-                counted.columns().get(1),
-                counted.columns().get(2))),
+                counted.columns().get(0), counted.columns().get(1), counted.columns().get(2))),
         new StratifiedTables(rowNames, columnNames, strata),
         empty,
         settings,

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import dev.tavik.count.DataOverview;
@@ -12,7 +14,6 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -184,9 +185,9 @@ public final class DelimitedText implements CountSource, OrderedSource {
     String found;
     if (message.contains("maximum buffer size")) {
       found =
-          "a field longer than "
-              + Figures.count(LONGEST_FIELD)
-              + " characters; perhaps a quote is never closed";
+          say(
+              "a field longer than %s characters; perhaps a quote is never closed",
+              Figures.count(LONGEST_FIELD));
     } else if (message.startsWith("Unclosed")) {
       found = "a quoted field that is never closed";
     } else {
@@ -194,7 +195,6 @@ public final class DelimitedText implements CountSource, OrderedSource {
     }
     return new DataException(
         DataException.Code.MALFORMED,
-        String.format(
-            Locale.ROOT, "%s, record starting at line %d has %s", name, Math.max(1, line), found));
+        say("%s, record starting at line %d has %s", name, Math.max(1, line), found));
   }
 }

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Names;
 import java.util.ArrayList;
@@ -128,10 +130,11 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
   private static void requireAll(List<String> chosen, List<String> levels, String word) {
     if (!chosen.isEmpty() && chosen.size() < levels.size()) {
       throw new SpecException(
-          word
-              + " must name every level; missing: "
-              + String.join(
-                  ", ", levels.stream().filter(level -> !chosen.contains(level)).toList()));
+          say(
+              "%s must name every level; missing: %s",
+              word,
+              String.join(
+                  ", ", levels.stream().filter(level -> !chosen.contains(level)).toList())));
     }
   }
 
@@ -163,11 +166,9 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
     if (full.rows.size() < 2 || full.columns.size() < 2) {
       throw new DataException(
           DataException.Code.LEVEL,
-          String.format(
-              Locale.ROOT,
+          say(
               "an association needs two rows and two columns with counts, got %d and %d",
-              full.rows.size(),
-              full.columns.size()));
+              full.rows.size(), full.columns.size()));
     }
     return new CrossTable(full.rows, full.columns, full.cells);
   }

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Names;
 import dev.tavik.count.Tally;
 import dev.tavik.study.CountedFrom;
@@ -68,8 +70,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
         empty.add(name);
       } else if (successes > trials) {
         throw malformed(
-            String.format(
-                Locale.ROOT,
+            say(
                 "row '%s' has %d successes (%s) of %d (%s); successes can't be more than the total",
                 name,
                 successes,
@@ -149,11 +150,9 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
             .toList();
     if (others.isEmpty() || others.size() > 2) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
+          say(
               "%s has the columns %s; success must name those that count as success",
-              table.source(),
-              String.join(", ", table.columns())));
+              table.source(), String.join(", ", table.columns())));
     }
     return List.of(others.get(0));
   }

@@ -1,9 +1,10 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Names;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** The names of a file's columns. */
 record Header(String source, List<String> names) {
@@ -28,8 +29,7 @@ record Header(String source, List<String> names) {
     if (positions.size() > 1) {
       throw new DataException(
           DataException.Code.COLUMN,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s has %d columns that could be '%s' (numbers %s); give them different names",
               source,
               positions.size(),

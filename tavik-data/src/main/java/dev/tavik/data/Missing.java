@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
@@ -38,13 +40,12 @@ public enum Missing {
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    "missing must be one of "
-                        + Arrays.stream(values())
+                    say(
+                        "missing must be one of %s, got '%s'",
+                        Arrays.stream(values())
                             .map(policy -> policy.id)
-                            .collect(Collectors.joining(", "))
-                        + ", got '"
-                        + id
-                        + "'"));
+                            .collect(Collectors.joining(", ")),
+                        id)));
   }
 
   /** Whether an unquoted field stands for a missing value. */

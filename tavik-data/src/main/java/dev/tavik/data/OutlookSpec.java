@@ -7,7 +7,6 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.rate.OutlookQuestion;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about planned observations of a rate from its words. */
@@ -29,12 +28,10 @@ final class OutlookSpec {
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
       if (spec.has(word) && !ofStudy && !WORDS.contains(word)) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s doesn't go with %s, which is about observations that are not made yet; leave it"
-                    + " out",
-                word.equals("tally") ? "a tally" : spec.name(word),
-                spec.name("planned")));
+            spec.say(
+                "%s doesn't go with {planned}, which is about observations that are not made yet;"
+                    + " leave it out",
+                word.equals("tally") ? "a tally" : spec.name(word)));
       }
     }
     String against =
@@ -63,10 +60,9 @@ final class OutlookSpec {
     }
     if (!text.matches("\\d{1,9}(\\.\\d{1,9})?") || Double.parseDouble(text) <= 1) {
       throw new SpecException(
-          spec.name("threshold")
-              + " must be a number above 1 such as 20, how many times likelier, got '"
-              + text
-              + "'");
+          spec.say(
+              "{threshold} must be a number above 1 such as 20, how many times likelier, got '%s'",
+              text));
     }
     return Double.parseDouble(text);
   }
@@ -75,11 +71,9 @@ final class OutlookSpec {
     List<Long> planned = Ranges.counts(spec, "planned");
     if (planned.isEmpty() || planned.size() > MOST_LINES) {
       throw new SpecException(
-          spec.name("planned")
-              + " must give 1 to "
-              + MOST_LINES
-              + " numbers of observations, got "
-              + (planned.isEmpty() ? "none" : "more"));
+          spec.say(
+              "{planned} must give 1 to %s numbers of observations, got %s",
+              MOST_LINES, planned.isEmpty() ? "none" : "more"));
     }
     return planned;
   }

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.PairedTally;
@@ -17,7 +19,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -45,26 +46,20 @@ final class PairedSpec {
     for (String word : NOT_OF_PAIRS) {
       if (spec.has(word)) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s doesn't go with %s: pairs are two columns of one file (%s with two columns, and"
-                    + " %s), or four counts (%s \"14 1; 2 211\"), and the null is no difference",
-                word.equals("tally") ? "a tally" : spec.name(word),
-                spec.name("paired"),
-                spec.name("outcome"),
-                spec.name("success"),
-                spec.name("cells")));
+            spec.say(
+                "%s doesn't go with {paired}: pairs are two columns of one file ({outcome} with two"
+                    + " columns, and {success}), or four counts ({cells} \"14 1; 2 211\"), and the null is"
+                    + " no difference",
+                word.equals("tally") ? "a tally" : spec.name(word)));
       }
     }
     if (spec.has("cells")) {
       for (String word : OF_A_FILE) {
         if (spec.has(word)) {
           throw new SpecException(
-              String.format(
-                  Locale.ROOT,
-                  "%s is about a file, and %s gives the counts themselves; leave one out",
-                  spec.name(word),
-                  spec.name("cells")));
+              spec.say(
+                  "%s is about a file, and {cells} gives the counts themselves; leave one out",
+                  spec.name(word)));
         }
       }
     }
@@ -118,11 +113,10 @@ final class PairedSpec {
         || !twoRows
         || !Arrays.stream(numbers).allMatch(each -> each.matches("\\d{1,12}"))) {
       throw new SpecException(
-          spec.name("cells")
-              + " must be four whole counts in two rows, such as \"14 1; 2 211\" (both, first only;"
-              + " second only, neither), got '"
-              + written
-              + "'");
+          spec.say(
+              "{cells} must be four whole counts in two rows, such as \"14 1; 2 211\" (both, first"
+                  + " only; second only, neither), got '%s'",
+              written));
     }
     return PairedTally.of(
         Long.parseLong(numbers[0]),
@@ -142,8 +136,7 @@ final class PairedSpec {
       boolean own = word.equals("tests") && spec.list(word).equals(List.of("cochran-q"));
       if (spec.has(word) && !own) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s goes with two columns of pairs; for more there is cochran-q, and each two by"
                     + " mcnemar",
                 spec.name(word)));
@@ -180,13 +173,9 @@ final class PairedSpec {
     List<String> columns = outcomes();
     if (columns.size() != 2 || columns.get(0).equals(columns.get(1))) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s with %s names two columns of the same units, such as %s, got '%s'",
-              spec.name("outcome"),
-              spec.name("paired"),
-              "first_inspector,second_inspector",
-              String.join(", ", columns)));
+          spec.say(
+              "{outcome} with {paired} names two columns of the same units, such as %s, got '%s'",
+              "first_inspector,second_inspector", String.join(", ", columns)));
     }
     counts.requireSuccess(String.join(" and ", columns));
     Tabulation counted = counts.tabulation(columns.get(0), columns.get(1));

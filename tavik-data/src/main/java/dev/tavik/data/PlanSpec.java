@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Question;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Names;
@@ -17,7 +19,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -135,16 +136,17 @@ final class PlanSpec {
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
       if (spec.has(word) && !kind.words.contains(word) && !ofStudy) {
         throw new SpecException(
-            spec.name(word)
-                + " doesn't go with "
-                + kind.title
-                + Names.hint(
+            say(
+                "%s doesn't go with %s%s",
+                spec.name(word),
+                kind.title,
+                Names.hint(
                     spec.name(word),
                     kind.words.stream()
                         .filter(each -> !each.equals("for"))
                         .map(spec::name)
                         .sorted()
-                        .toList()));
+                        .toList())));
       }
     }
     return switch (kind) {
@@ -257,8 +259,9 @@ final class PlanSpec {
         List.of("expect", "difference", "ratio", "odds-ratio").stream().filter(spec::has).toList();
     if (used.size() > 1) {
       throw new SpecException(
-          "what is expected is said once, not by "
-              + String.join(" and ", used.stream().map(spec::name).toList()));
+          say(
+              "what is expected is said once, not by %s",
+              String.join(" and ", used.stream().map(spec::name).toList())));
     }
     List<Effect> effects = new ArrayList<>();
     if (spec.has("expect")) {
@@ -295,13 +298,7 @@ final class PlanSpec {
       Alternative named = Alternative.of(alternative);
       if (sides != null && (named == Alternative.TWO_SIDED) != sides.equals("two-sided")) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s %s and %s %s contradict one another",
-                spec.name("sides"),
-                sides,
-                spec.name("alternative"),
-                alternative));
+            spec.say("{sides} %s and {alternative} %s contradict one another", sides, alternative));
       }
       return named;
     }
@@ -315,14 +312,11 @@ final class PlanSpec {
     directions.remove(0);
     if (directions.size() != 1) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s one-sided: %s; say %s less or greater",
-              spec.name("sides"),
+          spec.say(
+              "{sides} one-sided: %s; say {alternative} less or greater",
               directions.isEmpty()
                   ? "nothing expected says which side"
-                  : "what is expected lies on both sides",
-              spec.name("alternative")));
+                  : "what is expected lies on both sides"));
     }
     return directions.contains(1) ? Alternative.GREATER : Alternative.LESS;
   }

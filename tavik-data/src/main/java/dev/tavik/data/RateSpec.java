@@ -14,7 +14,6 @@ import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -62,18 +61,13 @@ final class RateSpec {
     boolean inline = spec.has("tally");
     if (inline && spec.has("data")) {
       throw new SpecException(
-          "counts come from a tally or from "
-              + spec.name("data")
-              + ", not from both; leave one out");
+          spec.say("counts come from a tally or from {data}, not from both; leave one out"));
     }
     if (!inline && !spec.has("data")) {
       throw new SpecException(
-          "nothing to count: give a tally such as 14/400, or "
-              + spec.name("data")
-              + " with "
-              + spec.name("outcome")
-              + " and "
-              + spec.name("success"));
+          spec.say(
+              "nothing to count: give a tally such as 14/400, or {data} with {outcome} and"
+                  + " {success}"));
     }
     RateSettings settings = settings();
     if (spec.flag("sequence")) {
@@ -85,20 +79,15 @@ final class RateSpec {
   private void requireOrder(boolean inline) {
     if (inline || spec.has("count")) {
       throw new SpecException(
-          spec.name("sequence")
-              + " follows observations in their order, and counts have none: 14/400 says how many"
-              + " successes there were, not when; give a file with a row for each, "
-              + spec.name("data")
-              + (inline ? "" : " without " + spec.name("count")));
+          spec.say(
+              "{sequence} follows observations in their order, and counts have none: 14/400 says"
+                  + " how many successes there were, not when; give a file with a row for each, {data}%s",
+              inline ? "" : " without " + spec.name("count")));
     }
     if (spec.has("group")) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s follows one rate; instead of %s keep one group with %s %s=LEVEL",
-              spec.name("sequence"),
-              spec.name("group"),
-              spec.name("where"),
+          spec.say(
+              "{sequence} follows one rate; instead of {group} keep one group with {where} %s=LEVEL",
               spec.text("group")));
     }
   }
@@ -146,12 +135,9 @@ final class RateSpec {
     }
     if (spec.has("working") && !settings.hasWorking()) {
       throw new SpecException(
-          spec.name("working")
-              + " shows z tests and closed-form intervals for trials without end; leave one among "
-              + spec.name("tests")
-              + " or "
-              + spec.name("intervals")
-              + ", such as score or wilson");
+          spec.say(
+              "{working} shows z tests and closed-form intervals for trials without end; leave one"
+                  + " among {tests} or {intervals}, such as score or wilson"));
     }
     return settings;
   }
@@ -209,13 +195,10 @@ final class RateSpec {
     if (levels.size() > MOST_LEVELS) {
       throw new DataException(
           DataException.Code.LEVEL,
-          String.format(
-              Locale.ROOT,
-              "%s: column %s has %d levels, too many for a row each; name those that count with %s",
-              counted.source(),
-              counted.columns().get(0),
-              levels.size(),
-              spec.name("success")));
+          spec.say(
+              "%s: column %s has %d levels, too many for a row each; name those that count with"
+                  + " {success}",
+              counted.source(), counted.columns().get(0), levels.size()));
     }
     Map<String, Tally> tallies = new LinkedHashMap<>();
     levels.forEach(

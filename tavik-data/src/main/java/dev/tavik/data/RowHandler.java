@@ -1,12 +1,13 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import dev.tavik.count.Names;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -83,8 +84,7 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
     if (used + length > LONGEST_ROW || fields >= MOST_COLUMNS) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
                   + " file of rows, with line ends?",
               source,
@@ -158,8 +158,7 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
   private DataException ragged(Header known) {
     return new DataException(
         DataException.Code.MALFORMED,
-        String.format(
-            Locale.ROOT,
+        say(
             "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
                 + " delimiter, and give every row all its fields",
             source,

@@ -1,12 +1,13 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** Counts, and the order of the first column's levels in the rows that were counted. */
@@ -63,12 +64,10 @@ public final class RowsInOrder {
       if (size == MOST) {
         throw new DataException(
             DataException.Code.COUNT,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
                     + " the whole without a sequence",
-                source,
-                Figures.count(MOST)));
+                source, Figures.count(MOST)));
       }
       if (size == numbers.length) {
         numbers = Arrays.copyOf(numbers, 2 * size);

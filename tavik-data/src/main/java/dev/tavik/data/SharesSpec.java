@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
@@ -17,7 +19,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -69,16 +70,12 @@ final class SharesSpec {
     if (sources.size() != 1) {
       throw new SpecException(
           sources.isEmpty()
-              ? String.format(
-                  Locale.ROOT,
-                  "nothing to count: give counts such as ash=31 iron=22, or %s with a table of names"
-                      + " and counts, or %s with %s",
-                  spec.name("table"),
-                  spec.name("data"),
-                  spec.name("outcome"))
-              : "counts come from one place, not from "
-                  + String.join(" and ", sources)
-                  + "; leave one out");
+              ? spec.say(
+                  "nothing to count: give counts such as ash=31 iron=22, or {table} with a table of"
+                      + " names and counts, or {data} with {outcome}")
+              : say(
+                  "counts come from one place, not from %s; leave one out",
+                  String.join(" and ", sources)));
     }
     if (!spec.has("against")) {
       throw new SpecException(spec.name("against") + " is needed: " + FORMS);
@@ -122,9 +119,9 @@ final class SharesSpec {
       String count = each.substring(equals + 1).strip();
       if (equals <= 0 || !count.matches("\\d{1,12}")) {
         throw new SpecException(
-            "counts must be written NAME=COUNT with a whole number, such as ash=31, got '"
-                + each
-                + "'");
+            say(
+                "counts must be written NAME=COUNT with a whole number, such as ash=31, got '%s'",
+                each));
       }
       if (named.put(each.substring(0, equals).strip(), Long.parseLong(count)) != null) {
         throw new SpecException(
@@ -142,12 +139,9 @@ final class SharesSpec {
     if (table.columns().size() != 1) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s has %d columns of counts (%s); shares need one",
-              table.source(),
-              table.columns().size(),
-              String.join(", ", table.columns())));
+              table.source(), table.columns().size(), String.join(", ", table.columns())));
     }
     Map<String, Long> named = new LinkedHashMap<>();
     for (int i = 0; i < table.rows().size(); i++) {
@@ -212,19 +206,16 @@ final class SharesSpec {
     }
     if (named.size() < 2) {
       throw new SpecException(
-          "shares need two categories or more, got one ("
-              + String.join(", ", named.keySet())
-              + "); one rate is held against a value with rate");
+          say(
+              "shares need two categories or more, got one (%s); one rate is held against a value"
+                  + " with rate",
+              String.join(", ", named.keySet())));
     }
     if (claimed.size() != named.size()) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s must have one share for each of the %d categories (%s), got %d",
-              spec.name("against"),
-              named.size(),
-              String.join(", ", named.keySet()),
-              claimed.size()));
+          spec.say(
+              "{against} must have one share for each of the %d categories (%s), got %d",
+              named.size(), String.join(", ", named.keySet()), claimed.size()));
     }
     CategoryCounts categories =
         CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
@@ -240,12 +231,10 @@ final class SharesSpec {
     List<String> written = spec.list("prior");
     if (written.size() != categories && written.size() != 1) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s must have one parameter for each of the %d categories, or one for all, got %d",
-              spec.name("prior"),
-              categories,
-              written.size()));
+          spec.say(
+              "{prior} must have one parameter for each of the %d categories, or one for all, got"
+                  + " %d",
+              categories, written.size()));
     }
     List<Double> parameters = new ArrayList<>();
     for (String each : written) {
@@ -276,12 +265,9 @@ final class SharesSpec {
     for (String level : named.keySet()) {
       if (!shares.containsKey(level)) {
         throw new SpecException(
-            String.format(
-                Locale.ROOT,
-                "%s has no share for '%s'%s",
-                spec.name("against"),
-                level,
-                from == null ? "" : ", which occurs in " + from.data()));
+            spec.say(
+                "{against} has no share for '%s'%s",
+                level, from == null ? "" : ", which occurs in " + from.data()));
       }
     }
     shares.keySet().forEach(level -> named.putIfAbsent(level, 0L));

@@ -24,10 +24,8 @@ final class SimulationSpec {
     }
     if (!written.matches("\\d{1,11}|[1-9]e\\d{1,2}")) {
       throw new SpecException(
-          spec.name("simulate")
-              + " must be a number of draws such as 100000 or 1e6, got '"
-              + written
-              + "'");
+          spec.say(
+              "{simulate} must be a number of draws such as 100000 or 1e6, got '%s'", written));
     }
     Draws draws = Draws.of((long) Double.parseDouble(written), seed(spec));
     @Nullable String model = spec.text("null-model");

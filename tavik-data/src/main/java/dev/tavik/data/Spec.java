@@ -1,7 +1,9 @@
 package dev.tavik.data;
 
+import com.google.errorprone.annotations.FormatMethod;
 import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
+import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -9,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +31,8 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
           .filter(word -> word.many() == Word.Many.FLAG)
           .map(Word::name)
           .collect(Collectors.toUnmodifiableSet());
+
+  private static final Pattern WORD = Pattern.compile("\\{([a-z-]+)}");
 
   /** How messages name a word. */
   public enum Wording {
@@ -167,6 +172,19 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    */
   public String name(String word) {
     return wording == Wording.OPTION ? "--" + word : word;
+  }
+
+  /**
+   * A message that names words as they were written: {@code {against} must be …}.
+   *
+   * @param message the message, with words in braces and the places of {@link java.util.Formatter}
+   * @param figures what goes there
+   * @return the message
+   */
+  @FormatMethod
+  String say(String message, Object... figures) {
+    String named = WORD.matcher(message).replaceAll(found -> name(found.group(1)));
+    return Figures.say(named, figures);
   }
 
   /**

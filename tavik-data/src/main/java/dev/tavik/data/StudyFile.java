@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Question;
@@ -188,9 +190,9 @@ public final class StudyFile {
       return text.text();
     }
     throw new SpecException(
-        key
-            + " must have a value, a list of values or a mapping, got "
-            + (node instanceof Nothing ? "nothing" : "a list or mapping inside another"));
+        say(
+            "%s must have a value, a list of values or a mapping, got %s",
+            key, node instanceof Nothing ? "nothing" : "a list or mapping inside another"));
   }
 
   private void requireTop(Keys root) {

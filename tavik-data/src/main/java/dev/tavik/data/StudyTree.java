@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
@@ -107,12 +109,7 @@ final class StudyTree {
     if (node == null) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          String.format(
-              Locale.ROOT,
-              "%s uses *%s, but nothing before it is marked &%s",
-              name,
-              anchor,
-              anchor));
+          say("%s uses *%s, but nothing before it is marked &%s", name, anchor, anchor));
     }
     return node;
   }
@@ -147,11 +144,8 @@ final class StudyTree {
     String at =
         e.getLocation() == null
             ? ""
-            : String.format(
-                Locale.ROOT,
-                ", line %d, column %d",
-                e.getLocation().getLineNr(),
-                e.getLocation().getColumnNr());
+            : say(
+                ", line %d, column %d", e.getLocation().getLineNr(), e.getLocation().getColumnNr());
     return new DataException(DataException.Code.MALFORMED, name + at + ": " + found);
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Question;
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.Shares;
@@ -17,7 +19,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -53,17 +54,18 @@ final class TablePlanSpec {
   Question table() {
     if (plan.theory() == Theory.EXACT) {
       throw new SpecException(
-          spec.name("method")
-              + " exact isn't offered for tables: their power is by the noncentral chi-square"
-              + " distribution");
+          spec.say(
+              "{method} exact isn't offered for tables: their power is by the noncentral chi-square"
+                  + " distribution"));
     }
     spec.requireWith("data", "rows", "columns", "count", "where", "missing");
     spec.requireWith("expect", "against");
     List<String> sources = SOURCES.stream().filter(spec::has).toList();
     if (sources.size() > 1) {
       throw new SpecException(
-          "the effect comes from one place, not from "
-              + String.join(" and ", sources.stream().map(spec::name).toList()));
+          say(
+              "the effect comes from one place, not from %s",
+              String.join(" and ", sources.stream().map(spec::name).toList())));
     }
     List<Caution> cautions = new ArrayList<>();
     List<Effect> effects = new ArrayList<>();
@@ -111,10 +113,9 @@ final class TablePlanSpec {
     Double w = CONVENTIONAL.get(size);
     if (w == null) {
       throw new SpecException(
-          spec.name("conventional")
-              + " must be small (w = 0.1), medium (0.3) or large (0.5), got '"
-              + size
-              + "'");
+          spec.say(
+              "{conventional} must be small (w = 0.1), medium (0.3) or large (0.5), got '%s'",
+              size));
     }
     return w;
   }
@@ -123,12 +124,8 @@ final class TablePlanSpec {
     List<String> used = List.of("df", "shape", "categories").stream().filter(spec::has).toList();
     if (used.size() != 1) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "a table is described by one of %s 6, %s 3x4 and %s 4, got %s",
-              spec.name("df"),
-              spec.name("shape"),
-              spec.name("categories"),
+          spec.say(
+              "a table is described by one of {df} 6, {shape} 3x4 and {categories} 4, got %s",
               used.isEmpty() ? "none" : "several"));
     }
     String word = used.get(0);
@@ -148,12 +145,9 @@ final class TablePlanSpec {
     }
     if (!text.matches("[1-9]\\d{0,4}") || (word.equals("categories") && text.equals("1"))) {
       throw new SpecException(
-          spec.name(word)
-              + " must be a whole number from "
-              + (word.equals("df") ? "1" : "2")
-              + ", got '"
-              + text
-              + "'");
+          say(
+              "%s must be a whole number from %s, got '%s'",
+              spec.name(word), word.equals("df") ? "1" : "2", text));
     }
     int number = Integer.parseInt(text);
     return new Table(word.equals("df") ? number : number - 1, Double.POSITIVE_INFINITY);
@@ -198,11 +192,9 @@ final class TablePlanSpec {
             && all.stream().allMatch(cell -> cell.stripTrailingZeros().scale() <= 0);
     if (!counts && Math.abs(total.doubleValue() - 1) > WHOLE) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "%s must be probabilities that add up to 1 (100%%), or whole counts of a pilot; these"
-                  + " add up to %s",
-              spec.name("cells"),
+          spec.say(
+              "{cells} must be probabilities that add up to 1 (100%%), or whole counts of a pilot;"
+                  + " these add up to %s",
               Figures.exactPercent(total.doubleValue())));
     }
     Effect effect =
@@ -251,13 +243,10 @@ final class TablePlanSpec {
   private static Caution pilot(String source, long total, double w) {
     return new Caution(
         Caution.Code.PILOT_EFFECT,
-        String.format(
-            Locale.ROOT,
-            "w = %s comes from %s (%s observations). A pilot tends to show an effect larger than it"
-                + " is; plan for a smaller one too.",
-            Figures.significant(w, 3),
-            source,
-            Figures.count(total)));
+        say(
+            "w = %s comes from %s (%s observations). A pilot tends to show an effect larger than"
+                + " it is; plan for a smaller one too.",
+            Figures.significant(w, 3), source, Figures.count(total)));
   }
 
   Question trend() {
@@ -275,8 +264,9 @@ final class TablePlanSpec {
     }
     if (plan.theory() == Theory.EXACT || spec.has("tests")) {
       throw new SpecException(
-          spec.name(spec.has("tests") ? "tests" : "method")
-              + " has no choice for a trend: its power is by the normal distribution");
+          say(
+              "%s has no choice for a trend: its power is by the normal distribution",
+              spec.name(spec.has("tests") ? "tests" : "method")));
     }
     List<Effect> ends =
         rates.isEmpty() ? List.of() : List.of(Effect.rate(rates.get(rates.size() - 1)));

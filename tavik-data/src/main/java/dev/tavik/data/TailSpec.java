@@ -9,7 +9,6 @@ import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -63,12 +62,8 @@ final class TailSpec {
     long asked = List.of("value", "between", "area").stream().filter(spec::has).count();
     if (asked != 1) {
       throw new SpecException(
-          String.format(
-              Locale.ROOT,
-              "a tail is asked for by one of %s X, %s A,B and %s P, got %s",
-              spec.name("value"),
-              spec.name("between"),
-              spec.name("area"),
+          spec.say(
+              "a tail is asked for by one of {value} X, {between} A,B and {area} P, got %s",
               asked == 0 ? "none" : "several"));
     }
     @Nullable String label = spec.text("label");
@@ -113,13 +108,7 @@ final class TailSpec {
       case "chi-square" -> spec.name("df") + " 2, and " + spec.name("noncentrality") + " if any";
       case "f" -> spec.name("df") + " 2,30";
       case "binomial" -> spec.name("n") + " 400 and " + spec.name("p") + " 5%";
-      case "hypergeometric" ->
-          String.format(
-              Locale.ROOT,
-              "%s 500, %s 25 and %s 60",
-              spec.name("population"),
-              spec.name("successes"),
-              spec.name("n"));
+      case "hypergeometric" -> spec.say("{population} 500, {successes} 25 and {n} 60");
       case "beta" -> spec.name("shape") + " 2,38";
       default -> spec.name("mean") + " 3.5";
     };

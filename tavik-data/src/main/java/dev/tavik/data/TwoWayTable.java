@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
@@ -116,13 +118,10 @@ record TwoWayTable(
       if (place >= 0 && isNumber(field(line, place))) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            String.format(
-                Locale.ROOT,
-                "%s, line %d has only '%s', which looks like a count; a table has a line with the names"
-                    + " of the columns above its counts, and a name at the start of each row",
-                source,
-                line.getStartingLineNumber(),
-                field(line, place)));
+            say(
+                "%s, line %d has only '%s', which looks like a count; a table has a line with the"
+                    + " names of the columns above its counts, and a name at the start of each row",
+                source, line.getStartingLineNumber(), field(line, place)));
       }
       head++;
     }
@@ -139,14 +138,11 @@ record TwoWayTable(
     if (numbers && !header.get(0).isBlank() && !consecutive(names)) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s, line %d (%s) looks like a row of counts, where the names of the columns should"
                   + " stand; put a line of names above it, or, if these numbers are names, leave the"
                   + " corner before them blank",
-              source,
-              line.getStartingLineNumber(),
-              String.join(", ", header)));
+              source, line.getStartingLineNumber(), String.join(", ", header)));
     }
   }
 
@@ -177,12 +173,10 @@ record TwoWayTable(
     if (allGrouped) {
       throw new DataException(
           DataException.Code.COUNT,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s: every count is written like '%s', which may mean a fraction; a table holds whole"
                   + " counts: write them without separators of thousands",
-              source,
-              counts.get(0)));
+              source, counts.get(0)));
     }
   }
 
@@ -273,10 +267,9 @@ record TwoWayTable(
       if (names.contains(name)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            source
-                + " has two rows or two columns called '"
-                + name
-                + "'; give them different names");
+            say(
+                "%s has two rows or two columns called '%s'; give them different names",
+                source, name));
       }
       names.add(name);
     }
@@ -288,12 +281,10 @@ record TwoWayTable(
     if (line.getFieldCount() < width || more) {
       throw malformed(
           line,
-          String.format(
-              Locale.ROOT,
+          say(
               "has %d fields, the names of columns make %d; a number with a comma inside must stand"
                   + " in quotes",
-              line.getFieldCount(),
-              width));
+              line.getFieldCount(), width));
     }
     List<Long> counts = new ArrayList<>();
     for (int column = 1; column < width; column++) {
@@ -320,8 +311,7 @@ record TwoWayTable(
     }
     throw new DataException(
         DataException.Code.COUNT,
-        String.format(
-            Locale.ROOT,
+        say(
             "%s, line %d, column %s has '%s'%s; a table holds whole counts",
             source,
             line.getStartingLineNumber(),
@@ -341,7 +331,7 @@ record TwoWayTable(
   private DataException malformed(CsvRecord line, String found) {
     return new DataException(
         DataException.Code.MALFORMED,
-        String.format(Locale.ROOT, "%s, line %d %s", source, line.getStartingLineNumber(), found));
+        say("%s, line %d %s", source, line.getStartingLineNumber(), found));
   }
 
   /** Without rows and columns of nothing but percents; one among counts is refused. */
@@ -373,8 +363,7 @@ record TwoWayTable(
         if (kept.get(i).get(j) < 0) {
           throw new DataException(
               DataException.Code.COUNT,
-              String.format(
-                  Locale.ROOT,
+              say(
                   "%s: row '%s' has %s in column %s; a table holds whole counts%s",
                   source,
                   rows.get(keptRows.get(i)),
@@ -406,13 +395,10 @@ record TwoWayTable(
       if (lines.get(i).stream().allMatch(count -> count == BLANK)) {
         throw new DataException(
             DataException.Code.COUNT,
-            String.format(
-                Locale.ROOT,
-                "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take it"
-                    + " out",
-                source,
-                what,
-                names.get(i)));
+            say(
+                "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take"
+                    + " it out",
+                source, what, names.get(i)));
       }
     }
   }
@@ -430,12 +416,10 @@ record TwoWayTable(
       if (last > 1 && IntStream.range(0, columns.size()).allMatch(this::lastIsSum)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            String.format(
-                Locale.ROOT,
-                "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or put"
-                    + " it first if it is a level of its own",
-                source,
-                rows.get(last)));
+            say(
+                "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or"
+                    + " put it first if it is a level of its own",
+                source, rows.get(last)));
       }
       return this;
     }
@@ -447,15 +431,10 @@ record TwoWayTable(
       if (sum != cells.get(last).get(column)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
                     + " or give the row another name if it is a group",
-                source,
-                rows.get(last),
-                cells.get(last).get(column),
-                columns.get(column),
-                sum));
+                source, rows.get(last), cells.get(last).get(column), columns.get(column), sum));
       }
     }
     List<String> found = new ArrayList<>(totals);
@@ -475,24 +454,20 @@ record TwoWayTable(
       if (last > 1 && isSumOfOthers(last)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
                     + " out, or put it first if it is a level of its own",
-                source,
-                columns.get(last)));
+                source, columns.get(last)));
       }
       return this;
     }
     if (!isSumOfOthers(last)) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          String.format(
-              Locale.ROOT,
-              "%s: column '%s' isn't the sum of the others in every row; mend the table, or give the"
-                  + " column another name if it is a level",
-              source,
-              columns.get(last)));
+          say(
+              "%s: column '%s' isn't the sum of the others in every row; mend the table, or give"
+                  + " the column another name if it is a level",
+              source, columns.get(last)));
     }
     List<String> found = new ArrayList<>(totals);
     found.add("column " + columns.get(last));

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
@@ -9,7 +11,6 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CoderResult;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 
 /**
  * Reads UTF-8 strictly and says on which line it isn't. The JDK's reader replaces what it can't
@@ -111,12 +112,10 @@ final class Utf8Reader extends Reader {
   private DataException notUtf8() {
     int bad = pending.hasRemaining() ? pending.get(pending.position()) & 0xFF : 0;
     return encoding(
-        String.format(
-            Locale.ROOT,
-            "is not UTF-8: line %d has the byte 0x%02X. It may be Windows-1252 or Latin-1; save it"
-                + " as UTF-8",
-            line,
-            bad));
+        say(
+            "is not UTF-8: line %d has the byte 0x%02X. It may be Windows-1252 or Latin-1; save"
+                + " it as UTF-8",
+            line, bad));
   }
 
   private DataException encoding(String found) {

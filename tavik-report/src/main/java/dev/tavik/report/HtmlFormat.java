@@ -1,5 +1,7 @@
 package dev.tavik.report;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Align;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -32,13 +34,10 @@ final class HtmlFormat implements Format {
       body.append(written).append(written.isEmpty() ? "" : "\n");
     }
     body.append(list ? "</ul>\n" : "");
-    return "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<title>"
-        + plain(title.isEmpty() ? "Tavik" : title)
-        + "</title>\n<style>"
-        + STYLE
-        + "</style>\n</head>\n<body>\n"
-        + body
-        + "</body>\n</html>\n";
+    return say(
+        "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta"
+            + " charset=\"utf-8\">\n<title>%s</title>\n<style>%s</style>\n</head>\n<body>\n%s</body>\n</html>\n",
+        plain(title.isEmpty() ? "Tavik" : title), STYLE, body);
   }
 
   private static String written(Block block) {

@@ -1,5 +1,7 @@
 package dev.tavik.report;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Align;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -115,17 +117,15 @@ final class MarkdownFormat implements Format {
     for (WorkingStep step : steps.steps()) {
       String symbol = step.symbol().isEmpty() ? "" : plain(step.symbol()) + " = ";
       lines.add(
-          number
-              + ". "
-              + plain(step.name())
-              + ": "
-              + symbol
-              + plain(step.formula())
-              + " = "
-              + plain(step.substituted())
-              + " = "
-              + plain(step.value())
-              + (step.reason().isEmpty() ? "" : ". " + plain(step.reason())));
+          say(
+              "%s. %s: %s%s = %s = %s%s",
+              number,
+              plain(step.name()),
+              symbol,
+              plain(step.formula()),
+              plain(step.substituted()),
+              plain(step.value()),
+              step.reason().isEmpty() ? "" : ". " + plain(step.reason())));
       number++;
     }
     return String.join("\n", lines);

@@ -1,5 +1,7 @@
 package dev.tavik.report;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Sheet;
@@ -9,7 +11,6 @@ import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** What is in a file of data, and what could be asked of it. */
@@ -20,8 +21,7 @@ record Overview(DataOverview overview, List<String> suggestions) {
     List<Block> blocks = new ArrayList<>();
     blocks.add(
         new Block.Strong(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s: %s %s, %d %s, %s",
                 overview.source(),
                 Figures.count(overview.rows()),
@@ -105,8 +105,9 @@ record Overview(DataOverview overview, List<String> suggestions) {
     if (column.distinct() == 0) {
       return ", long texts";
     }
-    return (column.distinct() >= 1000 ? ", 1,000 or more" : ", " + column.distinct())
-        + " different ones";
+    return say(
+        "%s different ones",
+        column.distinct() >= 1000 ? ", 1,000 or more" : ", " + column.distinct());
   }
 
   private static String missing(DataOverview.Column column) {

@@ -1,6 +1,7 @@
 package dev.tavik.report;
 
-import java.util.Locale;
+import static dev.tavik.result.Figures.say;
+
 import java.util.regex.Pattern;
 
 /**
@@ -41,10 +42,7 @@ public final class Visible {
     } else if (character == '\t') {
       safe.append("\\t");
     } else if (steers(character)) {
-      safe.append(
-          character < 0x100
-              ? String.format(Locale.ROOT, "\\x%02x", character)
-              : String.format(Locale.ROOT, "\\u%04x", character));
+      safe.append(character < 0x100 ? say("\\x%02x", character) : say("\\u%04x", character));
     } else {
       safe.appendCodePoint(character);
     }

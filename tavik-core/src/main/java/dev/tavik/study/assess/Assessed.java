@@ -1,5 +1,7 @@
 package dev.tavik.study.assess;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
@@ -13,7 +15,6 @@ import dev.tavik.simulation.Performance.Coverage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -86,10 +87,9 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
         all.stream()
             .min(Comparator.comparingDouble(each -> each.coverage().coverage()))
             .orElseThrow();
-    return String.format(
-        Locale.ROOT,
-        "With %s trials, %s intervals: nearest to their level is %s (true coverage %s), lowest covers %s"
-            + " (%s).",
+    return say(
+        "With %s trials, %s intervals: nearest to their level is %s (true coverage %s),"
+            + " lowest covers %s (%s).",
         sizes,
         Figures.exactPercent(asked.level()),
         nearest.method().id(),
@@ -143,14 +143,15 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
     }
     blocks.add(
         Block.paragraph(
-            (lines.stream().anyMatch(line -> line.drawn() > 0)
-                    ? "Simulated where the groups are large: "
-                        + Figures.count(Performance.DRAWN)
-                        + " pairs of outcomes drawn from seed 1, with a standard error of up to"
-                        + " 0.16%."
-                    : "Exact: every outcome, weighted by its probability.")
-                + " The coverage of intervals of counts goes up and down with the rate; look at a"
-                + " range of rates, not at one."));
+            say(
+                "%s The coverage of intervals of counts goes up and down with the rate; look at a"
+                    + " range of rates, not at one.",
+                lines.stream().anyMatch(line -> line.drawn() > 0)
+                    ? say(
+                        "Simulated where the groups are large: %s pairs of outcomes drawn from seed 1, with a"
+                            + " standard error of up to 0.16%%.",
+                        Figures.count(Performance.DRAWN))
+                    : "Exact: every outcome, weighted by its probability.")));
     return blocks;
   }
 
@@ -161,9 +162,9 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
   private Sheet intervals() {
     Sheet sheet =
         Sheet.read(
-            "Intervals, level "
-                + Figures.exactPercent(asked.level())
-                + ": true coverage, misses, mean length",
+            say(
+                "Intervals, level %s: true coverage, misses, mean length",
+                Figures.exactPercent(asked.level())),
             Column.words("true rate"),
             Column.words(),
             Column.words(),
@@ -196,10 +197,10 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
   private Sheet tests() {
     Sheet sheet =
         Sheet.read(
-            "Tests at alpha "
-                + Figures.plain(asked.alpha())
-                + ": the chance that they reject, "
-                + (lines.stream().allMatch(Line::underNull)
+            say(
+                "Tests at alpha %s: the chance that they reject, %s",
+                Figures.plain(asked.alpha()),
+                lines.stream().allMatch(Line::underNull)
                     ? "their true size"
                     : "size where the rates are equal, else power"),
             Column.words(),

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;
@@ -50,12 +52,13 @@ final class CompareAnalysis {
     settings.tests().forEach(this::test);
     if (tests.isEmpty()) {
       throw new IllegalArgumentException(
-          "none of the tests asked for can be made: "
-              + String.join(
+          say(
+              "none of the tests asked for can be made: %s",
+              String.join(
                   "; ",
                   refusals.stream()
                       .map(each -> each.method().id() + " " + each.reason())
-                      .toList()));
+                      .toList())));
     }
     return new CompareFound(
         question, new CompareFound.Made(tests, refusals, oneSided), intervals(), preference());
@@ -139,10 +142,10 @@ final class CompareAnalysis {
     }
     PooledExpectation expected = PooledExpectation.of(first, second);
     if (test == TwoProportionTest.Z_POOLED && approximationHolds) {
-      return "at least "
-          + expected.inWords()
-          + " are expected in each group, enough for the normal approximation"
-          + (settings.tests().contains(TwoProportionTest.FISHER)
+      return say(
+          "at least %s are expected in each group, enough for the normal approximation%s",
+          expected.inWords(),
+          settings.tests().contains(TwoProportionTest.FISHER)
               ? "; fisher is the cautious one: it rejects less often than alpha allows"
               : "");
     }
@@ -150,10 +153,10 @@ final class CompareAnalysis {
       return expected.enough()
           ? "another pair has too few expected counts for the normal approximation, and all pairs"
               + " are judged alike"
-          : "only "
-              + expected.inWords()
-              + " are expected in one group, too few for the normal approximation; fisher holds at"
-              + " any size";
+          : say(
+              "only %s are expected in one group, too few for the normal approximation; fisher"
+                  + " holds at any size",
+              expected.inWords());
     }
     return Preference.asked(test, false)
         + (test.basis() == Basis.APPROXIMATE && !approximationHolds

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Belief;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
@@ -21,7 +23,6 @@ import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 
 /** The Bayesian view of two rates. */
@@ -88,9 +89,9 @@ final class CompareBelief {
   private void believe(Posterior posterior) {
     Sheet sheet =
         Sheet.read(
-            "Posterior, credible intervals at "
-                + Figures.exactPercent(settings.level())
-                + "; differences in points",
+            say(
+                "Posterior, credible intervals at %s; differences in points",
+                Figures.exactPercent(settings.level())),
             Column.words(),
             Column.numbers("mean"),
             Column.numbers("median"),
@@ -144,8 +145,7 @@ final class CompareBelief {
     posterior.above(above);
     findings.add(
         Finding.sentence(
-            String.format(
-                Locale.ROOT,
+            say(
                 "The probability that %s is higher than %s is %s.",
                 question.first().name(),
                 question.second().name(),

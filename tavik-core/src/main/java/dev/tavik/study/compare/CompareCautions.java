@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
@@ -15,7 +17,6 @@ import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one comparison, the gravest first. */
@@ -52,8 +53,9 @@ final class CompareCautions {
         decisions.levelAlpha(
             found.settings.level(),
             found.settings.matchingLevel(),
-            (found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")
-                + ". An interval may include what a test rejects, or the other way round;"));
+            say(
+                "%s. An interval may include what a test rejects, or the other way round;",
+                found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")));
     found.testAndInterval();
     found.withinMargin();
     found.cautions.addAll(decisions.nearAlpha());
@@ -73,27 +75,21 @@ final class CompareCautions {
       boolean less = settings.hypothesis().alternative() == Alternative.LESS;
       String comparison =
           settings.hypothesis().against() == 0
-              ? String.format(
-                  Locale.ROOT,
+              ? say(
                   "%s is %s than %s",
-                  answer.first().name(),
-                  less ? "lower" : "higher",
-                  answer.second().name())
-              : String.format(
-                  Locale.ROOT,
+                  answer.first().name(), less ? "lower" : "higher", answer.second().name())
+              : say(
                   "%s is %s %s",
                   answer.order(),
                   less ? "below" : "above",
                   Figures.shortPoints(settings.hypothesis().against()));
       add(
           Code.OTHER_DIRECTION,
-          String.format(
-              Locale.ROOT,
+          say(
               "The alternative '%s' says that %s, but the data point the other way. If the order of"
-                  + " the groups or the direction was mixed up, set it right; if it was meant, the"
-                  + " data lend it no support.",
-              settings.hypothesis().alternative().id(),
-              comparison));
+                  + " the groups or the direction was mixed up, set it right; if it was meant, the data"
+                  + " lend it no support.",
+              settings.hypothesis().alternative().id(), comparison));
     }
   }
 
@@ -128,12 +124,9 @@ final class CompareCautions {
                     : "No exact test of such a null is offered; read the interval with care.");
     add(
         Code.FEW_SUCCESSES,
-        String.format(
-            Locale.ROOT,
+        say(
             "One group is expected to have only %s, too few for the normal approximation (%s). %s",
-            expected.inWords(),
-            approximate,
-            instead));
+            expected.inWords(), approximate, instead));
   }
 
   private void allOrNone() {
@@ -142,8 +135,7 @@ final class CompareCautions {
     if (none || all) {
       add(
           Code.ALL_OR_NONE,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s was a success in either group: nothing tells them apart, and no test can. The"
                   + " intervals say how far apart they may still be.",
               none ? "None" : "Every one"));
@@ -163,8 +155,7 @@ final class CompareCautions {
     if (zero && !endless.isEmpty()) {
       add(
           Code.ZERO_CELL,
-          String.format(
-              Locale.ROOT,
+          say(
               "One of the four counts is 0, so there is no upper limit for %s. The difference has"
                   + " limits all the same; gart's odds ratio adds 1/2 to each count.",
               endless.stream()
@@ -186,8 +177,7 @@ final class CompareCautions {
     if (!clipped.isEmpty()) {
       add(
           Code.CLIPPED_LIMIT,
-          String.format(
-              Locale.ROOT,
+          say(
               "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
                   + " Such an interval covers too seldom here; prefer newcombe or mee.",
               clipped));
@@ -212,11 +202,9 @@ final class CompareCautions {
     if (!contradicting.isEmpty()) {
       add(
           Code.TEST_AND_INTERVAL,
-          String.format(
-              Locale.ROOT,
+          say(
               "The %s test %s; by %s it would be the other way. They are built on different"
-                  + " principles, and here the case is close; report both, or the pair that was"
-                  + " planned.",
+                  + " principles, and here the case is close; report both, or the pair that was planned.",
               answer.preference().test().id(),
               rejects ? "rejects" : "doesn't reject",
               contradicting));
@@ -250,13 +238,10 @@ final class CompareCautions {
             each ->
                 add(
                     Code.WITHIN_MARGIN,
-                    String.format(
-                        Locale.ROOT,
-                        "The difference is significant, but by the %s interval smaller than the"
-                            + " margin of %s: not zero, and of no practical"
-                            + " meaning.",
-                        each.method().id(),
-                        Figures.percentagePoints(margin))));
+                    say(
+                        "The difference is significant, but by the %s interval smaller than the margin of %s:"
+                            + " not zero, and of no practical meaning.",
+                        each.method().id(), Figures.percentagePoints(margin))));
   }
 
   private static String name(Interval interval) {

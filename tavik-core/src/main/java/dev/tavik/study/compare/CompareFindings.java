@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -34,7 +36,6 @@ import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -101,8 +102,7 @@ final class CompareFindings {
             Finding.say(
                 new Block.Command(
                     "As a table",
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         "tavik cross --cells \"%d %d; %d %d\"",
                         first.successes(),
                         first.failures(),
@@ -181,25 +181,17 @@ final class CompareFindings {
       return "number needed: none, the proportions are equal";
     }
     String told =
-        String.format(
-            Locale.ROOT,
+        say(
             "number needed: %s has one success %s in %s",
-            one,
-            needed.value() < 0 ? "fewer" : "more",
-            trials(needed.value()));
+            one, needed.value() < 0 ? "fewer" : "more", trials(needed.value()));
     if (!needed.throughInfinity()) {
       double near = Math.min(Math.abs(needed.lower()), Math.abs(needed.upper()));
       double far = Math.max(Math.abs(needed.lower()), Math.abs(needed.upper()));
-      return String.format(
-          Locale.ROOT, "%s (%s to %s; %s)", told, trials(near), trials(far), source);
+      return say("%s (%s to %s; %s)", told, trials(near), trials(far), source);
     }
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s (from one fewer in %s through no difference, infinity, to one more in %s; %s)",
-        told,
-        trials(needed.lower()),
-        trials(needed.upper()),
-        source);
+        told, trials(needed.lower()), trials(needed.upper()), source);
   }
 
   private static String trials(double value) {
@@ -233,16 +225,13 @@ final class CompareFindings {
     String alpha = "; alpha " + Figures.plain(settings.alpha());
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "null, they differ by %s or more; alternative, by less%s",
-          Figures.shortPoints(margin),
-          alpha);
+          Figures.shortPoints(margin), alpha);
     }
     Alternative alternative = settings.hypothesis().alternative();
     if (settings.show() == Show.NONINFERIOR && margin != null) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "null, %s is %s by %s or more; alternative, it is not%s",
           one,
           alternative == Alternative.GREATER ? "lower" : "higher",
@@ -251,12 +240,11 @@ final class CompareFindings {
     }
     double against = settings.hypothesis().against();
     if (against == 0) {
-      return "null, no difference; alternative, "
-          + Sentences.alternative(alternative, "they differ", one)
-          + alpha;
+      return say(
+          "null, no difference; alternative, %s%s",
+          Sentences.alternative(alternative, "they differ", one), alpha);
     }
-    return String.format(
-        Locale.ROOT,
+    return say(
         "null, %s minus %s is %s; alternative, %s%s",
         one,
         two,
@@ -291,11 +279,9 @@ final class CompareFindings {
       if (nuisance != null) {
         answer.add(
             Finding.sentence(
-                String.format(
-                    Locale.ROOT,
+                say(
                     "%s: p is largest at a common proportion of %s.",
-                    test.method().id(),
-                    Figures.finePercent(nuisance))));
+                    test.method().id(), Figures.finePercent(nuisance))));
       }
     }
   }
@@ -320,12 +306,12 @@ final class CompareFindings {
     Alternative alternative = settings.hypothesis().alternative();
     Intervals intervals =
         Intervals.of(
-            "Intervals, level "
-                + Figures.exactPercent(settings.level())
-                + (alternative == Alternative.TWO_SIDED
+            say(
+                "Intervals, level %s%s; differences in points",
+                Figures.exactPercent(settings.level()),
+                alternative == Alternative.TWO_SIDED
                     ? ""
-                    : ", and the one-sided bound for '" + alternative.id() + "'")
-                + "; differences in points");
+                    : ", and the one-sided bound for '" + alternative.id() + "'"));
     String[] last = {""};
     intervals.pairs(
         found.intervals(),
@@ -359,8 +345,7 @@ final class CompareFindings {
       boolean within = interval.lower() > -margin && interval.upper() < margin;
       answer.add(
           Finding.sentence(
-              String.format(
-                  Locale.ROOT,
+              say(
                   "The margin is %s; the %s interval %s.",
                   Figures.shortPoints(margin),
                   interval.method().id(),

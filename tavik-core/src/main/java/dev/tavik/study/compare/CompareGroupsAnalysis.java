@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.NamedTally;
@@ -17,7 +19,6 @@ import dev.tavik.study.parts.Holm;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.IntStream;
 
 /** Puts the answers about all pairs together, after the overall test, with one verdict. */
@@ -117,11 +118,9 @@ final class CompareGroupsAnalysis {
       cautions.add(
           new Caution(
               Code.PAIRS_LEFT_OUT,
-              String.format(
-                  Locale.ROOT,
+              say(
                   "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
-                      + " Name a baseline to hold each group against one, or choose a coarser"
-                      + " grouping.",
+                      + " Name a baseline to hold each group against one, or choose a coarser grouping.",
                   Figures.count(groups),
                   Figures.count((long) groups * (groups - 1) / 2),
                   CompareGroupsQuestion.MOST_PAIRED)));

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -32,7 +34,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** Puts the answer about every pair of several groups together. */
@@ -90,12 +91,9 @@ final class CompareGroupsFindings {
     answer
         .add(
             Observed.groups(
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         "Observed, the %d highest and the %d lowest rates of %s groups",
-                        half,
-                        half,
-                        Figures.count(groups.size())),
+                        half, half, Figures.count(groups.size())),
                     Selection.ends(groups, group -> group.tally().proportion()))
                 .at(Depth.CUT))
         .add(Finding.say(new Block.Rest("All groups")).at(Depth.CUT))
@@ -139,12 +137,9 @@ final class CompareGroupsFindings {
     boolean points = pairs.get(0).preferredInterval().quantity() == Quantity.DIFFERENCE;
     Sheet sheet =
         Sheet.read(
-            String.format(
-                Locale.ROOT,
+            say(
                 "The %d pairs of %s with the smallest p: %s",
-                shown.size(),
-                Figures.count(pairs.size()),
-                claim()),
+                shown.size(), Figures.count(pairs.size()), claim()),
             Column.words(),
             Column.numbers(points ? "points" : "times"),
             Column.words(),
@@ -275,19 +270,18 @@ final class CompareGroupsFindings {
             .map(CompareFound::order)
             .toList();
     return Finding.sentence(
-        String.format(
-            Locale.ROOT,
+        say(
             "The margin is %s; wholly within it: %s.",
-            Figures.shortPoints(margin),
-            within.isEmpty() ? "none" : String.join(", ", within)));
+            Figures.shortPoints(margin), within.isEmpty() ? "none" : String.join(", ", within)));
   }
 
   private Sheet beliefs() {
     Sheet sheet =
         Sheet.read(
-            "Bayesian view: how many times likelier; the first higher; the difference at "
-                + Figures.exactPercent(settings.level())
-                + ", in points",
+            say(
+                "Bayesian view: how many times likelier; the first higher; the difference at %s, in"
+                    + " points",
+                Figures.exactPercent(settings.level())),
             Column.words(),
             Column.numbers("times"),
             Column.words("if"),

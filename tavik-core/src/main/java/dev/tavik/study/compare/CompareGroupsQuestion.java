@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
@@ -50,11 +52,9 @@ public record CompareGroupsQuestion(
     }
     if (baseline != null && groups.stream().noneMatch(group -> group.name().equals(baseline))) {
       throw new IllegalArgumentException(
-          "baseline must be one of "
-              + groups.stream().map(NamedTally::name).collect(Collectors.joining(", "))
-              + ", got '"
-              + baseline
-              + "'");
+          say(
+              "baseline must be one of %s, got '%s'",
+              groups.stream().map(NamedTally::name).collect(Collectors.joining(", ")), baseline));
     }
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
@@ -8,7 +10,6 @@ import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -36,8 +37,7 @@ final class CompareGroupsVerdict {
 
   String text() {
     String together =
-        String.format(
-            Locale.ROOT,
+        say(
             "%sthe %s groups %s (pearson chi-square, %s, alpha %s).",
             question.label().isEmpty() ? "" : question.label() + ": ",
             Figures.count(question.groups().size()),
@@ -68,8 +68,7 @@ final class CompareGroupsVerdict {
   private String counted(List<CompareFound> shown, int notShown) {
     String pairs = question.baseline() == null ? "pairs" : "groups against " + question.baseline();
     String many =
-        String.format(
-            Locale.ROOT,
+        say(
             "Of %s %s %s %s %s, %s %s",
             Figures.count(this.pairs.size()),
             pairs,
@@ -81,14 +80,15 @@ final class CompareGroupsVerdict {
     if (shown.isEmpty()) {
       return many;
     }
-    return many
-        + ". "
-        + (shown.size() > CLEAREST ? "The clearest: " : "")
-        + shown.stream()
+    return say(
+        "%s. %s%s",
+        many,
+        shown.size() > CLEAREST ? "The clearest: " : "",
+        shown.stream()
             .sorted(Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()))
             .limit(CLEAREST)
             .map(this::shown)
-            .collect(Collectors.joining("; "));
+            .collect(Collectors.joining("; ")));
   }
 
   private boolean rejects(CompareFound pair) {
@@ -101,8 +101,7 @@ final class CompareGroupsVerdict {
     String two = pair.second().name();
     boolean onlyDiffer =
         settings.plain() && settings.hypothesis().alternative() == Alternative.TWO_SIDED;
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s: %s (%s)",
         onlyDiffer
             ? one + " against " + two
@@ -132,11 +131,9 @@ final class CompareGroupsVerdict {
     if (settings.show() != Show.DIFFERENCE && margin != null) {
       return settings.show() == Show.EQUIVALENT
           ? "shown to be equivalent within " + points(margin)
-          : String.format(
-              Locale.ROOT,
+          : say(
               "shown to be non-inferior (%s by less than %s)",
-              alternative == Alternative.GREATER ? "lower" : "higher",
-              points(margin));
+              alternative == Alternative.GREATER ? "lower" : "higher", points(margin));
     }
     double against = settings.hypothesis().against();
     if (against == 0) {
@@ -159,9 +156,9 @@ final class CompareGroupsVerdict {
   }
 
   private String methods() {
-    return String.format(
-        Locale.ROOT,
-        "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for %s %s.",
+    return say(
+        "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for"
+            + " %s %s.",
         Sentences.capitalised(pairs.get(0).preference().test().id()),
         Figures.exactPercent(settings.level()),
         pairs.get(0).preferredInterval().method().title(),

@@ -1,5 +1,6 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
 import static dev.tavik.study.parts.HandFigures.number;
 
 import dev.tavik.count.NamedTally;
@@ -17,7 +18,6 @@ import dev.tavik.result.WorkingStep;
 import dev.tavik.study.parts.HandFigures;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /**
@@ -66,18 +66,12 @@ final class CompareIntervalWorking {
         workings.add(
             new Working(
                 method,
-                String.format(
-                    Locale.ROOT,
+                say(
                     "the two-sided %s interval of the %s by hand",
-                    method.title(),
-                    method.quantity().id().replace('-', ' ')),
-                String.format(
-                    Locale.ROOT,
+                    method.title(), method.quantity().id().replace('-', ' ')),
+                say(
                     "x1 of n1: %s; x2 of n2: %s; %s against %s",
-                    first.name(),
-                    second.name(),
-                    first.name(),
-                    second.name()),
+                    first.name(), second.name(), first.name(), second.name()),
                 working.steps));
       }
     }
@@ -96,13 +90,9 @@ final class CompareIntervalWorking {
           "one success and one failure more in each group",
           "",
           "x1 + 1, n1 + 2; x2 + 1, n2 + 2",
-          String.format(
-              Locale.ROOT,
+          say(
               "%d + 1, %d + 2; %d + 1, %d + 2",
-              first.successes(),
-              first.trials(),
-              second.successes(),
-              second.trials()),
+              first.successes(), first.trials(), second.successes(), second.trials()),
           added(first) + " and " + added(second),
           "");
       wald(added(first), added(second), false);
@@ -139,13 +129,11 @@ final class CompareIntervalWorking {
         "half width",
         "h",
         corrected ? "z* SE + 1 / (2 n1) + 1 / (2 n2)" : "z* SE",
-        number(z)
-            + " x "
-            + number(error)
-            + (corrected
-                ? String.format(
-                    Locale.ROOT, " + 1 / (2 x %d) + 1 / (2 x %d)", one.trials(), two.trials())
-                : ""),
+        say(
+            "%s x %s%s",
+            number(z),
+            number(error),
+            corrected ? say(" + 1 / (2 x %d) + 1 / (2 x %d)", one.trials(), two.trials()) : ""),
         number(half),
         "");
     String d = number(HandFigures.difference(one, two));
@@ -166,28 +154,18 @@ final class CompareIntervalWorking {
         "lower limit",
         "L",
         "d - sqrt((p1 - l1)^2 + (u2 - p2)^2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "%s - sqrt((%s - %s)^2 + (%s - %s)^2)",
-            d,
-            p1,
-            number(one.lower()),
-            number(two.upper()),
-            p2),
+            d, p1, number(one.lower()), number(two.upper()), p2),
         number(interval.lower()),
         "The difference is smallest where the first is low and the second high.");
     add(
         "upper limit",
         "U",
         "d + sqrt((u1 - p1)^2 + (p2 - l2)^2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "%s + sqrt((%s - %s)^2 + (%s - %s)^2)",
-            d,
-            number(one.upper()),
-            p1,
-            p2,
-            number(two.lower())),
+            d, number(one.upper()), p1, p2, number(two.lower())),
         number(interval.upper()),
         "");
   }
@@ -203,18 +181,9 @@ final class CompareIntervalWorking {
             ? "(x + z*^2 / 2 -/+ z* sqrt(x (n - x) / n + z*^2 / 4)) / (n + z*^2)"
             : "the plain Wilson limits with x - 1/2 and x + 1/2 in place of x",
         plain
-            ? String.format(
-                Locale.ROOT,
+            ? say(
                 "(%d + %s^2 / 2 -/+ %s sqrt(%d x %d / %d + %s^2 / 4)) / (%d + %s^2)",
-                x,
-                number(z),
-                number(z),
-                x,
-                tally.failures(),
-                n,
-                number(z),
-                n,
-                number(z))
+                x, number(z), number(z), x, tally.failures(), n, number(z), n, number(z))
             : tally.toString(),
         number(limits.lower()) + ", " + number(limits.upper()),
         "");
@@ -232,26 +201,18 @@ final class CompareIntervalWorking {
         "ratio",
         "RR",
         "(x1 / n1) / (x2 / n2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "(%d / %d) / (%d / %d)",
-            first.successes(),
-            first.trials(),
-            second.successes(),
-            second.trials()),
+            first.successes(), first.trials(), second.successes(), second.trials()),
         number(ratio),
         "");
     add(
         "standard error of ln RR",
         "SE",
         "sqrt(1 / x1 - 1 / n1 + 1 / x2 - 1 / n2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "sqrt(1 / %d - 1 / %d + 1 / %d - 1 / %d)",
-            first.successes(),
-            first.trials(),
-            second.successes(),
-            second.trials()),
+            first.successes(), first.trials(), second.successes(), second.trials()),
         number(error),
         "On the scale of the logarithm a ratio is nearly normal.");
     logLimits("RR", ratio, error);
@@ -267,8 +228,7 @@ final class CompareIntervalWorking {
         "the four counts" + plus,
         "a, b, c, d",
         "x1, n1 - x1, x2, n2 - x2",
-        String.format(
-            Locale.ROOT,
+        say(
             "%d, %d - %d, %d, %d - %d",
             first.successes(),
             first.trials(),
@@ -283,8 +243,7 @@ final class CompareIntervalWorking {
         "odds ratio",
         "OR",
         "a d / (b c)",
-        String.format(
-            Locale.ROOT, "%s x %s / (%s x %s)", number(a), number(d), number(b), number(c)),
+        say("%s x %s / (%s x %s)", number(a), number(d), number(b), number(c)),
         number(odds),
         "The cross product. The conditional maximum-likelihood estimate, which belongs to the"
             + " conditional intervals, is another one, a little nearer to 1.");
@@ -293,13 +252,7 @@ final class CompareIntervalWorking {
         "standard error of ln OR",
         "SE",
         "sqrt(1 / a + 1 / b + 1 / c + 1 / d)",
-        String.format(
-            Locale.ROOT,
-            "sqrt(1 / %s + 1 / %s + 1 / %s + 1 / %s)",
-            number(a),
-            number(b),
-            number(c),
-            number(d)),
+        say("sqrt(1 / %s + 1 / %s + 1 / %s + 1 / %s)", number(a), number(b), number(c), number(d)),
         number(error),
         "");
     logLimits("OR", odds, error);

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ComparisonInterval;
@@ -50,8 +52,10 @@ public record CompareSettings(
   public CompareSettings {
     if (!(hypothesis.against() > -1 && hypothesis.against() < 1)) {
       throw new IllegalArgumentException(
-          "against, a null difference, must lie strictly between -1 and 1 (-100 % and 100 %), got "
-              + hypothesis.against());
+          say(
+              "against, a null difference, must lie strictly between -1 and 1 (-100 %% and 100 %%),"
+                  + " got %s",
+              hypothesis.against()));
     }
     Proportion.require("alpha", alpha);
     if (chosenLevel != null) {

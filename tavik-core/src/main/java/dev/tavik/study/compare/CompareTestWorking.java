@@ -1,5 +1,6 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
 import static dev.tavik.study.parts.HandFigures.number;
 
 import dev.tavik.count.NamedTally;
@@ -15,7 +16,6 @@ import dev.tavik.study.parts.HandFigures;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** The z tests of two proportions as they are done by hand, line by line. */
@@ -69,16 +69,13 @@ final class CompareTestWorking {
     String against =
         settings.plain()
             ? ""
-            : String.format(
-                Locale.ROOT,
+            : say(
                 " against %s, %s",
-                Figures.shortPoints(hypothesis.against()),
-                hypothesis.alternative().id());
+                Figures.shortPoints(hypothesis.against()), hypothesis.alternative().id());
     return new Working(
         test,
         "the " + test.id() + " test by hand" + against,
-        String.format(
-            Locale.ROOT, "x1 of n1: %s; x2 of n2: %s; d is %s minus %s", one, two, one, two),
+        say("x1 of n1: %s; x2 of n2: %s; d is %s minus %s", one, two, one, two),
         steps());
   }
 
@@ -115,13 +112,9 @@ final class CompareTestWorking {
         "pooled proportion",
         "p",
         "(x1 + x2) / (n1 + n2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "(%d + %d) / (%d + %d)",
-            first.successes(),
-            second.successes(),
-            first.trials(),
-            second.trials()),
+            first.successes(), second.successes(), first.trials(), second.trials()),
         number(pooled()),
         "If there is no difference, both groups show the same proportion, and all units together"
             + " estimate it best.");
@@ -133,16 +126,9 @@ final class CompareTestWorking {
         "pooled standard error",
         "SE0",
         "sqrt(p (1 - p) (1 / n1 + 1 / n2))",
-        String.format(
-            Locale.ROOT,
-            "sqrt(%s (1 - %s) (1 / %d + 1 / %d))",
-            p,
-            p,
-            first.trials(),
-            second.trials()),
+        say("sqrt(%s (1 - %s) (1 / %d + 1 / %d))", p, p, first.trials(), second.trials()),
         number(error()),
-        String.format(
-            Locale.ROOT,
+        say(
             "Pooled, because the p-value asks what would happen under no difference. The interval"
                 + " asks how large the difference is and takes separate variances, SE = %s.",
             number(HandFigures.separateError(first, second))));
@@ -159,9 +145,7 @@ final class CompareTestWorking {
   private WorkingStep corrected() {
     double d = difference();
     double correction = 0.5 / first.trials() + 0.5 / second.trials();
-    String c =
-        String.format(
-            Locale.ROOT, "(1 / (2 x %d) + 1 / (2 x %d))", first.trials(), second.trials());
+    String c = say("(1 / (2 x %d) + 1 / (2 x %d))", first.trials(), second.trials());
     String symbols = "(1 / (2 n1) + 1 / (2 n2))";
     return switch (hypothesis.alternative()) {
       case TWO_SIDED ->
@@ -209,12 +193,9 @@ final class CompareTestWorking {
         (plain ? "d" : "(d - d0)") + (separate ? " / SE" : " / SE0"),
         plain
             ? number(difference()) + " / " + number(error())
-            : String.format(
-                Locale.ROOT,
+            : say(
                 "(%s - %s) / %s",
-                number(difference()),
-                Figures.plain(hypothesis.against()),
-                number(error())),
+                number(difference()), Figures.plain(hypothesis.against()), number(error())),
         number(z),
         "");
   }

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.NamedTally;
 import dev.tavik.result.Alternative;
@@ -8,7 +10,6 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Reach;
-import java.util.Locale;
 
 /**
  * The verdict on a comparison, for a reader who never saw a test: who is lower or higher, by how
@@ -57,17 +58,12 @@ final class CompareVerdict {
   static String claim(CompareSettings settings, String one, String two, boolean rejects) {
     Double margin = settings.margin();
     if (settings.show() == Show.EQUIVALENT && margin != null) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "%s and %s are %s to be equivalent within %s",
-          one,
-          two,
-          rejects ? "shown" : "not shown",
-          Figures.percentagePoints(margin));
+          one, two, rejects ? "shown" : "not shown", Figures.percentagePoints(margin));
     }
     if (settings.show() == Show.NONINFERIOR && margin != null) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "%s is %s to be non-inferior to %s (%s by less than %s)",
           one,
           rejects ? "shown" : "not shown",
@@ -77,8 +73,7 @@ final class CompareVerdict {
     }
     double against = settings.hypothesis().against();
     if (against != 0) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "%s is %s %s %s",
           one + " minus " + two,
           rejects ? "shown" : "not shown",
@@ -105,8 +100,7 @@ final class CompareVerdict {
   }
 
   private static String rate(NamedTally group, NamedTally other) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s %s (%s of %s)",
         group.name(),
         Figures.percentBeside(group.tally().proportion(), other.tally().proportion()),
@@ -148,8 +142,7 @@ final class CompareVerdict {
         answer.first().tally().proportion()
             - answer.second().tally().proportion()
             - settings.hypothesis().against();
-    return String.format(
-        Locale.ROOT,
+    return say(
         " %s looks %s; the two-sided test asked only whether %s.",
         settings.plain() ? one : "The difference",
         away < 0 ? "lower" : "higher",

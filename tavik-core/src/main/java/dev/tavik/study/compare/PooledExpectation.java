@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
@@ -40,9 +42,9 @@ record PooledExpectation(double smallest, boolean ofSuccesses) {
         : new Condition(
             "expected counts",
             Condition.State.NOT_MET,
-            "with the same proportion in both groups, only "
-                + inWords()
-                + " are expected in one; the normal approximation wants at least "
-                + ENOUGH);
+            say(
+                "with the same proportion in both groups, only %s are expected in one; the normal"
+                    + " approximation wants at least %s",
+                inWords(), ENOUGH));
   }
 }

@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Estimates;
@@ -26,7 +28,6 @@ import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Puts the answer about the agreement of two classifications together. */
@@ -88,8 +89,9 @@ final class AgreementAnalysis {
         .addAll(Observed.source(question.from()))
         .add(
             Tests.ofTables(
-                    "Test: null, moves from level to level balance those back; alpha "
-                        + Figures.plain(alpha),
+                    say(
+                        "Test: null, moves from level to level balance those back; alpha %s",
+                        Figures.plain(alpha)),
                     alpha)
                 .keyed("")
                 .made(test, Tests.shown(test.statistic(), 4, "no statistic")))
@@ -103,8 +105,7 @@ final class AgreementAnalysis {
     return Cells.of(table.levels(), table.levels())
         .layer("observed", (i, j) -> new Value.Count(table.count(i, j)))
         .withTotals(
-            String.format(
-                Locale.ROOT, "Observed: rows %s, columns %s", question.first(), question.second()),
+            say("Observed: rows %s, columns %s", question.first(), question.second()),
             (i, j) -> new Value.Count(sum(i, j)));
   }
 
@@ -128,19 +129,16 @@ final class AgreementAnalysis {
         new Condition(
             "units classified differently",
             moved() >= FEW ? Condition.State.MET : Condition.State.NOT_MET,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s; the chi-square approximation of bowker wants at least %d",
-                Figures.count(moved()),
-                FEW)),
+                Figures.count(moved()), FEW)),
         new Condition(
             "the same units",
             Condition.State.NOT_IN_THE_DATA,
-            "each unit was classified once by "
-                + question.first()
-                + " and once by "
-                + question.second()
-                + ", without knowing of the other. Counts can't show this"));
+            say(
+                "each unit was classified once by %s and once by %s, without knowing of the other."
+                    + " Counts can't show this",
+                question.first(), question.second())));
   }
 
   private List<Caution> cautions() {
@@ -166,22 +164,19 @@ final class AgreementAnalysis {
     String beyond =
         Double.isNaN(kappa)
             ? ", which chance alone would bring too"
-            : String.format(
-                Locale.ROOT,
+            : say(
                 ", kappa %s%s",
                 Figures.significant(kappa, 3),
                 interval
                     .map(
                         each ->
-                            String.format(
-                                Locale.ROOT,
+                            say(
                                 " (%s interval %s to %s)",
                                 Figures.exactPercent(level),
                                 Figures.significant(each.lower(), 3),
                                 Figures.significant(each.upper(), 3)))
                     .orElse(""));
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s%s and %s agree on %s of %s units (%s)%s%s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         question.first(),
@@ -194,8 +189,7 @@ final class AgreementAnalysis {
   }
 
   private String whereTheyDiffer() {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "; where they differ, %s: %s, %s test at alpha %s",
         test.rejects(alpha)
             ? "one leans to other levels than the other"

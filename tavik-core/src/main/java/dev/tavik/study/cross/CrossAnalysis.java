@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -37,7 +39,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -84,10 +85,9 @@ final class CrossAnalysis {
     }
     if (tests.isEmpty()) {
       throw new IllegalArgumentException(
-          "none of the tests asked for can be made: "
-              + refusals.get(0).method().id()
-              + " "
-              + refusals.get(0).reason());
+          say(
+              "none of the tests asked for can be made: %s %s",
+              refusals.get(0).method().id(), refusals.get(0).reason()));
     }
     List<Method> wanted = preferences();
     this.test =
@@ -268,10 +268,9 @@ final class CrossAnalysis {
   private static String some(List<String> names) {
     return names.size() <= MOST_NAMED
         ? String.join(", ", names)
-        : String.join(", ", names.subList(0, MOST_NAMED))
-            + " and "
-            + (names.size() - MOST_NAMED)
-            + " more";
+        : say(
+            "%s and %s more",
+            String.join(", ", names.subList(0, MOST_NAMED)), names.size() - MOST_NAMED);
   }
 
   private List<Condition> conditions() {
@@ -282,13 +281,10 @@ final class CrossAnalysis {
             enough() ? Condition.State.MET : Condition.State.NOT_MET,
             small.isEmpty()
                 ? "all are at least 5, enough for the chi-square approximation"
-                : String.format(
-                    Locale.ROOT,
+                : say(
                     "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
                         + " most a fifth of them under 5",
-                    small.size(),
-                    table.rows().size() * table.columns().size(),
-                    some(small))),
+                    small.size(), table.rows().size() * table.columns().size(), some(small))),
         new Condition(
             "independent units",
             Condition.State.NOT_IN_THE_DATA,
@@ -302,14 +298,14 @@ final class CrossAnalysis {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
-              "Expected counts are too small for the chi-square approximation. "
-                  + (test.method() == TableTest.FISHER
+              say(
+                  "Expected counts are too small for the chi-square approximation. %s",
+                  test.method() == TableTest.FISHER
                       ? "The verdict rests on fisher, which is exact."
                       : drawn != null
-                          ? "The exact test would take too long, so tables with these margins were"
-                              + " drawn: "
-                              + drawn.inWords()
-                              + "."
+                          ? say(
+                              "The exact test would take too long, so tables with these margins were drawn: %s.",
+                              drawn.inWords())
                           : "Merge levels that were alike before the data were seen, or read the p-value"
                               + " with care.")));
     }
@@ -324,10 +320,10 @@ final class CrossAnalysis {
       cautions.add(
           new Caution(
               Code.LEVELS_MERGED,
-              "Put together: "
-                  + String.join("; ", question.merged())
-                  + ". If this was decided after seeing the data, the p-values are too small; say so"
-                  + " beside them."));
+              say(
+                  "Put together: %s. If this was decided after seeing the data, the p-values are too"
+                      + " small; say so beside them.",
+                  String.join("; ", question.merged()))));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
@@ -344,8 +340,7 @@ final class CrossAnalysis {
   private String conclusion() {
     boolean rejects = test.rejects(settings.alpha());
     String v = Figures.within(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         order
@@ -415,8 +410,7 @@ final class CrossAnalysis {
 
   private String departure(Place place) {
     CellFigures cell = cells.get(place.row()).get(place.column());
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s %s (%s, expected %s)",
         name(place.row(), place.column()),
         cell.adjustedResidual() < 0 ? "below" : "above",

@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
@@ -56,11 +58,11 @@ final class CrossBelief {
                     .with("prior", Value.numbers(List.of(settings.prior())))
                     .with("sampling", settings.plan().id()),
                 log,
-                "With "
-                    + settings.plan().words()
-                    + ": "
-                    + Likelier.words(log, "an association", "independence")
-                        .replaceFirst("^The", "the"))
+                say(
+                    "With %s: %s",
+                    settings.plan().words(),
+                    Likelier.words(log, "an association", "independence")
+                        .replaceFirst("^The", "the")))
             .with("plans", Value.list(plans, CrossBelief::figures)));
     findings.add(shown(plans));
     for (UnderPlan each : plans) {

@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
@@ -31,7 +33,6 @@ import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -160,8 +161,9 @@ final class CrossFindings {
   private Tests tests(List<TestResult> tests, List<Refusal> refusals) {
     Tests made =
         Tests.ofTables(
-                "Tests: null, rows and columns are independent; alpha "
-                    + Figures.plain(settings.alpha()),
+                say(
+                    "Tests: null, rows and columns are independent; alpha %s",
+                    Figures.plain(settings.alpha())),
                 settings.alpha())
             .inOrderOf(
                 Stream.<Method>concat(
@@ -188,10 +190,9 @@ final class CrossFindings {
       answer.add(
           Finding.say(
               Block.paragraph(
-                  "scores of the "
-                      + what
-                      + ": "
-                      + scores.stream().map(Figures::plain).collect(Collectors.joining(", ")),
+                  say(
+                      "scores of the %s: %s",
+                      what, scores.stream().map(Figures::plain).collect(Collectors.joining(", "))),
                   Block.Manner.HANGING)));
     }
   }
@@ -239,12 +240,9 @@ final class CrossFindings {
   private static Sheet asRates(CompareQuestion rates, List<Interval> intervals) {
     Sheet sheet =
         Sheet.read(
-            String.format(
-                Locale.ROOT,
+            say(
                 "As rates of %s: %s against %s",
-                rates.label(),
-                rates.first().name(),
-                rates.second().name()),
+                rates.label(), rates.first().name(), rates.second().name()),
             Column.words(),
             Column.numbers(""),
             Column.numbers(""),
@@ -273,8 +271,7 @@ final class CrossFindings {
     return Finding.say(
         new Block.Command(
             "With a direction",
-            String.format(
-                Locale.ROOT,
+            say(
                 "tavik compare \"%s=%s\" \"%s=%s\"",
                 rates.first().name(),
                 rates.first().tally(),

@@ -1,12 +1,13 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -74,8 +75,7 @@ record LevelOrder(CrossTable table, Ordered ordered) {
     String way = z != null && z.value() < 0 ? "falls" : "rises";
     int last = levels.size() - 1;
     return Optional.of(
-        String.format(
-            Locale.ROOT,
+        say(
             "the share of %s %s from %s to %s (%s to %s)",
             two.get(0),
             rejects ? way : "is not shown to rise or fall",

@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
@@ -34,11 +36,10 @@ public enum Ordered {
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    "ordered must be "
-                        + Arrays.stream(values()).map(Ordered::id).collect(Collectors.joining(", "))
-                        + ", got '"
-                        + word
-                        + "'"));
+                    say(
+                        "ordered must be %s, got '%s'",
+                        Arrays.stream(values()).map(Ordered::id).collect(Collectors.joining(", ")),
+                        word)));
   }
 
   /**

@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
@@ -9,7 +11,6 @@ import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -29,11 +30,9 @@ final class RowComparison {
     this.settings = settings;
     if (table.rows().size() > MOST_ROWS) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "rows are compared with one another up to %d, got %d; merge levels or leave it out",
-              MOST_ROWS,
-              table.rows().size()));
+              MOST_ROWS, table.rows().size()));
     }
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -30,7 +32,6 @@ import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Puts the answer about an association within strata together. */
@@ -146,8 +147,9 @@ final class StrataAnalysis {
   private void tests(Answer.Builder answer) {
     Tests made =
         Tests.ofTables(
-            "Tests: nulls, no association within strata; one odds ratio in all; alpha "
-                + Figures.plain(alpha),
+            say(
+                "Tests: nulls, no association within strata; one odds ratio in all; alpha %s",
+                Figures.plain(alpha)),
             alpha);
     answer.add(made);
     for (StratifiedTest method : StratifiedTest.values()) {
@@ -198,10 +200,9 @@ final class StrataAnalysis {
     return new Condition(
         "expected counts",
         room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
-        String.format(
-            Locale.ROOT,
-            "over all strata the expected count lies %s from the least or the most that the margins"
-                + " allow; the approximation wants at least 5",
+        say(
+            "over all strata the expected count lies %s from the least or the most that the"
+                + " margins allow; the approximation wants at least 5",
             Figures.significant(room, 3)));
   }
 
@@ -226,18 +227,18 @@ final class StrataAnalysis {
                 cautions.add(
                     new Caution(
                         Code.STRATA_DIFFER,
-                        "The odds ratio differs from stratum to stratum ("
-                            + Figures.pEquals(test.log10PValue())
-                            + ", breslow-day): a common one hides that. Report the strata apart.")));
+                        say(
+                            "The odds ratio differs from stratum to stratum (%s, breslow-day): a common one hides"
+                                + " that. Report the strata apart.",
+                            Figures.pEquals(test.log10PValue())))));
     if ((together.value() - 1) * (common.value() - 1) < 0) {
       cautions.add(
           new Caution(
               Code.STRATA_DIFFER,
-              String.format(
-                  Locale.ROOT,
+              say(
                   "Put together, the strata turn the association round: odds ratio %s instead of %s"
-                      + " within strata. The groups are spread unevenly over the strata; trust the"
-                      + " one within.",
+                      + " within strata. The groups are spread unevenly over the strata; trust the one"
+                      + " within.",
                   Figures.significant(together.value(), 3),
                   Figures.significant(common.value(), 3))));
     }
@@ -261,8 +262,7 @@ final class StrataAnalysis {
         interval
             .map(
                 each ->
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         " (%s interval %s to %s)",
                         Figures.exactPercent(each.level()),
                         Figures.significant(each.lower(), 3),
@@ -272,16 +272,14 @@ final class StrataAnalysis {
         test(StratifiedTest.BRESLOW_DAY)
             .map(
                 each ->
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         " The odds ratios of the strata %s (%s, breslow-day).",
                         each.rejects(alpha) ? "differ" : "are not shown to differ",
                         Figures.pEquals(each.log10PValue())))
             .orElse("");
-    return String.format(
-        Locale.ROOT,
-        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s; %s, %s test"
-            + " at alpha %s.%s",
+    return say(
+        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s;"
+            + " %s, %s test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tables.rows().get(0),
         tables.rows().get(1),

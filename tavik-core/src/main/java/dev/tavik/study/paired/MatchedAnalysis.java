@@ -1,5 +1,7 @@
 package dev.tavik.study.paired;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -27,7 +29,6 @@ import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -188,18 +189,16 @@ final class MatchedAnalysis {
         new Condition(
             "units that tell the judgements apart",
             judged >= FEW_UNITS ? Condition.State.MET : Condition.State.NOT_MET,
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
-                Figures.count(telling()),
-                tallies.names().size(),
-                FEW_UNITS)),
+                Figures.count(telling()), tallies.names().size(), FEW_UNITS)),
         new Condition(
             "the same units",
             Condition.State.NOT_IN_THE_DATA,
-            "every unit was judged by each of "
-                + String.join(", ", tallies.names())
-                + ", without knowing of the others. Counts can't show this"));
+            say(
+                "every unit was judged by each of %s, without knowing of the others. Counts can't"
+                    + " show this",
+                String.join(", ", tallies.names()))));
   }
 
   private List<Caution> cautions() {
@@ -219,8 +218,7 @@ final class MatchedAnalysis {
             .filter(pair -> pair.test().rejectsAdjusted(question.alpha()))
             .map(
                 pair ->
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         "%s %s points %s than %s",
                         pair.first(),
                         Figures.points(pair.difference()),
@@ -231,8 +229,7 @@ final class MatchedAnalysis {
         different.isEmpty()
             ? "no two alone after adjustment for " + pairs.size() + " pairs"
             : different + ", after adjustment for " + pairs.size() + " pairs";
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tallies.names().size(),

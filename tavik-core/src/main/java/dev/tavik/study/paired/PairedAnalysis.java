@@ -1,5 +1,7 @@
 package dev.tavik.study.paired;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.answer.Workings;
@@ -25,7 +27,6 @@ import dev.tavik.study.parts.Reach;
 import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Puts the answer to one paired comparison together. */
 final class PairedAnalysis {
@@ -105,20 +106,20 @@ final class PairedAnalysis {
     } else {
       reason =
           enough()
-              ? Figures.count(tally.discordant())
-                  + " discordant pairs are enough for the normal approximation"
-              : "only "
-                  + tally.discordant()
-                  + " discordant pairs are too few for the normal approximation; the exact test"
-                  + " holds at any size";
+              ? say(
+                  "%s discordant pairs are enough for the normal approximation",
+                  Figures.count(tally.discordant()))
+              : say(
+                  "only %s discordant pairs are too few for the normal approximation; the exact test"
+                      + " holds at any size",
+                  tally.discordant());
     }
     return new Preference(chosen, partner, reason);
   }
 
   private List<Condition> conditions() {
     String found =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s of them (%s only: %s, %s only: %s)",
             Figures.count(tally.discordant()),
             question.first(),
@@ -148,8 +149,7 @@ final class PairedAnalysis {
       cautions.add(
           new Caution(
               Code.OTHER_DIRECTION,
-              String.format(
-                  Locale.ROOT,
+              say(
                   "The alternative '%s' says that %s is %s than %s, but the data point the other way."
                       + " If the order of the columns or the direction was mixed up, set it right.",
                   settings.alternative().id(),
@@ -167,10 +167,9 @@ final class PairedAnalysis {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
-              String.format(
-                  Locale.ROOT,
-                  "Only %d discordant pairs, too few for the normal approximation; prefer"
-                      + " mcnemar-exact or mcnemar-mid-p.",
+              say(
+                  "Only %d discordant pairs, too few for the normal approximation; prefer mcnemar-exact"
+                      + " or mcnemar-mid-p.",
                   tally.discordant())));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
@@ -185,8 +184,7 @@ final class PairedAnalysis {
       cautions.add(
           new Caution(
               Code.TEST_AND_INTERVAL,
-              String.format(
-                  Locale.ROOT,
+              say(
                   "The %s test %s; by the %s interval it would be the other way. They are built on"
                       + " different principles, and here the case is close; report both.",
                   test.method().id(),
@@ -222,10 +220,9 @@ final class PairedAnalysis {
         };
     String range = Reach.range(one, two, interval);
     String name = Reach.name(interval);
-    return String.format(
-        Locale.ROOT,
-        "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s test at"
-            + " alpha %s.%s",
+    return say(
+        "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s"
+            + " test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         claim,
         Figures.count(tally.pairs()),
@@ -237,7 +234,6 @@ final class PairedAnalysis {
         Figures.count(tally.firstOnly()),
         two,
         Figures.count(tally.secondOnly()),
-        // A column keeps its name as it is written.
         range.startsWith("anything ") ? Sentences.capitalised(range) : range,
         rejects && !interval.contains(0) ? "" : " can't be excluded",
         name,
@@ -245,11 +241,9 @@ final class PairedAnalysis {
         test.method().id(),
         Figures.plain(settings.alpha()),
         rejects && settings.alternative() == Alternative.TWO_SIDED
-            ? String.format(
-                Locale.ROOT,
+            ? say(
                 " %s looks %s; the two-sided test asked only whether they differ.",
-                one,
-                tally.difference() < 0 ? "lower" : "higher")
+                one, tally.difference() < 0 ? "lower" : "higher")
             : "");
   }
 }

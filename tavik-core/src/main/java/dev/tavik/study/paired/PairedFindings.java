@@ -1,5 +1,7 @@
 package dev.tavik.study.paired;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -17,7 +19,6 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Sentences;
 import java.util.List;
-import java.util.Locale;
 
 /** Puts what was found about two proportions of the same units together. */
 final class PairedFindings {
@@ -104,8 +105,7 @@ final class PairedFindings {
   }
 
   private String rates() {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s %s, %s %s; %s is %s points.",
         one,
         Figures.finePercent(tally.first().proportion()),
@@ -116,8 +116,7 @@ final class PairedFindings {
   }
 
   private String discordant() {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "Discordant pairs, which alone tell the two apart: %s (%s only %s, %s only %s).",
         Figures.count(tally.discordant()),
         one,
@@ -129,8 +128,7 @@ final class PairedFindings {
   private Tests tests() {
     Tests made =
         Tests.of(
-            String.format(
-                Locale.ROOT,
+            say(
                 "Tests: null, no difference; alternative, %s; alpha %s",
                 Sentences.alternative(settings.alternative(), "they differ", one),
                 Figures.plain(settings.alpha())),
@@ -144,20 +142,16 @@ final class PairedFindings {
     return statistic == null || statistic.name().equals("z")
         ? Tests.shown(statistic, 4, "no statistic")
         : new Value.Words(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s of %s discordant",
-                Figures.count(tally.firstOnly()),
-                Figures.count(tally.discordant())));
+                Figures.count(tally.firstOnly()), Figures.count(tally.discordant())));
   }
 
   private Intervals intervals() {
     return Intervals.of(
-            String.format(
-                Locale.ROOT,
+            say(
                 "Intervals of %s in points, level %s",
-                order(),
-                Figures.exactPercent(settings.level())))
+                order(), Figures.exactPercent(settings.level())))
         .pairs(intervals, interval -> new String[] {interval.method().id()});
   }
 }

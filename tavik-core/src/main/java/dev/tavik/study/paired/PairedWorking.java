@@ -1,5 +1,6 @@
 package dev.tavik.study.paired;
 
+import static dev.tavik.result.Figures.say;
 import static dev.tavik.study.parts.HandFigures.number;
 
 import dev.tavik.count.PairedTally;
@@ -15,7 +16,6 @@ import dev.tavik.result.WorkingStep;
 import dev.tavik.study.parts.HandFigures;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** The z tests and Wald's two intervals of paired proportions as they are done by hand. */
 final class PairedWorking {
@@ -64,14 +64,14 @@ final class PairedWorking {
     List<WorkingStep> steps = new ArrayList<>();
     long b = tally.firstOnly();
     long c = tally.secondOnly();
-    String error = String.format(Locale.ROOT, "sqrt(%d + %d)", b, c);
+    String error = say("sqrt(%d + %d)", b, c);
     if (test == PairedTest.MCNEMAR) {
       steps.add(
           step(
               "test statistic",
               "z",
               "(b - c) / sqrt(b + c)",
-              String.format(Locale.ROOT, "(%d - %d) / %s", b, c, error),
+              say("(%d - %d) / %s", b, c, error),
               z,
               "Without a difference each discordant pair is as likely to fall one way as the other;"
                   + " b - c then has variance b + c. Concordant pairs tell nothing. z^2 is"
@@ -85,8 +85,8 @@ final class PairedWorking {
               twoSided ? "|z|" : "z",
               twoSided ? "(|b - c| - 1) / sqrt(b + c)" : "(b - c " + sign + ") / sqrt(b + c)",
               twoSided
-                  ? String.format(Locale.ROOT, "(|%d - %d| - 1) / %s", b, c, error)
-                  : String.format(Locale.ROOT, "(%d - %d %s) / %s", b, c, sign, error),
+                  ? say("(|%d - %d| - 1) / %s", b, c, error)
+                  : say("(%d - %d %s) / %s", b, c, sign, error),
               twoSided ? Math.abs(z) : z,
               "b - c moves in steps of two; half a step is given away against the alternative."));
     }
@@ -110,12 +110,7 @@ final class PairedWorking {
               "one pair more each way",
               "b, c, n",
               "b + 1, c + 1, n + 2",
-              String.format(
-                  Locale.ROOT,
-                  "%d + 1, %d + 1, %d + 2",
-                  tally.firstOnly(),
-                  tally.secondOnly(),
-                  tally.pairs()),
+              say("%d + 1, %d + 1, %d + 2", tally.firstOnly(), tally.secondOnly(), tally.pairs()),
               String.join(", ", number(b), number(c), number(n)),
               ""));
     }
@@ -125,7 +120,7 @@ final class PairedWorking {
             "difference",
             "d",
             "(b - c) / n",
-            String.format(Locale.ROOT, "(%s - %s) / %s", number(b), number(c), number(n)),
+            say("(%s - %s) / %s", number(b), number(c), number(n)),
             d,
             ""));
     double error = Math.sqrt(b + c - (b - c) * (b - c) / n) / n;
@@ -134,15 +129,9 @@ final class PairedWorking {
             "standard error",
             "SE",
             "sqrt(b + c - (b - c)^2 / n) / n",
-            String.format(
-                Locale.ROOT,
+            say(
                 "sqrt(%s + %s - (%s - %s)^2 / %s) / %s",
-                number(b),
-                number(c),
-                number(b),
-                number(c),
-                number(n),
-                number(n)),
+                number(b), number(c), number(b), number(c), number(n), number(n)),
             error,
             ""));
     String half = number(z) + " x " + number(error);

@@ -1,12 +1,13 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.study.CountedFrom;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of because of the file that the counts came from. */
@@ -30,30 +31,30 @@ public final class DataCautions {
       cautions.add(
           new Caution(
               Code.SIMILAR_LEVELS,
-              levels.stream()
+              say(
+                  "%s differ only in case, blanks or accents and are counted apart. If they are one"
+                      + " level, mend the file.",
+                  levels.stream()
                       .map(level -> "'" + told(level) + "'")
-                      .collect(Collectors.joining(" and "))
-                  + " differ only in case, blanks or accents and are counted apart. If they are one"
-                  + " level, mend the file."));
+                      .collect(Collectors.joining(" and ")))));
     }
     if (!from.totals().isEmpty()) {
       cautions.add(
           new Caution(
               Code.TOTALS_LEFT_OUT,
-              "Totals and percents are no group and no outcome of their own; left out of the table: "
-                  + String.join(", ", from.totals())
-                  + "."));
+              say(
+                  "Totals and percents are no group and no outcome of their own; left out of the table:"
+                      + " %s.",
+                  String.join(", ", from.totals()))));
     }
     if (from.mayBeTotal() != null) {
       cautions.add(
           new Caution(
               Code.MAY_BE_TOTAL,
-              String.format(
-                  Locale.ROOT,
+              say(
                   "Column %s was counted as an outcome beside the successes. Is it how many there were"
                       + " in all? Then name it as the total (total: %s).",
-                  from.mayBeTotal(),
-                  from.mayBeTotal())));
+                  from.mayBeTotal(), from.mayBeTotal())));
     }
     return cautions;
   }
@@ -68,7 +69,7 @@ public final class DataCautions {
               boolean oddBlank = each != ' ' && Character.isSpaceChar(each);
               boolean mark = Character.getType(each) == Character.NON_SPACING_MARK;
               if (oddBlank || mark) {
-                told.append(String.format(Locale.ROOT, "\\u%04x", each));
+                told.append(say("\\u%04x", each));
               } else {
                 told.appendCodePoint(each);
               }
@@ -92,13 +93,10 @@ public final class DataCautions {
         : List.of(
             new Caution(
                 Code.BRIEF_VIEW,
-                String.format(
-                    Locale.ROOT,
+                say(
                     "For %s %s the Bayesian view has the Bayes factor, the chance to be higher and the"
                         + " interval with equal tails%s; ask about a few for the rest.",
-                    Figures.count(members),
-                    what,
-                    only)));
+                    Figures.count(members), what, only)));
   }
 
   /** Groups that were left out. */
@@ -114,18 +112,11 @@ public final class DataCautions {
   private static String missing(CountedFrom from, long missing, long used) {
     String columns =
         from.missing().entrySet().stream()
-            .map(
-                column ->
-                    String.format(
-                        Locale.ROOT,
-                        "%s lacks %s",
-                        column.getKey(),
-                        Figures.count(column.getValue())))
+            .map(column -> say("%s lacks %s", column.getKey(), Figures.count(column.getValue())))
             .collect(Collectors.joining(", "));
-    return String.format(
-        Locale.ROOT,
-        "%s of %s %s left out for a missing value (%s), %s. If the missing ones are"
-            + " unlike the others, the answer is off.",
+    return say(
+        "%s of %s %s left out for a missing value (%s), %s. If the missing ones are unlike"
+            + " the others, the answer is off.",
         Figures.count(missing),
         Figures.count(missing + used),
         missing == 1 ? "was" : "were",

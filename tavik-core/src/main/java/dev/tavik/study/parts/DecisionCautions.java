@@ -1,12 +1,13 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -22,10 +23,9 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
             test ->
                 new Caution(
                     Code.NO_STATISTIC,
-                    String.format(
-                        Locale.ROOT,
-                        "The %s test has no statistic here, since its standard error is 0; its"
-                            + " p-value of 1 says nothing.",
+                    say(
+                        "The %s test has no statistic here, since its standard error is 0; its p-value of 1"
+                            + " says nothing.",
                         test.method().id())))
         .toList();
   }
@@ -43,10 +43,9 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
     return List.of(
         new Caution(
             Code.TESTS_DISAGREE,
-            String.format(
-                Locale.ROOT,
-                "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test"
-                    + " was planned, not the one that suits.",
+            say(
+                "At alpha %s, %s %s and %s %s not. The verdict follows %s; report which test was"
+                    + " planned, not the one that suits.",
                 Figures.plain(alpha),
                 joined(rejecting),
                 rejecting.size() == 1 ? "rejects" : "reject",
@@ -59,9 +58,10 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
     if (names.size() == 1) {
       return names.get(0);
     }
-    return names.stream().limit(names.size() - 1L).collect(Collectors.joining(", "))
-        + " and "
-        + names.get(names.size() - 1);
+    return say(
+        "%s and %s",
+        names.stream().limit(names.size() - 1L).collect(Collectors.joining(", ")),
+        names.get(names.size() - 1));
   }
 
   /** Draws that leave open on which side of alpha the p-value lies. */
@@ -71,12 +71,9 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
         : List.of(
             new Caution(
                 Code.NEAR_ALPHA,
-                String.format(
-                    Locale.ROOT,
-                    "%s leave open on which side of alpha %s the p-value lies; draw more"
-                        + " of them.",
-                    Figures.count(drawn.tail().draws()) + " draws",
-                    Figures.plain(alpha))));
+                say(
+                    "%s leave open on which side of alpha %s the p-value lies; draw more of them.",
+                    Figures.count(drawn.tail().draws()) + " draws", Figures.plain(alpha))));
   }
 
   public List<Caution> nearAlpha() {
@@ -84,12 +81,10 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
         ? List.of(
             new Caution(
                 Code.NEAR_ALPHA,
-                String.format(
-                    Locale.ROOT,
-                    "%s is within a hair of alpha %s. One trial more or less could turn the decision;"
-                        + " the interval says more than the verdict.",
-                    Figures.pEquals(preferred.log10PValue()),
-                    Figures.plain(alpha))))
+                say(
+                    "%s is within a hair of alpha %s. One trial more or less could turn the decision; the"
+                        + " interval says more than the verdict.",
+                    Figures.pEquals(preferred.log10PValue()), Figures.plain(alpha))))
         : List.of();
   }
 
@@ -101,8 +96,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
         : List.of(
             new Caution(
                 Code.ADJUSTED_AWAY,
-                String.format(
-                    Locale.ROOT,
+                say(
                     "Significant alone (%s), but not among %s (adjusted %s).",
                     Figures.pEquals(test.log10PValue()),
                     family,
@@ -122,8 +116,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
         : List.of(
             new Caution(
                 Code.LEVEL_ALPHA,
-                String.format(
-                    Locale.ROOT,
+                say(
                     "Intervals are at level %s, tests at alpha %s%s level %s would match.",
                     Figures.exactPercent(level),
                     Figures.plain(alpha),

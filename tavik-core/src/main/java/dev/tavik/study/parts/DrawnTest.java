@@ -1,5 +1,7 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.association.Shares;
@@ -13,7 +15,6 @@ import dev.tavik.simulation.NullWorld;
 import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.study.DrawnMethod;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -78,8 +79,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
    * @return such as {@code 100,000 draws from seed 7; the p-value lies within 0.011 to 0.013 (99%)}
    */
   public String inWords() {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s draws from seed %d, %s as extreme; the p-value lies within %s to %s (%s)",
         Figures.count(tail.draws()),
         seed,

@@ -1,5 +1,7 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ComparisonEstimate;
@@ -8,7 +10,6 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
 import java.util.List;
-import java.util.Locale;
 
 /** How numbers stand in a calculation by hand: to ten digits, so that each line can be redone. */
 public final class HandFigures {
@@ -59,13 +60,9 @@ public final class HandFigures {
             "proportions",
             "p1, p2",
             "x1 / n1, x2 / n2",
-            first.successes()
-                + " / "
-                + first.trials()
-                + ", "
-                + second.successes()
-                + " / "
-                + second.trials(),
+            say(
+                "%s / %s, %s / %s",
+                first.successes(), first.trials(), second.successes(), second.trials()),
             number(first.proportion()) + ", " + number(second.proportion()),
             ""),
         new WorkingStep(
@@ -84,15 +81,9 @@ public final class HandFigures {
         "separate standard error",
         "SE",
         "sqrt(p1 (1 - p1) / n1 + p2 (1 - p2) / n2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "sqrt(%s (1 - %s) / %d + %s (1 - %s) / %d)",
-            p1,
-            p1,
-            first.trials(),
-            p2,
-            p2,
-            second.trials()),
+            p1, p1, first.trials(), p2, p2, second.trials()),
         number(separateError(first, second)),
         reason);
   }
@@ -160,8 +151,7 @@ public final class HandFigures {
         rule,
         brief(side) + relation + (less ? "-" : "") + brief(critical),
         rejects ? "reject the null" : "do not reject the null",
-        String.format(
-            Locale.ROOT,
+        say(
             "The same as P %s alpha: %s %s %s.",
             rejects ? "<=" : ">",
             Figures.pValue(result.log10PValue()),

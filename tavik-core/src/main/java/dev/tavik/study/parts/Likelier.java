@@ -1,7 +1,8 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.bayes.Evidence;
-import java.util.Locale;
 
 /** A Bayes factor in words. */
 public final class Likelier {
@@ -10,8 +11,7 @@ public final class Likelier {
   /** Which of two hypotheses makes the data how many times likelier. */
   public static String words(double logBayesFactor, String alternative, String none) {
     boolean favoursNull = logBayesFactor < 0;
-    return String.format(
-        Locale.ROOT,
+    return say(
         "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
         dev.tavik.bayes.Evidence.times(logBayesFactor),
         favoursNull ? none : alternative,

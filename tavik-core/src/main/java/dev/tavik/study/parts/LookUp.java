@@ -1,5 +1,7 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
@@ -11,7 +13,6 @@ import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -22,12 +23,9 @@ public record LookUp(Map<String, List<String>> methodsByTail) implements Finding
     return of(
         tests,
         lot == null
-            ? String.format(
-                Locale.ROOT,
+            ? say(
                 "binomial --n %d --p %s --value %d",
-                tally.trials(),
-                Figures.exactPercent(against),
-                tally.successes())
+                tally.trials(), Figures.exactPercent(against), tally.successes())
             : hypergeometric(lot, Math.round(lot * against), tally));
   }
 
@@ -39,23 +37,14 @@ public record LookUp(Map<String, List<String>> methodsByTail) implements Finding
   }
 
   private static String hypergeometric(long population, long successes, Tally drawn) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "hypergeometric --population %d --successes %d --n %d --value %d",
-        population,
-        successes,
-        drawn.trials(),
-        drawn.successes());
+        population, successes, drawn.trials(), drawn.successes());
   }
 
   public static List<Finding> of(PairedTally pairs, List<TestResult> tests) {
     return of(
-        tests,
-        String.format(
-            Locale.ROOT,
-            "binomial --n %d --p 50%% --value %d",
-            pairs.discordant(),
-            pairs.firstOnly()));
+        tests, say("binomial --n %d --p 50%% --value %d", pairs.discordant(), pairs.firstOnly()));
   }
 
   private static List<Finding> of(List<TestResult> tests, String exact) {

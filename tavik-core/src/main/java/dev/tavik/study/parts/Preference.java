@@ -1,10 +1,11 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Method;
-import java.util.Locale;
 
 /**
  * Which test and interval a verdict rests on, and why.
@@ -33,20 +34,15 @@ public record Preference(Method test, Method interval, String reason) {
     return verdict.restingOn(
         test,
         interval,
-        String.format(
-            Locale.ROOT, "The verdict rests on %s and %s: %s.", test.id(), interval.id(), reason));
+        say("The verdict rests on %s and %s: %s.", test.id(), interval.id(), reason));
   }
 
   public Verdict onEach(Verdict verdict, String members, String more) {
     return verdict.restingOn(
         test,
         interval,
-        String.format(
-            Locale.ROOT,
+        say(
             "The verdict rests on %s and %s for every %s.%s",
-            test.id(),
-            interval.id(),
-            members,
-            more));
+            test.id(), interval.id(), members, more));
   }
 }

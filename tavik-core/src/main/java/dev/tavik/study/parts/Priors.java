@@ -1,5 +1,7 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
@@ -10,7 +12,6 @@ import dev.tavik.bayes.Evidence;
 import dev.tavik.study.BayesSettings;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleFunction;
 import java.util.function.ToDoubleFunction;
 
@@ -36,18 +37,16 @@ public final class Priors {
     posterior.inside(region.low(), region.high(), probability);
     findings.add(
         Finding.sentence(
-            String.format(
-                Locale.ROOT,
+            say(
                 "The probability that %s is %s is %s.",
                 what,
                 region.low() == -1
                     ? "below " + written.apply(region.high())
                     : region.high() == 1
                         ? "above " + written.apply(region.low())
-                        : "between "
-                            + written.apply(region.low())
-                            + " and "
-                            + written.apply(region.high()),
+                        : say(
+                            "between %s and %s",
+                            written.apply(region.low()), written.apply(region.high())),
                 Value.Share.PROBABILITY.of(probability).text())));
   }
 

@@ -1,10 +1,11 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import java.util.List;
-import java.util.Locale;
 
 /** How far an interval reaches, in words. */
 public final class Reach {
@@ -38,13 +39,9 @@ public final class Reach {
     if (lower > 0) {
       return one + " higher by " + span(lower, upper);
     }
-    return String.format(
-        Locale.ROOT,
+    return say(
         "anything from %s lower by %s to %s higher by %s",
-        one,
-        Figures.points(lower),
-        one,
-        points(upper));
+        one, Figures.points(lower), one, points(upper));
   }
 
   private static String span(double near, double far) {
@@ -64,7 +61,7 @@ public final class Reach {
           case UPPER -> "at most " + times(interval.upper());
           case LOWER -> "at least " + times(interval.lower());
         };
-    return String.format(Locale.ROOT, "%s%s %s times that of %s", what, one, times, two);
+    return say("%s%s %s times that of %s", what, one, times, two);
   }
 
   private static String times(double value) {
@@ -73,8 +70,7 @@ public final class Reach {
 
   /** Returns its level, method and side, such as {@code 95% Wilson upper bound}. */
   public static String name(Interval interval) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s %s %s",
         Figures.exactPercent(interval.level()),
         interval.method().title(),

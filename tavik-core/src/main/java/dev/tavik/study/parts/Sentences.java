@@ -1,5 +1,7 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
@@ -19,12 +21,9 @@ public final class Sentences {
 
   /** Says what a test found: p, method, alpha. */
   public static String evidence(TestResult test, double alpha) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s, %s test at alpha %s",
-        Figures.pEquals(test.log10PValue()),
-        test.method().id(),
-        Figures.plain(alpha));
+        Figures.pEquals(test.log10PValue()), test.method().id(), Figures.plain(alpha));
   }
 
   /** Says what an alternative claims of a subject. */

@@ -1,5 +1,7 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
@@ -26,7 +28,6 @@ import dev.tavik.study.plan.Plans.Plan;
 import dev.tavik.study.plan.Plans.Varied;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -136,8 +137,7 @@ final class PlanAnalysis {
               design.alternative());
     } else if (!(effect > design.effects().least() && effect < design.effects().most())) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "an expected rate of %s lies beyond the margin; equivalence can't be shown",
               Figures.exactPercent(effect)));
     }

@@ -1,5 +1,7 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.planning.Design;
@@ -12,7 +14,6 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Before data: how many observations, how much power, or how small an effect? Of the effects, the
@@ -62,18 +63,15 @@ public record PlanQuestion(
       for (double power : powers) {
         if (power <= design.alpha()) {
           throw new IllegalArgumentException(
-              String.format(
-                  Locale.ROOT,
+              say(
                   "power must be above alpha, %s, got %s: so often a true null is rejected too",
-                  Figures.plain(design.alpha()),
-                  Figures.plain(power)));
+                  Figures.plain(design.alpha()), Figures.plain(power)));
         }
       }
       for (long n : sizes) {
         if (n < 1 || n > design.most()) {
           throw new IllegalArgumentException(
-              String.format(
-                  Locale.ROOT, "n must be from 1 to %s, got %s", Figures.count(design.most()), n));
+              say("n must be from 1 to %s, got %s", Figures.count(design.most()), n));
         }
       }
     }
@@ -84,10 +82,9 @@ public record PlanQuestion(
             * Math.max(1, sizes.size());
     if (lines > MOST_LINES) {
       throw new IllegalArgumentException(
-          "a plan has at most "
-              + Figures.count(MOST_LINES)
-              + " lines, these lists give "
-              + Figures.count(lines));
+          say(
+              "a plan has at most %s lines, these lists give %s",
+              Figures.count(MOST_LINES), Figures.count(lines)));
     }
   }
 
@@ -160,9 +157,10 @@ public record PlanQuestion(
     if (left > 1) {
       String missing = (n ? "n, " : "") + (power ? "power, " : "") + (effect ? "the effect, " : "");
       throw new IllegalArgumentException(
-          "of n, power and what is expected two must be given, and the third is solved for; missing"
-              + " are "
-              + missing.substring(0, missing.length() - 2).replaceFirst(", (?!.*, )", " and "));
+          say(
+              "of n, power and what is expected two must be given, and the third is solved for;"
+                  + " missing are %s",
+              missing.substring(0, missing.length() - 2).replaceFirst(", (?!.*, )", " and ")));
     }
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Value;
 import dev.tavik.planning.CompareDesign;
@@ -20,7 +22,6 @@ import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -262,8 +263,7 @@ final class PlanReading {
     }
     boolean bases = line.sensitivity().stream().anyMatch(each -> each.base() != null);
     String heading =
-        String.format(
-            Locale.ROOT,
+        say(
             "If %s were a bit different, with %s%s",
             bases
                 ? line.design() instanceof PairedDesign ? "both rates" : "the base rate"

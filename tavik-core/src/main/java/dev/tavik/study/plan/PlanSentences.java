@@ -1,5 +1,7 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
@@ -16,7 +18,6 @@ import dev.tavik.result.Figures;
 import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 
@@ -39,8 +40,7 @@ final class PlanSentences {
       return effects(solved);
     }
     if (asked.powers().isEmpty()) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "The %s runs from %s to %s.",
           solved.get(0).design() instanceof Evidence ? "chance" : "power",
           Figures.chance(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
@@ -49,13 +49,10 @@ final class PlanSentences {
     long least = plans.stream().mapToLong(plan -> plan.sizes().total()).min().orElse(0);
     long most = plans.stream().mapToLong(plan -> plan.sizes().total()).max().orElse(0);
     return least == most
-        ? String.format(Locale.ROOT, "%s %s in all are needed.", Figures.count(least), units())
-        : String.format(
-            Locale.ROOT,
+        ? say("%s %s in all are needed.", Figures.count(least), units())
+        : say(
             "From %s to %s %s in all are needed, depending on what is planned.",
-            Figures.count(least),
-            Figures.count(most),
-            units());
+            Figures.count(least), Figures.count(most), units());
   }
 
   private String effects(List<Line> solved) {
@@ -67,8 +64,7 @@ final class PlanSentences {
     if (!below.sizes().equals(above.sizes())) {
       return "The smallest effects that these sizes find stand in the table.";
     }
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s find a rate of %s or less, or of %s or more, with a power of %s.",
         sizes(below.sizes()),
         Figures.rate(below.effect()),
@@ -94,14 +90,12 @@ final class PlanSentences {
     String group = words.group();
     String each =
         sizes.equal()
-            ? String.format(
-                Locale.ROOT,
+            ? say(
                 "%s %s %s",
                 Figures.count(sizes.first()),
                 units(),
                 group.isEmpty() ? "in each group" : "from each " + group)
-            : String.format(
-                Locale.ROOT,
+            : say(
                 "%s %s %s and %s %s",
                 Figures.count(sizes.groups().get(0)),
                 units(),
@@ -118,8 +112,7 @@ final class PlanSentences {
     if (design instanceof Evidence evidence) {
       return evidence(with, evidence, plan);
     }
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s, %s at alpha %s %s %spower of %s%s.",
         with,
         test(design),
@@ -138,10 +131,9 @@ final class PlanSentences {
         forNull
             ? two ? "equal rates" : "that rate"
             : two ? "a difference" : alternative(design.alternative());
-    return String.format(
-        Locale.ROOT,
-        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if %s; it"
-            + " misleads as strongly%s with a chance of %s.",
+    return say(
+        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if"
+            + " %s; it misleads as strongly%s with a chance of %s.",
         with,
         two ? "equal rates" : "a rate of " + none,
         design.prior(),
@@ -170,11 +162,8 @@ final class PlanSentences {
   /** A two-sided score test. */
   private static String test(Design design) {
     if (design instanceof TableDesign table) {
-      return String.format(
-          Locale.ROOT,
-          "a chi-square test with %d degree%s of freedom",
-          table.df(),
-          table.df() == 1 ? "" : "s");
+      return say(
+          "a chi-square test with %d degree%s of freedom", table.df(), table.df() == 1 ? "" : "s");
     }
     if (design instanceof CompareDesign comparison && comparison.equivalence() != null) {
       return "two one-sided tests (" + design.test() + "), each";
@@ -185,29 +174,26 @@ final class PlanSentences {
 
   private static String purpose(Design design, Plan plan) {
     if (design instanceof RateDesign rate) {
-      return String.format(
-              Locale.ROOT,
+      return say(
               " to tell a rate of %s from %s",
-              Figures.rate(plan.effect()),
-              Figures.exactPercent(rate.hypothesis().against()))
+              Figures.rate(plan.effect()), Figures.exactPercent(rate.hypothesis().against()))
           + (rate.lot() == null ? "" : " in a lot of " + Figures.count(rate.lot()));
     }
     if (design instanceof CompareDesign comparison) {
       return comparison(comparison, plan);
     }
     if (design instanceof PairedDesign pairs) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           " if %s of pairs are successes the first time only and %s the second time only",
-          Figures.rate(plan.effect()),
-          Figures.rate(pairs.secondOnly()));
+          Figures.rate(plan.effect()), Figures.rate(pairs.secondOnly()));
     }
     if (design instanceof TrendDesign trend) {
-      return " if the rates are "
-          + trend.rates().stream()
+      return say(
+          " if the rates are %s",
+          trend.rates().stream()
               .map(Figures::exactPercent)
               .collect(Collectors.joining(", "))
-              .replaceFirst(", (?!.*, )", " and ");
+              .replaceFirst(", (?!.*, )", " and "));
     }
     return " to find an effect of w = " + Figures.upTo(plan.effect(), 4);
   }
@@ -215,32 +201,20 @@ final class PlanSentences {
   private static String comparison(CompareDesign design, Plan plan) {
     Double margin = design.equivalence();
     String rates =
-        String.format(
-            Locale.ROOT,
-            "if the rates are %s and %s",
-            Figures.rate(design.base()),
-            Figures.rate(plan.effect()));
+        say("if the rates are %s and %s", Figures.rate(design.base()), Figures.rate(plan.effect()));
     if (margin != null) {
-      return String.format(
-          Locale.ROOT,
-          " to show that the rates differ by less than %s, %s",
-          Figures.shortPoints(margin),
-          rates);
+      return say(
+          " to show that the rates differ by less than %s, %s", Figures.shortPoints(margin), rates);
     }
     double against = design.hypothesis().against();
     if (against != 0) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           " to show that the second rate is less than %s %s the first, %s",
-          Figures.shortPoints(Math.abs(against)),
-          against < 0 ? "below" : "above",
-          rates);
+          Figures.shortPoints(Math.abs(against)), against < 0 ? "below" : "above", rates);
     }
-    return String.format(
-        Locale.ROOT,
+    return say(
         " to find a difference between rates of %s and %s",
-        Figures.rate(design.base()),
-        Figures.rate(plan.effect()));
+        Figures.rate(design.base()), Figures.rate(plan.effect()));
   }
 
   /** Why there is no plan, with the test as its subject. */
@@ -252,10 +226,9 @@ final class PlanSentences {
 
   /** What the normal approximation says, beside an exact plan that leads. */
   String besideExact(Plan plan, Plan exact) {
-    return String.format(
-        Locale.ROOT,
-        "%sThe normal distribution, which doesn't hold where less than one success or failure is"
-            + " expected, would say %s.",
+    return say(
+        "%sThe normal distribution, which doesn't hold where less than one success or failure"
+            + " is expected, would say %s.",
         exact.holdsFrom().equals(exact.sizes())
             ? ""
             : "From " + sizes(exact.holdsFrom()) + " on every number reaches it. ",
@@ -266,8 +239,7 @@ final class PlanSentences {
   String beside(Plan plan, Plan exact) {
     return exact.sizes().equals(plan.sizes())
         ? "Exactly, the power is " + Figures.chance(exact.power()) + "."
-        : String.format(
-            Locale.ROOT,
+        : say(
             "By exact power %s reach it%s.",
             sizes(exact.sizes()),
             exact.holdsFrom().equals(exact.sizes())
@@ -278,13 +250,10 @@ final class PlanSentences {
   Caution sawTooth(Plan plan) {
     return new Caution(
         Caution.Code.SAW_TOOTH,
-        String.format(
-            Locale.ROOT,
+        say(
             "Counts are whole numbers, so exact power swings as n grows: %s reach it, some larger"
-                + " numbers don't, and from %s on all do. Take those if the number may still"
-                + " change.",
-            sizes(plan.sizes()),
-            sizes(plan.holdsFrom())));
+                + " numbers don't, and from %s on all do. Take those if the number may still change.",
+            sizes(plan.sizes()), sizes(plan.holdsFrom())));
   }
 
   static Caution poor(Line line, Plan plan) {
@@ -292,8 +261,7 @@ final class PlanSentences {
     String expected = Figures.upTo(PlanAnalysis.fewest(line.design(), plan), 2);
     return new Caution(
         Caution.Code.FEW_SUCCESSES,
-        String.format(
-            Locale.ROOT,
+        say(
             "Only %s %s, too few for the normal approximation. %s",
             expected,
             line.design() instanceof PairedDesign

@@ -1,5 +1,7 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
@@ -17,7 +19,6 @@ import dev.tavik.result.Proportion;
 import dev.tavik.study.plan.Precisions.Line;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 
@@ -68,21 +69,16 @@ public record PrecisionQuestion(
       for (long n : sizes) {
         if (n < 1 || n > interval.most()) {
           throw new IllegalArgumentException(
-              String.format(
-                  Locale.ROOT,
-                  "n must be from 1 to %s, got %s",
-                  Figures.count(interval.most()),
-                  n));
+              say("n must be from 1 to %s, got %s", Figures.count(interval.most()), n));
         }
       }
     }
     long lines = (long) intervals.size() * Math.max(halfWidths.size(), sizes.size());
     if (lines > PlanQuestion.MOST_LINES) {
       throw new IllegalArgumentException(
-          "a plan has at most "
-              + PlanQuestion.MOST_LINES
-              + " lines, these lists give "
-              + Figures.count(lines));
+          say(
+              "a plan has at most %s lines, these lists give %s",
+              PlanQuestion.MOST_LINES, Figures.count(lines)));
     }
   }
 
@@ -174,13 +170,13 @@ public record PrecisionQuestion(
     String rates =
         interval instanceof RatePrecision one
             ? "the rate is " + Figures.rate(one.expected())
-            : "the rates are "
-                + Figures.rate(((DifferencePrecision) interval).base())
-                + " and "
-                + Figures.rate(((DifferencePrecision) interval).expected());
-    return String.format(
-        Locale.ROOT,
-        "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if %s%s.",
+            : say(
+                "the rates are %s and %s",
+                Figures.rate(((DifferencePrecision) interval).base()),
+                Figures.rate(((DifferencePrecision) interval).expected()));
+    return say(
+        "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if"
+            + " %s%s.",
         new PlanSentences(words).sizes(planned),
         Figures.exactPercent(interval.level()),
         interval.interval(),
@@ -199,20 +195,16 @@ public record PrecisionQuestion(
       return planned.get(0).sentence();
     }
     if (!sizes.isEmpty()) {
-      return String.format(
-          Locale.ROOT,
+      return say(
           "The intervals reach from %s to %s percentage points to either side.",
           Figures.points(planned.stream().mapToDouble(Line::halfWidth).min().orElse(0)),
           Figures.points(planned.stream().mapToDouble(Line::halfWidth).max().orElse(0)));
     }
     LongStream totals = planned.stream().mapToLong(PrecisionQuestion::total);
     long[] sorted = totals.sorted().toArray();
-    return String.format(
-        Locale.ROOT,
+    return say(
         "From %s to %s %s in all are needed, depending on what is planned.",
-        Figures.count(sorted[0]),
-        Figures.count(sorted[sorted.length - 1]),
-        words.units());
+        Figures.count(sorted[0]), Figures.count(sorted[sorted.length - 1]), words.units());
   }
 
   private static long total(Line line) {
@@ -236,12 +228,10 @@ public record PrecisionQuestion(
         cautions.add(
             new Caution(
                 Caution.Code.TOO_FEW_TO_INVITE,
-                String.format(
-                    Locale.ROOT,
+                say(
                     "%s would have to be invited, but there are only %s: accept a wider interval, or"
                         + " raise the response.",
-                    Figures.count(invited),
-                    Figures.count(population))));
+                    Figures.count(invited), Figures.count(population))));
         break;
       }
     }

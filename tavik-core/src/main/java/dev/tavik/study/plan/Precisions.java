@@ -1,5 +1,7 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
@@ -12,7 +14,6 @@ import dev.tavik.result.Figures;
 import dev.tavik.study.parts.ColumnOf;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -194,8 +195,7 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
       return List.of();
     }
     String heading =
-        String.format(
-            Locale.ROOT,
+        say(
             "If %s, with %s%s",
             two() ? "both rates were different" : "the rate were different",
             PlanReading.sizes(planned),

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.bayes.BayesFactorPath;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
@@ -8,7 +10,6 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -96,12 +97,10 @@ record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
     return Optional.of(
         new Caution(
             Code.SORTED_BY_OUTCOME,
-            String.format(
-                Locale.ROOT,
+            say(
                 "The rows look sorted by the outcome: it changes %s times along the file, where a"
-                    + " shuffled order has about %s. Sort them by time before following the Bayes"
-                    + " factor; its end doesn't depend on the order, its path does.",
-                Figures.count(runs - 1),
-                Figures.significant(expected - 1, 3))));
+                    + " shuffled order has about %s. Sort them by time before following the Bayes factor;"
+                    + " its end doesn't depend on the order, its path does.",
+                Figures.count(runs - 1), Figures.significant(expected - 1, 3))));
   }
 }

@@ -1,5 +1,6 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
 import static dev.tavik.study.parts.HandFigures.number;
 
 import dev.tavik.count.Tally;
@@ -13,7 +14,6 @@ import dev.tavik.study.parts.HandFigures;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** The closed-form intervals of a proportion as they are done by hand: two-sided, line by line. */
@@ -71,7 +71,7 @@ final class IntervalWorking {
         "standard error of the estimate",
         "SE",
         "sqrt(p (1 - p) / n)",
-        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", number(p), number(p), tally.trials()),
+        say("sqrt(%s (1 - %s) / %d)", number(p), number(p), tally.trials()),
         error,
         "The observed proportion stands here: an interval has no null value.");
     double half = z * error + (corrected ? 0.5 / tally.trials() : 0);
@@ -79,10 +79,9 @@ final class IntervalWorking {
         "half width",
         "h",
         corrected ? "z* SE + 1 / (2 n)" : "z* SE",
-        number(z)
-            + " x "
-            + number(error)
-            + (corrected ? " + 1 / (2 x " + tally.trials() + ")" : ""),
+        say(
+            "%s x %s%s",
+            number(z), number(error), corrected ? " + 1 / (2 x " + tally.trials() + ")" : ""),
         half,
         "");
     limits("p", p, half, interval);
@@ -103,8 +102,7 @@ final class IntervalWorking {
         "proportion, with half of them successes",
         "p'",
         "(x + z*^2 / 2) / n'",
-        String.format(
-            Locale.ROOT, "(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
+        say("(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
         centre,
         "");
     double half = z * Math.sqrt(centre * (1 - centre) / trials);
@@ -112,13 +110,7 @@ final class IntervalWorking {
         "half width",
         "h",
         "z* sqrt(p' (1 - p') / n')",
-        String.format(
-            Locale.ROOT,
-            "%s sqrt(%s (1 - %s) / %s)",
-            number(z),
-            number(centre),
-            number(centre),
-            number(trials)),
+        say("%s sqrt(%s (1 - %s) / %s)", number(z), number(centre), number(centre), number(trials)),
         half,
         "");
     limits("p'", centre, half, interval);
@@ -132,21 +124,16 @@ final class IntervalWorking {
         "centre",
         "c",
         "(x + z*^2 / 2) / (n + z*^2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "(%d + %s^2 / 2) / (%d + %s^2)",
-            tally.successes(),
-            number(z),
-            tally.trials(),
-            number(z)),
+            tally.successes(), number(z), tally.trials(), number(z)),
         centre,
         "");
     add(
         "half width",
         "h",
         "z* sqrt(x (n - x) / n + z*^2 / 4) / (n + z*^2)",
-        String.format(
-            Locale.ROOT,
+        say(
             "%s sqrt(%d x %d / %d + %s^2 / 4) / (%d + %s^2)",
             number(z),
             tally.successes(),
@@ -175,12 +162,7 @@ final class IntervalWorking {
         name,
         "",
         formula + " of the plain interval with " + moved + " in place of x",
-        String.format(
-            Locale.ROOT,
-            "%s %s %s",
-            number(centre(x)),
-            formula.contains("+") ? "+" : "-",
-            number(half(x))),
+        say("%s %s %s", number(centre(x)), formula.contains("+") ? "+" : "-", number(half(x))),
         limit,
         "");
   }

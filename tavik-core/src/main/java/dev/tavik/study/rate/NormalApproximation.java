@@ -1,12 +1,13 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Whether the null hypothesis expects enough successes and failures for the normal approximation,
@@ -42,12 +43,9 @@ record NormalApproximation(Tally tally, double against, double successes, double
 
   private Condition condition(String name, double expected, double share) {
     String sum =
-        String.format(
-            Locale.ROOT,
+        say(
             "%s x %s = %s",
-            Figures.count(tally.trials()),
-            Figures.exactPercent(share),
-            expected(expected));
+            Figures.count(tally.trials()), Figures.exactPercent(share), expected(expected));
     return enough(expected)
         ? new Condition(
             name, Condition.State.MET, sum + " under the null, enough for the normal approximation")
@@ -66,9 +64,10 @@ record NormalApproximation(Tally tally, double against, double successes, double
 
   /** Both, for a sentence. */
   String both() {
-    return Figures.counted(expected(successes), "success", "successes")
-        + " and "
-        + Figures.counted(expected(failures), "failure", "failures");
+    return say(
+        "%s and %s",
+        Figures.counted(expected(successes), "success", "successes"),
+        Figures.counted(expected(failures), "failure", "failures"));
   }
 
   private static String expected(double value) {

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
@@ -14,7 +16,6 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -160,11 +161,10 @@ public record OutlookQuestion(
     if (alternative == null) {
       alternative = line.underAlternative();
     }
-    return String.format(
-        Locale.ROOT,
-        "With %s observations the Bayes factor will reach %s for the alternative with a chance of %s"
-            + " if %s is true, and for the null with a chance of %s if that is; the chance of being"
-            + " misled so strongly is %s and %s.",
+    return say(
+        "With %s observations the Bayes factor will reach %s for the alternative with a"
+            + " chance of %s if %s is true, and for the null with a chance of %s if that is; the"
+            + " chance of being misled so strongly is %s and %s.",
         Figures.count(line.observations()),
         Figures.plain(threshold),
         Figures.percent(alternative.forAlternative()),

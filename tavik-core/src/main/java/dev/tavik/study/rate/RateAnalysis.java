@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -80,10 +82,10 @@ final class RateAnalysis {
     }
     NormalApproximation expected = NormalApproximation.of(question.tally(), settings.hypothesis());
     if (test == ProportionTest.SCORE && approximationHolds) {
-      return "the null expects "
-          + expected.both()
-          + ", enough for the normal approximation"
-          + (settings.tests().contains(ProportionTest.EXACT)
+      return say(
+          "the null expects %s, enough for the normal approximation%s",
+          expected.both(),
+          settings.tests().contains(ProportionTest.EXACT)
               ? "; exact is the cautious one: it rejects less often than alpha allows"
               : "");
     }
@@ -93,8 +95,9 @@ final class RateAnalysis {
     return expected.holds()
         ? "another group has too few expected successes or failures for the normal approximation,"
             + " and all groups are judged alike"
-        : "the null expects only "
-            + expected.scarce()
-            + ", too few for the normal approximation; exact holds at any size";
+        : say(
+            "the null expects only %s, too few for the normal approximation; exact holds at any"
+                + " size",
+            expected.scarce());
   }
 }

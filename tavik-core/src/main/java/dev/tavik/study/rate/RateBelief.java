@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Belief;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -25,7 +27,6 @@ import dev.tavik.study.parts.Priors;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** The Bayesian view of one rate. */
 final class RateBelief {
@@ -133,8 +134,7 @@ final class RateBelief {
     posterior.above(above);
     findings.add(
         Finding.sentence(
-            String.format(
-                Locale.ROOT,
+            say(
                 "The probability that the rate is above %s is %s.",
                 Figures.exactPercent(hypothesis.against()),
                 Value.Share.PROBABILITY.of(above).text())));
@@ -188,8 +188,7 @@ final class RateBelief {
                     .farthest(forAlternative)
                     .map(
                         stop ->
-                            String.format(
-                                Locale.ROOT,
+                            say(
                                 "Most for the %s after %s: %s times.",
                                 side,
                                 Figures.count(stop.observations()),

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
@@ -15,7 +17,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -114,9 +115,9 @@ final class RateByGroupAnalysis {
     String subject =
         question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
     return Verdict.of(
-        String.format(
-            Locale.ROOT,
-            "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s %s.",
+        say(
+            "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s"
+                + " %s.",
             subject,
             Figures.exactPercent(settings.hypothesis().against()),
             Sentences.capitalised(String.join("; ", parts)),
@@ -163,8 +164,7 @@ final class RateByGroupAnalysis {
   }
 
   private String name(RateFound group) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s (%s, %s)",
         group.label(),
         Figures.percentBeside(group.tally().proportion(), settings.hypothesis().against()),

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Belief;
 import dev.tavik.answer.Block;
@@ -27,7 +29,6 @@ import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Puts the answer about the rates of several groups together. */
 final class RateByGroupFindings {
@@ -73,13 +74,9 @@ final class RateByGroupFindings {
     int half = Selection.MOST_ROWS / 2;
     Sheet sheet =
         Sheet.read(
-            String.format(
-                Locale.ROOT,
+            say(
                 "The %d highest and the %d lowest rates of %s; %s",
-                half,
-                half,
-                Figures.count(groups.size()),
-                RateFindings.claim(settings)),
+                half, half, Figures.count(groups.size()), RateFindings.claim(settings)),
             Column.words(),
             Column.counts("successes"),
             Column.counts("of"),
@@ -198,9 +195,10 @@ final class RateByGroupFindings {
                     Value.Share.PLAIN.of(group.tally().proportion()),
                     Priors.times(posterior.logBayesFactor()),
                     posterior.favours(),
-                    Figures.finePercent(belief.credible().get(0).lower())
-                        + " to "
-                        + Figures.finePercent(belief.credible().get(0).upper()));
+                    say(
+                        "%s to %s",
+                        Figures.finePercent(belief.credible().get(0).lower()),
+                        Figures.finePercent(belief.credible().get(0).upper())));
               });
     }
     return sheet;

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
@@ -14,7 +16,6 @@ import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one rate question, the gravest first. */
@@ -46,9 +47,9 @@ final class RateCautions {
         decisions.levelAlpha(
             found.settings.level(),
             found.settings.matchingLevel(),
-            ". An interval may include "
-                + Figures.exactPercent(found.against)
-                + " while a test rejects it, or the other way round;"));
+            say(
+                ". An interval may include %s while a test rejects it, or the other way round;",
+                Figures.exactPercent(found.against))));
     found.testAndInterval();
     found.cautions.addAll(decisions.nearAlpha());
     CountedFrom from = answer.from();
@@ -71,14 +72,11 @@ final class RateCautions {
       String seen = alternative == Alternative.LESS ? "above" : "below";
       add(
           Code.OTHER_DIRECTION,
-          String.format(
-              Locale.ROOT,
+          say(
               "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
-                  + " up, or success and failure were, set it right; if it was meant, the data"
-                  + " lend it no support.",
-              alternative.id(),
-              seen,
-              Figures.exactPercent(against)));
+                  + " up, or success and failure were, set it right; if it was meant, the data lend it no"
+                  + " support.",
+              alternative.id(), seen, Figures.exactPercent(against)));
     }
   }
 
@@ -104,12 +102,9 @@ final class RateCautions {
               .orElse("Use the exact test.");
       add(
           Code.FEW_SUCCESSES,
-          String.format(
-              Locale.ROOT,
+          say(
               "The null expects only %s, too few for the normal approximation (%s). %s",
-              expected.scarce(),
-              approximate,
-              instead));
+              expected.scarce(), approximate, instead));
     }
   }
 
@@ -127,10 +122,9 @@ final class RateCautions {
     if (both && !clipped.isEmpty()) {
       add(
           Code.CLIPPED_LIMIT,
-          String.format(
-              Locale.ROOT,
-              "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such an"
-                  + " interval covers too seldom here; prefer wilson or clopper-pearson.",
+          say(
+              "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such"
+                  + " an interval covers too seldom here; prefer wilson or clopper-pearson.",
               clipped));
     }
   }
@@ -140,12 +134,10 @@ final class RateCautions {
     if (successes == 0 || answer.tally().failures() == 0) {
       add(
           Code.ALL_OR_NONE,
-          String.format(
-              Locale.ROOT,
+          say(
               "%s of %s trials was a success, so the standard error comes out as 0. That is not"
                   + " certainty: read the interval.",
-              successes == 0 ? "None" : "Every one",
-              Figures.count(answer.tally().trials())));
+              successes == 0 ? "None" : "Every one", Figures.count(answer.tally().trials())));
     }
   }
 
@@ -164,8 +156,7 @@ final class RateCautions {
     }
     add(
         Code.TEST_AND_INTERVAL,
-        String.format(
-            Locale.ROOT,
+        say(
             "The %s test %s %s; intervals that %s all the same: %s. %s",
             answer.preference().test().id(),
             rejects ? "rejects" : "doesn't reject",

@@ -1,10 +1,11 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What the methods for one rate take for granted. */
 final class RateConditions {
@@ -31,8 +32,7 @@ final class RateConditions {
     return new Condition(
         "random sample",
         Condition.State.NOT_IN_THE_DATA,
-        String.format(
-            Locale.ROOT,
+        say(
             "the units were drawn at random and without replacement from all %s of the lot. Units"
                 + " picked because they were at hand, or from one pallet, can mislead at any size",
             Figures.count(lot)));

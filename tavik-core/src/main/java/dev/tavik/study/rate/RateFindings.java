@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -29,7 +31,6 @@ import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the answer about one rate together. */
@@ -95,8 +96,7 @@ final class RateFindings {
     return Finding.say(
         Block.heading("Observed"),
         Block.paragraph(
-            String.format(
-                Locale.ROOT,
+            say(
                 "%s of %s, a proportion of %s with a standard error of %s points",
                 Figures.count(tally.successes()),
                 Figures.count(tally.trials()),
@@ -111,8 +111,7 @@ final class RateFindings {
   }
 
   static String claim(RateSettings settings) {
-    return String.format(
-        Locale.ROOT,
+    return say(
         "null, the rate is %s; alternative, %s; alpha %s",
         Figures.exactPercent(settings.hypothesis().against()),
         Sentences.alternative(settings.hypothesis().alternative(), "it differs", "it"),
@@ -148,9 +147,10 @@ final class RateFindings {
   private Intervals intervals() {
     Alternative alternative = settings.hypothesis().alternative();
     return Intervals.of(
-            "Intervals, level "
-                + Figures.exactPercent(settings.level())
-                + (alternative == Alternative.TWO_SIDED
+            say(
+                "Intervals, level %s%s",
+                Figures.exactPercent(settings.level()),
+                alternative == Alternative.TWO_SIDED
                     ? ""
                     : ", and the one-sided bound for '" + alternative.id() + "'"))
         .pairs(found.intervals(), interval -> new String[] {interval.method().id()});
@@ -168,8 +168,7 @@ final class RateFindings {
         answer.add(
             Finding.say(
                 Block.paragraph(
-                    String.format(
-                        Locale.ROOT,
+                    say(
                         "In units of the lot, %s: %s to %s of %s.",
                         interval.method().id(),
                         Figures.count(Math.round(interval.lower() * lot)),
@@ -184,10 +183,7 @@ final class RateFindings {
     Sheet sheet =
         Sheet.of(
             "criticalCounts",
-            String.format(
-                Locale.ROOT,
-                "Counts that would be rejected, out of %s",
-                Figures.count(tally.trials())),
+            say("Counts that would be rejected, out of %s", Figures.count(tally.trials())),
             Column.words().keyed("method"),
             Column.words(),
             Column.hidden("atMost"),

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.LotInterval;
 import dev.tavik.proportion.LotTest;
@@ -57,10 +59,9 @@ public record RateSettings(
     }
     if (bayes != null && bayes.region() != null && bayes.region().low() < 0) {
       throw new IllegalArgumentException(
-          "region of a rate must lie between 0 and 1, such as 4%,6%, got "
-              + bayes.region().low()
-              + " to "
-              + bayes.region().high());
+          say(
+              "region of a rate must lie between 0 and 1, such as 4%%,6%%, got %s to %s",
+              bayes.region().low(), bayes.region().high()));
     }
     if (lot != null) {
       requireKnown("tests", tests.stream().map(Enum::name).toList(), LotTest.values());
@@ -72,8 +73,7 @@ public record RateSettings(
     List<String> names = Arrays.stream(known).map(Enum::name).toList();
     if (!names.containsAll(chosen)) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "with a lot, %s must be among %s",
               what,
               names.stream()

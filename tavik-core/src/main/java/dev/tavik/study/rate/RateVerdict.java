@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
@@ -81,12 +83,11 @@ final class RateVerdict {
   }
 
   private String observed() {
-    return Figures.percentBeside(answer.tally().proportion(), against)
-        + " ("
-        + Figures.count(answer.tally().successes())
-        + " of "
-        + Figures.count(answer.tally().trials())
-        + ")";
+    return say(
+        "%s (%s of %s)",
+        Figures.percentBeside(answer.tally().proportion(), against),
+        Figures.count(answer.tally().successes()),
+        Figures.count(answer.tally().trials()));
   }
 
   /** The interval turned into a distance from the null value, if it leaves that value out. */
@@ -101,14 +102,9 @@ final class RateVerdict {
         alternative == Alternative.TWO_SIDED
             ? String.join(" to ", Figures.pointsBetween(near, far))
             : "at least " + Figures.points(near);
-    return size
-        + " percentage points "
-        + (below ? "below" : "above")
-        + " ("
-        + Reach.name(interval)
-        + " "
-        + limits()
-        + ")";
+    return say(
+        "%s percentage points %s (%s %s)",
+        size, below ? "below" : "above", Reach.name(interval), limits());
   }
 
   private String directionSeen() {
@@ -128,9 +124,10 @@ final class RateVerdict {
   private String limits() {
     return switch (interval.side()) {
       case TWO_SIDED ->
-          Figures.percentBeside(interval.lower(), interval.upper(), against)
-              + " to "
-              + Figures.percentBeside(interval.upper(), interval.lower(), against);
+          say(
+              "%s to %s",
+              Figures.percentBeside(interval.lower(), interval.upper(), against),
+              Figures.percentBeside(interval.upper(), interval.lower(), against));
       case UPPER -> limit(interval.upper());
       case LOWER -> limit(interval.lower());
     };
@@ -141,10 +138,10 @@ final class RateVerdict {
   }
 
   private String evidence() {
-    return Figures.pEquals(test.log10PValue())
-        + ", "
-        + test.method().id()
-        + " test at alpha "
-        + Figures.plain(answer.settings().alpha());
+    return say(
+        "%s, %s test at alpha %s",
+        Figures.pEquals(test.log10PValue()),
+        test.method().id(),
+        Figures.plain(answer.settings().alpha()));
   }
 }

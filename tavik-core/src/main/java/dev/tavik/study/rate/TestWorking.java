@@ -1,5 +1,6 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.say;
 import static dev.tavik.study.parts.HandFigures.brief;
 import static dev.tavik.study.parts.HandFigures.number;
 
@@ -15,7 +16,6 @@ import dev.tavik.study.parts.HandFigures;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** The z tests of a proportion as they are done by hand, line by line. */
@@ -84,14 +84,13 @@ final class TestWorking {
         "standard error under the null",
         "SE0",
         "sqrt(p0 (1 - p0) / n)",
-        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", p0, p0, tally.trials()),
+        say("sqrt(%s (1 - %s) / %d)", p0, p0, tally.trials()),
         number(standardError()),
-        "The null's "
-            + p0
-            + " stands here and not the observed "
-            + brief(tally.proportion())
-            + ": the p-value asks what would happen if the null were true. The standard error"
-            + " beside the estimate is another one, with p in place of p0.");
+        say(
+            "The null's %s stands here and not the observed %s: the p-value asks what would"
+                + " happen if the null were true. The standard error beside the estimate is another"
+                + " one, with p in place of p0.",
+            p0, brief(tally.proportion())));
   }
 
   private WorkingStep ownStandardError() {
@@ -100,7 +99,7 @@ final class TestWorking {
         "standard error of the estimate",
         "SE",
         "sqrt(p (1 - p) / n)",
-        String.format(Locale.ROOT, "sqrt(%s (1 - %s) / %d)", p, p, tally.trials()),
+        say("sqrt(%s (1 - %s) / %d)", p, p, tally.trials()),
         number(standardError()),
         "This test has the observed proportion here, where the score test has the null's.");
   }
@@ -122,9 +121,9 @@ final class TestWorking {
         };
     String substituted =
         switch (alternative) {
-          case TWO_SIDED -> String.format(Locale.ROOT, "|%s - %s| - %s", p, p0, half);
-          case LESS -> String.format(Locale.ROOT, "%s - %s + %s", p, p0, half);
-          case GREATER -> String.format(Locale.ROOT, "%s - %s - %s", p, p0, half);
+          case TWO_SIDED -> say("|%s - %s| - %s", p, p0, half);
+          case LESS -> say("%s - %s + %s", p, p0, half);
+          case GREATER -> say("%s - %s - %s", p, p0, half);
         };
     double distance = (alternative == Alternative.TWO_SIDED ? Math.abs(z) : z) * standardError();
     return new WorkingStep(
@@ -152,12 +151,9 @@ final class TestWorking {
         "test statistic",
         "z",
         "(p - p0) / " + error,
-        String.format(
-            Locale.ROOT,
+        say(
             "(%s - %s) / %s",
-            number(tally.proportion()),
-            Figures.plain(against),
-            number(standardError())),
+            number(tally.proportion()), Figures.plain(against), number(standardError())),
         number(z),
         "");
   }

@@ -1,5 +1,7 @@
 package dev.tavik.study.shares;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.association.CellFigures;
@@ -26,7 +28,6 @@ import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -85,10 +86,11 @@ final class SharesAnalysis {
     }
     if (tests.isEmpty() || shown.isEmpty()) {
       throw new IllegalArgumentException(
-          "none of the methods asked for can be used: "
-              + refusals.stream()
+          say(
+              "none of the methods asked for can be used: %s",
+              refusals.stream()
                   .map(each -> each.method().id() + ": " + each.reason())
-                  .collect(Collectors.joining("; ")));
+                  .collect(Collectors.joining("; "))));
     }
     Method wanted =
         enough()
@@ -151,11 +153,9 @@ final class SharesAnalysis {
         .filter(i -> cells.get(i).expected() < SMALL)
         .mapToObj(
             i ->
-                String.format(
-                    Locale.ROOT,
+                say(
                     "%s (%s)",
-                    counts.levels().get(i),
-                    Figures.significant(cells.get(i).expected(), 3)))
+                    counts.levels().get(i), Figures.significant(cells.get(i).expected(), 3)))
         .toList();
   }
 
@@ -167,10 +167,9 @@ final class SharesAnalysis {
             enough() ? Condition.State.MET : Condition.State.NOT_MET,
             small.isEmpty()
                 ? "all are at least 5, enough for the chi-square approximation"
-                : String.format(
-                    Locale.ROOT,
-                    "under 5 are %s; the chi-square approximation wants none under 1 and at most a"
-                        + " fifth of them under 5",
+                : say(
+                    "under 5 are %s; the chi-square approximation wants none under 1 and at most a fifth"
+                        + " of them under 5",
                     String.join(", ", small)));
     return List.of(
         expected,
@@ -208,19 +207,18 @@ final class SharesAnalysis {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
-              "Some expected counts are too small for the chi-square approximation: "
-                  + String.join(", ", small())
-                  + ". The verdict rests on outcomes drawn with the claimed shares: "
-                  + drawn.inWords()
-                  + "."));
+              say(
+                  "Some expected counts are too small for the chi-square approximation: %s. The verdict"
+                      + " rests on outcomes drawn with the claimed shares: %s.",
+                  String.join(", ", small()), drawn.inWords())));
     } else if (!enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
-              "Some expected counts are too small for the chi-square approximation: "
-                  + String.join(", ", small())
-                  + ". Use exact-multinomial, or merge categories that were alike before the data were"
-                  + " seen."));
+              say(
+                  "Some expected counts are too small for the chi-square approximation: %s. Use"
+                      + " exact-multinomial, or merge categories that were alike before the data were seen.",
+                  String.join(", ", small()))));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
@@ -252,19 +250,14 @@ final class SharesAnalysis {
           new Caution(
               Code.TEST_AND_INTERVAL,
               rejects
-                  ? String.format(
-                      Locale.ROOT,
-                      "The %s test rejects the shares together, though each claimed share lies inside"
-                          + " its %s interval: small departures of several add up.",
-                      test.method().id(),
-                      interval.id())
-                  : String.format(
-                      Locale.ROOT,
-                      "The %s test doesn't reject the shares together, though by the %s intervals %s"
-                          + " lies outside. They ask different questions, and here the case is close.",
-                      test.method().id(),
-                      interval.id(),
-                      String.join(", ", outside()))));
+                  ? say(
+                      "The %s test rejects the shares together, though each claimed share lies inside its"
+                          + " %s interval: small departures of several add up.",
+                      test.method().id(), interval.id())
+                  : say(
+                      "The %s test doesn't reject the shares together, though by the %s intervals %s lies"
+                          + " outside. They ask different questions, and here the case is close.",
+                      test.method().id(), interval.id(), String.join(", ", outside()))));
     }
   }
 
@@ -279,8 +272,7 @@ final class SharesAnalysis {
 
   private String conclusion() {
     boolean rejects = test.rejects(settings.alpha());
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s%s: %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         rejects
@@ -310,8 +302,7 @@ final class SharesAnalysis {
   private String departure(int category) {
     double share = counts.tally(category).proportion();
     double claim = claimed.share(category);
-    return String.format(
-        Locale.ROOT,
+    return say(
         "%s %s (%s against %s)",
         counts.levels().get(category),
         share < claim ? "below" : "above",
@@ -334,8 +325,7 @@ final class SharesAnalysis {
     int category = largest();
     Interval shown =
         intervals.stream().filter(each -> each.method() == interval).toList().get(category);
-    return String.format(
-        Locale.ROOT,
+    return say(
         "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"
             + " interval)",
         departure(category),

@@ -1,5 +1,7 @@
 package dev.tavik.study.shares;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Belief;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
@@ -36,9 +38,9 @@ final class SharesBelief {
             Likelier.words(log, "shares that may be anything", "the claimed shares"));
     Sheet sheet =
         Sheet.read(
-            "Posterior shares, credible intervals at "
-                + Figures.exactPercent(level)
-                + " one at a time",
+            say(
+                "Posterior shares, credible intervals at %s one at a time",
+                Figures.exactPercent(level)),
             Column.words(),
             Column.numbers("mean"),
             Column.numbers(""),

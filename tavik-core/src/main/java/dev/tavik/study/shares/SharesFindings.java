@@ -1,5 +1,7 @@
 package dev.tavik.study.shares;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
@@ -29,7 +31,6 @@ import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -68,10 +69,9 @@ final class SharesFindings {
             .add(observed(estimates))
             .add(
                 Finding.sentence(
-                    String.format(
-                        Locale.ROOT,
-                        "%s units; residuals are adjusted, standard normal under the null. Cohen's"
-                            + " w, sqrt(X2 / n): %s.",
+                    say(
+                        "%s units; residuals are adjusted, standard normal under the null. Cohen's w, sqrt(X2"
+                            + " / n): %s.",
                         Figures.count(counts.total()),
                         zeroOr(estimates.get(estimates.size() - 1).value()).text())))
             .addAll(Observed.source(question.from()))

@@ -1,11 +1,12 @@
 package dev.tavik.study.shares;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.study.CountedFrom;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,12 +34,9 @@ public record SharesQuestion(
   public SharesQuestion {
     if (claimed.size() != counts.size()) {
       throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
+          say(
               "there must be one share for each of the %d categories (%s), got %d",
-              counts.size(),
-              String.join(", ", counts.levels()),
-              claimed.size()));
+              counts.size(), String.join(", ", counts.levels()), claimed.size()));
     }
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.study.simulated;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.simulation.Draws;
@@ -54,11 +56,9 @@ public record SimulatedQuestion(Question question, Draws draws, NullModel nullMo
           .orElseThrow(
               () ->
                   new IllegalArgumentException(
-                      "null-model must be one of "
-                          + String.join(", ", List.of("shuffle", "pooled"))
-                          + ", got '"
-                          + id
-                          + "'"));
+                      say(
+                          "null-model must be one of %s, got '%s'",
+                          String.join(", ", List.of("shuffle", "pooled")), id)));
     }
   }
 

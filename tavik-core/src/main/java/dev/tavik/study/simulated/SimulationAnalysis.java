@@ -1,5 +1,7 @@
 package dev.tavik.study.simulated;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Drawn;
 import dev.tavik.answer.Finding;
@@ -153,9 +155,9 @@ final class SimulationAnalysis {
     CompareSettings settings = comparison.settings();
     if (!settings.plain()) {
       throw new IllegalArgumentException(
-          "the simulated view is of no difference at all; leave "
-              + (settings.show() == Show.DIFFERENCE ? "against" : "show")
-              + " out, or simulate");
+          say(
+              "the simulated view is of no difference at all; leave %s out, or simulate",
+              settings.show() == Show.DIFFERENCE ? "against" : "show"));
     }
     var first = comparison.first().tally();
     var second = comparison.second().tally();

@@ -1,5 +1,7 @@
 package dev.tavik.study.tail;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
@@ -134,9 +136,10 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
             sheet(
                     area == null
                         ? "Areas"
-                        : "Values for an area of "
-                            + Figures.exactPercent(area)
-                            + (counts ? ", with the area that is attained" : ""))
+                        : say(
+                            "Values for an area of %s%s",
+                            Figures.exactPercent(area),
+                            counts ? ", with the area that is attained" : ""))
                 .reading());
     blocks.add(Block.paragraph(both(counts)));
     return blocks;

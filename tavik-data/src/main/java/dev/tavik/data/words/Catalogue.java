@@ -1,5 +1,7 @@
 package dev.tavik.data.words;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
 import dev.tavik.proportion.DifferenceInterval;
@@ -140,21 +142,17 @@ final class Catalogue {
                 Heading.METHODS,
                 "tests",
                 "LIST|all",
-                "Which tests: "
-                    + ids(ProportionTest.values())
-                    + "; "
-                    + and(RateSettings.against(0.5).tests())
-                    + " unless given."))
+                say(
+                    "Which tests: %s; %s unless given.",
+                    ids(ProportionTest.values()), and(RateSettings.against(0.5).tests()))))
         .with(
             Word.several(
                 Heading.METHODS,
                 "intervals",
                 "LIST|all",
-                "Which intervals: "
-                    + ids(ProportionInterval.values())
-                    + "; "
-                    + and(RateSettings.against(0.5).intervals())
-                    + " unless given."))
+                say(
+                    "Which intervals: %s; %s unless given.",
+                    ids(ProportionInterval.values()), and(RateSettings.against(0.5).intervals()))))
         .with(
             Word.one(
                 Heading.CLAIM,
@@ -258,27 +256,23 @@ final class Catalogue {
                 Heading.METHODS,
                 "tests",
                 "LIST|all",
-                "Which tests: "
-                    + ids(TwoProportionTest.values())
-                    + "; "
-                    + and(CompareSettings.usual().tests())
-                    + " unless given. Paired: "
-                    + ids(PairedTest.values())
-                    + "."))
+                say(
+                    "Which tests: %s; %s unless given. Paired: %s.",
+                    ids(TwoProportionTest.values()),
+                    and(CompareSettings.usual().tests()),
+                    ids(PairedTest.values()))))
         .with(
             Word.several(
                 Heading.METHODS,
                 "intervals",
                 "LIST|all",
-                "Which intervals; of the difference "
-                    + ids(DifferenceInterval.values())
-                    + "; of the ratio "
-                    + ids(RatioInterval.values())
-                    + "; of the odds ratio "
-                    + ids(OddsRatioInterval.values())
-                    + ". Paired: "
-                    + ids(PairedDifferenceInterval.values())
-                    + "."))
+                say(
+                    "Which intervals; of the difference %s; of the ratio %s; of the odds ratio %s."
+                        + " Paired: %s.",
+                    ids(DifferenceInterval.values()),
+                    ids(RatioInterval.values()),
+                    ids(OddsRatioInterval.values()),
+                    ids(PairedDifferenceInterval.values()))))
         .with(
             Word.one(
                 Heading.ANSWER,
@@ -363,11 +357,9 @@ final class Catalogue {
                 Heading.METHODS,
                 "tests",
                 "LIST|all",
-                "Which tests: "
-                    + ids(SharesTest.values())
-                    + "; "
-                    + and(SharesSettings.usual().tests())
-                    + " unless given."))
+                say(
+                    "Which tests: %s; %s unless given.",
+                    ids(SharesTest.values()), and(SharesSettings.usual().tests()))))
         .with(
             Word.several(
                 Heading.METHODS,
@@ -500,9 +492,10 @@ final class Catalogue {
                 Heading.METHODS,
                 "tests",
                 "LIST|all",
-                "Which tests: "
-                    + ids(TableTest.values())
-                    + "; pearson and likelihood-ratio unless given, the one for ordered levels, and fisher where expected counts are small."))
+                say(
+                    "Which tests: %s; pearson and likelihood-ratio unless given, the one for ordered"
+                        + " levels, and fisher where expected counts are small.",
+                    ids(TableTest.values()))))
         .with(
             Word.one(
                 Heading.METHODS,
