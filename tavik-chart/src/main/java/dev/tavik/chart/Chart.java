@@ -1,5 +1,6 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -133,9 +134,10 @@ public enum Chart {
    * @throws IllegalArgumentException if the answer has nothing of the kind to draw
    */
   public Picture of(Answer answer) {
-    if (answer.find(Failure.class).isPresent()) {
-      throw new IllegalArgumentException("there is nothing to draw: " + answer.verdict().text());
-    }
+    require(
+        !answer.find(Failure.class).isPresent(),
+        "there is nothing to draw: %s",
+        answer.verdict().text());
     return drawing.apply(answer);
   }
 

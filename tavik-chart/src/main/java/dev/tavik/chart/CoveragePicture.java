@@ -1,5 +1,6 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -40,10 +41,10 @@ final class CoveragePicture {
                     new IllegalArgumentException(
                         "the picture of coverage is of methods that were assessed"));
     int methods = assessed.lines().get(0).intervals().size();
-    if (methods < 1 || methods > MOST) {
-      throw new IllegalArgumentException(
-          "the picture of coverage shows one to five intervals, got " + methods);
-    }
+    require(
+        methods >= 1 && methods <= MOST,
+        "the picture of coverage shows one to five intervals, got %s",
+        methods);
     return draw(over(assessed.asked()));
   }
 

@@ -1,5 +1,6 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Cells;
@@ -137,13 +138,12 @@ final class CrossPicture {
   }
 
   private static void requireDrawable(CrossTable table) {
-    if (table.rows().size() > MOST_ROWS) {
-      throw new IllegalArgumentException(
-          say(
-              "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
-                  + " columns",
-              MOST_ROWS, table.rows().size()));
-    }
+    require(
+        table.rows().size() <= MOST_ROWS,
+        "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
+            + " columns",
+        MOST_ROWS,
+        table.rows().size());
   }
 
   private static String name(CrossTable table, int row) {

@@ -1,5 +1,6 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -231,9 +232,7 @@ final class NullPicture {
 
   private static Picture ofPairs(View<PairedQuestion> answer) {
     PairedTally pairs = answer.question().tally();
-    if (pairs.discordant() == 0) {
-      throw new IllegalArgumentException("there is nothing to draw: no pair is discordant");
-    }
+    require(pairs.discordant() != 0, "there is nothing to draw: no pair is discordant");
     Alternative alternative = answer.question().settings().alternative();
     double alpha = answer.question().settings().alpha();
     PairedTest test =

@@ -1,5 +1,6 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -62,9 +63,7 @@ final class PlanPicture {
                         "the picture of power is of a plan for a test; an interval has none"));
     this.answer = plan;
     this.lines = plan.lines().stream().filter(line -> line.plan() != null).toList();
-    if (lines.isEmpty()) {
-      throw new IllegalArgumentException("there is no plan to draw: " + answer.verdict().text());
-    }
+    require(!lines.isEmpty(), "there is no plan to draw: %s", answer.verdict().text());
   }
 
   /**
@@ -128,10 +127,10 @@ final class PlanPicture {
   }
 
   private static void requireFew(int curves) {
-    if (curves > MOST_CURVES) {
-      throw new IllegalArgumentException(
-          "the picture of power shows one to six curves, got " + curves + "; ask for fewer");
-    }
+    require(
+        curves <= MOST_CURVES,
+        "the picture of power shows one to six curves, got %s; ask for fewer",
+        curves);
   }
 
   private Picture sizes() {
@@ -326,10 +325,9 @@ final class PlanPicture {
     record Sized(Design design, Sizes sizes, List<Plan> plans, List<Double> wanted) {}
     List<Sized> curves = new ArrayList<>();
     for (Line line : lines) {
-      if (!line.design().hasEffect()) {
-        throw new IllegalArgumentException(
-            "the picture of power over what is expected needs a single effect");
-      }
+      require(
+          line.design().hasEffect(),
+          "the picture of power over what is expected needs a single effect");
       Plan plan = plan(line);
       Sized same =
           curves.stream()

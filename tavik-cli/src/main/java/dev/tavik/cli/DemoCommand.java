@@ -1,5 +1,6 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.data.DemoFiles;
@@ -232,16 +233,13 @@ final class DemoCommand implements Callable<Integer> {
   }
 
   private int save(Path folder) throws IOException {
-    if (Files.exists(folder) && !Files.isDirectory(folder)) {
-      throw new IllegalArgumentException(
-          "--save must name a folder, got the file " + folder + "; name another");
-    }
+    require(
+        !Files.exists(folder) || Files.isDirectory(folder),
+        "--save must name a folder, got the file %s; name another",
+        folder);
     for (String name : DemoFiles.NAMES) {
       Path file = folder.resolve(name);
-      if (Files.exists(file)) {
-        throw new IllegalArgumentException(
-            "--save would overwrite " + file + "; name another folder");
-      }
+      require(!Files.exists(file), "--save would overwrite %s; name another folder", file);
     }
     try {
       Files.createDirectories(folder);

@@ -1,9 +1,8 @@
 package dev.tavik.cli;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.simulation.Progress;
 import java.io.PrintWriter;
+import java.util.Locale;
 
 /**
  * Shows on a terminal how far a long simulation or search has come, on one line that is wiped at
@@ -37,7 +36,7 @@ final class DrawingShown implements Progress.Listener {
     if (now - last >= EVERY_NANOS && done < asked) {
       last = now;
       shown = true;
-      err.print("\r" + say(form, done, asked, 100 * done / asked) + "\033[K");
+      err.print("\r" + String.format(Locale.ROOT, form, done, asked, 100 * done / asked) + "\033[K");
       err.flush();
     }
   }

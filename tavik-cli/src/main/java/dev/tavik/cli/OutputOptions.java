@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Detail;
 import dev.tavik.report.Emphasis;
 import dev.tavik.report.Report;
@@ -55,18 +57,20 @@ final class OutputOptions {
       return;
     }
     requireEnding("--out", file, FORMS);
-    if (json && !ending(file).equals(".json")) {
-      throw new IllegalArgumentException(
-          "--json and --out " + file + " contradict one another; name a .json file or drop --json");
-    }
+    require(
+        !json || ending(file).equals(".json"),
+        "--json and --out %s contradict one another; name a .json file or drop --json",
+        file);
     requireWritable("--out", file, sources);
   }
 
   static void requireEnding(String option, Path file, List<String> endings) {
-    if (!endings.contains(ending(file))) {
-      throw new IllegalArgumentException(
-          option + " must end in " + String.join(" or ", endings) + ", got " + file);
-    }
+    require(
+        endings.contains(ending(file)),
+        "%s must end in %s, got %s",
+        option,
+        String.join(" or ", endings),
+        file);
   }
 
   static void requireWritable(String option, Path file, List<String> sources) {
@@ -74,17 +78,18 @@ final class OutputOptions {
     if (folder == null || !Files.isDirectory(folder)) {
       throw new IllegalArgumentException(option + ": there is no folder " + folder);
     }
-    if (Files.isDirectory(file)) {
-      throw new IllegalArgumentException(option + " must name a file, got the folder " + file);
-    }
-    if (!Files.isWritable(Files.exists(file) ? file : folder)) {
-      throw new IllegalArgumentException(option + ": no permission to write " + file);
-    }
+    require(!Files.isDirectory(file), "%s must name a file, got the folder %s", option, file);
+    require(
+        Files.isWritable(Files.exists(file) ? file : folder),
+        "%s: no permission to write %s",
+        option,
+        file);
     for (String source : sources) {
-      if (same(file, Path.of(source))) {
-        throw new IllegalArgumentException(
-            option + " would overwrite " + source + ", which is being read");
-      }
+      require(
+          !same(file, Path.of(source)),
+          "%s would overwrite %s, which is being read",
+          option,
+          source);
     }
   }
 

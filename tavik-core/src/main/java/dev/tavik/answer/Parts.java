@@ -1,5 +1,7 @@
 package dev.tavik.answer;
 
+import static dev.tavik.result.Figures.require;
+
 import java.util.List;
 
 /**
@@ -14,10 +16,11 @@ public record Parts(String key, List<String> names, List<Answer> answers) implem
   public Parts {
     names = List.copyOf(names);
     answers = List.copyOf(answers);
-    if (names.size() != answers.size()) {
-      throw new IllegalArgumentException(
-          "there must be a name for each of " + answers.size() + " answers, got " + names.size());
-    }
+    require(
+        names.size() == answers.size(),
+        "there must be a name for each of %s answers, got %s",
+        answers.size(),
+        names.size());
   }
 
   @Override

@@ -1,5 +1,7 @@
 package dev.tavik.answer;
 
+import static dev.tavik.result.Figures.require;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -47,10 +49,11 @@ public final class Sheet implements Finding {
    * @param cells a {@link Value} for each column, or words
    */
   public Sheet row(Object... cells) {
-    if (cells.length != columns.size()) {
-      throw new IllegalArgumentException(
-          "a row must have " + columns.size() + " cells, got " + cells.length);
-    }
+    require(
+        cells.length == columns.size(),
+        "a row must have %s cells, got %s",
+        columns.size(),
+        cells.length);
     List<Value> row = new ArrayList<>();
     for (Object cell : cells) {
       row.add(cell instanceof Value value ? value : new Value.Words((String) cell));

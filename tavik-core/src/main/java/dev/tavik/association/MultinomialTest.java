@@ -1,7 +1,5 @@
 package dev.tavik.association;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
@@ -39,14 +37,13 @@ final class MultinomialTest {
     double lines = ways(categories - 2);
     if (lines > MOST_LINES) {
       throw new DeclinedException(
-          say(
-              "there are about %s outcomes of %s units in %d categories, more than can be gone"
-                  + " through in a few seconds; use pearson or likelihood-ratio",
-              Double.isInfinite(ways(categories - 1))
-                  ? "1e308 and more"
-                  : Figures.significant(ways(categories - 1), 2),
-              Figures.count(total),
-              categories));
+          "there are about %s outcomes of %s units in %d categories, more than can be gone"
+              + " through in a few seconds; use pearson or likelihood-ratio",
+          Double.isInfinite(ways(categories - 1))
+              ? "1e308 and more"
+              : Figures.significant(ways(categories - 1), 2),
+          Figures.count(total),
+          categories);
     }
     List<Integer> order =
         IntStream.range(0, categories)

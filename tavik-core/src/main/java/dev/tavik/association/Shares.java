@@ -1,5 +1,6 @@
 package dev.tavik.association;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import java.math.BigDecimal;
@@ -33,9 +34,10 @@ public record Shares(List<BigInteger> parts) {
    */
   public Shares {
     parts = List.copyOf(parts);
-    if (parts.size() < 2 || parts.stream().anyMatch(part -> part.signum() <= 0)) {
-      throw new IllegalArgumentException("shares must be at least two, each above 0, got " + parts);
-    }
+    require(
+        parts.size() >= 2 && !parts.stream().anyMatch(part -> part.signum() <= 0),
+        "shares must be at least two, each above 0, got %s",
+        parts);
   }
 
   /**
@@ -129,12 +131,10 @@ public record Shares(List<BigInteger> parts) {
       };
     }
     Matcher decimal = DECIMAL.matcher(text);
-    if (!decimal.matches()) {
-      throw new IllegalArgumentException(
-          say(
-              "a share must be written as 0.4, 40%% or 2/5, or all as a ratio 4:3:3, got '%s'",
-              text));
-    }
+    require(
+        decimal.matches(),
+        "a share must be written as 0.4, 40%% or 2/5, or all as a ratio 4:3:3, got '%s'",
+        text);
     boolean percent = !decimal.group(2).isEmpty();
     BigDecimal value = new BigDecimal(text.replace("%", "").strip()).movePointLeft(percent ? 2 : 0);
     int scale = Math.max(0, value.scale());

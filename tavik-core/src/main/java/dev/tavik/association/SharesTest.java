@@ -1,6 +1,6 @@
 package dev.tavik.association;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.ChiSquare;
@@ -72,12 +72,12 @@ public enum SharesTest implements Method {
   }
 
   static void requireOneEach(CategoryCounts counts, Shares shares) {
-    if (shares.size() != counts.size()) {
-      throw new IllegalArgumentException(
-          say(
-              "there must be one share for each category (%d: %s), got %d",
-              counts.size(), String.join(", ", counts.levels()), shares.size()));
-    }
+    require(
+        shares.size() == counts.size(),
+        "there must be one share for each category (%d: %s), got %d",
+        counts.size(),
+        String.join(", ", counts.levels()),
+        shares.size());
   }
 
   private TestResult chiSquare(String name, double statistic, int categories) {

@@ -1,6 +1,6 @@
 package dev.tavik.association;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import java.util.List;
 import java.util.stream.IntStream;
@@ -22,9 +22,10 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
    * @throws IllegalArgumentException if not budget &gt; 0, or scores don't rise
    */
   public TestOptions {
-    if (!(budget > 0 && budget < Double.POSITIVE_INFINITY)) {
-      throw new IllegalArgumentException("budget must be above 0 seconds, got " + budget);
-    }
+    require(
+        budget > 0 && budget < Double.POSITIVE_INFINITY,
+        "budget must be above 0 seconds, got %s",
+        budget);
     rowScores = rising("row scores", rowScores);
     columnScores = rising("column scores", columnScores);
   }
@@ -32,10 +33,11 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
   private static List<Double> rising(String what, List<Double> scores) {
     for (int i = 0; i < scores.size(); i++) {
       double low = i == 0 ? Double.NEGATIVE_INFINITY : scores.get(i - 1);
-      if (!(scores.get(i) > low && scores.get(i) < Double.POSITIVE_INFINITY)) {
-        throw new IllegalArgumentException(
-            what + " must be numbers that rise from level to level, got " + scores);
-      }
+      require(
+          scores.get(i) > low && scores.get(i) < Double.POSITIVE_INFINITY,
+          "%s must be numbers that rise from level to level, got %s",
+          what,
+          scores);
     }
     return List.copyOf(scores);
   }
@@ -96,10 +98,7 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
     if (given.isEmpty()) {
       return IntStream.rangeClosed(1, count).asDoubleStream().toArray();
     }
-    if (given.size() != count) {
-      throw new IllegalArgumentException(
-          say("%s must be one a level, %d, got %d", what, count, given.size()));
-    }
+    require(given.size() == count, "%s must be one a level, %d, got %d", what, count, given.size());
     return given.stream().mapToDouble(Double::doubleValue).toArray();
   }
 }

@@ -1,7 +1,5 @@
 package dev.tavik.association;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 
@@ -52,11 +50,10 @@ final class Work {
 
   private DeclinedException tooLong() {
     return new DeclinedException(
-        say(
-            "would take longer than its budget of %s%s for about %s tables with these margins;"
-                + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
-                + " merge levels that were alike before the data were seen",
-            Figures.plain(seconds), seconds == 1 ? " second" : " seconds", tables));
+        "would take longer than its budget of %s%s for about %s tables with these margins;"
+            + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
+            + " merge levels that were alike before the data were seen",
+        Figures.plain(seconds), seconds == 1 ? " second" : " seconds", tables);
   }
 
   /** Takes room for values; negative to give it back. */

@@ -1,5 +1,7 @@
 package dev.tavik.bayes;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.bayes.Credible.Kind;
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.DecimalFraction;
@@ -156,10 +158,11 @@ public final class BetaPosterior {
    * @throws IllegalArgumentException if not 0 ≤ low &lt; high ≤ 1
    */
   public double inside(double low, double high) {
-    if (!(low >= 0 && low < high && high <= 1)) {
-      throw new IllegalArgumentException(
-          "a region must run upwards between 0 and 1, got " + low + " to " + high);
-    }
+    require(
+        low >= 0 && low < high && high <= 1,
+        "a region must run upwards between 0 and 1, got %s to %s",
+        low,
+        high);
     double below = low == 0 ? Double.NEGATIVE_INFINITY : logBelow(low);
     double above = high == 1 ? Double.NEGATIVE_INFINITY : logAbove(high);
     // From the smaller of the tails, so that a difference of nearly equal numbers is not taken.

@@ -1,6 +1,6 @@
 package dev.tavik.bayes;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
@@ -27,18 +27,16 @@ public record BetaPrior(double a, double b) {
    *     improper or all but a single value, and a Bayes factor says nothing of the data
    */
   public BetaPrior {
-    require(a);
-    require(b);
+    requireParameter(a);
+    requireParameter(b);
   }
 
-  private static void require(double parameter) {
-    if (!(parameter >= LEAST_PARAMETER && parameter <= MOST_PARAMETER)) {
-      throw new IllegalArgumentException(
-          say(
-              "prior must have parameters from 0.000001 to 1e9, such as 1,1, got %s; beyond, a"
-                  + " Bayes factor says more of the prior than of the data",
-              parameter));
-    }
+  private static void requireParameter(double parameter) {
+    require(
+        parameter >= LEAST_PARAMETER && parameter <= MOST_PARAMETER,
+        "prior must have parameters from 0.000001 to 1e9, such as 1,1, got %s; beyond, a"
+            + " Bayes factor says more of the prior than of the data",
+        parameter);
   }
 
   /**
@@ -61,9 +59,7 @@ public record BetaPrior(double a, double b) {
   public static BetaPrior parse(String name, String text) {
     String[] parts = text.split(",", -1);
     String accepted = "two numbers above 0 such as 1,1, 0.5,0.5 or 1/3,1/3";
-    if (parts.length != 2) {
-      throw new IllegalArgumentException(name + " must be " + accepted + ", got '" + text + "'");
-    }
+    require(parts.length == 2, "%s must be %s, got '%s'", name, accepted, text);
     return new BetaPrior(
         Numbers.positive(name, accepted, parts[0]), Numbers.positive(name, accepted, parts[1]));
   }

@@ -1,6 +1,6 @@
 package dev.tavik.bayes;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.bayes.Credible.Kind;
 import dev.tavik.count.Tally;
@@ -72,13 +72,11 @@ public final class ComparedRates {
    *     it lies closer to 0 or 1 than numbers go
    */
   public static ComparedRates of(BetaPrior prior, Tally first, Tally second) {
-    if (Math.min(prior.a(), prior.b()) < LEAST_PARAMETER) {
-      throw new IllegalArgumentException(
-          say(
-              "prior of two rates must have parameters from 0.1, such as 1,1, got %s; below, nearly"
-                  + " all of it lies at 0 or 1",
-              prior));
-    }
+    require(
+        Math.min(prior.a(), prior.b()) >= LEAST_PARAMETER,
+        "prior of two rates must have parameters from 0.1, such as 1,1, got %s; below, nearly"
+            + " all of it lies at 0 or 1",
+        prior);
     return new ComparedRates(
         prior.a() + first.successes(),
         prior.b() + first.failures(),
@@ -192,9 +190,7 @@ public final class ComparedRates {
    * @throws IllegalArgumentException if not low &lt; high
    */
   public double inside(Quantity measure, double low, double high) {
-    if (!(low < high)) {
-      throw new IllegalArgumentException("a region must run upwards, got " + low + " to " + high);
-    }
+    require(low < high, "a region must run upwards, got %s to %s", low, high);
     double below = logBelow(measure, low);
     double above = logAbove(measure, high);
     // Of nearly equal tails the difference is taken, of the smaller ones.

@@ -1,6 +1,6 @@
 package dev.tavik.bayes;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.DecimalFraction;
@@ -26,10 +26,10 @@ public record DirichletPrior(List<Double> parameters) {
    */
   public DirichletPrior {
     parameters = List.copyOf(parameters);
-    if (parameters.size() < 2) {
-      throw new IllegalArgumentException(
-          "a prior of shares needs two parameters or more, got " + parameters.size());
-    }
+    require(
+        parameters.size() >= 2,
+        "a prior of shares needs two parameters or more, got %s",
+        parameters.size());
     parameters.forEach(each -> new BetaPrior(each, each));
   }
 
@@ -54,12 +54,12 @@ public record DirichletPrior(List<Double> parameters) {
    */
   public double logBayesFactor(CategoryCounts counts, List<BigInteger> claimed) {
     int size = parameters.size();
-    if (counts.size() != size || claimed.size() != size) {
-      throw new IllegalArgumentException(
-          say(
-              "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
-              size, counts.size(), claimed.size()));
-    }
+    require(
+        counts.size() == size && claimed.size() == size,
+        "a prior of %d parameters needs as many counts and claimed shares, got %d and %d",
+        size,
+        counts.size(),
+        claimed.size());
     double log = 0;
     BigInteger later = claimed.get(size - 1);
     double laterParameters = parameters.get(size - 1);

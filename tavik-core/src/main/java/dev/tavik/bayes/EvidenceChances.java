@@ -1,5 +1,7 @@
 package dev.tavik.bayes;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.Binomial;
@@ -180,14 +182,15 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
    */
   public static Planned planned(
       long observations, Hypothesis hypothesis, BetaPrior prior, double threshold) {
-    if (observations < 1 || observations > MOST_OBSERVATIONS) {
-      throw new IllegalArgumentException(
-          "planned observations must be from 1 to " + MOST_OBSERVATIONS + ", got " + observations);
-    }
-    if (!(threshold > 1 && threshold < Double.POSITIVE_INFINITY)) {
-      throw new IllegalArgumentException(
-          "threshold must be above 1, such as 20: how many times likelier, got " + threshold);
-    }
+    require(
+        observations >= 1 && observations <= MOST_OBSERVATIONS,
+        "planned observations must be from 1 to %s, got %s",
+        MOST_OBSERVATIONS,
+        observations);
+    require(
+        threshold > 1 && threshold < Double.POSITIVE_INFINITY,
+        "threshold must be above 1, such as 20: how many times likelier, got %s",
+        threshold);
     return new Planned(observations, hypothesis, prior, Math.log(threshold));
   }
 }

@@ -1,7 +1,5 @@
 package dev.tavik.bayes;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.numeric.Dirichlet;
 import dev.tavik.result.DeclinedException;
 import java.util.Arrays;
@@ -72,10 +70,9 @@ final class FixedMargins {
 
   private static DeclinedException tooMany(double steps) {
     return new DeclinedException(
-        say(
-            "would have to sum over all tables with these margins, about 1e%s steps, too many;"
-                + " use total, rows or columns, or merge levels",
-            Math.round(Math.log10(steps))));
+        "would have to sum over all tables with these margins, about 1e%s steps, too many;"
+            + " use total, rows or columns, or merge levels",
+        Math.round(Math.log10(steps)));
   }
 
   double logBayesFactor() {
@@ -172,10 +169,9 @@ final class FixedMargins {
   private static void requireNarrow(double range) {
     if (range > WIDEST) {
       throw new DeclinedException(
-          say(
-              "would have to add tables whose weights are 1e%s apart under such a prior; use total,"
-                  + " rows or columns, or a smaller prior",
-              Math.round(range / Math.log(10))));
+          "would have to add tables whose weights are 1e%s apart under such a prior; use total,"
+              + " rows or columns, or a smaller prior",
+          Math.round(range / Math.log(10)));
     }
   }
 

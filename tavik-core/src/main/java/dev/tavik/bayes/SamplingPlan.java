@@ -1,6 +1,6 @@
 package dev.tavik.bayes;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.Dirichlet;
@@ -85,10 +85,10 @@ public enum SamplingPlan {
    * @throws IllegalArgumentException if not 10⁻⁶ ≤ prior ≤ 10⁹
    */
   public static double requirePrior(double prior) {
-    if (!(prior >= 1e-6 && prior <= MOST)) {
-      throw new IllegalArgumentException(
-          "prior of a cell must be one number from 0.000001 to 1e9, such as 1, got " + prior);
-    }
+    require(
+        prior >= 1e-6 && prior <= MOST,
+        "prior of a cell must be one number from 0.000001 to 1e9, such as 1, got %s",
+        prior);
     return prior;
   }
 
@@ -150,10 +150,9 @@ public enum SamplingPlan {
     double left = others * prior - (others - 1);
     if (!(left > 0)) {
       throw new DeclinedException(
-          say(
-              "needs a prior above %s for so many levels, so that a prior of independent ones is"
-                  + " left; 1 is the usual one",
-              Figures.significant((others - 1.0) / others, 4)));
+          "needs a prior above %s for so many levels, so that a prior of independent ones is"
+              + " left; 1 is the usual one",
+          Figures.significant((others - 1.0) / others, 4));
     }
     return left;
   }

@@ -1,8 +1,7 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
-import dev.tavik.result.Figures;
 import java.util.LinkedHashSet;
 import java.util.List;
 
@@ -22,28 +21,28 @@ public record CategoryCounts(List<String> levels, List<Long> counts) {
   public CategoryCounts {
     levels = List.copyOf(levels);
     counts = List.copyOf(counts);
-    if (levels.size() < 2 || levels.size() != counts.size()) {
-      throw new IllegalArgumentException(
-          say(
-              "categories must be at least two, each with a count, got %s names and %s counts",
-              levels.size(), counts.size()));
-    }
-    if (new LinkedHashSet<>(levels).size() < levels.size()) {
-      throw new IllegalArgumentException(
-          "categories must have different names, got " + String.join(", ", levels));
-    }
+    require(
+        levels.size() >= 2 && levels.size() == counts.size(),
+        "categories must be at least two, each with a count, got %s names and %s counts",
+        levels.size(),
+        counts.size());
+    require(
+        new LinkedHashSet<>(levels).size() >= levels.size(),
+        "categories must have different names, got %s",
+        String.join(", ", levels));
     long total = 0;
     for (long count : counts) {
-      if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
-        throw new IllegalArgumentException(
-            "a count must be between 0 and " + Figures.count(Tally.MAX_TRIALS) + ", got " + count);
-      }
+      require(
+          count >= 0 && count <= Tally.MAX_TRIALS,
+          "a count must be between 0 and %,d, got %s",
+          Tally.MAX_TRIALS,
+          count);
       total = Math.min(total + count, Tally.MAX_TRIALS + 1);
     }
-    if (!(total >= 1 && total <= Tally.MAX_TRIALS)) {
-      throw new IllegalArgumentException(
-          "counts must add up to between 1 and " + Figures.count(Tally.MAX_TRIALS));
-    }
+    require(
+        total >= 1 && total <= Tally.MAX_TRIALS,
+        "counts must add up to between 1 and %,d",
+        Tally.MAX_TRIALS);
   }
 
   /**

@@ -1,8 +1,7 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
-import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -32,26 +31,23 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
     columns = names("columns", columns);
     cells = cells.stream().map(List::copyOf).toList();
     int width = columns.size();
-    if (cells.size() != rows.size() || cells.stream().anyMatch(row -> row.size() != width)) {
-      throw new IllegalArgumentException(
-          say("cells must have %d rows of %d counts each", rows.size(), width));
-    }
+    require(
+        cells.size() == rows.size() && !cells.stream().anyMatch(row -> row.size() != width),
+        "cells must have %d rows of %d counts each",
+        rows.size(),
+        width);
     long total = 0;
     for (List<Long> row : cells) {
       for (long count : row) {
-        if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
-          throw new IllegalArgumentException(
-              say(
-                  "a count must be between 0 and %s, got %s",
-                  Figures.count(Tally.MAX_TRIALS), count));
-        }
+        require(
+            count >= 0 && count <= Tally.MAX_TRIALS,
+            "a count must be between 0 and %,d, got %s",
+            Tally.MAX_TRIALS,
+            count);
         total = Math.min(total + count, Tally.MAX_TRIALS + 1);
       }
     }
-    if (total > Tally.MAX_TRIALS) {
-      throw new IllegalArgumentException(
-          "counts must add up to at most " + Figures.count(Tally.MAX_TRIALS));
-    }
+    require(total <= Tally.MAX_TRIALS, "counts must add up to at most %,d", Tally.MAX_TRIALS);
     for (int i = 0; i < rows.size(); i++) {
       requireUnits("row", rows.get(i), sum(cells.get(i)));
     }
@@ -82,22 +78,22 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
   }
 
   private static List<String> names(String what, List<String> names) {
-    if (!(names.size() >= 2 && names.size() <= MOST_LEVELS)) {
-      throw new IllegalArgumentException(
-          what + " must be between 2 and " + MOST_LEVELS + ", got " + names.size());
-    }
-    if (new LinkedHashSet<>(names).size() < names.size()) {
-      throw new IllegalArgumentException(
-          what + " must have different names, got " + String.join(", ", names));
-    }
+    require(
+        names.size() >= 2 && names.size() <= MOST_LEVELS,
+        "%s must be between 2 and %s, got %s",
+        what,
+        MOST_LEVELS,
+        names.size());
+    require(
+        new LinkedHashSet<>(names).size() >= names.size(),
+        "%s must have different names, got %s",
+        what,
+        String.join(", ", names));
     return List.copyOf(names);
   }
 
   private static void requireUnits(String what, String name, long total) {
-    if (total == 0) {
-      throw new IllegalArgumentException(
-          what + " '" + name + "' is empty; it says nothing, leave it out");
-    }
+    require(total != 0, "%s '%s' is empty; it says nothing, leave it out", what, name);
   }
 
   private static long sum(List<Long> counts) {

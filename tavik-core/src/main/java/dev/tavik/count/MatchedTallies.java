@@ -1,5 +1,7 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.require;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -23,17 +25,18 @@ public record MatchedTallies(List<String> names, Map<List<Boolean>, Long> patter
     names = List.copyOf(names);
     patterns = Map.copyOf(patterns);
     int size = names.size();
-    if (size < 2 || new HashSet<>(names).size() < size) {
-      throw new IllegalArgumentException(
-          "names must be at least two different ones, got " + String.join(", ", names));
-    }
-    if (patterns.keySet().stream().anyMatch(pattern -> pattern.size() != size)) {
-      throw new IllegalArgumentException("every pattern must have " + size + " entries");
-    }
-    if (patterns.values().stream().anyMatch(count -> count < 0)
-        || patterns.values().stream().allMatch(count -> count == 0)) {
-      throw new IllegalArgumentException("counts must not be negative, nor all 0");
-    }
+    require(
+        size >= 2 && new HashSet<>(names).size() >= size,
+        "names must be at least two different ones, got %s",
+        String.join(", ", names));
+    require(
+        !patterns.keySet().stream().anyMatch(pattern -> pattern.size() != size),
+        "every pattern must have %s entries",
+        size);
+    require(
+        !patterns.values().stream().anyMatch(count -> count < 0)
+            && !patterns.values().stream().allMatch(count -> count == 0),
+        "counts must not be negative, nor all 0");
   }
 
   /**

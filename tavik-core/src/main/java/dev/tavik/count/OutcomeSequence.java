@@ -1,6 +1,6 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import java.util.BitSet;
 import java.util.List;
@@ -39,13 +39,12 @@ public final class OutcomeSequence {
    * @throws IllegalArgumentException if there is none, or a position is beyond
    */
   public static OutcomeSequence of(BitSet successes, int size) {
-    if (size < 1 || successes.length() > size) {
-      throw new IllegalArgumentException(
-          say(
-              "a sequence needs a trial or more, and successes among them, got %s trials and the"
-                  + " last success at %s",
-              size, successes.length()));
-    }
+    require(
+        size >= 1 && successes.length() <= size,
+        "a sequence needs a trial or more, and successes among them, got %s trials and the"
+            + " last success at %s",
+        size,
+        successes.length());
     return new OutcomeSequence((BitSet) successes.clone(), size);
   }
 

@@ -1,8 +1,6 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
-
-import dev.tavik.result.Figures;
+import static dev.tavik.result.Figures.require;
 
 /**
  * The same units judged twice: how often both judgements, one of them or neither was a success.
@@ -19,22 +17,25 @@ public record PairedTally(long both, long firstOnly, long secondOnly, long neith
    * @throws IllegalArgumentException if a count is negative, or their sum is not between 1 and 10¹²
    */
   public PairedTally {
-    require("both", both);
-    require("firstOnly", firstOnly);
-    require("secondOnly", secondOnly);
-    require("neither", neither);
+    requireCount("both", both);
+    requireCount("firstOnly", firstOnly);
+    requireCount("secondOnly", secondOnly);
+    requireCount("neither", neither);
     long pairs = both + firstOnly + secondOnly + neither;
-    if (!(pairs >= 1 && pairs <= Tally.MAX_TRIALS)) {
-      throw new IllegalArgumentException(
-          "pairs must be between 1 and " + Figures.count(Tally.MAX_TRIALS) + ", got " + pairs);
-    }
+    require(
+        pairs >= 1 && pairs <= Tally.MAX_TRIALS,
+        "pairs must be between 1 and %,d, got %s",
+        Tally.MAX_TRIALS,
+        pairs);
   }
 
-  private static void require(String name, long count) {
-    if (!(count >= 0 && count <= Tally.MAX_TRIALS)) {
-      throw new IllegalArgumentException(
-          say("%s must be between 0 and %s, got %d", name, Figures.count(Tally.MAX_TRIALS), count));
-    }
+  private static void requireCount(String name, long count) {
+    require(
+        count >= 0 && count <= Tally.MAX_TRIALS,
+        "%s must be between 0 and %,d, got %d",
+        name,
+        Tally.MAX_TRIALS,
+        count);
   }
 
   /**

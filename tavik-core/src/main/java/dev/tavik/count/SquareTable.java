@@ -1,8 +1,7 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
-import dev.tavik.result.Figures;
 import java.util.HashSet;
 import java.util.List;
 
@@ -22,34 +21,34 @@ public record SquareTable(List<String> levels, List<List<Long>> cells) {
    *     count that is negative, or a total that is not between 1 and 10¹²
    */
   public SquareTable {
-    if (!(levels.size() >= 2 && levels.size() <= CrossTable.MOST_LEVELS)) {
-      throw new IllegalArgumentException(
-          "levels must be between 2 and " + CrossTable.MOST_LEVELS + ", got " + levels.size());
-    }
-    if (new HashSet<>(levels).size() < levels.size()) {
-      throw new IllegalArgumentException(
-          "levels must have different names, got " + String.join(", ", levels));
-    }
+    require(
+        levels.size() >= 2 && levels.size() <= CrossTable.MOST_LEVELS,
+        "levels must be between 2 and %s, got %s",
+        CrossTable.MOST_LEVELS,
+        levels.size());
+    require(
+        new HashSet<>(levels).size() >= levels.size(),
+        "levels must have different names, got %s",
+        String.join(", ", levels));
     levels = List.copyOf(levels);
     cells = cells.stream().map(List::copyOf).toList();
     int size = levels.size();
-    if (cells.size() != size || cells.stream().anyMatch(row -> row.size() != size)) {
-      throw new IllegalArgumentException(
-          say("cells must have %d rows of %d counts each", size, size));
-    }
+    require(
+        cells.size() == size && !cells.stream().anyMatch(row -> row.size() != size),
+        "cells must have %d rows of %d counts each",
+        size,
+        size);
     long total = 0;
     for (List<Long> row : cells) {
       for (long count : row) {
-        if (!(count >= 0)) {
-          throw new IllegalArgumentException("a count must be at least 0, got " + count);
-        }
+        require(count >= 0, "a count must be at least 0, got %s", count);
         total = Math.min(Tally.MAX_TRIALS + 1, total + Math.min(count, Tally.MAX_TRIALS + 1));
       }
     }
-    if (!(total >= 1 && total <= Tally.MAX_TRIALS)) {
-      throw new IllegalArgumentException(
-          "counts must add up to between 1 and " + Figures.count(Tally.MAX_TRIALS));
-    }
+    require(
+        total >= 1 && total <= Tally.MAX_TRIALS,
+        "counts must add up to between 1 and %,d",
+        Tally.MAX_TRIALS);
   }
 
   /**

@@ -1,6 +1,6 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import java.util.HashSet;
 import java.util.List;
@@ -39,21 +39,18 @@ public record StratifiedTables(List<String> rows, List<String> columns, List<Str
    *     or two of the same name
    */
   public StratifiedTables {
-    if (rows.size() != 2 || columns.size() != 2) {
-      throw new IllegalArgumentException(
-          say(
-              "strata must be of two rows and two columns, got %d and %d",
-              rows.size(), columns.size()));
-    }
+    require(
+        rows.size() == 2 && columns.size() == 2,
+        "strata must be of two rows and two columns, got %d and %d",
+        rows.size(),
+        columns.size());
     rows = List.copyOf(rows);
     columns = List.copyOf(columns);
     strata = List.copyOf(strata);
-    if (strata.isEmpty()) {
-      throw new IllegalArgumentException("strata must be at least one, got none");
-    }
-    if (new HashSet<>(strata.stream().map(Stratum::name).toList()).size() < strata.size()) {
-      throw new IllegalArgumentException("strata must have different names");
-    }
+    require(!strata.isEmpty(), "strata must be at least one, got none");
+    require(
+        new HashSet<>(strata.stream().map(Stratum::name).toList()).size() >= strata.size(),
+        "strata must have different names");
   }
 
   /**

@@ -1,5 +1,6 @@
 package dev.tavik.count;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import java.util.ArrayList;
@@ -247,17 +248,13 @@ public record Tabulation(
 
   private int column(String name) {
     int column = columns.indexOf(name);
-    if (column < 0) {
-      throw new IllegalArgumentException(
-          "there is no column '" + name + "' in " + source + Names.hint(name, columns));
-    }
+    require(
+        column >= 0, "there is no column '%s' in %s%s", name, source, Names.hint(name, columns));
     return column;
   }
 
   private void requireLevels(int column, Set<String> levels) {
-    if (levels.isEmpty()) {
-      throw new IllegalArgumentException("success must name at least one level, got none");
-    }
+    require(!levels.isEmpty(), "success must name at least one level, got none");
     for (String level : levels) {
       if (!known.get(column).contains(level)) {
         throw new IllegalArgumentException(

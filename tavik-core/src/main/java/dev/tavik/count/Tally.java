@@ -1,8 +1,7 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
-import dev.tavik.result.Figures;
 import java.math.BigInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -27,14 +26,16 @@ public record Tally(long successes, long trials) {
    * @throws IllegalArgumentException if not 1 ≤ trials ≤ 10¹² or not 0 ≤ successes ≤ trials
    */
   public Tally {
-    if (!(trials >= 1 && trials <= MAX_TRIALS)) {
-      throw new IllegalArgumentException(
-          "trials must be between 1 and " + Figures.count(MAX_TRIALS) + ", got " + trials);
-    }
-    if (!(successes >= 0 && successes <= trials)) {
-      throw new IllegalArgumentException(
-          "successes must be between 0 and trials (" + trials + "), got " + successes);
-    }
+    require(
+        trials >= 1 && trials <= MAX_TRIALS,
+        "trials must be between 1 and %,d, got %s",
+        MAX_TRIALS,
+        trials);
+    require(
+        successes >= 0 && successes <= trials,
+        "successes must be between 0 and trials (%s), got %s",
+        trials,
+        successes);
   }
 
   /**
@@ -59,32 +60,26 @@ public record Tally(long successes, long trials) {
    */
   public static Tally parse(String text) {
     Matcher parts = FORM.matcher(text.strip());
-    if (!parts.matches()) {
-      throw new IllegalArgumentException(
-          "a tally must be successes/trials such as 14/400, got '" + text + "'");
-    }
+    require(parts.matches(), "a tally must be successes/trials such as 14/400, got '%s'", text);
     long successes = whole("successes", parts.group(1).strip());
     long trials = whole("trials", parts.group(2).strip());
-    if (trials >= 1 && successes > trials && successes <= MAX_TRIALS) {
-      throw new IllegalArgumentException(
-          say(
-              "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
-                  + " did you mean %1$d/%2$d?",
-              trials, successes));
-    }
+    require(
+        (trials < 1 || successes <= trials) || successes > MAX_TRIALS,
+        "successes must be between 0 and trials (%d), got %d; a tally is successes/trials,"
+            + " did you mean %1$d/%2$d?",
+        trials,
+        successes);
     return new Tally(successes, trials);
   }
 
   private static long whole(String name, String text) {
-    if (!WHOLE.matcher(text).matches()) {
-      throw new IllegalArgumentException(
-          name + " must be a whole number of at least 0, got '" + text + "'");
-    }
+    require(
+        WHOLE.matcher(text).matches(),
+        "%s must be a whole number of at least 0, got '%s'",
+        name,
+        text);
     BigInteger number = new BigInteger(text);
-    if (number.bitLength() > 62) {
-      throw new IllegalArgumentException(
-          name + " must be at most " + Figures.count(MAX_TRIALS) + ", got " + text);
-    }
+    require(number.bitLength() <= 62, "%s must be at most %,d, got %s", name, MAX_TRIALS, text);
     return number.longValue();
   }
 

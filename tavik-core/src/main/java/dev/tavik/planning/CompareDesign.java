@@ -61,15 +61,13 @@ public record CompareDesign(
     Sizes.requireAllocation(allocation);
     if (theory == Theory.NORMAL && !hasNormal(twoProportionTest)) {
       throw new DeclinedException(
-          say(
-              "%s has no power by the normal distribution; ask for the exact one",
-              twoProportionTest.id()));
+          "%s has no power by the normal distribution; ask for the exact one",
+          twoProportionTest.id());
     }
     if (!twoProportionTest.knows(equivalence == null ? hypothesis.against() : equivalence)) {
       throw new DeclinedException(
-          say(
-              "%s tests the null of no difference only; against a margin use score or z-separate",
-              twoProportionTest.id()));
+          "%s tests the null of no difference only; against a margin use score or z-separate",
+          twoProportionTest.id());
     }
     double none = base + hypothesis.against();
     if (!(none > 0 && none < 1)) {
@@ -258,10 +256,9 @@ public record CompareDesign(
     }
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
       throw new DeclinedException(
-          say(
-              "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
-                  + " normal distribution",
-              Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther)));
+          "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
+              + " normal distribution",
+          Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther));
     }
     if (equivalence != null) {
       return new Equivalently(ofBase, ofOther, equivalence);

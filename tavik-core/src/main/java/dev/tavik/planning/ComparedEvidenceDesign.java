@@ -1,6 +1,6 @@
 package dev.tavik.planning;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.ComparedRates;
@@ -43,10 +43,10 @@ public record ComparedEvidenceDesign(
    */
   public ComparedEvidenceDesign {
     Proportion.require("base", base);
-    if (!(threshold > 1 && threshold < Double.POSITIVE_INFINITY)) {
-      throw new IllegalArgumentException(
-          "threshold must be above 1, such as 20: how many times likelier, got " + threshold);
-    }
+    require(
+        threshold > 1 && threshold < Double.POSITIVE_INFINITY,
+        "threshold must be above 1, such as 20: how many times likelier, got %s",
+        threshold);
     Sizes.requireAllocation(allocation);
   }
 
@@ -79,9 +79,8 @@ public record ComparedEvidenceDesign(
   public Power at(Sizes sizes) {
     if (sizes.total() > MOST_UNITS) {
       throw new DeclinedException(
-          say(
-              "all pairs of counts are gone through for up to %s units in both groups, got %s",
-              Figures.count(MOST_UNITS), Figures.count(sizes.total())));
+          "all pairs of counts are gone through for up to %s units in both groups, got %s",
+          Figures.count(MOST_UNITS), Figures.count(sizes.total()));
     }
     return new Reached(sizes.groups().get(0).intValue(), sizes.groups().get(1).intValue());
   }

@@ -1,5 +1,6 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.result.Figures;
@@ -76,20 +77,16 @@ public record Effect(Measure measure, double value) {
    * @throws IllegalArgumentException if there aren't as many, or they are the same
    */
   public static Effect ofShares(List<Double> expected, List<Double> claimed) {
-    if (expected.size() != claimed.size() || expected.size() < 2) {
-      throw new IllegalArgumentException(
-          say(
-              "expected and claimed shares must be as many, two or more, got %d and %d",
-              expected.size(), claimed.size()));
-    }
+    require(
+        expected.size() == claimed.size() && expected.size() >= 2,
+        "expected and claimed shares must be as many, two or more, got %d and %d",
+        expected.size(),
+        claimed.size());
     double square = 0;
     for (int i = 0; i < expected.size(); i++) {
       square += Math.pow(expected.get(i) - claimed.get(i), 2) / claimed.get(i);
     }
-    if (square == 0) {
-      throw new IllegalArgumentException(
-          "the shares expected are those claimed; no number shows that");
-    }
+    require(square != 0, "the shares expected are those claimed; no number shows that");
     return w(Math.sqrt(square));
   }
 
@@ -103,11 +100,10 @@ public record Effect(Measure measure, double value) {
    */
   public static Effect ofCells(List<List<Double>> cells) {
     int columns = cells.isEmpty() ? 0 : cells.get(0).size();
-    if (cells.size() < 2 || columns < 2 || cells.stream().anyMatch(row -> row.size() != columns)) {
-      throw new IllegalArgumentException(
-          "cells must be rows of two cells or more, equally many in each, such as"
-              + " \"20% 30%; 35% 15%\"");
-    }
+    require(
+        cells.size() >= 2 && columns >= 2 && !cells.stream().anyMatch(row -> row.size() != columns),
+        "cells must be rows of two cells or more, equally many in each, such as \"20%% 30%%;"
+            + " 35%% 15%%\"");
     double[] ofColumns = new double[columns];
     double[] ofRows = new double[cells.size()];
     double total = 0;
@@ -123,17 +119,15 @@ public record Effect(Measure measure, double value) {
     for (int i = 0; i < cells.size(); i++) {
       for (int j = 0; j < columns; j++) {
         double expected = ofRows[i] * ofColumns[j] / total;
-        if (!(expected > 0)) {
-          throw new IllegalArgumentException("cells have a row or a column of nothing but 0");
-        }
+        require(expected > 0, "cells have a row or a column of nothing but 0");
         double away = cells.get(i).get(j) - expected;
         square += away * away / expected / total;
       }
     }
-    if (square < ROUNDING) {
-      throw new IllegalArgumentException(
-          "rows and columns of these cells are independent, so that w is 0; no number shows that");
-    }
+    require(
+        square >= ROUNDING,
+        "rows and columns of these cells are independent, so that w is 0; no number shows"
+            + " that");
     return w(Math.sqrt(square));
   }
 

@@ -1,6 +1,6 @@
 package dev.tavik.planning;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.RateBayesFactor;
@@ -42,10 +42,10 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
    */
   public EvidenceDesign {
     Proportion.require("against", hypothesis.against());
-    if (!(threshold > 1 && threshold < Double.POSITIVE_INFINITY)) {
-      throw new IllegalArgumentException(
-          "threshold must be above 1, such as 20: how many times likelier, got " + threshold);
-    }
+    require(
+        threshold > 1 && threshold < Double.POSITIVE_INFINITY,
+        "threshold must be above 1, such as 20: how many times likelier, got %s",
+        threshold);
   }
 
   @Override
@@ -78,9 +78,8 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   public Power at(Sizes sizes) {
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new DeclinedException(
-          say(
-              "goes through all counts for up to %s observations, got %s",
-              Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first())));
+          "goes through all counts for up to %s observations, got %s",
+          Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first()));
     }
     return new Reached(sizes.first());
   }

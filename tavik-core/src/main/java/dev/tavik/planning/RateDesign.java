@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.DecimalFraction;
@@ -58,9 +60,7 @@ public record RateDesign(
     }
     if (lot != null) {
       lotTest(proportionTest);
-      if (lot < 2 || lot > MOST) {
-        throw new IllegalArgumentException("lot must be from 2 to 10^12, got " + lot);
-      }
+      require(lot >= 2 && lot <= MOST, "lot must be from 2 to 10^12, got %s", lot);
     }
   }
 

@@ -1,7 +1,5 @@
 package dev.tavik.planning;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ProportionInterval;
@@ -40,10 +38,9 @@ public record RatePrecision(
 
   private static DeclinedException notOffered(ProportionInterval interval) {
     return new DeclinedException(
-        say(
-            "%s isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
-                + " jeffreys",
-            interval.id()));
+        "%s isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
+            + " jeffreys",
+        interval.id());
   }
 
   /**

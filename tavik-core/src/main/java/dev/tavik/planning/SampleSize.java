@@ -1,7 +1,5 @@
 package dev.tavik.planning;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.numeric.Bisection;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
@@ -172,10 +170,9 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
 
     private static DeclinedException tooLong(long n) {
       return new DeclinedException(
-          say(
-              "would take an exact search up to n = %s, which is too long; give n and ask for its"
-                  + " exact power, or plan by the normal distribution",
-              Figures.count(n)));
+          "would take an exact search up to n = %s, which is too long; give n and ask for its"
+              + " exact power, or plan by the normal distribution",
+          Figures.count(n));
     }
 
     SampleSize search() {
@@ -242,10 +239,9 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         work(n);
         if (n > design.searchedTo()) {
           throw new DeclinedException(
-              say(
-                  "an exact search for n ends at %s, which don't reach it; take n by the normal"
-                      + " distribution and ask for the exact power of that n",
-                  Figures.count(design.searchedTo())));
+              "an exact search for n ends at %s, which don't reach it; take n by the normal"
+                  + " distribution and ask for the exact power of that n",
+              Figures.count(design.searchedTo()));
         }
       }
       return n;

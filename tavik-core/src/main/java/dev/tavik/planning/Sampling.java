@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.result.Figures;
 import org.jspecify.annotations.Nullable;
 
@@ -23,10 +25,10 @@ public record Sampling(@Nullable Long population, double designEffect) {
     if (population != null && (population < 2 || population > Design.MOST)) {
       throw new IllegalArgumentException("lot must be from 2 to 10^12, got " + population);
     }
-    if (!(designEffect >= LEAST && designEffect <= MOST)) {
-      throw new IllegalArgumentException(
-          "design-effect must be from 0.1 to 100, such as 1.5, got " + Figures.plain(designEffect));
-    }
+    require(
+        designEffect >= LEAST && designEffect <= MOST,
+        "design-effect must be from 0.1 to 100, such as 1.5, got %s",
+        Figures.plain(designEffect));
   }
 
   /**

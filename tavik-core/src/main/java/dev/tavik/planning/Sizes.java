@@ -1,6 +1,6 @@
 package dev.tavik.planning;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.result.Figures;
 import java.util.Collections;
@@ -24,9 +24,10 @@ public record Sizes(List<Long> groups) {
    */
   public Sizes {
     groups = List.copyOf(groups);
-    if (groups.isEmpty() || Collections.min(groups) < 1) {
-      throw new IllegalArgumentException("sizes must be at least 1, got " + groups);
-    }
+    require(
+        !groups.isEmpty() && Collections.min(groups) >= 1,
+        "sizes must be at least 1, got %s",
+        groups);
   }
 
   /**
@@ -74,13 +75,11 @@ public record Sizes(List<Long> groups) {
 
   /** Checks how much larger the second group is. */
   static double requireAllocation(double allocation) {
-    if (!(allocation >= LEAST_ALLOCATION && allocation <= 1 / LEAST_ALLOCATION)) {
-      throw new IllegalArgumentException(
-          say(
-              "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large,"
-                  + " got %s",
-              Figures.plain(allocation)));
-    }
+    require(
+        allocation >= LEAST_ALLOCATION && allocation <= 1 / LEAST_ALLOCATION,
+        "allocation must be from 0.001 to 1000, such as 2 for a second group twice as large,"
+            + " got %s",
+        Figures.plain(allocation));
     return allocation;
   }
 

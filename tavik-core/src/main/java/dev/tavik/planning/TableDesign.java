@@ -1,5 +1,7 @@
 package dev.tavik.planning;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.numeric.NoncentralChiSquare;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
@@ -31,14 +33,10 @@ public record TableDesign(int df, double alpha, double greatest) implements Desi
    * @throws IllegalArgumentException if a number is out of its range
    */
   public TableDesign {
-    if (df < 1 || df > MOST_DF) {
-      throw new IllegalArgumentException(
-          "df must be from 1 to " + Figures.count(MOST_DF) + ", got " + df);
-    }
+    require(
+        df >= 1 && df <= MOST_DF, "df must be from 1 to %s, got %s", Figures.count(MOST_DF), df);
     Proportion.require("alpha", alpha);
-    if (!(greatest > 0)) {
-      throw new IllegalArgumentException("the largest w must be above 0, got " + greatest);
-    }
+    require(greatest > 0, "the largest w must be above 0, got %s", greatest);
   }
 
   @Override

@@ -1,6 +1,6 @@
 package dev.tavik.planning;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
@@ -32,28 +32,25 @@ public record TrendDesign(
     scores = List.copyOf(scores);
     rates.forEach(rate -> Proportion.require("trend", rate));
     Proportion.require("alpha", alpha);
-    if (rates.size() < 2 || scores.size() != rates.size()) {
-      throw new IllegalArgumentException(
-          say(
-              "a trend needs two rates or more and a score for each, got %d and %d",
-              rates.size(), scores.size()));
-    }
+    require(
+        rates.size() >= 2 && scores.size() == rates.size(),
+        "a trend needs two rates or more and a score for each, got %d and %d",
+        rates.size(),
+        scores.size());
     for (int i = 1; i < scores.size(); i++) {
-      if (!(scores.get(i) > scores.get(i - 1))) {
-        throw new IllegalArgumentException("scores must rise, got " + scores);
-      }
+      require(scores.get(i) > scores.get(i - 1), "scores must rise, got %s", scores);
     }
     double slope = slope(rates, scores);
     // Rates without a trend leave nothing but rounding.
-    if (!(Math.abs(slope) > 1e-12 * (scores.get(scores.size() - 1) - scores.get(0)))) {
-      throw new IllegalArgumentException("the rates " + rates + " have no trend");
-    }
-    if (alternative == (slope < 0 ? Alternative.GREATER : Alternative.LESS)) {
-      throw new IllegalArgumentException(
-          say(
-              "the rates %s with the scores, but the alternative is %s",
-              slope < 0 ? "fall" : "rise", alternative.id()));
-    }
+    require(
+        Math.abs(slope) > 1e-12 * (scores.get(scores.size() - 1) - scores.get(0)),
+        "the rates %s have no trend",
+        rates);
+    require(
+        alternative != (slope < 0 ? Alternative.GREATER : Alternative.LESS),
+        "the rates %s with the scores, but the alternative is %s",
+        slope < 0 ? "fall" : "rise",
+        alternative.id());
   }
 
   /** Σ (s - mean s)·p. */

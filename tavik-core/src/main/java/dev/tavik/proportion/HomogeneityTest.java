@@ -1,5 +1,7 @@
 package dev.tavik.proportion;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
@@ -46,9 +48,7 @@ public enum HomogeneityTest implements Method {
    * @throws IllegalArgumentException if there are fewer than two groups
    */
   public TestResult of(List<Tally> groups) {
-    if (groups.size() < 2) {
-      throw new IllegalArgumentException("groups must be at least two, got " + groups.size());
-    }
+    require(groups.size() >= 2, "groups must be at least two, got %s", groups.size());
     double successes = groups.stream().mapToLong(Tally::successes).sum();
     double total = groups.stream().mapToLong(Tally::trials).sum();
     double failures = total - successes;

@@ -1,6 +1,6 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
@@ -110,9 +110,10 @@ public enum LotTest implements Method {
   }
 
   static void requireLot(long trials, long lot) {
-    if (!(lot > trials && lot <= Tally.MAX_TRIALS)) {
-      throw new IllegalArgumentException(
-          say("lot must be larger than the sample (%d) and at most 10^12, got %d", trials, lot));
-    }
+    require(
+        lot > trials && lot <= Tally.MAX_TRIALS,
+        "lot must be larger than the sample (%d) and at most 10^12, got %d",
+        trials,
+        lot);
   }
 }

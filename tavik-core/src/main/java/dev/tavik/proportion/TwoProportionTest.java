@@ -1,6 +1,6 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Basis;
@@ -170,10 +170,10 @@ public enum TwoProportionTest implements Method {
    */
   public TestResult of(Tally first, Tally second, Hypothesis hypothesis) {
     double against = hypothesis.against();
-    if (!(against > -1 && against < 1)) {
-      throw new IllegalArgumentException(
-          "a null difference must lie strictly between -1 and 1, got " + against);
-    }
+    require(
+        against > -1 && against < 1,
+        "a null difference must lie strictly between -1 and 1, got %s",
+        against);
     if (!knows(against)) {
       throw new DeclinedException("tests the null of no difference only; use score or z-separate");
     }
@@ -198,9 +198,8 @@ public enum TwoProportionTest implements Method {
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new DeclinedException(
-          say(
-              "all pairs of counts are gone through for up to %s units in both groups, got %s",
-              Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second)));
+          "all pairs of counts are gone through for up to %s units in both groups, got %s",
+          Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second));
     }
     return switch (this) {
       case FISHER -> CriticalSums.fisher(first, second, hypothesis.alternative(), alpha);

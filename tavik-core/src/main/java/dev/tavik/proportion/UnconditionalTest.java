@@ -1,7 +1,5 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.Hypergeometric;
@@ -45,10 +43,9 @@ final class UnconditionalTest {
   private UnconditionalTest(Method method, TwoTallies data, Hypothesis hypothesis) {
     if (data.total() > MOST_TRIALS) {
       throw new DeclinedException(
-          say(
-              "is offered for up to %s trials in both groups together, got %s; use fisher,"
-                  + " fisher-mid-p or z-pooled, which hardly differ from it there",
-              Figures.count(MOST_TRIALS), Figures.count(data.total())));
+          "is offered for up to %s trials in both groups together, got %s; use fisher,"
+              + " fisher-mid-p or z-pooled, which hardly differ from it there",
+          Figures.count(MOST_TRIALS), Figures.count(data.total()));
     }
     this.method = method;
     this.data = data;

@@ -1,5 +1,10 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.say;
+
+import com.google.errorprone.annotations.FormatMethod;
+import org.jspecify.annotations.Nullable;
+
 /** A method declines: its work would pass its budget, or the question is outside its domain. */
 public final class DeclinedException extends RuntimeException {
   private static final long serialVersionUID = 1L;
@@ -11,6 +16,17 @@ public final class DeclinedException extends RuntimeException {
    */
   public DeclinedException(String reason) {
     super(reason);
+  }
+
+  /**
+   * The same, with figures in their places.
+   *
+   * @param words the message, with the places of {@link java.util.Formatter}
+   * @param figures what goes there
+   */
+  @FormatMethod
+  public DeclinedException(String words, @Nullable Object... figures) {
+    this(say(words, figures));
   }
 
   /**

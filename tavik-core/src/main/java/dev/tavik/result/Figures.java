@@ -7,6 +7,7 @@ import java.math.RoundingMode;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How numbers are written for a reader: rounded, never to a bare zero, never with more digits than
@@ -46,8 +47,23 @@ public final class Figures {
    * @return the text
    */
   @FormatMethod
-  public static String say(String words, Object... figures) {
+  public static String say(String words, @Nullable Object... figures) {
     return String.format(Locale.ROOT, words, figures);
+  }
+
+  /**
+   * Refuses an argument. What must hold is written as it must hold, so that NaN fails it.
+   *
+   * @param holds whether it does
+   * @param words what must hold and what was got, with the places of {@link java.util.Formatter}
+   * @param figures what goes there
+   * @throws IllegalArgumentException if it doesn't hold
+   */
+  @FormatMethod
+  public static void require(boolean holds, String words, @Nullable Object... figures) {
+    if (!holds) {
+      throw new IllegalArgumentException(say(words, figures));
+    }
   }
 
   /**

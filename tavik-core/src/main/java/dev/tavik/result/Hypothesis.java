@@ -1,5 +1,7 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.require;
+
 /**
  * A null value and the direction in which it is doubted.
  *
@@ -14,9 +16,7 @@ public record Hypothesis(double against, Alternative alternative) {
    * @throws IllegalArgumentException if {@code against} is not finite
    */
   public Hypothesis {
-    if (!Double.isFinite(against)) {
-      throw new IllegalArgumentException("against must be a finite number, got " + against);
-    }
+    require(Double.isFinite(against), "against must be a finite number, got %s", against);
   }
 
   /**

@@ -1,5 +1,7 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.require;
+
 /**
  * A confidence interval or a one-sided bound.
  *
@@ -19,10 +21,7 @@ public record Interval(
    * @throws IllegalArgumentException if not lower ≤ upper
    */
   public Interval {
-    if (!(lower <= upper)) {
-      throw new IllegalArgumentException(
-          "lower must not be above upper, got " + lower + " to " + upper);
-    }
+    require(lower <= upper, "lower must not be above upper, got %s to %s", lower, upper);
   }
 
   /**

@@ -1,5 +1,7 @@
 package dev.tavik.result;
 
+import static dev.tavik.result.Figures.require;
+
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.regex.Matcher;
@@ -25,10 +27,7 @@ public final class Numbers {
   public static double parse(String name, String written) {
     String text = written.strip();
     double value = value(text);
-    if (!Double.isFinite(value)) {
-      throw new IllegalArgumentException(
-          name + " must be a number such as 1.96, got '" + text + "'");
-    }
+    require(Double.isFinite(value), "%s must be a number such as 1.96, got '%s'", name, text);
     return value;
   }
 
@@ -43,9 +42,12 @@ public final class Numbers {
    */
   public static double positive(String name, String accepted, String written) {
     double value = value(written.strip());
-    if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
-      throw new IllegalArgumentException(name + " must be " + accepted + ", got '" + written + "'");
-    }
+    require(
+        value > 0 && value < Double.POSITIVE_INFINITY,
+        "%s must be %s, got '%s'",
+        name,
+        accepted,
+        written);
     return value;
   }
 

@@ -1,7 +1,5 @@
 package dev.tavik.simulation;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
@@ -28,10 +26,9 @@ final class AliasCounts {
     long greatest = counts.firstAboveModeAtMost(top - NEVER) - 1;
     if (greatest - least >= MOST) {
       throw new DeclinedException(
-          say(
-              "has about %s counts that may be drawn, too many to simulate; the formula is exact"
-                  + " enough there",
-              Figures.count(greatest - least)));
+          "has about %s counts that may be drawn, too many to simulate; the formula is exact"
+              + " enough there",
+          Figures.count(greatest - least));
     }
     this.size = (int) (greatest - least + 1);
     this.thresholds = new long[size];

@@ -1,5 +1,7 @@
 package dev.tavik.simulation;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.result.Proportion;
 import org.jspecify.annotations.Nullable;
 
@@ -21,10 +23,10 @@ public record Draws(long most, long seed, @Nullable Double clearOf) {
    * @throws IllegalArgumentException if there are not 1 to 10¹⁰ draws, or the level is out of range
    */
   public Draws {
-    if (most < 1 || most > MOST) {
-      throw new IllegalArgumentException(
-          "draws must be from 1 to 10000000000, such as 100000, got " + most);
-    }
+    require(
+        most >= 1 && most <= MOST,
+        "draws must be from 1 to 10000000000, such as 100000, got %s",
+        most);
     if (clearOf != null) {
       Proportion.require("alpha", clearOf);
     }

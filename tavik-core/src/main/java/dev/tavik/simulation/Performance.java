@@ -1,6 +1,6 @@
 package dev.tavik.simulation;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
@@ -59,7 +59,7 @@ public final class Performance {
    * @throws IllegalArgumentException if the size is out of its range
    */
   public static Performance ofRate(long trials) {
-    return new Performance(require(trials), 0);
+    return new Performance(requireTrials(trials), 0);
   }
 
   /**
@@ -71,16 +71,15 @@ public final class Performance {
    * @throws IllegalArgumentException if a size is out of its range
    */
   public static Performance ofComparison(long first, long second) {
-    return new Performance(require(first), require(second));
+    return new Performance(requireTrials(first), requireTrials(second));
   }
 
-  private static long require(long trials) {
-    if (trials < 1 || trials > MOST_TRIALS) {
-      throw new IllegalArgumentException(
-          say(
-              "n must be from 1 to %s, all of whose outcomes are gone through, got %s",
-              MOST_TRIALS, trials));
-    }
+  private static long requireTrials(long trials) {
+    require(
+        trials >= 1 && trials <= MOST_TRIALS,
+        "n must be from 1 to %s, all of whose outcomes are gone through, got %s",
+        MOST_TRIALS,
+        trials);
     return trials;
   }
 

@@ -1,7 +1,5 @@
 package dev.tavik.simulation;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
 import dev.tavik.result.DeclinedException;
@@ -28,9 +26,8 @@ final class TableWorld implements World {
   TableWorld(CrossTable table) {
     if (table.total() > MOST_UNITS) {
       throw new DeclinedException(
-          say(
-              "is made for tables of up to %s units; the formulas are exact enough beyond",
-              Figures.count(MOST_UNITS)));
+          "is made for tables of up to %s units; the formulas are exact enough beyond",
+          Figures.count(MOST_UNITS));
     }
     this.total = (int) table.total();
     this.rows = IntStream.range(0, table.rows().size()).map(i -> (int) table.rowTotal(i)).toArray();

@@ -1,6 +1,6 @@
 package dev.tavik.study;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.bayes.BetaPrior;
 import org.jspecify.annotations.Nullable;
@@ -25,13 +25,12 @@ public record BayesSettings(BetaPrior prior, @Nullable Region region) {
      * @throws IllegalArgumentException if not -1 ≤ low &lt; high ≤ 1
      */
     public Region {
-      if (!(low >= -1 && low < high && high <= 1)) {
-        throw new IllegalArgumentException(
-            say(
-                "region must run upwards, such as 4%%,6%% for a rate or -2%%,2%% for a difference,"
-                    + " got %s to %s",
-                low, high));
-      }
+      require(
+          low >= -1 && low < high && high <= 1,
+          "region must run upwards, such as 4%%,6%% for a rate or -2%%,2%% for a difference,"
+              + " got %s to %s",
+          low,
+          high);
     }
   }
 

@@ -1,5 +1,6 @@
 package dev.tavik.tail;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.numeric.Beta;
@@ -95,10 +96,10 @@ public final class Tail {
    */
   public static Tail chiSquare(double df, double noncentrality) {
     requirePositive("df", df);
-    if (!(noncentrality >= 0 && noncentrality <= 1e9)) {
-      throw new IllegalArgumentException(
-          "noncentrality must be from 0 to 1e9, got " + noncentrality);
-    }
+    require(
+        noncentrality >= 0 && noncentrality <= 1e9,
+        "noncentrality must be from 0 to 1e9, got %s",
+        noncentrality);
     return noncentrality == 0
         ? chiSquare(df)
         : new Tail(
@@ -170,10 +171,10 @@ public final class Tail {
     requireCount("population", 1, population);
     requireCount("successes", 0, successes);
     requireCount("n", 0, drawn);
-    if (successes > population || drawn > population) {
-      throw new IllegalArgumentException(
-          "successes and n must be at most the population, " + population);
-    }
+    require(
+        successes <= population && drawn <= population,
+        "successes and n must be at most the population, %s",
+        population);
     return new Tail(
         say(
             "the hypergeometric distribution of %s drawn from %s with %s successes",
@@ -190,9 +191,7 @@ public final class Tail {
    */
   public static Tail poisson(double mean) {
     requirePositive("mean", mean);
-    if (mean > MOST_COUNT) {
-      throw new IllegalArgumentException("mean must be at most 1e12, got " + mean);
-    }
+    require(mean <= MOST_COUNT, "mean must be at most 1e12, got %s", mean);
     return new Tail(
         "the Poisson distribution with mean " + Figures.plain(mean), new PoissonShape(mean));
   }
@@ -202,22 +201,20 @@ public final class Tail {
   }
 
   private static void requireFinite(String name, double value) {
-    if (!Double.isFinite(value)) {
-      throw new IllegalArgumentException(name + " must be a number, got " + value);
-    }
+    require(Double.isFinite(value), "%s must be a number, got %s", name, value);
   }
 
   private static void requirePositive(String name, double value) {
-    if (!(value > 0 && value <= 1e12)) {
-      throw new IllegalArgumentException(name + " must be above 0 and at most 1e12, got " + value);
-    }
+    require(value > 0 && value <= 1e12, "%s must be above 0 and at most 1e12, got %s", name, value);
   }
 
   private static void requireCount(String name, long least, long value) {
-    if (value < least || value > MOST_COUNT) {
-      throw new IllegalArgumentException(
-          name + " must be a whole number from " + least + " to 1e12, got " + value);
-    }
+    require(
+        value >= least && value <= MOST_COUNT,
+        "%s must be a whole number from %s to 1e12, got %s",
+        name,
+        least,
+        value);
   }
 
   /**
@@ -322,9 +319,7 @@ public final class Tail {
    * @throws IllegalArgumentException if not from ≤ to
    */
   public double between(double from, double to) {
-    if (!(from <= to)) {
-      throw new IllegalArgumentException("between must run upwards, got " + from + " to " + to);
-    }
+    require(from <= to, "between must run upwards, got %s to %s", from, to);
     double below = counts() ? logLower(Math.ceil(from) - 1) : logLower(from);
     double above = counts() ? logUpper(Math.floor(to) + 1) : logUpper(to);
     // Of nearly equal tails the difference is taken, of the smaller ones.
@@ -378,10 +373,9 @@ public final class Tail {
   }
 
   private double requireFound(double value) {
-    if (Double.isInfinite(value)) {
-      throw new IllegalArgumentException(
-          "the value with such an area lies beyond 1e307, the end of the numbers searched");
-    }
+    require(
+        !Double.isInfinite(value),
+        "the value with such an area lies beyond 1e307, the end of the numbers searched");
     if (value == 0) {
       throw new IllegalArgumentException(TOO_NEAR);
     }

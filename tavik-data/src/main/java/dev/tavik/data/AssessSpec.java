@@ -108,20 +108,17 @@ final class AssessSpec {
                   : " must be the size of both groups, such as 60,80"));
     }
     List<Long> sizes = written.stream().map(Long::parseLong).toList();
-    if (rate ? sizes.size() != 1 : sizes.size() > 2) {
-      throw new SpecException(
-          spec.say(
-              "{n} must be %s, got %s", rate ? "one number" : "one number or two", sizes.size()));
-    }
+    spec.check(
+        (rate ? sizes.size() == 1 : sizes.size() <= 2),
+        "{n} must be %s, got %s",
+        rate ? "one number" : "one number or two",
+        sizes.size());
     return rate || sizes.size() == 2 ? sizes : List.of(sizes.get(0), sizes.get(0));
   }
 
   private List<Double> rates() {
     List<Double> rates = Ranges.proportions(spec, "p");
-    if (rates.isEmpty()) {
-      throw new SpecException(
-          spec.name("p") + " must give the true rates, such as 5% or 1%..20%:1%");
-    }
+    spec.check(!rates.isEmpty(), "{p} must give the true rates, such as 5%% or 1%%..20%%:1%%");
     return rates;
   }
 

@@ -52,11 +52,10 @@ final class BayesSpec {
   }
 
   private BayesSettings.Region region(List<String> ends, End end) {
-    if (ends.size() != 2) {
-      throw new SpecException(
-          spec.say(
-              "{region} must be two values such as 4%%,6%%, got '%s'", String.join(",", ends)));
-    }
+    spec.check(
+        ends.size() == 2,
+        "{region} must be two values such as 4%%,6%%, got '%s'",
+        String.join(",", ends));
     return new BayesSettings.Region(end.read(ends.get(0)), end.read(ends.get(1)));
   }
 

@@ -105,23 +105,20 @@ final class ComparePlanSpec {
       return new Hypothesis(0, plan.alternative(bases, effects));
     }
     @Nullable String alternative = spec.text("alternative");
-    if (Alternative.TWO_SIDED.id().equals(alternative)) {
-      throw new SpecException(
-          spec.say(
-              "{alternative} two-sided doesn't go with {show} %s, which is about one side; leave it"
-                  + " out, or say less or greater",
-              show.id()));
-    }
+    spec.check(
+        !Alternative.TWO_SIDED.id().equals(alternative),
+        "{alternative} two-sided doesn't go with {show} %s, which is about one side; leave it"
+            + " out, or say less or greater",
+        show.id());
     if (show == Show.EQUIVALENT || spec.has("sides")) {
       if (alternative != null || spec.has("sides")) {
-        throw new SpecException(
-            spec.say(
-                "%s doesn't go with {show} %s%s",
-                spec.name(spec.has("sides") ? "sides" : "alternative"),
-                show.id(),
-                show == Show.EQUIVALENT
-                    ? ", which looks to both sides"
-                    : "; say with " + spec.name("alternative") + " less that low is good"));
+        throw spec.refusal(
+            "%s doesn't go with {show} %s%s",
+            spec.name(spec.has("sides") ? "sides" : "alternative"),
+            show.id(),
+            show == Show.EQUIVALENT
+                ? ", which looks to both sides"
+                : "; say with " + spec.name("alternative") + " less that low is good");
       }
       return Hypothesis.twoSided(0);
     }
@@ -134,12 +131,10 @@ final class ComparePlanSpec {
     List<Double> bases = Ranges.proportions(spec, "base");
     List<Effect> effects = plan.effects();
     boolean worst = bases.isEmpty() && effects.isEmpty();
-    if (bases.isEmpty() != effects.isEmpty()) {
-      throw new SpecException(
-          spec.say(
-              "an interval of a difference is planned for both rates, {base} and {expect}, or for"
-                  + " neither, the worst case"));
-    }
+    spec.check(
+        bases.isEmpty() == effects.isEmpty(),
+        "an interval of a difference is planned for both rates, {base} and {expect}, or for"
+            + " neither, the worst case");
     List<DifferenceInterval> offered =
         List.of(DifferenceInterval.NEWCOMBE, DifferenceInterval.WALD);
     List<DifferenceInterval> methods =

@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Names;
@@ -61,32 +59,26 @@ final class CompareSpec {
 
   private static void requireNoBayes(Spec spec) {
     for (String word : List.of("bayes", "prior", "region")) {
-      if (spec.has(word)) {
-        throw new SpecException(
-            spec.say(
-                "%s doesn't go with {paired}: of pairs only those count that were judged differently;"
-                    + " hold them against one half, such as tavik rate 14/16 --against 50%% --bayes for 14"
-                    + " where only the first and 2 where only the second was a success",
-                spec.name(word)));
-      }
+      spec.check(
+          !spec.has(word),
+          "%s doesn't go with {paired}: of pairs only those count that were judged differently;"
+              + " hold them against one half, such as tavik rate 14/16 --against 50%% --bayes for 14"
+              + " where only the first and 2 where only the second was a success",
+          spec.name(word));
     }
   }
 
   private Question question() {
-    if (spec.has("cells")) {
-      throw new SpecException(
-          spec.say(
-              "{cells} are the four counts of pairs and go with {paired}; two groups are written"
-                  + " North=14/400 South=31/410"));
-    }
+    spec.check(
+        !spec.has("cells"),
+        "{cells} are the four counts of pairs and go with {paired}; two groups are written"
+            + " North=14/400 South=31/410");
     spec.requireWith("data", "outcome", "group", "count", "where", "missing");
     spec.requireWith("table", "total");
-    if (spec.has("success") && !spec.has("data") && !spec.has("table")) {
-      throw new SpecException(
-          spec.say(
-              "{success} names levels of a file; in tallies such as 14/400 the first number is the"
-                  + " successes"));
-    }
+    spec.check(
+        (!spec.has("success") || spec.has("data")) || spec.has("table"),
+        "{success} names levels of a file; in tallies such as 14/400 the first number is the"
+            + " successes");
     boolean tallies = spec.has("tally") || spec.has("first") || spec.has("second");
     List<String> sources = new ArrayList<>();
     if (tallies) {
@@ -99,16 +91,12 @@ final class CompareSpec {
     }
     if (sources.size() > 1) {
       throw new SpecException(
-          say(
-              "counts come from one place, not from %s; leave one out",
-              String.join(" and ", sources)));
+          "counts come from one place, not from %s; leave one out", String.join(" and ", sources));
     }
-    if (sources.isEmpty()) {
-      throw new SpecException(
-          spec.say(
-              "nothing to compare: give tallies such as North=14/400 South=31/410, or {table} with"
-                  + " a row a group, or {data} with {outcome}, {success} and {group}"));
-    }
+    spec.check(
+        !sources.isEmpty(),
+        "nothing to compare: give tallies such as North=14/400 South=31/410, or {table} with"
+            + " a row a group, or {data} with {outcome}, {success} and {group}");
     CompareSettings settings = settings();
     if (tallies) {
       return fromTallies(settings);
@@ -244,13 +232,12 @@ final class CompareSpec {
     if (groups.size() > CompareGroupsQuestion.MOST_GROUPS) {
       throw new DataException(
           DataException.Code.LEVEL,
-          say(
-              "%,d groups are too many to compare; at most %,d; %s",
-              groups.size(),
-              CompareGroupsQuestion.MOST_GROUPS,
-              spec.has("group")
-                  ? "choose a coarser column than " + spec.text("group")
-                  : "leave some out, or put some together"));
+          "%,d groups are too many to compare; at most %,d; %s",
+          groups.size(),
+          CompareGroupsQuestion.MOST_GROUPS,
+          spec.has("group")
+              ? "choose a coarser column than " + spec.text("group")
+              : "leave some out, or put some together");
     }
     if (groups.size() > 2) {
       return new CompareGroupsQuestion(label, groups, empty, baseline, settings, from);

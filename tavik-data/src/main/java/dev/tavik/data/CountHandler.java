@@ -1,6 +1,6 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
@@ -76,10 +76,11 @@ final class CountHandler extends RowHandler {
     super(source);
     this.exact = new Part(ordered ? new RowsInOrder.Log(source) : null);
     this.nearly = new Part(ordered ? new RowsInOrder.Log(source) : null);
-    if (request.columns().size() > MOST_COLUMNS) {
-      throw new IllegalArgumentException(
-          "columns must be at most " + MOST_COLUMNS + ", got " + request.columns().size());
-    }
+    require(
+        request.columns().size() <= MOST_COLUMNS,
+        "columns must be at most %s, got %s",
+        MOST_COLUMNS,
+        request.columns().size());
     this.levelBits = Math.min(MOST_BITS, BITS / Math.max(1, request.columns().size()));
     this.request = request;
     this.places = new ArrayList<>(request.columns());
@@ -148,10 +149,12 @@ final class CountHandler extends RowHandler {
     if (length > LONGEST_LEVEL) {
       throw new DataException(
           DataException.Code.LEVEL,
-          say(
-              "%s, line %d: column %s has a value of %s characters, too long for a classification;"
-                  + " is it the column you meant?",
-              source(), line(), columnNames[place], Figures.count(length)));
+          "%s, line %d: column %s has a value of %s characters, too long for a classification;"
+              + " is it the column you meant?",
+          source(),
+          line(),
+          columnNames[place],
+          Figures.count(length));
     }
     int level = tables[place].number(buffer, offset, length);
     if (level >= mostLevels(place)) {
@@ -176,9 +179,9 @@ final class CountHandler extends RowHandler {
       if (filters.size() > 1) {
         throw new DataException(
             DataException.Code.COLUMN,
-            say(
-                "%s: %s filter one column; no row has two levels of it",
-                source(), String.join(" and ", filters)));
+            "%s: %s filter one column; no row has two levels of it",
+            source(),
+            String.join(" and ", filters));
       }
     }
   }
@@ -236,10 +239,11 @@ final class CountHandler extends RowHandler {
     if (request.missing() == Missing.FAIL) {
       throw new DataException(
           DataException.Code.MISSING,
-          say(
-              "%s, line %d, column %s has no value, and missing values were not to be accepted;"
-                  + " drop leaves such rows out, level counts them as a level",
-              source(), line, columnNames[place]));
+          "%s, line %d, column %s has no value, and missing values were not to be accepted;"
+              + " drop leaves such rows out, level counts them as a level",
+          source(),
+          line,
+          columnNames[place]);
     }
     part.missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
   }
@@ -276,22 +280,23 @@ final class CountHandler extends RowHandler {
   private DataException badCount(String found) {
     return new DataException(
         DataException.Code.COUNT,
-        say(
-            "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
-            source(), line(), columnNames[frequencyPlace], found));
+        "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
+        source(),
+        line(),
+        columnNames[frequencyPlace],
+        found);
   }
 
   private DataException tooManyLevels(int place) {
     return new DataException(
         DataException.Code.LEVEL,
-        say(
-            "%s, line %d: column %s has more than %s different values, too many for a"
-                + " classification%s; is it the column you meant?",
-            source(),
-            line(),
-            columnNames[place],
-            Figures.count(mostLevels(place)),
-            mostLevels(place) < MOST_LEVELS ? " of " + filtersFrom + " columns at once" : ""));
+        "%s, line %d: column %s has more than %s different values, too many for a"
+            + " classification%s; is it the column you meant?",
+        source(),
+        line(),
+        columnNames[place],
+        Figures.count(mostLevels(place)),
+        mostLevels(place) < MOST_LEVELS ? " of " + filtersFrom + " columns at once" : "");
   }
 
   /** The counts, and the first column's levels in the order of the rows. */
@@ -338,23 +343,24 @@ final class CountHandler extends RowHandler {
       if (part() == nearly && matched[place] == 0 && near > 2) {
         throw new DataException(
             DataException.Code.LEVEL,
-            say(
-                "%s: column %s has several levels that could be '%s': %s; write the one you mean"
-                    + " exactly",
-                source(),
-                columnNames[place],
-                level,
-                nearLevels[place].stream()
-                    .skip(1)
-                    .mapToObj(tables[place].levels()::get)
-                    .collect(Collectors.joining(", "))));
+            "%s: column %s has several levels that could be '%s': %s; write the one you mean"
+                + " exactly",
+            source(),
+            columnNames[place],
+            level,
+            nearLevels[place].stream()
+                .skip(1)
+                .mapToObj(tables[place].levels()::get)
+                .collect(Collectors.joining(", ")));
       }
       if (part() == exact && matched[place] == 0 && near < 2 && !others.isEmpty()) {
         throw new DataException(
             DataException.Code.LEVEL,
-            say(
-                "%s: no row has %s=%s%s",
-                source(), columnNames[place], level, Names.hint(String.valueOf(level), others)));
+            "%s: no row has %s=%s%s",
+            source(),
+            columnNames[place],
+            level,
+            Names.hint(String.valueOf(level), others));
       }
     }
   }

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.require;
+
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,9 +31,7 @@ public record CountRequest(
   public CountRequest {
     columns = List.copyOf(columns);
     filters = Collections.unmodifiableMap(new LinkedHashMap<>(filters));
-    if (columns.isEmpty()) {
-      throw new IllegalArgumentException("columns must name at least one column, got none");
-    }
+    require(!columns.isEmpty(), "columns must name at least one column, got none");
   }
 
   /**

@@ -73,17 +73,14 @@ final class CountsSpec {
     CountRequest request = CountRequest.of(columns).frequency(frequency).missing(missing());
     for (String filter : filters()) {
       int equals = filter.indexOf('=');
-      if (equals <= 0) {
-        throw new SpecException(spec.name("where") + " must be COLUMN=VALUE, got '" + filter + "'");
-      }
+      spec.check(equals > 0, "{where} must be COLUMN=VALUE, got '%s'", filter);
       String column = filter.substring(0, equals).strip();
-      if (request.filters().containsKey(column)) {
-        throw new SpecException(
-            spec.say(
-                "{where} keeps the rows with one value of a column, got two for %s (%s); ask for each"
-                    + " by itself, or compare them",
-                column, String.join(" and ", filters())));
-      }
+      spec.check(
+          !request.filters().containsKey(column),
+          "{where} keeps the rows with one value of a column, got two for %s (%s); ask for each"
+              + " by itself, or compare them",
+          column,
+          String.join(" and ", filters()));
       request =
           request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
     }
@@ -94,10 +91,10 @@ final class CountsSpec {
     if (counts.total() == 0) {
       throw new DataException(
           DataException.Code.EMPTY,
-          say(
-              "%s: nothing is left to count; %s rows were read, but all lack a value, have a"
-                  + " frequency of 0 or were filtered out",
-              counts.source(), counts.rows()));
+          "%s: nothing is left to count; %s rows were read, but all lack a value, have a"
+              + " frequency of 0 or were filtered out",
+          counts.source(),
+          counts.rows());
     }
     return counts;
   }
@@ -116,18 +113,16 @@ final class CountsSpec {
     String first = spec.text(firstWord);
     if (first != null && first.equals(spec.text(secondWord))) {
       throw new SpecException(
-          say(
-              "%s and %s must be different columns, got '%s' for both",
-              spec.name(firstWord), spec.name(secondWord), first));
+          "%s and %s must be different columns, got '%s' for both",
+          spec.name(firstWord), spec.name(secondWord), first);
     }
   }
 
   void requireSuccess(String outcome) {
-    if (!spec.has("success")) {
-      throw new SpecException(
-          spec.say(
-              "{success} is needed: the level or levels of %s that count as success", outcome));
-    }
+    spec.check(
+        spec.has("success"),
+        "{success} is needed: the level or levels of %s that count as success",
+        outcome);
   }
 
   /** The levels that count as success: each value as it stands, else split at commas. */

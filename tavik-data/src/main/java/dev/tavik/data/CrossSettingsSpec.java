@@ -68,9 +68,7 @@ final class CrossSettingsSpec {
                 "is about the same units classified twice; ask with " + spec.name("paired");
             default -> "";
           };
-      if (!elsewhere.isEmpty()) {
-        throw new SpecException(spec.name("tests") + ": " + wanted + " " + elsewhere);
-      }
+      spec.check(elsewhere.isEmpty(), "{tests}: %s %s", wanted, elsewhere);
     }
     return CountsSpec.methods(spec, "tests", List.of(TableTest.values()), TableTest::id);
   }

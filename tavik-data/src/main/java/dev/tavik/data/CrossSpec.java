@@ -83,17 +83,12 @@ final class CrossSpec {
                   String.join(" and ", sources)));
     }
     boolean paired = spec.flag("paired");
-    if (paired && spec.has("strata")) {
-      throw new SpecException(
-          spec.name("paired") + " doesn't go with " + spec.name("strata") + "; leave one out");
-    }
+    spec.check(!paired || !spec.has("strata"), "{paired} doesn't go with {strata}; leave one out");
     if (paired || spec.has("strata")) {
-      if (spec.has("strata") && spec.has("ordered")) {
-        throw new SpecException(
-            spec.say(
-                "{ordered} doesn't go with {strata}: within strata there are two levels each, whose"
-                    + " order makes no difference"));
-      }
+      spec.check(
+          !spec.has("strata") || !spec.has("ordered"),
+          "{ordered} doesn't go with {strata}: within strata there are two levels each, whose"
+              + " order makes no difference");
       requireNothingElse(
           paired ? "paired" : "strata",
           paired ? List.of("bowker") : List.of("mantel-haenszel", "breslow-day"));
@@ -121,9 +116,8 @@ final class CrossSpec {
                   || Set.copyOf(spec.list(word)).equals(Set.copyOf(tests)));
       if (spec.has(word) && !own) {
         throw new SpecException(
-            say(
-                "%s doesn't go with %s, which has %s; leave it out",
-                spec.name(word), spec.name(asked), String.join(" and ", tests)));
+            "%s doesn't go with %s, which has %s; leave it out",
+            spec.name(word), spec.name(asked), String.join(" and ", tests));
       }
     }
   }
@@ -134,18 +128,16 @@ final class CrossSpec {
     for (String row : String.join(";", spec.all("cells")).split(";", -1)) {
       List<Long> line = new ArrayList<>();
       for (String count : row.strip().split("[\\s,]+")) {
-        if (!count.matches("\\d{1,12}")) {
-          throw new SpecException(
-              spec.say(
-                  "{cells} must be rows of whole counts such as \"12 5; 7 9\", got '%s'", count));
-        }
+        spec.check(
+            count.matches("\\d{1,12}"),
+            "{cells} must be rows of whole counts such as \"12 5; 7 9\", got '%s'",
+            count);
         line.add(Long.parseLong(count));
       }
       if (!cells.isEmpty() && line.size() != cells.get(0).size()) {
-        throw new SpecException(
-            spec.say(
-                "{cells} must have as many counts in every row; row 1 has %d, row %d has %d",
-                cells.get(0).size(), cells.size() + 1, line.size()));
+        throw spec.refusal(
+            "{cells} must have as many counts in every row; row 1 has %d, row %d has %d",
+            cells.get(0).size(), cells.size() + 1, line.size());
       }
       cells.add(line);
     }
@@ -158,10 +150,9 @@ final class CrossSpec {
 
   private Grid square(List<List<Long>> cells) {
     if (cells.size() != cells.get(0).size()) {
-      throw new SpecException(
-          spec.say(
-              "{cells} with {paired} must have as many rows as columns, got %d and %d",
-              cells.size(), cells.get(0).size()));
+      throw spec.refusal(
+          "{cells} with {paired} must have as many rows as columns, got %d and %d",
+          cells.size(), cells.get(0).size());
     }
     List<String> levels = numbered("level", cells.size());
     return new Grid(levels, levels, cells);
@@ -269,15 +260,13 @@ final class CrossSpec {
             spec.all("merge"),
             settings.options(options),
             from);
-    if (spec.has("budget") && !question.searchesTables()) {
-      throw new SpecException(
-          spec.say(
-              "{budget} is for fisher%s",
-              table.twoByTwo()
-                  ? " in larger tables; one of two by two needs none, so leave it out"
-                  : spec.say(
-                      ", which isn't made here; ask for it with {tests} fisher, or leave the budget out")));
-    }
+    spec.check(
+        !spec.has("budget") || question.searchesTables(),
+        "{budget} is for fisher%s",
+        table.twoByTwo()
+            ? " in larger tables; one of two by two needs none, so leave it out"
+            : spec.say(
+                ", which isn't made here; ask for it with {tests} fisher, or leave the budget out"));
     return question;
   }
 
@@ -289,11 +278,10 @@ final class CrossSpec {
     boolean said =
         spec.list("order").stream().anyMatch(each -> !Names.matching(each, levels).isEmpty());
     if (spec.has("data") && !said && !inherent(levels)) {
-      throw new SpecException(
-          spec.say(
-              "{ordered} needs to know the order of %s; in the file they only come as they occur."
-                  + " Name them from low to high with {order}",
-              Names.listed(levels)));
+      throw spec.refusal(
+          "{ordered} needs to know the order of %s; in the file they only come as they occur."
+              + " Name them from low to high with {order}",
+          Names.listed(levels));
     }
   }
 
@@ -324,9 +312,8 @@ final class CrossSpec {
     }
     if (!scores.isEmpty() && scores.size() != used.size()) {
       throw new SpecException(
-          say(
-              "%s must be one a level, %d (%s), got %d",
-              spec.name(word), levels.size(), Names.listed(levels), scores.size()));
+          "%s must be one a level, %d (%s), got %d",
+          spec.name(word), levels.size(), Names.listed(levels), scores.size());
     }
     return scores;
   }

@@ -1,9 +1,13 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
+import com.google.errorprone.annotations.FormatMethod;
 import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
+import org.jspecify.annotations.Nullable;
 
 /** Data that can't be read or used. The message says what was found, where, and what would do. */
 public final class DataException extends RuntimeException {
@@ -55,6 +59,18 @@ public final class DataException extends RuntimeException {
   public DataException(Code code, String message) {
     super(message);
     this.code = code;
+  }
+
+  /**
+   * The same, with figures in their places.
+   *
+   * @param code what kind of trouble it is
+   * @param words the message, with the places of {@link java.util.Formatter}
+   * @param figures what goes there
+   */
+  @FormatMethod
+  public DataException(Code code, String words, @Nullable Object... figures) {
+    this(code, say(words, figures));
   }
 
   /**

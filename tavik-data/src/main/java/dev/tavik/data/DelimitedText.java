@@ -195,6 +195,9 @@ public final class DelimitedText implements CountSource, OrderedSource {
     }
     return new DataException(
         DataException.Code.MALFORMED,
-        say("%s, record starting at line %d has %s", name, Math.max(1, line), found));
+        "%s, record starting at line %d has %s",
+        name,
+        Math.max(1, line),
+        found);
   }
 }

@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Names;
 import java.util.ArrayList;
@@ -130,11 +128,9 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
   private static void requireAll(List<String> chosen, List<String> levels, String word) {
     if (!chosen.isEmpty() && chosen.size() < levels.size()) {
       throw new SpecException(
-          say(
-              "%s must name every level; missing: %s",
-              word,
-              String.join(
-                  ", ", levels.stream().filter(level -> !chosen.contains(level)).toList())));
+          "%s must name every level; missing: %s",
+          word,
+          String.join(", ", levels.stream().filter(level -> !chosen.contains(level)).toList()));
     }
   }
 
@@ -166,9 +162,9 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
     if (full.rows.size() < 2 || full.columns.size() < 2) {
       throw new DataException(
           DataException.Code.LEVEL,
-          say(
-              "an association needs two rows and two columns with counts, got %d and %d",
-              full.rows.size(), full.columns.size()));
+          "an association needs two rows and two columns with counts, got %d and %d",
+          full.rows.size(),
+          full.columns.size());
     }
     return new CrossTable(full.rows, full.columns, full.cells);
   }

@@ -150,9 +150,8 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
             .toList();
     if (others.isEmpty() || others.size() > 2) {
       throw new SpecException(
-          say(
-              "%s has the columns %s; success must name those that count as success",
-              table.source(), String.join(", ", table.columns())));
+          "%s has the columns %s; success must name those that count as success",
+          table.source(), String.join(", ", table.columns()));
     }
     return List.of(others.get(0));
   }

@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.count.Names;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,12 +27,11 @@ record Header(String source, List<String> names) {
     if (positions.size() > 1) {
       throw new DataException(
           DataException.Code.COLUMN,
-          say(
-              "%s has %d columns that could be '%s' (numbers %s); give them different names",
-              source,
-              positions.size(),
-              name,
-              String.join(" and ", positions.stream().map(p -> String.valueOf(p + 1)).toList())));
+          "%s has %d columns that could be '%s' (numbers %s); give them different names",
+          source,
+          positions.size(),
+          name,
+          String.join(" and ", positions.stream().map(p -> String.valueOf(p + 1)).toList()));
     }
     return positions.get(0);
   }

@@ -27,11 +27,10 @@ final class OutlookSpec {
       // A study gives its alpha to every question.
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
       if (spec.has(word) && !ofStudy && !WORDS.contains(word)) {
-        throw new SpecException(
-            spec.say(
-                "%s doesn't go with {planned}, which is about observations that are not made yet;"
-                    + " leave it out",
-                word.equals("tally") ? "a tally" : spec.name(word)));
+        throw spec.refusal(
+            "%s doesn't go with {planned}, which is about observations that are not made yet;"
+                + " leave it out",
+            word.equals("tally") ? "a tally" : spec.name(word));
       }
     }
     String against =
@@ -58,23 +57,20 @@ final class OutlookSpec {
     if (text == null) {
       return OutlookQuestion.USUAL_THRESHOLD;
     }
-    if (!text.matches("\\d{1,9}(\\.\\d{1,9})?") || Double.parseDouble(text) <= 1) {
-      throw new SpecException(
-          spec.say(
-              "{threshold} must be a number above 1 such as 20, how many times likelier, got '%s'",
-              text));
-    }
+    spec.check(
+        text.matches("\\d{1,9}(\\.\\d{1,9})?") && Double.parseDouble(text) > 1,
+        "{threshold} must be a number above 1 such as 20, how many times likelier, got '%s'",
+        text);
     return Double.parseDouble(text);
   }
 
   private List<Long> planned() {
     List<Long> planned = Ranges.counts(spec, "planned");
-    if (planned.isEmpty() || planned.size() > MOST_LINES) {
-      throw new SpecException(
-          spec.say(
-              "{planned} must give 1 to %s numbers of observations, got %s",
-              MOST_LINES, planned.isEmpty() ? "none" : "more"));
-    }
+    spec.check(
+        !planned.isEmpty() && planned.size() <= MOST_LINES,
+        "{planned} must give 1 to %s numbers of observations, got %s",
+        MOST_LINES,
+        planned.isEmpty() ? "none" : "more");
     return planned;
   }
 }

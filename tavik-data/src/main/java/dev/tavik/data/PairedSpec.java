@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.PairedTally;
@@ -45,22 +43,19 @@ final class PairedSpec {
   Question question() {
     for (String word : NOT_OF_PAIRS) {
       if (spec.has(word)) {
-        throw new SpecException(
-            spec.say(
-                "%s doesn't go with {paired}: pairs are two columns of one file ({outcome} with two"
-                    + " columns, and {success}), or four counts ({cells} \"14 1; 2 211\"), and the null is"
-                    + " no difference",
-                word.equals("tally") ? "a tally" : spec.name(word)));
+        throw spec.refusal(
+            "%s doesn't go with {paired}: pairs are two columns of one file ({outcome} with two"
+                + " columns, and {success}), or four counts ({cells} \"14 1; 2 211\"), and the null is"
+                + " no difference",
+            word.equals("tally") ? "a tally" : spec.name(word));
       }
     }
     if (spec.has("cells")) {
       for (String word : OF_A_FILE) {
-        if (spec.has(word)) {
-          throw new SpecException(
-              spec.say(
-                  "%s is about a file, and {cells} gives the counts themselves; leave one out",
-                  spec.name(word)));
-        }
+        spec.check(
+            !spec.has(word),
+            "%s is about a file, and {cells} gives the counts themselves; leave one out",
+            spec.name(word));
       }
     }
     if (!spec.has("cells") && outcomes().size() > 2) {
@@ -109,15 +104,13 @@ final class PairedSpec {
     String written = String.join(";", spec.all("cells"));
     String[] numbers = written.strip().split("[\\s,;]+");
     boolean twoRows = written.split(";").length == 2;
-    if (numbers.length != 4
-        || !twoRows
-        || !Arrays.stream(numbers).allMatch(each -> each.matches("\\d{1,12}"))) {
-      throw new SpecException(
-          spec.say(
-              "{cells} must be four whole counts in two rows, such as \"14 1; 2 211\" (both, first"
-                  + " only; second only, neither), got '%s'",
-              written));
-    }
+    spec.check(
+        numbers.length == 4
+            && twoRows
+            && Arrays.stream(numbers).allMatch(each -> each.matches("\\d{1,12}")),
+        "{cells} must be four whole counts in two rows, such as \"14 1; 2 211\" (both, first"
+            + " only; second only, neither), got '%s'",
+        written);
     return PairedTally.of(
         Long.parseLong(numbers[0]),
         Long.parseLong(numbers[1]),
@@ -136,18 +129,17 @@ final class PairedSpec {
       boolean own = word.equals("tests") && spec.list(word).equals(List.of("cochran-q"));
       if (spec.has(word) && !own) {
         throw new SpecException(
-            say(
-                "%s goes with two columns of pairs; for more there is cochran-q, and each two by"
-                    + " mcnemar",
-                spec.name(word)));
+            "%s goes with two columns of pairs; for more there is cochran-q, and each two by"
+                + " mcnemar",
+            spec.name(word));
       }
     }
     spec.required("data", "a file with a header line, for the columns of judgements");
     List<String> columns = outcomes();
-    if (new LinkedHashSet<>(columns).size() < columns.size()) {
-      throw new SpecException(
-          spec.name("outcome") + " must name different columns, got " + String.join(", ", columns));
-    }
+    spec.check(
+        new LinkedHashSet<>(columns).size() >= columns.size(),
+        "{outcome} must name different columns, got %s",
+        String.join(", ", columns));
     counts.requireSuccess(String.join(" and ", columns));
     Tabulation counted = counts.tabulation(columns.toArray(String[]::new));
     Set<String> levels = new LinkedHashSet<>();
@@ -171,12 +163,11 @@ final class PairedSpec {
   private PairedQuestion fromFile(PairedSettings settings) {
     spec.required("data", "a file with a header line, for the two columns of pairs");
     List<String> columns = outcomes();
-    if (columns.size() != 2 || columns.get(0).equals(columns.get(1))) {
-      throw new SpecException(
-          spec.say(
-              "{outcome} with {paired} names two columns of the same units, such as %s, got '%s'",
-              "first_inspector,second_inspector", String.join(", ", columns)));
-    }
+    spec.check(
+        columns.size() == 2 && !columns.get(0).equals(columns.get(1)),
+        "{outcome} with {paired} names two columns of the same units, such as %s, got '%s'",
+        "first_inspector,second_inspector",
+        String.join(", ", columns));
     counts.requireSuccess(String.join(" and ", columns));
     Tabulation counted = counts.tabulation(columns.get(0), columns.get(1));
     Set<String> levels = new LinkedHashSet<>(counted.levels(0));

@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Question;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Names;
@@ -136,17 +134,16 @@ final class PlanSpec {
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
       if (spec.has(word) && !kind.words.contains(word) && !ofStudy) {
         throw new SpecException(
-            say(
-                "%s doesn't go with %s%s",
+            "%s doesn't go with %s%s",
+            spec.name(word),
+            kind.title,
+            Names.hint(
                 spec.name(word),
-                kind.title,
-                Names.hint(
-                    spec.name(word),
-                    kind.words.stream()
-                        .filter(each -> !each.equals("for"))
-                        .map(spec::name)
-                        .sorted()
-                        .toList())));
+                kind.words.stream()
+                    .filter(each -> !each.equals("for"))
+                    .map(spec::name)
+                    .sorted()
+                    .toList()));
       }
     }
     return switch (kind) {
@@ -247,9 +244,7 @@ final class PlanSpec {
 
   @Nullable Long lot() {
     List<Long> values = Ranges.counts(spec, "lot");
-    if (values.size() > 1) {
-      throw new SpecException(spec.name("lot") + " must be one number, got " + values.size());
-    }
+    spec.check(values.size() <= 1, "{lot} must be one number, got %s", values.size());
     return values.isEmpty() ? null : values.get(0);
   }
 
@@ -259,9 +254,8 @@ final class PlanSpec {
         List.of("expect", "difference", "ratio", "odds-ratio").stream().filter(spec::has).toList();
     if (used.size() > 1) {
       throw new SpecException(
-          say(
-              "what is expected is said once, not by %s",
-              String.join(" and ", used.stream().map(spec::name).toList())));
+          "what is expected is said once, not by %s",
+          String.join(" and ", used.stream().map(spec::name).toList()));
     }
     List<Effect> effects = new ArrayList<>();
     if (spec.has("expect")) {
@@ -297,8 +291,8 @@ final class PlanSpec {
     if (alternative != null) {
       Alternative named = Alternative.of(alternative);
       if (sides != null && (named == Alternative.TWO_SIDED) != sides.equals("two-sided")) {
-        throw new SpecException(
-            spec.say("{sides} %s and {alternative} %s contradict one another", sides, alternative));
+        throw spec.refusal(
+            "{sides} %s and {alternative} %s contradict one another", sides, alternative);
       }
       return named;
     }
@@ -310,14 +304,12 @@ final class PlanSpec {
       effects.forEach(effect -> directions.add(Double.compare(effect.from(base), base)));
     }
     directions.remove(0);
-    if (directions.size() != 1) {
-      throw new SpecException(
-          spec.say(
-              "{sides} one-sided: %s; say {alternative} less or greater",
-              directions.isEmpty()
-                  ? "nothing expected says which side"
-                  : "what is expected lies on both sides"));
-    }
+    spec.check(
+        directions.size() == 1,
+        "{sides} one-sided: %s; say {alternative} less or greater",
+        directions.isEmpty()
+            ? "nothing expected says which side"
+            : "what is expected lies on both sides");
     return directions.contains(1) ? Alternative.GREATER : Alternative.LESS;
   }
 

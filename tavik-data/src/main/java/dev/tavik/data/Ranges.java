@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import java.math.BigDecimal;
@@ -25,9 +23,7 @@ final class Ranges {
   private static BigDecimal count(String name, String text) {
     if (!text.matches("[1-9]\\d{0,11}")) {
       throw new SpecException(
-          say(
-              "%s must be whole numbers from 1 such as 200,400 or 200..2000:200, got '%s'",
-              name, text));
+          "%s must be whole numbers from 1 such as 200,400 or 200..2000:200, got '%s'", name, text);
     }
     return new BigDecimal(text);
   }
@@ -75,9 +71,7 @@ final class Ranges {
       String[] ends = part.split("\\.\\.|:", -1);
       if (ends.length != 3 || List.of(ends).contains("")) {
         throw new SpecException(
-            say(
-                "%s: a range needs both ends and a step, %s, got '%s'",
-                spec.name(word), example, part));
+            "%s: a range needs both ends and a step, %s, got '%s'", spec.name(word), example, part);
       }
       range(spec.name(word), ends, parse, values);
     }
@@ -97,9 +91,8 @@ final class Ranges {
     BigDecimal step = parse.apply(name, ends[2].strip());
     if (to.compareTo(from) < 0 || step.signum() <= 0) {
       throw new SpecException(
-          say(
-              "%s: a range runs upwards, such as 200..2000:200, got '%s..%s:%s'",
-              name, ends[0], ends[1], ends[2]));
+          "%s: a range runs upwards, such as 200..2000:200, got '%s..%s:%s'",
+          name, ends[0], ends[1], ends[2]);
     }
     for (BigDecimal value = from;
         value.compareTo(to) <= 0 && values.size() <= MOST;

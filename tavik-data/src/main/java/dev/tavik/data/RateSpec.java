@@ -59,16 +59,13 @@ final class RateSpec {
     spec.requireWith("planned", "threshold", "expect");
     spec.requireWith("data", OF_A_FILE);
     boolean inline = spec.has("tally");
-    if (inline && spec.has("data")) {
-      throw new SpecException(
-          spec.say("counts come from a tally or from {data}, not from both; leave one out"));
-    }
-    if (!inline && !spec.has("data")) {
-      throw new SpecException(
-          spec.say(
-              "nothing to count: give a tally such as 14/400, or {data} with {outcome} and"
-                  + " {success}"));
-    }
+    spec.check(
+        !inline || !spec.has("data"),
+        "counts come from a tally or from {data}, not from both; leave one out");
+    spec.check(
+        inline || spec.has("data"),
+        "nothing to count: give a tally such as 14/400, or {data} with {outcome} and"
+            + " {success}");
     RateSettings settings = settings();
     if (spec.flag("sequence")) {
       requireOrder(inline);
@@ -77,18 +74,15 @@ final class RateSpec {
   }
 
   private void requireOrder(boolean inline) {
-    if (inline || spec.has("count")) {
-      throw new SpecException(
-          spec.say(
-              "{sequence} follows observations in their order, and counts have none: 14/400 says"
-                  + " how many successes there were, not when; give a file with a row for each, {data}%s",
-              inline ? "" : " without " + spec.name("count")));
-    }
+    spec.check(
+        !inline && !spec.has("count"),
+        "{sequence} follows observations in their order, and counts have none: 14/400 says"
+            + " how many successes there were, not when; give a file with a row for each, {data}%s",
+        inline ? "" : " without " + spec.name("count"));
     if (spec.has("group")) {
-      throw new SpecException(
-          spec.say(
-              "{sequence} follows one rate; instead of {group} keep one group with {where} %s=LEVEL",
-              spec.text("group")));
+      throw spec.refusal(
+          "{sequence} follows one rate; instead of {group} keep one group with {where} %s=LEVEL",
+          spec.text("group"));
     }
   }
 
@@ -123,22 +117,17 @@ final class RateSpec {
     }
     String lot = spec.text("lot");
     if (lot != null) {
-      if (!lot.matches("\\d{1,13}")) {
-        throw new SpecException(
-            spec.name("lot") + " must be a whole number of units, got '" + lot + "'");
-      }
+      spec.check(lot.matches("\\d{1,13}"), "{lot} must be a whole number of units, got '%s'", lot);
       settings = settings.lot(Long.parseLong(lot));
     }
     BayesSettings bayes = new BayesSpec(spec).ofRate();
     if (bayes != null) {
       settings = settings.bayes(bayes);
     }
-    if (spec.has("working") && !settings.hasWorking()) {
-      throw new SpecException(
-          spec.say(
-              "{working} shows z tests and closed-form intervals for trials without end; leave one"
-                  + " among {tests} or {intervals}, such as score or wilson"));
-    }
+    spec.check(
+        !spec.has("working") || settings.hasWorking(),
+        "{working} shows z tests and closed-form intervals for trials without end; leave one"
+            + " among {tests} or {intervals}, such as score or wilson");
     return settings;
   }
 

@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import dev.tavik.count.Names;
 import dev.tavik.result.Figures;
@@ -84,13 +82,12 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
     if (used + length > LONGEST_ROW || fields >= MOST_COLUMNS) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          say(
-              "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
-                  + " file of rows, with line ends?",
-              source,
-              getStartingLineNumber(),
-              Figures.count(MOST_COLUMNS),
-              Figures.count(LONGEST_ROW)));
+          "%s, line %d is too long: at most %s columns and %s characters are accepted; is it a"
+              + " file of rows, with line ends?",
+          source,
+          getStartingLineNumber(),
+          Figures.count(MOST_COLUMNS),
+          Figures.count(LONGEST_ROW));
     }
     text = Arrays.copyOf(text, Math.min(LONGEST_ROW, Math.max(2 * text.length, used + length)));
     ends = Arrays.copyOf(ends, 2 * ends.length);
@@ -158,15 +155,14 @@ abstract class RowHandler extends AbstractBaseCsvCallbackHandler<Object> {
   private DataException ragged(Header known) {
     return new DataException(
         DataException.Code.MALFORMED,
-        say(
-            "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
-                + " delimiter, and give every row all its fields",
-            source,
-            getStartingLineNumber(),
-            getFieldCount(),
-            getFieldCount() == 1 ? "field" : "fields",
-            wanted.length,
-            Names.listed(known.names())));
+        "%s, line %d has %d %s where the header has %d (%s). Quote a value that contains the"
+            + " delimiter, and give every row all its fields",
+        source,
+        getStartingLineNumber(),
+        getFieldCount(),
+        getFieldCount() == 1 ? "field" : "fields",
+        wanted.length,
+        Names.listed(known.names()));
   }
 
   String source() {

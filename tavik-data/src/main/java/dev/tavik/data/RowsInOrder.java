@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
@@ -64,10 +62,10 @@ public final class RowsInOrder {
       if (size == MOST) {
         throw new DataException(
             DataException.Code.COUNT,
-            say(
-                "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
-                    + " the whole without a sequence",
-                source, Figures.count(MOST)));
+            "%s has more than %s rows to be followed in order; follow a part of them, or ask for"
+                + " the whole without a sequence",
+            source,
+            Figures.count(MOST));
       }
       if (size == numbers.length) {
         numbers = Arrays.copyOf(numbers, 2 * size);

@@ -77,9 +77,7 @@ final class SharesSpec {
                   "counts come from one place, not from %s; leave one out",
                   String.join(" and ", sources)));
     }
-    if (!spec.has("against")) {
-      throw new SpecException(spec.name("against") + " is needed: " + FORMS);
-    }
+    spec.check(spec.has("against"), "{against} is needed: %s", FORMS);
     SharesSettings settings = settings();
     if (spec.has("counts")) {
       Map<String, Long> named = named();
@@ -119,9 +117,8 @@ final class SharesSpec {
       String count = each.substring(equals + 1).strip();
       if (equals <= 0 || !count.matches("\\d{1,12}")) {
         throw new SpecException(
-            say(
-                "counts must be written NAME=COUNT with a whole number, such as ash=31, got '%s'",
-                each));
+            "counts must be written NAME=COUNT with a whole number, such as ash=31, got '%s'",
+            each);
       }
       if (named.put(each.substring(0, equals).strip(), Long.parseLong(count)) != null) {
         throw new SpecException(
@@ -139,9 +136,10 @@ final class SharesSpec {
     if (table.columns().size() != 1) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          say(
-              "%s has %d columns of counts (%s); shares need one",
-              table.source(), table.columns().size(), String.join(", ", table.columns())));
+          "%s has %d columns of counts (%s); shares need one",
+          table.source(),
+          table.columns().size(),
+          String.join(", ", table.columns()));
     }
     Map<String, Long> named = new LinkedHashMap<>();
     for (int i = 0; i < table.rows().size(); i++) {
@@ -174,9 +172,7 @@ final class SharesSpec {
         order.add(match(typed, levels, counted.source()));
       }
       for (String level : levels) {
-        if (!order.contains(level)) {
-          throw new SpecException(spec.name("order") + " must name every level; missing: " + level);
-        }
+        spec.check(order.contains(level), "{order} must name every level; missing: %s", level);
       }
       return order;
     }
@@ -206,17 +202,16 @@ final class SharesSpec {
     }
     if (named.size() < 2) {
       throw new SpecException(
-          say(
-              "shares need two categories or more, got one (%s); one rate is held against a value"
-                  + " with rate",
-              String.join(", ", named.keySet())));
+          "shares need two categories or more, got one (%s); one rate is held against a value"
+              + " with rate",
+          String.join(", ", named.keySet()));
     }
-    if (claimed.size() != named.size()) {
-      throw new SpecException(
-          spec.say(
-              "{against} must have one share for each of the %d categories (%s), got %d",
-              named.size(), String.join(", ", named.keySet()), claimed.size()));
-    }
+    spec.check(
+        claimed.size() == named.size(),
+        "{against} must have one share for each of the %d categories (%s), got %d",
+        named.size(),
+        String.join(", ", named.keySet()),
+        claimed.size());
     CategoryCounts categories =
         CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
     return new SharesQuestion(
@@ -229,13 +224,12 @@ final class SharesSpec {
       return spec.flag("bayes") ? settings.prior(DirichletPrior.uniform(categories)) : settings;
     }
     List<String> written = spec.list("prior");
-    if (written.size() != categories && written.size() != 1) {
-      throw new SpecException(
-          spec.say(
-              "{prior} must have one parameter for each of the %d categories, or one for all, got"
-                  + " %d",
-              categories, written.size()));
-    }
+    spec.check(
+        written.size() == categories || written.size() == 1,
+        "{prior} must have one parameter for each of the %d categories, or one for all, got"
+            + " %d",
+        categories,
+        written.size());
     List<Double> parameters = new ArrayList<>();
     for (String each : written) {
       parameters.add(Numbers.positive(spec.name("prior"), "numbers above 0 such as 1,1,1", each));
@@ -250,10 +244,7 @@ final class SharesSpec {
     Map<String, String> shares = new LinkedHashMap<>();
     for (String each : written) {
       int equals = each.lastIndexOf('=');
-      if (equals <= 0) {
-        throw new SpecException(
-            spec.name("against") + " must name all shares or none, got '" + each + "'");
-      }
+      spec.check(equals > 0, "{against} must name all shares or none, got '%s'", each);
       String typed = each.substring(0, equals).strip();
       List<String> matching = Names.matching(typed, List.copyOf(named.keySet()));
       String level = matching.size() == 1 ? matching.get(0) : typed;
@@ -263,12 +254,11 @@ final class SharesSpec {
       }
     }
     for (String level : named.keySet()) {
-      if (!shares.containsKey(level)) {
-        throw new SpecException(
-            spec.say(
-                "{against} has no share for '%s'%s",
-                level, from == null ? "" : ", which occurs in " + from.data()));
-      }
+      spec.check(
+          shares.containsKey(level),
+          "{against} has no share for '%s'%s",
+          level,
+          from == null ? "" : ", which occurs in " + from.data());
     }
     shares.keySet().forEach(level -> named.putIfAbsent(level, 0L));
     return Shares.parse(

@@ -22,11 +22,10 @@ final class SimulationSpec {
     if (written == null) {
       return question.get();
     }
-    if (!written.matches("\\d{1,11}|[1-9]e\\d{1,2}")) {
-      throw new SpecException(
-          spec.say(
-              "{simulate} must be a number of draws such as 100000 or 1e6, got '%s'", written));
-    }
+    spec.check(
+        written.matches("\\d{1,11}|[1-9]e\\d{1,2}"),
+        "{simulate} must be a number of draws such as 100000 or 1e6, got '%s'",
+        written);
     Draws draws = Draws.of((long) Double.parseDouble(written), seed(spec));
     @Nullable String model = spec.text("null-model");
     return new SimulatedQuestion(
@@ -42,10 +41,10 @@ final class SimulationSpec {
     if (written == null) {
       return new SecureRandom().nextInt(MOST_SEED);
     }
-    if (!written.matches("-?\\d{1,18}")) {
-      throw new SpecException(
-          spec.name("seed") + " must be a whole number such as 7, got '" + written + "'");
-    }
+    spec.check(
+        written.matches("-?\\d{1,18}"),
+        "{seed} must be a whole number such as 7, got '%s'",
+        written);
     return Long.parseLong(written);
   }
 }

@@ -3,11 +3,11 @@ package dev.tavik.data;
 import com.google.errorprone.annotations.FormatMethod;
 import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
-import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -182,9 +182,23 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    * @return the message
    */
   @FormatMethod
-  String say(String message, Object... figures) {
+  String say(String message, @Nullable Object... figures) {
     String named = WORD.matcher(message).replaceAll(found -> name(found.group(1)));
-    return Figures.say(named, figures);
+    return String.format(Locale.ROOT, named, figures);
+  }
+
+  /** Such a message as a refusal. */
+  @FormatMethod
+  SpecException refusal(String message, @Nullable Object... figures) {
+    return new SpecException(say(message, figures));
+  }
+
+  /** Refuses with such a message what doesn't hold. */
+  @FormatMethod
+  void check(boolean holds, String message, @Nullable Object... figures) {
+    if (!holds) {
+      throw refusal(message, figures);
+    }
   }
 
   /**

@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Question;
@@ -190,9 +188,8 @@ public final class StudyFile {
       return text.text();
     }
     throw new SpecException(
-        say(
-            "%s must have a value, a list of values or a mapping, got %s",
-            key, node instanceof Nothing ? "nothing" : "a list or mapping inside another"));
+        "%s must have a value, a list of values or a mapping, got %s",
+        key, node instanceof Nothing ? "nothing" : "a list or mapping inside another");
   }
 
   private void requireTop(Keys root) {

@@ -109,7 +109,10 @@ final class StudyTree {
     if (node == null) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          say("%s uses *%s, but nothing before it is marked &%s", name, anchor, anchor));
+          "%s uses *%s, but nothing before it is marked &%s",
+          name,
+          anchor,
+          anchor);
     }
     return node;
   }

@@ -52,20 +52,17 @@ final class TablePlanSpec {
   }
 
   Question table() {
-    if (plan.theory() == Theory.EXACT) {
-      throw new SpecException(
-          spec.say(
-              "{method} exact isn't offered for tables: their power is by the noncentral chi-square"
-                  + " distribution"));
-    }
+    spec.check(
+        plan.theory() != Theory.EXACT,
+        "{method} exact isn't offered for tables: their power is by the noncentral chi-square"
+            + " distribution");
     spec.requireWith("data", "rows", "columns", "count", "where", "missing");
     spec.requireWith("expect", "against");
     List<String> sources = SOURCES.stream().filter(spec::has).toList();
     if (sources.size() > 1) {
       throw new SpecException(
-          say(
-              "the effect comes from one place, not from %s",
-              String.join(" and ", sources.stream().map(spec::name).toList())));
+          "the effect comes from one place, not from %s",
+          String.join(" and ", sources.stream().map(spec::name).toList()));
     }
     List<Caution> cautions = new ArrayList<>();
     List<Effect> effects = new ArrayList<>();
@@ -89,10 +86,7 @@ final class TablePlanSpec {
       }
       case "cramers-v" -> {
         Table table = shape();
-        if (!spec.has("shape")) {
-          throw new SpecException(
-              spec.name("cramers-v") + " needs " + spec.name("shape") + ", such as 3x4");
-        }
+        spec.check(spec.has("shape"), "{cramers-v} needs {shape}, such as 3x4");
         Ranges.positive(spec, source, "0.1,0.2")
             .forEach(v -> effects.add(Effect.w(v * table.most)));
         return table;
@@ -112,22 +106,18 @@ final class TablePlanSpec {
   private double conventional(String size) {
     Double w = CONVENTIONAL.get(size);
     if (w == null) {
-      throw new SpecException(
-          spec.say(
-              "{conventional} must be small (w = 0.1), medium (0.3) or large (0.5), got '%s'",
-              size));
+      throw spec.refusal(
+          "{conventional} must be small (w = 0.1), medium (0.3) or large (0.5), got '%s'", size);
     }
     return w;
   }
 
   private Table shape() {
     List<String> used = List.of("df", "shape", "categories").stream().filter(spec::has).toList();
-    if (used.size() != 1) {
-      throw new SpecException(
-          spec.say(
-              "a table is described by one of {df} 6, {shape} 3x4 and {categories} 4, got %s",
-              used.isEmpty() ? "none" : "several"));
-    }
+    spec.check(
+        used.size() == 1,
+        "a table is described by one of {df} 6, {shape} 3x4 and {categories} 4, got %s",
+        used.isEmpty() ? "none" : "several");
     String word = used.get(0);
     String text = spec.required(word, "");
     if (word.equals("shape")) {
@@ -145,9 +135,8 @@ final class TablePlanSpec {
     }
     if (!text.matches("[1-9]\\d{0,4}") || (word.equals("categories") && text.equals("1"))) {
       throw new SpecException(
-          say(
-              "%s must be a whole number from %s, got '%s'",
-              spec.name(word), word.equals("df") ? "1" : "2", text));
+          "%s must be a whole number from %s, got '%s'",
+          spec.name(word), word.equals("df") ? "1" : "2", text);
     }
     int number = Integer.parseInt(text);
     return new Table(word.equals("df") ? number : number - 1, Double.POSITIVE_INFINITY);
@@ -190,13 +179,11 @@ final class TablePlanSpec {
     boolean counts =
         total.compareTo(BigDecimal.ONE) > 0
             && all.stream().allMatch(cell -> cell.stripTrailingZeros().scale() <= 0);
-    if (!counts && Math.abs(total.doubleValue() - 1) > WHOLE) {
-      throw new SpecException(
-          spec.say(
-              "{cells} must be probabilities that add up to 1 (100%%), or whole counts of a pilot;"
-                  + " these add up to %s",
-              Figures.exactPercent(total.doubleValue())));
-    }
+    spec.check(
+        counts || Math.abs(total.doubleValue() - 1) <= WHOLE,
+        "{cells} must be probabilities that add up to 1 (100%%), or whole counts of a pilot;"
+            + " these add up to %s",
+        Figures.exactPercent(total.doubleValue()));
     Effect effect =
         Effect.ofCells(
             rows.stream().map(row -> row.stream().map(BigDecimal::doubleValue).toList()).toList());
@@ -210,10 +197,10 @@ final class TablePlanSpec {
   private List<BigDecimal> row(String row) {
     List<BigDecimal> cells = new ArrayList<>();
     for (String cell : row.split("\\s+")) {
-      if (!cell.matches("(\\d{1,12}(\\.\\d{1,12})?|\\.\\d{1,12})%?")) {
-        throw new SpecException(
-            spec.name("cells") + " must be probabilities such as 20% or 0.2, got '" + cell + "'");
-      }
+      spec.check(
+          cell.matches("(\\d{1,12}(\\.\\d{1,12})?|\\.\\d{1,12})%?"),
+          "{cells} must be probabilities such as 20%% or 0.2, got '%s'",
+          cell);
       cells.add(
           cell.endsWith("%")
               ? new BigDecimal(cell.substring(0, cell.length() - 1)).movePointLeft(2)
@@ -253,10 +240,10 @@ final class TablePlanSpec {
     List<Double> rates = Ranges.proportions(spec, "trend");
     List<Double> scores = new ArrayList<>();
     for (String score : spec.list("scores")) {
-      if (!score.matches("-?\\d{1,9}(\\.\\d{1,9})?")) {
-        throw new SpecException(
-            spec.name("scores") + " must be numbers such as 1,2,4, got '" + score + "'");
-      }
+      spec.check(
+          score.matches("-?\\d{1,9}(\\.\\d{1,9})?"),
+          "{scores} must be numbers such as 1,2,4, got '%s'",
+          score);
       scores.add(Double.parseDouble(score));
     }
     if (scores.isEmpty()) {
@@ -264,9 +251,8 @@ final class TablePlanSpec {
     }
     if (plan.theory() == Theory.EXACT || spec.has("tests")) {
       throw new SpecException(
-          say(
-              "%s has no choice for a trend: its power is by the normal distribution",
-              spec.name(spec.has("tests") ? "tests" : "method")));
+          "%s has no choice for a trend: its power is by the normal distribution",
+          spec.name(spec.has("tests") ? "tests" : "method"));
     }
     List<Effect> ends =
         rates.isEmpty() ? List.of() : List.of(Effect.rate(rates.get(rates.size() - 1)));

@@ -60,12 +60,10 @@ final class TailSpec {
     }
     requireParameters(distribution, parameters);
     long asked = List.of("value", "between", "area").stream().filter(spec::has).count();
-    if (asked != 1) {
-      throw new SpecException(
-          spec.say(
-              "a tail is asked for by one of {value} X, {between} A,B and {area} P, got %s",
-              asked == 0 ? "none" : "several"));
-    }
+    spec.check(
+        asked == 1,
+        "a tail is asked for by one of {value} X, {between} A,B and {area} P, got %s",
+        asked == 0 ? "none" : "several");
     @Nullable String label = spec.text("label");
     @Nullable String area = spec.text("area");
     List<Double> values = numbers(spec.has("between") ? "between" : "value");

@@ -118,10 +118,11 @@ record TwoWayTable(
       if (place >= 0 && isNumber(field(line, place))) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            say(
-                "%s, line %d has only '%s', which looks like a count; a table has a line with the"
-                    + " names of the columns above its counts, and a name at the start of each row",
-                source, line.getStartingLineNumber(), field(line, place)));
+            "%s, line %d has only '%s', which looks like a count; a table has a line with the"
+                + " names of the columns above its counts, and a name at the start of each row",
+            source,
+            line.getStartingLineNumber(),
+            field(line, place));
       }
       head++;
     }
@@ -138,11 +139,12 @@ record TwoWayTable(
     if (numbers && !header.get(0).isBlank() && !consecutive(names)) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          say(
-              "%s, line %d (%s) looks like a row of counts, where the names of the columns should"
-                  + " stand; put a line of names above it, or, if these numbers are names, leave the"
-                  + " corner before them blank",
-              source, line.getStartingLineNumber(), String.join(", ", header)));
+          "%s, line %d (%s) looks like a row of counts, where the names of the columns should"
+              + " stand; put a line of names above it, or, if these numbers are names, leave the"
+              + " corner before them blank",
+          source,
+          line.getStartingLineNumber(),
+          String.join(", ", header));
     }
   }
 
@@ -173,10 +175,10 @@ record TwoWayTable(
     if (allGrouped) {
       throw new DataException(
           DataException.Code.COUNT,
-          say(
-              "%s: every count is written like '%s', which may mean a fraction; a table holds whole"
-                  + " counts: write them without separators of thousands",
-              source, counts.get(0)));
+          "%s: every count is written like '%s', which may mean a fraction; a table holds whole"
+              + " counts: write them without separators of thousands",
+          source,
+          counts.get(0));
     }
   }
 
@@ -267,9 +269,9 @@ record TwoWayTable(
       if (names.contains(name)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            say(
-                "%s has two rows or two columns called '%s'; give them different names",
-                source, name));
+            "%s has two rows or two columns called '%s'; give them different names",
+            source,
+            name);
       }
       names.add(name);
     }
@@ -311,15 +313,14 @@ record TwoWayTable(
     }
     throw new DataException(
         DataException.Code.COUNT,
-        say(
-            "%s, line %d, column %s has '%s'%s; a table holds whole counts",
-            source,
-            line.getStartingLineNumber(),
-            columns.get(column - 1),
-            text,
-            text.matches("\\d*[.,]\\d.*")
-                ? ", which is a fraction or may be one (thousands are written 1200 or 1,200)"
-                : ""));
+        "%s, line %d, column %s has '%s'%s; a table holds whole counts",
+        source,
+        line.getStartingLineNumber(),
+        columns.get(column - 1),
+        text,
+        text.matches("\\d*[.,]\\d.*")
+            ? ", which is a fraction or may be one (thousands are written 1200 or 1,200)"
+            : "");
   }
 
   /** With points between groups only where there are two: one may be a fraction, 1.200. */
@@ -331,7 +332,10 @@ record TwoWayTable(
   private DataException malformed(CsvRecord line, String found) {
     return new DataException(
         DataException.Code.MALFORMED,
-        say("%s, line %d %s", source, line.getStartingLineNumber(), found));
+        "%s, line %d %s",
+        source,
+        line.getStartingLineNumber(),
+        found);
   }
 
   /** Without rows and columns of nothing but percents; one among counts is refused. */
@@ -363,15 +367,14 @@ record TwoWayTable(
         if (kept.get(i).get(j) < 0) {
           throw new DataException(
               DataException.Code.COUNT,
-              say(
-                  "%s: row '%s' has %s in column %s; a table holds whole counts%s",
-                  source,
-                  rows.get(keptRows.get(i)),
-                  kept.get(i).get(j) == BLANK ? "nothing" : "a percent",
-                  columns.get(keptColumns.get(j)),
-                  kept.get(i).get(j) == BLANK
-                      ? ", also 0"
-                      : ", not percents: give the counts behind them"));
+              "%s: row '%s' has %s in column %s; a table holds whole counts%s",
+              source,
+              rows.get(keptRows.get(i)),
+              kept.get(i).get(j) == BLANK ? "nothing" : "a percent",
+              columns.get(keptColumns.get(j)),
+              kept.get(i).get(j) == BLANK
+                  ? ", also 0"
+                  : ", not percents: give the counts behind them");
         }
       }
     }
@@ -395,10 +398,11 @@ record TwoWayTable(
       if (lines.get(i).stream().allMatch(count -> count == BLANK)) {
         throw new DataException(
             DataException.Code.COUNT,
-            say(
-                "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take"
-                    + " it out",
-                source, what, names.get(i)));
+            "%s: %s '%s' has no counts; a table holds whole counts, also 0: fill it in, or take"
+                + " it out",
+            source,
+            what,
+            names.get(i));
       }
     }
   }
@@ -416,10 +420,10 @@ record TwoWayTable(
       if (last > 1 && IntStream.range(0, columns.size()).allMatch(this::lastIsSum)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            say(
-                "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or"
-                    + " put it first if it is a level of its own",
-                source, rows.get(last)));
+            "%s: row '%s' is the sum of the rows above it; call it Total to have it left out, or"
+                + " put it first if it is a level of its own",
+            source,
+            rows.get(last));
       }
       return this;
     }
@@ -431,10 +435,13 @@ record TwoWayTable(
       if (sum != cells.get(last).get(column)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            say(
-                "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
-                    + " or give the row another name if it is a group",
-                source, rows.get(last), cells.get(last).get(column), columns.get(column), sum));
+            "%s: row '%s' has %d in column %s, but the rows above add up to %d; mend the table,"
+                + " or give the row another name if it is a group",
+            source,
+            rows.get(last),
+            cells.get(last).get(column),
+            columns.get(column),
+            sum);
       }
     }
     List<String> found = new ArrayList<>(totals);
@@ -454,20 +461,20 @@ record TwoWayTable(
       if (last > 1 && isSumOfOthers(last)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            say(
-                "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
-                    + " out, or put it first if it is a level of its own",
-                source, columns.get(last)));
+            "%s: column '%s' is the sum of the others in every row; call it Total to have it left"
+                + " out, or put it first if it is a level of its own",
+            source,
+            columns.get(last));
       }
       return this;
     }
     if (!isSumOfOthers(last)) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          say(
-              "%s: column '%s' isn't the sum of the others in every row; mend the table, or give"
-                  + " the column another name if it is a level",
-              source, columns.get(last)));
+          "%s: column '%s' isn't the sum of the others in every row; mend the table, or give"
+              + " the column another name if it is a level",
+          source,
+          columns.get(last));
     }
     List<String> found = new ArrayList<>(totals);
     found.add("column " + columns.get(last));

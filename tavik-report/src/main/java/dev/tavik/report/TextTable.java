@@ -1,5 +1,7 @@
 package dev.tavik.report;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Align;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,10 +25,11 @@ final class TextTable {
   }
 
   void row(List<String> cells) {
-    if (cells.size() != aligns.size()) {
-      throw new IllegalArgumentException(
-          "a row must have " + aligns.size() + " cells, got " + cells.size());
-    }
+    require(
+        cells.size() == aligns.size(),
+        "a row must have %s cells, got %s",
+        aligns.size(),
+        cells.size());
     rows.add(cells.stream().map(Visible::of).toList());
   }
 

@@ -1,5 +1,7 @@
 package dev.tavik.study.assess;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
@@ -59,13 +61,10 @@ public record AssessQuestion(
     tests = List.copyOf(tests);
     comparisons = List.copyOf(comparisons);
     comparisonTests = List.copyOf(comparisonTests);
-    if (sizes.isEmpty() || sizes.size() > 2 || rates.isEmpty()) {
-      throw new IllegalArgumentException(
-          "methods are assessed for one size or two, and for a rate or more");
-    }
-    if (rates.size() % sizes.size() != 0) {
-      throw new IllegalArgumentException("two groups have a rate each, got " + rates);
-    }
+    require(
+        !sizes.isEmpty() && sizes.size() <= 2 && !rates.isEmpty(),
+        "methods are assessed for one size or two, and for a rate or more");
+    require(rates.size() % sizes.size() == 0, "two groups have a rate each, got %s", rates);
     Proportion.require("level", level);
     Proportion.require("alpha", alpha);
   }

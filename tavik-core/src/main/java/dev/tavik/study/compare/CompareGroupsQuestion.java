@@ -1,5 +1,6 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -46,10 +47,11 @@ public record CompareGroupsQuestion(
   public CompareGroupsQuestion {
     groups = List.copyOf(groups);
     emptyGroups = List.copyOf(emptyGroups);
-    if (!(groups.size() >= 3 && groups.size() <= MOST_GROUPS)) {
-      throw new IllegalArgumentException(
-          "groups must be between 3 and " + MOST_GROUPS + " here, got " + groups.size());
-    }
+    require(
+        groups.size() >= 3 && groups.size() <= MOST_GROUPS,
+        "groups must be between 3 and %s here, got %s",
+        MOST_GROUPS,
+        groups.size());
     if (baseline != null && groups.stream().noneMatch(group -> group.name().equals(baseline))) {
       throw new IllegalArgumentException(
           say(

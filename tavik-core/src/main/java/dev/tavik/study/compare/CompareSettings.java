@@ -1,6 +1,6 @@
 package dev.tavik.study.compare;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
@@ -50,13 +50,11 @@ public record CompareSettings(
    *     margin, direction, null value and what is to be shown don't go together
    */
   public CompareSettings {
-    if (!(hypothesis.against() > -1 && hypothesis.against() < 1)) {
-      throw new IllegalArgumentException(
-          say(
-              "against, a null difference, must lie strictly between -1 and 1 (-100 %% and 100 %%),"
-                  + " got %s",
-              hypothesis.against()));
-    }
+    require(
+        hypothesis.against() > -1 && hypothesis.against() < 1,
+        "against, a null difference, must lie strictly between -1 and 1 (-100 %% and 100 %%),"
+            + " got %s",
+        hypothesis.against());
     Proportion.require("alpha", alpha);
     if (chosenLevel != null) {
       Proportion.require("level", chosenLevel);
@@ -66,9 +64,7 @@ public record CompareSettings(
     }
     chosenTests = chosenTests.stream().distinct().toList();
     intervals = intervals.stream().distinct().toList();
-    if (intervals.isEmpty()) {
-      throw new IllegalArgumentException("intervals must name at least one method, got none");
-    }
+    require(!intervals.isEmpty(), "intervals must name at least one method, got none");
     if (bayes != null && hypothesis.against() != 0) {
       throw new IllegalArgumentException(
           "bayes holds different rates against equal ones; leave against out, and say with a region"
@@ -85,20 +81,19 @@ public record CompareSettings(
       throw new IllegalArgumentException(
           "to show " + show.id() + " a margin is needed: the largest difference without meaning");
     }
-    if (hypothesis.against() != 0) {
-      throw new IllegalArgumentException(
-          "against and " + show.id() + " contradict one another: the margin is the null value");
-    }
+    require(
+        hypothesis.against() == 0,
+        "against and %s contradict one another: the margin is the null value",
+        show.id());
     boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
-    if (show == Show.EQUIVALENT && (!twoSided || alpha >= 0.5)) {
-      throw new IllegalArgumentException(
-          "equivalence is shown by two one-sided tests at alpha below 0.5; leave the alternative out");
-    }
-    if (show == Show.NONINFERIOR && twoSided) {
-      throw new IllegalArgumentException(
-          "non-inferiority needs a direction: greater where a high rate is good, less where a low"
-              + " one is");
-    }
+    require(
+        show != Show.EQUIVALENT || (twoSided && alpha < 0.5),
+        "equivalence is shown by two one-sided tests at alpha below 0.5; leave the"
+            + " alternative out");
+    require(
+        show != Show.NONINFERIOR || !twoSided,
+        "non-inferiority needs a direction: greater where a high rate is good, less where a"
+            + " low one is");
   }
 
   /**

@@ -1,5 +1,7 @@
 package dev.tavik.study.compare;
 
+import static dev.tavik.result.Figures.require;
+
 import java.util.Arrays;
 import java.util.List;
 
@@ -36,10 +38,7 @@ public enum Show {
    */
   public static Show of(String id) {
     List<String> ids = Arrays.stream(values()).map(Show::id).toList();
-    if (!ids.contains(id)) {
-      throw new IllegalArgumentException(
-          "show must be one of " + String.join(", ", ids) + ", got '" + id + "'");
-    }
+    require(ids.contains(id), "show must be one of %s, got '%s'", String.join(", ", ids), id);
     return values()[ids.indexOf(id)];
   }
 }

@@ -1,6 +1,6 @@
 package dev.tavik.study.cross;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
@@ -28,12 +28,11 @@ final class RowComparison {
   RowComparison(CrossTable table, CrossSettings settings) {
     this.table = table;
     this.settings = settings;
-    if (table.rows().size() > MOST_ROWS) {
-      throw new IllegalArgumentException(
-          say(
-              "rows are compared with one another up to %d, got %d; merge levels or leave it out",
-              MOST_ROWS, table.rows().size()));
-    }
+    require(
+        table.rows().size() <= MOST_ROWS,
+        "rows are compared with one another up to %d, got %d; merge levels or leave it out",
+        MOST_ROWS,
+        table.rows().size());
   }
 
   List<RowPair> pairs() {

@@ -1,5 +1,6 @@
 package dev.tavik.study.cross;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -58,10 +59,10 @@ final class StrataAnalysis {
         refusals.add(new Refusal(method, e.reason()));
       }
     }
-    if (tests.isEmpty()) {
-      throw new IllegalArgumentException(
-          "no stratum has units of both " + String.join(" and ", tables.columns()));
-    }
+    require(
+        !tests.isEmpty(),
+        "no stratum has units of both %s",
+        String.join(" and ", tables.columns()));
     this.common = CommonOddsRatio.of(tables);
     this.interval = CommonOddsRatio.interval(tables, question.settings().level());
     this.together = oddsRatio("all strata", tables.together().get(0), tables.together().get(1));

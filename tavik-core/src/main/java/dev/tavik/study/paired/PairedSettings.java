@@ -1,5 +1,7 @@
 package dev.tavik.study.paired;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
@@ -37,10 +39,9 @@ public record PairedSettings(
     }
     tests = tests.stream().distinct().toList();
     intervals = intervals.stream().distinct().toList();
-    if (tests.isEmpty() || intervals.isEmpty()) {
-      throw new IllegalArgumentException(
-          "tests and intervals must name at least one method each, got none");
-    }
+    require(
+        !tests.isEmpty() && !intervals.isEmpty(),
+        "tests and intervals must name at least one method each, got none");
   }
 
   /**

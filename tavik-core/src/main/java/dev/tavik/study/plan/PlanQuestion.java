@@ -1,5 +1,6 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -54,9 +55,7 @@ public record PlanQuestion(
     powers = List.copyOf(powers);
     sizes = List.copyOf(sizes);
     cautions = List.copyOf(cautions);
-    if (designs.isEmpty()) {
-      throw new IllegalArgumentException("a plan needs a design");
-    }
+    require(!designs.isEmpty(), "a plan needs a design");
     requireOneLeftOut(effects.isEmpty(), powers.isEmpty(), sizes.isEmpty());
     powers.forEach(power -> Proportion.require("power", power));
     for (Design design : designs) {
@@ -69,10 +68,11 @@ public record PlanQuestion(
         }
       }
       for (long n : sizes) {
-        if (n < 1 || n > design.most()) {
-          throw new IllegalArgumentException(
-              say("n must be from 1 to %s, got %s", Figures.count(design.most()), n));
-        }
+        require(
+            n >= 1 && n <= design.most(),
+            "n must be from 1 to %s, got %s",
+            Figures.count(design.most()),
+            n);
       }
     }
     long lines =
@@ -80,12 +80,11 @@ public record PlanQuestion(
             * Math.max(1, effects.size())
             * Math.max(1, powers.size())
             * Math.max(1, sizes.size());
-    if (lines > MOST_LINES) {
-      throw new IllegalArgumentException(
-          say(
-              "a plan has at most %s lines, these lists give %s",
-              Figures.count(MOST_LINES), Figures.count(lines)));
-    }
+    require(
+        lines <= MOST_LINES,
+        "a plan has at most %s lines, these lists give %s",
+        Figures.count(MOST_LINES),
+        Figures.count(lines));
   }
 
   /**
@@ -149,11 +148,10 @@ public record PlanQuestion(
 
   private static void requireOneLeftOut(boolean effect, boolean power, boolean n) {
     int left = (effect ? 1 : 0) + (power ? 1 : 0) + (n ? 1 : 0);
-    if (left == 0) {
-      throw new IllegalArgumentException(
-          "n, power and what is expected are all given, so that nothing is left to solve for; leave"
-              + " one of them out");
-    }
+    require(
+        left != 0,
+        "n, power and what is expected are all given, so that nothing is left to solve for;"
+            + " leave one of them out");
     if (left > 1) {
       String missing = (n ? "n, " : "") + (power ? "power, " : "") + (effect ? "the effect, " : "");
       throw new IllegalArgumentException(

@@ -1,5 +1,6 @@
 package dev.tavik.study.plan;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -55,9 +56,7 @@ public record PrecisionQuestion(
     intervals = List.copyOf(intervals);
     halfWidths = List.copyOf(halfWidths);
     sizes = List.copyOf(sizes);
-    if (intervals.isEmpty()) {
-      throw new IllegalArgumentException("a plan needs an interval");
-    }
+    require(!intervals.isEmpty(), "a plan needs an interval");
     if (halfWidths.isEmpty() == sizes.isEmpty()) {
       throw new IllegalArgumentException(
           halfWidths.isEmpty()
@@ -67,19 +66,19 @@ public record PrecisionQuestion(
     halfWidths.forEach(half -> Proportion.require("half-width", half));
     for (Precision interval : intervals) {
       for (long n : sizes) {
-        if (n < 1 || n > interval.most()) {
-          throw new IllegalArgumentException(
-              say("n must be from 1 to %s, got %s", Figures.count(interval.most()), n));
-        }
+        require(
+            n >= 1 && n <= interval.most(),
+            "n must be from 1 to %s, got %s",
+            Figures.count(interval.most()),
+            n);
       }
     }
     long lines = (long) intervals.size() * Math.max(halfWidths.size(), sizes.size());
-    if (lines > PlanQuestion.MOST_LINES) {
-      throw new IllegalArgumentException(
-          say(
-              "a plan has at most %s lines, these lists give %s",
-              PlanQuestion.MOST_LINES, Figures.count(lines)));
-    }
+    require(
+        lines <= PlanQuestion.MOST_LINES,
+        "a plan has at most %s lines, these lists give %s",
+        PlanQuestion.MOST_LINES,
+        Figures.count(lines));
   }
 
   /**

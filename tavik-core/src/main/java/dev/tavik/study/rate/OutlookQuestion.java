@@ -1,5 +1,6 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -48,9 +49,7 @@ public record OutlookQuestion(
    */
   public OutlookQuestion {
     planned = List.copyOf(planned);
-    if (planned.isEmpty()) {
-      throw new IllegalArgumentException("planned must name a number of observations, got none");
-    }
+    require(!planned.isEmpty(), "planned must name a number of observations, got none");
     Proportion.require("against", hypothesis.against());
     if (expected != null) {
       Proportion.require("expect", expected);

@@ -1,5 +1,7 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.Tally;
@@ -35,9 +37,7 @@ public record RateByGroupQuestion(
    *     its own
    */
   public RateByGroupQuestion {
-    if (groups.isEmpty()) {
-      throw new IllegalArgumentException("groups must have at least one tally, got none");
-    }
+    require(!groups.isEmpty(), "groups must have at least one tally, got none");
     if (settings.lot() != null) {
       throw new IllegalArgumentException(
           "lot is about one rate; several groups can't be drawn from one lot of known parts");

@@ -1,5 +1,6 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.numeric.DecimalFraction;
@@ -103,9 +104,7 @@ public record RateSettings(
 
   private static <T> List<T> requireSome(String name, List<T> methods) {
     List<T> distinct = methods.stream().distinct().toList();
-    if (distinct.isEmpty()) {
-      throw new IllegalArgumentException(name + " must name at least one method, got none");
-    }
+    require(!distinct.isEmpty(), "%s must name at least one method, got none", name);
     return distinct;
   }
 

@@ -1,6 +1,6 @@
 package dev.tavik.study.shares;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
@@ -32,12 +32,12 @@ public record SharesQuestion(
    * @throws IllegalArgumentException if there isn't
    */
   public SharesQuestion {
-    if (claimed.size() != counts.size()) {
-      throw new IllegalArgumentException(
-          say(
-              "there must be one share for each of the %d categories (%s), got %d",
-              counts.size(), String.join(", ", counts.levels()), claimed.size()));
-    }
+    require(
+        claimed.size() == counts.size(),
+        "there must be one share for each of the %d categories (%s), got %d",
+        counts.size(),
+        String.join(", ", counts.levels()),
+        claimed.size());
   }
 
   /**

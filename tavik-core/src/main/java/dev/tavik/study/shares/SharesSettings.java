@@ -1,5 +1,7 @@
 package dev.tavik.study.shares;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.bayes.DirichletPrior;
@@ -37,10 +39,9 @@ public record SharesSettings(
     }
     tests = tests.stream().distinct().toList();
     intervals = intervals.stream().distinct().toList();
-    if (tests.isEmpty() || intervals.isEmpty()) {
-      throw new IllegalArgumentException(
-          "tests and intervals must name at least one method each, got none");
-    }
+    require(
+        !tests.isEmpty() && !intervals.isEmpty(),
+        "tests and intervals must name at least one method each, got none");
   }
 
   /**

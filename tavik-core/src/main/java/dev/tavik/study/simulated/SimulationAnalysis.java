@@ -1,6 +1,6 @@
 package dev.tavik.study.simulated;
 
-import static dev.tavik.result.Figures.say;
+import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Drawn;
@@ -153,12 +153,10 @@ final class SimulationAnalysis {
 
   private Drawn view(String label, CompareQuestion comparison, Method preferred, int number) {
     CompareSettings settings = comparison.settings();
-    if (!settings.plain()) {
-      throw new IllegalArgumentException(
-          say(
-              "the simulated view is of no difference at all; leave %s out, or simulate",
-              settings.show() == Show.DIFFERENCE ? "against" : "show"));
-    }
+    require(
+        settings.plain(),
+        "the simulated view is of no difference at all; leave %s out, or simulate",
+        settings.show() == Show.DIFFERENCE ? "against" : "show");
     var first = comparison.first().tally();
     var second = comparison.second().tally();
     Alternative alternative = settings.hypothesis().alternative();
