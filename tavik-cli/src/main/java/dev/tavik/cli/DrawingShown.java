@@ -36,7 +36,8 @@ final class DrawingShown implements Progress.Listener {
     if (now - last >= EVERY_NANOS && done < asked) {
       last = now;
       shown = true;
-      err.print("\r" + String.format(Locale.ROOT, form, done, asked, 100 * done / asked) + "\033[K");
+      err.print(
+          "\r" + String.format(Locale.ROOT, form, done, asked, 100 * done / asked) + "\033[K");
       err.flush();
     }
   }

@@ -1,5 +1,13 @@
 package dev.tavik.data.words;
 
+import static dev.tavik.data.words.Heading.ANSWER;
+import static dev.tavik.data.words.Heading.CLAIM;
+import static dev.tavik.data.words.Heading.COUNTS;
+import static dev.tavik.data.words.Heading.METHODS;
+import static dev.tavik.data.words.Heading.VIEWS;
+import static dev.tavik.data.words.Word.flag;
+import static dev.tavik.data.words.Word.one;
+import static dev.tavik.data.words.Word.several;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.association.SharesTest;
@@ -25,96 +33,91 @@ final class Catalogue {
   private Catalogue() {}
 
   private static final Word ALPHA =
-      Word.one(Heading.METHODS, "alpha", "A", "The significance level; 0.05 unless given.");
+      one(METHODS, "alpha", "A", "The significance level; 0.05 unless given.");
   private static final Word LEVEL =
-      Word.one(Heading.METHODS, "level", "L", "The confidence level; 1 - alpha unless given.");
+      one(METHODS, "level", "L", "The confidence level; 1 - alpha unless given.");
   private static final Word DATA =
-      Word.one(
-          Heading.COUNTS,
+      one(
+          COUNTS,
           "data",
           "FILE",
           "Rows with a header line, separated by comma, semicolon or tab; - reads standard "
               + "input.");
   private static final Word COUNT =
-      Word.one(
-          Heading.COUNTS,
-          "count",
-          "COLUMN",
-          "A frequency column: how many units each row stands for.");
+      one(COUNTS, "count", "COLUMN", "A frequency column: how many units each row stands for.");
   private static final Word WHERE =
-      Word.several(
-          Heading.COUNTS,
+      several(
+          COUNTS,
           "where",
           "COLUMN=VALUE",
           "Only rows with this value; may be given several times.");
   private static final Word MISSING =
-      Word.one(
-          Heading.COUNTS,
+      one(
+          COUNTS,
           "missing",
           "drop|level|fail",
           "What becomes of rows without a value: left out and reported (drop, the "
               + "default), a level of their own, or an error.");
   private static final Word OUTCOME =
-      Word.one(
-          Heading.COUNTS, "outcome", "COLUMN", "The column that says what became of each unit.");
+      one(COUNTS, "outcome", "COLUMN", "The column that says what became of each unit.");
   private static final Word SUCCESS =
-      Word.several(
-          Heading.COUNTS,
+      several(
+          COUNTS,
           "success",
           "LEVEL[,LEVEL]",
           "The level or levels of the outcome that count as success.");
   private static final Word GROUP =
-      Word.one(
-          Heading.COUNTS,
+      one(
+          COUNTS,
           "group",
           "COLUMN",
           "The column of groups; several p-values are adjusted by Holm's method.");
   private static final Word BAYES =
-      Word.flag(
-          Heading.VIEWS,
+      flag(
+          VIEWS,
           "bayes",
           "Show the Bayesian view beside: Bayes factor, posterior, credible intervals, "
               + "other priors.");
   private static final Word PRIOR =
-      Word.one(
-          Heading.VIEWS,
+      one(
+          VIEWS,
           "prior",
           "A,B",
           "The parameters of the beta prior, implies --bayes; 1,1 unless given.");
   private static final Word REGION =
-      Word.one(
-          Heading.VIEWS,
+      one(
+          VIEWS,
           "region",
           "LOW,HIGH",
           "What is as good as the null: rates such as 4%,6%, of a comparison differences "
               + "such as -2%,2% or 2%; implies --bayes.");
   private static final Word SIMULATE =
-      Word.one(
-          Heading.VIEWS,
+      one(
+          VIEWS,
           "simulate",
           "N",
           "Draw N worlds in which the null is true, and count how many look as extreme: "
               + "100000 or 1e6.");
   private static final Word SEED =
-      Word.one(
-          Heading.VIEWS,
+      one(
+          VIEWS,
           "seed",
           "S",
           "Where the random numbers start; the same seed gives the same answer.");
   private static final Word UNTIL_CLEAR =
-      Word.flag(
-          Heading.VIEWS,
+      flag(
+          VIEWS,
           "until-clear",
           "Stop drawing once it is clear on which side of alpha p lies; N is the most.");
   private static final Word WORKING =
-      Word.flag(
-          Heading.ANSWER,
+      flag(
+          ANSWER,
           "working",
           "Show z tests and closed-form intervals by hand, every formula with its numbers.");
   private static final Word LABEL =
-      Word.one(Heading.ANSWER, "label", "TEXT", "A name for the question, used in the answer.");
+      one(ANSWER, "label", "TEXT", "A name for the question, used in the answer.");
   private static final Word LABEL_TAIL =
-      Word.one(Heading.ANSWER, "label", "TEXT", "A name for it, used in the answer.");
+      one(ANSWER, "label", "TEXT", "A name for it, used in the answer.");
 
   static Vocabulary rate() {
     return Vocabulary.of("rate", "Is a proportion different from a value?")
@@ -123,80 +126,54 @@ final class Catalogue {
             Word.Many.SEVERAL,
             "[NAME=]SUCCESSES/TRIALS",
             "Counts in place of a file: 14/400; several with names.")
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "against",
-                "VALUE",
-                "The value that the rate is held against: 0.05, 5% or 1/20."))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "alternative",
-                "two-sided|less|greater",
-                "In which direction the null is doubted; two-sided unless given."))
-        .with(ALPHA)
-        .with(LEVEL)
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "tests",
-                "LIST|all",
-                say(
-                    "Which tests: %s; %s unless given.",
-                    ids(ProportionTest.values()), and(RateSettings.against(0.5).tests()))))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "intervals",
-                "LIST|all",
-                say(
-                    "Which intervals: %s; %s unless given.",
-                    ids(ProportionInterval.values()), and(RateSettings.against(0.5).intervals()))))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "lot",
-                "N",
-                "The sample was drawn without replacement from a lot of N units; the rate is the "
-                    + "lot's."))
-        .with(Word.one(Heading.ANSWER, "label", "TEXT", "A name for the rate, used in the answer."))
-        .with(DATA)
-        .with(COUNT)
-        .with(WHERE)
-        .with(MISSING)
-        .with(OUTCOME)
-        .with(SUCCESS)
-        .with(GROUP)
-        .with(BAYES)
-        .with(PRIOR)
-        .with(REGION)
-        .with(
-            Word.flag(
-                Heading.COUNTS,
-                "sequence",
-                "Follow the Bayes factor through the rows of the file in their order, implies "
-                    + "--bayes."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "planned",
-                "N,N|A..B:STEP",
-                "In place of counts: so many observations are planned; what is the chance that "
-                    + "their Bayes factor reaches a threshold?"))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "threshold",
-                "TIMES",
-                "That threshold, how many times likelier; 20 unless given."))
-        .with(
-            Word.one(
-                Heading.CLAIM, "expect", "VALUE", "A rate at which that chance is wanted too."))
-        .with(SIMULATE)
-        .with(SEED)
-        .with(UNTIL_CLEAR)
-        .with(WORKING)
+        .one(
+            CLAIM, "against", "VALUE", "The value that the rate is held against: 0.05, 5% or 1/20.")
+        .one(
+            CLAIM,
+            "alternative",
+            "two-sided|less|greater",
+            "In which direction the null is doubted; two-sided unless given.")
+        .with(ALPHA, LEVEL)
+        .several(
+            METHODS,
+            "tests",
+            "LIST|all",
+            say(
+                "Which tests: %s; %s unless given.",
+                ids(ProportionTest.values()), and(RateSettings.against(0.5).tests())))
+        .several(
+            METHODS,
+            "intervals",
+            "LIST|all",
+            say(
+                "Which intervals: %s; %s unless given.",
+                ids(ProportionInterval.values()), and(RateSettings.against(0.5).intervals())))
+        .one(
+            CLAIM,
+            "lot",
+            "N",
+            "The sample was drawn without replacement from a lot of N units; the rate is the "
+                + "lot's.")
+        .one(ANSWER, "label", "TEXT", "A name for the rate, used in the answer.")
+        .with(DATA, COUNT, WHERE, MISSING, OUTCOME, SUCCESS, GROUP, BAYES, PRIOR, REGION)
+        .flag(
+            COUNTS,
+            "sequence",
+            "Follow the Bayes factor through the rows of the file in their order, implies "
+                + "--bayes.")
+        .several(
+            CLAIM,
+            "planned",
+            "N,N|A..B:STEP",
+            "In place of counts: so many observations are planned; what is the chance that "
+                + "their Bayes factor reaches a threshold?")
+        .one(
+            CLAIM,
+            "threshold",
+            "TIMES",
+            "That threshold, how many times likelier; 20 unless given.")
+        .one(CLAIM, "expect", "VALUE", "A rate at which that chance is wanted too.")
+        .with(SIMULATE, SEED, UNTIL_CLEAR, WORKING)
         .examples(
             "tavik rate 14/400 --against 5% --alternative less",
             "tavik rate North=14/400 South=31/410 --against 5%",
@@ -213,117 +190,84 @@ final class Catalogue {
             Word.Many.SEVERAL,
             "[NAME=]SUCCESSES/TRIALS",
             "The groups, in place of a file: North=14/400 South=31/410.")
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "against",
-                "DIFFERENCE",
-                "The null difference, first minus second: 0 unless given; 2% or -0.02."))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "alternative",
-                "two-sided|less|greater",
-                "less: the first is lower; two-sided unless given."))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "margin",
-                "M",
-                "The largest difference without practical meaning, such as 3%."))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "show",
-                "difference|noninferior|equivalent",
-                "What is to be shown; the last two need a margin. Non-inferior means not lower "
-                    + "by the margin, or with --alternative less, where low is good, not higher by it."))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "baseline",
-                "LEVEL",
-                "The group that the others are compared with; else all pairs."))
+        .one(
+            CLAIM,
+            "against",
+            "DIFFERENCE",
+            "The null difference, first minus second: 0 unless given; 2% or -0.02.")
+        .one(
+            CLAIM,
+            "alternative",
+            "two-sided|less|greater",
+            "less: the first is lower; two-sided unless given.")
+        .one(CLAIM, "margin", "M", "The largest difference without practical meaning, such as 3%.")
+        .one(
+            CLAIM,
+            "show",
+            "difference|noninferior|equivalent",
+            "What is to be shown; the last two need a margin. Non-inferior means not lower "
+                + "by the margin, or with --alternative less, where low is good, not higher by it.")
+        .one(
+            CLAIM,
+            "baseline",
+            "LEVEL",
+            "The group that the others are compared with; else all pairs.")
         .with(ALPHA)
-        .with(
-            Word.one(
-                Heading.METHODS,
-                "level",
-                "L",
-                "The confidence level; 1 - alpha unless given, for equivalence 1 - 2 alpha."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "tests",
-                "LIST|all",
-                say(
-                    "Which tests: %s; %s unless given. Paired: %s.",
-                    ids(TwoProportionTest.values()),
-                    and(CompareSettings.usual().tests()),
-                    ids(PairedTest.values()))))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "intervals",
-                "LIST|all",
-                say(
-                    "Which intervals; of the difference %s; of the ratio %s; of the odds ratio %s."
-                        + " Paired: %s.",
-                    ids(DifferenceInterval.values()),
-                    ids(RatioInterval.values()),
-                    ids(OddsRatioInterval.values()),
-                    ids(PairedDifferenceInterval.values()))))
-        .with(
-            Word.one(
-                Heading.ANSWER,
-                "label",
-                "TEXT",
-                "A name for what is compared, used in the answer."))
-        .with(DATA)
-        .with(COUNT)
-        .with(WHERE)
-        .with(MISSING)
-        .with(OUTCOME)
-        .with(SUCCESS)
-        .with(GROUP)
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "table",
-                "FILE",
-                "A two-way table: a row a group, columns of successes and failures, or of "
-                    + "successes and total. Totals at its edges are left out."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "total",
-                "COLUMN",
-                "The column of the table that holds the trials, if its name doesn't say so."))
-        .with(
-            Word.flag(
-                Heading.COUNTS,
-                "paired",
-                "The same units judged twice: two outcome columns, or --cells; three columns or "
-                    + "more: cochran-q."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "cells",
-                "\"A B; C D\"",
-                "Pairs as counts: both, first only; second only, neither."))
-        .with(BAYES)
-        .with(PRIOR)
-        .with(REGION)
-        .with(SIMULATE)
-        .with(SEED)
-        .with(UNTIL_CLEAR)
-        .with(
-            Word.one(
-                Heading.VIEWS,
-                "null-model",
-                "shuffle|pooled",
-                "What is simulated: the outcomes shuffled over both groups, or two samples with "
-                    + "the pooled rate; shuffle unless given."))
+        .one(
+            METHODS,
+            "level",
+            "L",
+            "The confidence level; 1 - alpha unless given, for equivalence 1 - 2 alpha.")
+        .several(
+            METHODS,
+            "tests",
+            "LIST|all",
+            say(
+                "Which tests: %s; %s unless given. Paired: %s.",
+                ids(TwoProportionTest.values()),
+                and(CompareSettings.usual().tests()),
+                ids(PairedTest.values())))
+        .several(
+            METHODS,
+            "intervals",
+            "LIST|all",
+            say(
+                "Which intervals; of the difference %s; of the ratio %s; of the odds ratio %s."
+                    + " Paired: %s.",
+                ids(DifferenceInterval.values()),
+                ids(RatioInterval.values()),
+                ids(OddsRatioInterval.values()),
+                ids(PairedDifferenceInterval.values())))
+        .one(ANSWER, "label", "TEXT", "A name for what is compared, used in the answer.")
+        .with(DATA, COUNT, WHERE, MISSING, OUTCOME, SUCCESS, GROUP)
+        .one(
+            COUNTS,
+            "table",
+            "FILE",
+            "A two-way table: a row a group, columns of successes and failures, or of "
+                + "successes and total. Totals at its edges are left out.")
+        .one(
+            COUNTS,
+            "total",
+            "COLUMN",
+            "The column of the table that holds the trials, if its name doesn't say so.")
+        .flag(
+            COUNTS,
+            "paired",
+            "The same units judged twice: two outcome columns, or --cells; three columns or "
+                + "more: cochran-q.")
+        .one(
+            COUNTS,
+            "cells",
+            "\"A B; C D\"",
+            "Pairs as counts: both, first only; second only, neither.")
+        .with(BAYES, PRIOR, REGION, SIMULATE, SEED, UNTIL_CLEAR)
+        .one(
+            VIEWS,
+            "null-model",
+            "shuffle|pooled",
+            "What is simulated: the outcomes shuffled over both groups, or two samples with "
+                + "the pooled rate; shuffle unless given.")
         .with(WORKING)
         .key("first")
         .key("second")
@@ -345,63 +289,44 @@ final class Catalogue {
             Word.Many.SEVERAL,
             "NAME=COUNT",
             "The counts, in place of a file: ash=31 iron=22.")
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "against",
-                "SHARES",
-                "The claimed shares, in the order of the categories: 40%,30%,30% or 1/8,7/8, a "
-                    + "ratio 4:3:3, by name ash=40%,iron=60%, or equal."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "tests",
-                "LIST|all",
-                say(
-                    "Which tests: %s; %s unless given.",
-                    ids(SharesTest.values()), and(SharesSettings.usual().tests()))))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "intervals",
-                "LIST|all",
-                "Which intervals: goodman and sison-glaz, which hold for all shares together, "
-                    + "wilson, one at a time; goodman unless given."))
-        .with(
-            Word.flag(
-                Heading.VIEWS,
-                "bayes",
-                "Show the Bayesian view beside: Bayes factor and posterior shares."))
-        .with(
-            Word.several(
-                Heading.VIEWS,
-                "prior",
-                "A,B,C",
-                "The parameters of the Dirichlet prior, one a category or one for all, implies "
-                    + "--bayes; 1 unless given."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "table",
-                "FILE",
-                "A table of names and counts. A total and percents are left out."))
-        .with(Word.one(Heading.COUNTS, "outcome", "COLUMN", "The column whose levels are counted."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "order",
-                "LEVEL,LEVEL",
-                "The order of the levels; by number or as they first appear unless given."))
-        .with(SIMULATE)
-        .with(SEED)
-        .with(UNTIL_CLEAR)
-        .with(ALPHA)
-        .with(LEVEL)
-        .with(LABEL)
-        .with(DATA)
-        .with(COUNT)
-        .with(WHERE)
-        .with(MISSING)
+        .several(
+            CLAIM,
+            "against",
+            "SHARES",
+            "The claimed shares, in the order of the categories: 40%,30%,30% or 1/8,7/8, a "
+                + "ratio 4:3:3, by name ash=40%,iron=60%, or equal.")
+        .several(
+            METHODS,
+            "tests",
+            "LIST|all",
+            say(
+                "Which tests: %s; %s unless given.",
+                ids(SharesTest.values()), and(SharesSettings.usual().tests())))
+        .several(
+            METHODS,
+            "intervals",
+            "LIST|all",
+            "Which intervals: goodman and sison-glaz, which hold for all shares together, "
+                + "wilson, one at a time; goodman unless given.")
+        .flag(VIEWS, "bayes", "Show the Bayesian view beside: Bayes factor and posterior shares.")
+        .several(
+            VIEWS,
+            "prior",
+            "A,B,C",
+            "The parameters of the Dirichlet prior, one a category or one for all, implies "
+                + "--bayes; 1 unless given.")
+        .one(
+            COUNTS,
+            "table",
+            "FILE",
+            "A table of names and counts. A total and percents are left out.")
+        .one(COUNTS, "outcome", "COLUMN", "The column whose levels are counted.")
+        .several(
+            COUNTS,
+            "order",
+            "LEVEL,LEVEL",
+            "The order of the levels; by number or as they first appear unless given.")
+        .with(SIMULATE, SEED, UNTIL_CLEAR, ALPHA, LEVEL, LABEL, DATA, COUNT, WHERE, MISSING)
         .examples(
             "tavik shares ash=31 celadon=22 iron=17 --against 40%,30%,30%",
             "tavik shares ash=31 celadon=22 iron=17 --against 4:3:3",
@@ -410,126 +335,81 @@ final class Catalogue {
 
   static Vocabulary cross() {
     return Vocabulary.of("cross", "Are two classifications associated, and where does it sit?")
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "cells",
-                "\"A B; C D\"",
-                "The counts, row by row: \"12 5; 7 9\"; with --paired a square."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "table",
-                "FILE",
-                "A labelled two-way table. Totals and percents are left out."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "rows",
-                "COLUMN",
-                "The column whose levels are the rows of the table."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "columns",
-                "COLUMN",
-                "The column whose levels are the columns of the table."))
-        .with(
-            Word.one(
-                Heading.COUNTS,
-                "strata",
-                "COLUMN",
-                "A third column: is there an association within its levels, and the same in all? "
-                    + "For two rows and two columns: mantel-haenszel, breslow-day, common odds ratio."))
-        .with(
-            Word.flag(
-                Heading.COUNTS,
-                "paired",
-                "Rows and columns classify the same units by the same levels: agreement (kappa) "
-                    + "and symmetry (bowker)."))
-        .with(
-            Word.one(
-                Heading.METHODS,
-                "ordered",
-                "rows|columns|both",
-                "Whose levels have an order: adds trend (two by k) or linear, gamma, tau-b, "
-                    + "Somers' d; with --paired weighted kappas."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "row-scores",
-                "N,N",
-                "Scores of ordered rows; the levels themselves if they are numbers, else 1, 2, 3."))
-        .with(Word.several(Heading.METHODS, "column-scores", "N,N", "The same of ordered columns."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "order",
-                "LEVEL,LEVEL",
-                "The order of all rows, all columns or both; by number or as they first appear "
-                    + "unless given."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "merge",
-                "A+B=NAME",
-                "Put levels of rows or of columns together; may be given several times."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "figures",
-                "LIST|all",
-                "What to show of each cell beside its count: row-percents, column-percents, "
-                    + "total-percents, expected, residuals, pearson-residuals, contributions; "
-                    + "residuals unless given."))
-        .with(
-            Word.flag(
-                Heading.METHODS,
-                "pairwise",
-                "Compare each two rows as well, p-values adjusted by Holm's method."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "tests",
-                "LIST|all",
-                say(
-                    "Which tests: %s; pearson and likelihood-ratio unless given, the one for ordered"
-                        + " levels, and fisher where expected counts are small.",
-                    ids(TableTest.values()))))
-        .with(
-            Word.one(
-                Heading.METHODS,
-                "budget",
-                "SECONDS",
-                "How long fisher may take, about; 5 unless given."))
-        .with(
-            Word.flag(
-                Heading.VIEWS,
-                "bayes",
-                "Show the Bayesian view beside: Bayes factors for an association."))
-        .with(
-            Word.one(
-                Heading.VIEWS,
-                "prior",
-                "A",
-                "The prior parameter of every cell, implies --bayes; 1 unless given."))
-        .with(
-            Word.one(
-                Heading.VIEWS,
-                "sampling",
-                "free|total|rows|columns|both",
-                "What was fixed when the counts were collected, implies --bayes; total unless "
-                    + "given."))
-        .with(SIMULATE)
-        .with(SEED)
-        .with(UNTIL_CLEAR)
-        .with(ALPHA)
-        .with(LEVEL)
-        .with(LABEL)
-        .with(DATA)
-        .with(COUNT)
-        .with(WHERE)
-        .with(MISSING)
+        .one(
+            COUNTS,
+            "cells",
+            "\"A B; C D\"",
+            "The counts, row by row: \"12 5; 7 9\"; with --paired a square.")
+        .one(COUNTS, "table", "FILE", "A labelled two-way table. Totals and percents are left out.")
+        .one(COUNTS, "rows", "COLUMN", "The column whose levels are the rows of the table.")
+        .one(COUNTS, "columns", "COLUMN", "The column whose levels are the columns of the table.")
+        .one(
+            COUNTS,
+            "strata",
+            "COLUMN",
+            "A third column: is there an association within its levels, and the same in all? "
+                + "For two rows and two columns: mantel-haenszel, breslow-day, common odds ratio.")
+        .flag(
+            COUNTS,
+            "paired",
+            "Rows and columns classify the same units by the same levels: agreement (kappa) "
+                + "and symmetry (bowker).")
+        .one(
+            METHODS,
+            "ordered",
+            "rows|columns|both",
+            "Whose levels have an order: adds trend (two by k) or linear, gamma, tau-b, "
+                + "Somers' d; with --paired weighted kappas.")
+        .several(
+            METHODS,
+            "row-scores",
+            "N,N",
+            "Scores of ordered rows; the levels themselves if they are numbers, else 1, 2, 3.")
+        .several(METHODS, "column-scores", "N,N", "The same of ordered columns.")
+        .several(
+            COUNTS,
+            "order",
+            "LEVEL,LEVEL",
+            "The order of all rows, all columns or both; by number or as they first appear "
+                + "unless given.")
+        .several(
+            COUNTS,
+            "merge",
+            "A+B=NAME",
+            "Put levels of rows or of columns together; may be given several times.")
+        .several(
+            METHODS,
+            "figures",
+            "LIST|all",
+            "What to show of each cell beside its count: row-percents, column-percents, "
+                + "total-percents, expected, residuals, pearson-residuals, contributions; "
+                + "residuals unless given.")
+        .flag(
+            METHODS,
+            "pairwise",
+            "Compare each two rows as well, p-values adjusted by Holm's method.")
+        .several(
+            METHODS,
+            "tests",
+            "LIST|all",
+            say(
+                "Which tests: %s; pearson and likelihood-ratio unless given, the one for ordered"
+                    + " levels, and fisher where expected counts are small.",
+                ids(TableTest.values())))
+        .one(METHODS, "budget", "SECONDS", "How long fisher may take, about; 5 unless given.")
+        .flag(VIEWS, "bayes", "Show the Bayesian view beside: Bayes factors for an association.")
+        .one(
+            VIEWS,
+            "prior",
+            "A",
+            "The prior parameter of every cell, implies --bayes; 1 unless given.")
+        .one(
+            VIEWS,
+            "sampling",
+            "free|total|rows|columns|both",
+            "What was fixed when the counts were collected, implies --bayes; total unless "
+                + "given.")
+        .with(SIMULATE, SEED, UNTIL_CLEAR, ALPHA, LEVEL, LABEL, DATA, COUNT, WHERE, MISSING)
         .examples(
             "tavik cross --data firing-log.csv --rows kiln --columns grade",
             "tavik cross --table kilns-by-grade.csv",
@@ -546,228 +426,123 @@ final class Catalogue {
                 + "effect it finds, or how narrow its interval is: whichever of --n, --power and "
                 + "what is expected is left out. Lists and ranges give a table.")
         .positional("for", Word.Many.ONE, "rate|compare|shares|table", "What is planned.")
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "against",
-                "P[,P]|SHARES",
-                "The null value of a rate, or the claimed shares of a table."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "base",
-                "P[,P]",
-                "To compare: the rate of the group to compare with."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "expect",
-                "P[,P]|A..B:STEP",
-                "The rate that is expected, or the shares; left out, the smallest rates that are "
-                    + "found are told."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "difference",
-                "D[,D]",
-                "What is expected as a difference from the base or null, such as -3%."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "ratio",
-                "R[,R]",
-                "What is expected as a multiple of the base or null."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "odds-ratio",
-                "R[,R]",
-                "What is expected as an odds ratio to the base or null."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "n",
-                "N[,N]|A..B:STEP",
-                "The size of the first group; left out, it is solved for."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "power",
-                "P[,P]",
-                "The chance to find what is expected, such as 80%; left out, it is solved for."))
-        .with(
-            Word.several(
-                Heading.METHODS, "alpha", "A[,A]", "The significance level; 0.05 unless given."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "sides",
-                "two-sided|one-sided",
-                "Whether the test looks to both sides; it does unless said otherwise."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "alternative",
-                "two-sided|less|greater",
-                "The same with the direction."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "tests",
-                "LIST|all",
-                "Which tests: of a rate score unless given, of two rates z-pooled, of pairs "
-                    + "mcnemar."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "method",
-                "normal|exact",
-                "Power by the normal distribution, or exactly over all outcomes."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "lot",
-                "N",
-                "A finite lot or population, of which the sample is a part."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "allocation",
-                "R",
-                "To compare: the second group's size over the first's; 1 unless given."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "show",
-                "difference|noninferior|equivalent",
-                "To compare: what is to be shown; the last two want --margin."))
-        .with(
-            Word.several(
-                Heading.CLAIM, "margin", "M", "The margin of non-inferiority or equivalence."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "first-only",
-                "P[,P]",
-                "Of pairs: the rate with a success the first time only."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "second-only",
-                "P[,P]",
-                "Of pairs: the rate with a success the second time only."))
-        .with(Word.several(Heading.CLAIM, "df", "N", "Of a table: the degrees of freedom."))
-        .with(
-            Word.several(
-                Heading.CLAIM, "shape", "RxC", "Of a table: its rows and columns, such as 3x4."))
-        .with(
-            Word.several(
-                Heading.CLAIM, "categories", "K", "Of claimed shares: how many categories."))
-        .with(Word.several(Heading.CLAIM, "w", "W[,W]", "Of a table: the effect size w."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "conventional",
-                "small|medium|large",
-                "Of a table: w of 0.1, 0.3 or 0.5, for want of anything better."))
-        .with(
-            Word.several(
-                Heading.CLAIM, "cramers-v", "V[,V]", "Of a table: the effect as Cramer's V."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "cells",
-                "\"A B; C D\"",
-                "Of a table: the probabilities expected in its cells, or the counts of a pilot."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "table",
-                "FILE",
-                "Of a table: a pilot, as a labelled two-way table."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "data",
-                "FILE",
-                "Of a table: a pilot, as rows; with --rows and --columns."))
-        .with(Word.several(Heading.COUNTS, "rows", "COLUMN", "The pilot's column of rows."))
-        .with(Word.several(Heading.COUNTS, "columns", "COLUMN", "The pilot's column of columns."))
-        .with(Word.several(Heading.COUNTS, "count", "COLUMN", "The pilot's frequency column."))
-        .with(
-            Word.several(Heading.COUNTS, "where", "COLUMN=VALUE", "Only these rows of the pilot."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "missing",
-                "drop|level|fail",
-                "What to do with missing values of the pilot."))
-        .with(
-            Word.several(
-                Heading.CLAIM, "trend", "P,P[,P]", "Of ordered groups: the rate expected in each."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "scores",
-                "S,S[,S]",
-                "Of ordered groups: their places on a scale; 1, 2, 3 unless given."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "half-width",
-                "H[,H]",
-                "For an interval in place of a test: half its length."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "intervals",
-                "LIST|all",
-                "Which intervals: of a rate wilson unless given, of a difference newcombe."))
-        .with(
-            Word.several(
-                Heading.METHODS, "level", "L[,L]", "The confidence level; 1 - alpha unless given."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "design-effect",
-                "D",
-                "How many times a cluster sample inflates the variance; 1 unless given."))
-        .with(
-            Word.several(
-                Heading.CLAIM, "response", "P", "The share of those invited who will answer."))
-        .with(
-            Word.several(
-                Heading.VIEWS,
-                "prior",
-                "A,B",
-                "The beta prior of a Bayes factor; 1,1 unless given."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "threshold",
-                "T[,T]",
-                "What a Bayes factor is to reach; 20 unless given."))
-        .with(
-            Word.several(
-                Heading.ANSWER,
-                "units",
-                "WORD",
-                "What is observed, for the sentence, such as tiles."))
-        .with(
-            Word.several(
-                Heading.COUNTS,
-                "group",
-                "WORD",
-                "What each group is, for the sentence, such as kiln."))
-        .with(
-            Word.several(
-                Heading.ANSWER, "label", "TEXT", "A name for the plan, used in the answer."))
-        .with(Word.flag(Heading.COUNTS, "paired", "Plan for pairs: the same units judged twice."))
-        .with(
-            Word.flag(
-                Heading.VIEWS,
-                "bayes",
-                "Plan for a Bayes factor, of a rate or of two, to reach a threshold."))
+        .several(
+            CLAIM,
+            "against",
+            "P[,P]|SHARES",
+            "The null value of a rate, or the claimed shares of a table.")
+        .several(CLAIM, "base", "P[,P]", "To compare: the rate of the group to compare with.")
+        .several(
+            CLAIM,
+            "expect",
+            "P[,P]|A..B:STEP",
+            "The rate that is expected, or the shares; left out, the smallest rates that are "
+                + "found are told.")
+        .several(
+            CLAIM,
+            "difference",
+            "D[,D]",
+            "What is expected as a difference from the base or null, such as -3%.")
+        .several(CLAIM, "ratio", "R[,R]", "What is expected as a multiple of the base or null.")
+        .several(
+            CLAIM, "odds-ratio", "R[,R]", "What is expected as an odds ratio to the base or null.")
+        .several(
+            CLAIM,
+            "n",
+            "N[,N]|A..B:STEP",
+            "The size of the first group; left out, it is solved for.")
+        .several(
+            CLAIM,
+            "power",
+            "P[,P]",
+            "The chance to find what is expected, such as 80%; left out, it is solved for.")
+        .several(METHODS, "alpha", "A[,A]", "The significance level; 0.05 unless given.")
+        .several(
+            METHODS,
+            "sides",
+            "two-sided|one-sided",
+            "Whether the test looks to both sides; it does unless said otherwise.")
+        .several(CLAIM, "alternative", "two-sided|less|greater", "The same with the direction.")
+        .several(
+            METHODS,
+            "tests",
+            "LIST|all",
+            "Which tests: of a rate score unless given, of two rates z-pooled, of pairs "
+                + "mcnemar.")
+        .several(
+            METHODS,
+            "method",
+            "normal|exact",
+            "Power by the normal distribution, or exactly over all outcomes.")
+        .several(CLAIM, "lot", "N", "A finite lot or population, of which the sample is a part.")
+        .several(
+            CLAIM,
+            "allocation",
+            "R",
+            "To compare: the second group's size over the first's; 1 unless given.")
+        .several(
+            CLAIM,
+            "show",
+            "difference|noninferior|equivalent",
+            "To compare: what is to be shown; the last two want --margin.")
+        .several(CLAIM, "margin", "M", "The margin of non-inferiority or equivalence.")
+        .several(
+            CLAIM, "first-only", "P[,P]", "Of pairs: the rate with a success the first time only.")
+        .several(
+            CLAIM,
+            "second-only",
+            "P[,P]",
+            "Of pairs: the rate with a success the second time only.")
+        .several(CLAIM, "df", "N", "Of a table: the degrees of freedom.")
+        .several(CLAIM, "shape", "RxC", "Of a table: its rows and columns, such as 3x4.")
+        .several(CLAIM, "categories", "K", "Of claimed shares: how many categories.")
+        .several(CLAIM, "w", "W[,W]", "Of a table: the effect size w.")
+        .several(
+            CLAIM,
+            "conventional",
+            "small|medium|large",
+            "Of a table: w of 0.1, 0.3 or 0.5, for want of anything better.")
+        .several(CLAIM, "cramers-v", "V[,V]", "Of a table: the effect as Cramer's V.")
+        .several(
+            COUNTS,
+            "cells",
+            "\"A B; C D\"",
+            "Of a table: the probabilities expected in its cells, or the counts of a pilot.")
+        .several(COUNTS, "table", "FILE", "Of a table: a pilot, as a labelled two-way table.")
+        .several(COUNTS, "data", "FILE", "Of a table: a pilot, as rows; with --rows and --columns.")
+        .several(COUNTS, "rows", "COLUMN", "The pilot's column of rows.")
+        .several(COUNTS, "columns", "COLUMN", "The pilot's column of columns.")
+        .several(COUNTS, "count", "COLUMN", "The pilot's frequency column.")
+        .several(COUNTS, "where", "COLUMN=VALUE", "Only these rows of the pilot.")
+        .several(
+            COUNTS, "missing", "drop|level|fail", "What to do with missing values of the pilot.")
+        .several(CLAIM, "trend", "P,P[,P]", "Of ordered groups: the rate expected in each.")
+        .several(
+            CLAIM,
+            "scores",
+            "S,S[,S]",
+            "Of ordered groups: their places on a scale; 1, 2, 3 unless given.")
+        .several(
+            CLAIM, "half-width", "H[,H]", "For an interval in place of a test: half its length.")
+        .several(
+            METHODS,
+            "intervals",
+            "LIST|all",
+            "Which intervals: of a rate wilson unless given, of a difference newcombe.")
+        .several(METHODS, "level", "L[,L]", "The confidence level; 1 - alpha unless given.")
+        .several(
+            CLAIM,
+            "design-effect",
+            "D",
+            "How many times a cluster sample inflates the variance; 1 unless given.")
+        .several(CLAIM, "response", "P", "The share of those invited who will answer.")
+        .several(VIEWS, "prior", "A,B", "The beta prior of a Bayes factor; 1,1 unless given.")
+        .several(CLAIM, "threshold", "T[,T]", "What a Bayes factor is to reach; 20 unless given.")
+        .several(ANSWER, "units", "WORD", "What is observed, for the sentence, such as tiles.")
+        .several(COUNTS, "group", "WORD", "What each group is, for the sentence, such as kiln.")
+        .several(ANSWER, "label", "TEXT", "A name for the plan, used in the answer.")
+        .flag(COUNTS, "paired", "Plan for pairs: the same units judged twice.")
+        .flag(VIEWS, "bayes", "Plan for a Bayes factor, of a rate or of two, to reach a threshold.")
         .examples(
             "tavik plan rate --against 8% --expect 5%,6%,11% --power 90%",
             "tavik plan compare --base 8% --expect 4.5% --power 80% --units tiles --group kiln",
@@ -784,31 +559,18 @@ final class Catalogue {
             Word.Many.ONE,
             "DISTRIBUTION",
             "normal, t, chi-square, f, binomial, hypergeometric, beta or poisson.")
-        .with(Word.one(Heading.CLAIM, "value", "X", "A value: what lies on either side?"))
-        .with(Word.several(Heading.CLAIM, "between", "A,B", "Two values: what lies between them?"))
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "area",
-                "P",
-                "An area: which values leave it in a tail, or in both?"))
-        .with(Word.one(Heading.CLAIM, "mean", "M", "Of normal (0 unless given), poisson."))
-        .with(Word.one(Heading.CLAIM, "sd", "S", "Of normal; 1 unless given."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "df",
-                "N[,N]",
-                "Degrees of freedom of t, chi-square and f, which has two."))
-        .with(Word.one(Heading.CLAIM, "noncentrality", "L", "Of chi-square; 0 unless given."))
-        .with(Word.several(Heading.CLAIM, "shape", "A,B", "The parameters of beta."))
-        .with(Word.one(Heading.CLAIM, "n", "N", "Trials, or units drawn."))
-        .with(Word.one(Heading.CLAIM, "p", "P", "The chance of success, of binomial."))
-        .with(
-            Word.one(Heading.CLAIM, "population", "N", "The units drawn from, of hypergeometric."))
-        .with(
-            Word.one(
-                Heading.CLAIM, "successes", "K", "The successes among them, of hypergeometric."))
+        .one(CLAIM, "value", "X", "A value: what lies on either side?")
+        .several(CLAIM, "between", "A,B", "Two values: what lies between them?")
+        .one(CLAIM, "area", "P", "An area: which values leave it in a tail, or in both?")
+        .one(CLAIM, "mean", "M", "Of normal (0 unless given), poisson.")
+        .one(CLAIM, "sd", "S", "Of normal; 1 unless given.")
+        .several(CLAIM, "df", "N[,N]", "Degrees of freedom of t, chi-square and f, which has two.")
+        .one(CLAIM, "noncentrality", "L", "Of chi-square; 0 unless given.")
+        .several(CLAIM, "shape", "A,B", "The parameters of beta.")
+        .one(CLAIM, "n", "N", "Trials, or units drawn.")
+        .one(CLAIM, "p", "P", "The chance of success, of binomial.")
+        .one(CLAIM, "population", "N", "The units drawn from, of hypergeometric.")
+        .one(CLAIM, "successes", "K", "The successes among them, of hypergeometric.")
         .with(LABEL_TAIL)
         .examples(
             "tavik tail normal --value 1.96",
@@ -823,32 +585,21 @@ final class Catalogue {
             "Tells how methods behave with samples of a size: the true coverage of "
                 + "intervals, the true size of tests.")
         .positional("for", Word.Many.ONE, "rate|compare", "Whose methods.")
-        .with(
-            Word.several(Heading.CLAIM, "n", "N[,N]", "The size of the sample, or of both groups."))
-        .with(
-            Word.several(
-                Heading.CLAIM,
-                "p",
-                "P[,P]|A..B:STEP",
-                "The true rates to look at. To compare, one for both groups, or two for the "
-                    + "first and the second: then tests show their power."))
-        .with(LEVEL)
-        .with(ALPHA)
-        .with(
-            Word.one(
-                Heading.CLAIM,
-                "alternative",
-                "two-sided|less|greater",
-                "The direction of tests; two-sided unless given."))
-        .with(
-            Word.several(
-                Heading.METHODS,
-                "intervals",
-                "LIST|all",
-                "Which intervals, as for rate and compare."))
-        .with(
-            Word.several(
-                Heading.METHODS, "tests", "LIST|all", "Which tests, as for rate and compare."))
+        .several(CLAIM, "n", "N[,N]", "The size of the sample, or of both groups.")
+        .several(
+            CLAIM,
+            "p",
+            "P[,P]|A..B:STEP",
+            "The true rates to look at. To compare, one for both groups, or two for the "
+                + "first and the second: then tests show their power.")
+        .with(LEVEL, ALPHA)
+        .one(
+            CLAIM,
+            "alternative",
+            "two-sided|less|greater",
+            "The direction of tests; two-sided unless given.")
+        .several(METHODS, "intervals", "LIST|all", "Which intervals, as for rate and compare.")
+        .several(METHODS, "tests", "LIST|all", "Which tests, as for rate and compare.")
         .with(LABEL_TAIL)
         .examples(
             "tavik assess rate --n 50 --p 5%",

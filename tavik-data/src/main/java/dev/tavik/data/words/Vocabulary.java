@@ -25,9 +25,21 @@ public final class Vocabulary {
     return new Vocabulary(kind, purpose);
   }
 
-  Vocabulary with(Word word) {
-    words.add(word);
+  Vocabulary with(Word... more) {
+    words.addAll(List.of(more));
     return this;
+  }
+
+  Vocabulary flag(Heading heading, String name, String help) {
+    return with(Word.flag(heading, name, help));
+  }
+
+  Vocabulary one(Heading heading, String name, String parameter, String help) {
+    return with(Word.one(heading, name, parameter, help));
+  }
+
+  Vocabulary several(Heading heading, String name, String parameter, String help) {
+    return with(Word.several(heading, name, parameter, help));
   }
 
   Vocabulary positional(String name, Word.Many many, String parameter, String help) {
