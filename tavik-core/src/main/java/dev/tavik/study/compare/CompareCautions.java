@@ -56,7 +56,7 @@ final class CompareCautions {
             say(
                 "%s. An interval may include what a test rejects, or the other way round;",
                 found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")));
-    found.testAndInterval();
+    found.testAndInterval(decisions);
     found.withinMargin();
     found.cautions.addAll(decisions.nearAlpha());
     CountedFrom from = answer.from();
@@ -189,7 +189,7 @@ final class CompareCautions {
   }
 
   /** Where the level matches alpha, the test of the verdict and the intervals should agree. */
-  private void testAndInterval() {
+  private void testAndInterval(DecisionCautions decisions) {
     if (!settings.levelMatchesAlpha() || opposite()) {
       return;
     }
@@ -200,14 +200,7 @@ final class CompareCautions {
             .map(CompareCautions::name)
             .collect(Collectors.joining(" and "));
     if (!contradicting.isEmpty()) {
-      add(
-          Code.TEST_AND_INTERVAL,
-          say(
-              "The %s test %s; by %s it would be the other way. They are built on different"
-                  + " principles, and here the case is close; report both, or the pair that was planned.",
-              answer.preference().test().id(),
-              rejects ? "rejects" : "doesn't reject",
-              contradicting));
+      cautions.add(decisions.testAndInterval("", contradicting, DecisionCautions.CLOSE));
     }
   }
 

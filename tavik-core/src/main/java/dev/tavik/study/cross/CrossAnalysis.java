@@ -44,7 +44,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one question about an association together. */
 final class CrossAnalysis {
-  private static final double SMALL = ExpectedCounts.SMALL;
   private static final int MOST_NAMED = 6;
 
   private final CrossQuestion question;
@@ -52,6 +51,7 @@ final class CrossAnalysis {
   private final CrossTable table;
   private final LevelOrder order;
   private final List<List<CellFigures>> cells = new ArrayList<>();
+  private final ExpectedCounts expected;
   private final List<List<AdjustedP>> standingOut = new ArrayList<>();
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Refusal> refusals = new ArrayList<>();
@@ -63,6 +63,7 @@ final class CrossAnalysis {
     this.settings = question.settings();
     this.table = question.table();
     this.order = new LevelOrder(table, settings.ordered());
+    this.expected = ExpectedCounts.of(table);
     for (int i = 0; i < table.rows().size(); i++) {
       List<CellFigures> row = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
@@ -79,7 +80,7 @@ final class CrossAnalysis {
       }
     }
     boolean declined = refusals.stream().anyMatch(each -> each.method() == TableTest.FISHER);
-    this.drawn = !enough() && declined ? DrawnTest.of(table).orElse(null) : null;
+    this.drawn = !expected.enough() && declined ? DrawnTest.of(table).orElse(null) : null;
     if (drawn != null) {
       tests.add(drawn.result());
     }
@@ -107,7 +108,7 @@ final class CrossAnalysis {
   /** The ids of the tests that a verdict should rest on, the best first. */
   private List<Method> preferences() {
     List<TableTest> best = new ArrayList<>();
-    if (enough()) {
+    if (expected.enough()) {
       order.test().ifPresent(best::add);
       best.add(TableTest.PEARSON);
     } else {
@@ -129,7 +130,7 @@ final class CrossAnalysis {
       order.test().ifPresent(methods::add);
       methods.addAll(List.of(TableTest.PEARSON, TableTest.LIKELIHOOD_RATIO));
     }
-    if (!enough() && !methods.contains(TableTest.FISHER)) {
+    if (!expected.enough() && !methods.contains(TableTest.FISHER)) {
       methods.add(TableTest.FISHER);
     }
     return methods;
@@ -243,28 +244,6 @@ final class CrossAnalysis {
         interval == null ? Value.none() : Value.significant(interval.upper(), 4));
   }
 
-  private boolean enough() {
-    return ExpectedCounts.enough(table);
-  }
-
-  /** The cells that are expected to hold fewer than five. */
-  private List<String> small() {
-    List<String> small = new ArrayList<>();
-    for (int i = 0; i < cells.size(); i++) {
-      for (int j = 0; j < cells.get(i).size(); j++) {
-        double expected = cells.get(i).get(j).expected();
-        if (expected < SMALL) {
-          small.add(name(i, j) + " (" + Figures.significant(expected, 3) + ")");
-        }
-      }
-    }
-    return small;
-  }
-
-  private String name(int row, int column) {
-    return table.rows().get(row) + " x " + table.columns().get(column);
-  }
-
   private static String some(List<String> names) {
     return names.size() <= MOST_NAMED
         ? String.join(", ", names)
@@ -274,17 +253,12 @@ final class CrossAnalysis {
   }
 
   private List<Condition> conditions() {
-    List<String> small = small();
+    List<String> small = expected.small();
     return List.of(
-        new Condition(
-            "expected counts",
-            enough() ? Condition.State.MET : Condition.State.NOT_MET,
-            small.isEmpty()
-                ? "all are at least 5, enough for the chi-square approximation"
-                : say(
-                    "under 5 are %s of %d: %s; the chi-square approximation wants none under 1 and at"
-                        + " most a fifth of them under 5",
-                    small.size(), table.rows().size() * table.columns().size(), some(small))),
+        expected.condition(
+            say(
+                "%s of %d: %s",
+                small.size(), table.rows().size() * table.columns().size(), some(small))),
         new Condition(
             "independent units",
             Condition.State.NOT_IN_THE_DATA,
@@ -294,7 +268,7 @@ final class CrossAnalysis {
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
-    if (!enough()) {
+    if (!expected.enough()) {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
@@ -412,7 +386,7 @@ final class CrossAnalysis {
     CellFigures cell = cells.get(place.row()).get(place.column());
     return say(
         "%s %s (%s, expected %s)",
-        name(place.row(), place.column()),
+        table.rows().get(place.row()) + " x " + table.columns().get(place.column()),
         cell.adjustedResidual() < 0 ? "below" : "above",
         Figures.count(cell.observed()),
         cell.expected() < 1000

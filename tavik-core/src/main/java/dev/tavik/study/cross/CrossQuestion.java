@@ -64,7 +64,7 @@ public record CrossQuestion(
     boolean made =
         settings.tests().contains(TableTest.FISHER)
             || settings.rowPairs() == CrossSettings.RowPairs.COMPARED
-            || !ExpectedCounts.enough(table);
+            || !ExpectedCounts.of(table).enough();
     return made && !table.twoByTwo();
   }
 

@@ -45,7 +45,8 @@ final class RowComparison {
       }
     }
     boolean enough =
-        tables.stream().allMatch(pair -> pair.map(ExpectedCounts::enough).orElse(true));
+        tables.stream()
+            .allMatch(pair -> pair.map(table -> ExpectedCounts.of(table).enough()).orElse(true));
     List<TestResult> tests = enough ? tests(tables, TableTest.PEARSON) : exact(tables);
     List<List<TestResult>> adjusted = Holm.adjust(tests.stream().map(List::of).toList());
     return IntStream.range(0, positions.size())

@@ -30,6 +30,7 @@ import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +38,6 @@ import java.util.Optional;
 
 /** Puts the answer about an association within strata together. */
 final class StrataAnalysis {
-  private static final double SMALL = 5;
 
   private final StrataQuestion question;
   private final StratifiedTables tables;
@@ -200,7 +200,7 @@ final class StrataAnalysis {
     double room = Math.min(expected - least, greatest - expected);
     return new Condition(
         "expected counts",
-        room >= SMALL ? Condition.State.MET : Condition.State.NOT_MET,
+        room >= ExpectedCounts.SMALL ? Condition.State.MET : Condition.State.NOT_MET,
         say(
             "over all strata the expected count lies %s from the least or the most that the"
                 + " margins allow; the approximation wants at least 5",

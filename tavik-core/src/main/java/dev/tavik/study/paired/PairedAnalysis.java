@@ -181,15 +181,7 @@ final class PairedAnalysis {
     if (settings.level() == settings.matchingLevel()
         && !opposite()
         && interval.contains(0) == test.rejects(settings.alpha())) {
-      cautions.add(
-          new Caution(
-              Code.TEST_AND_INTERVAL,
-              say(
-                  "The %s test %s; by the %s interval it would be the other way. They are built on"
-                      + " different principles, and here the case is close; report both.",
-                  test.method().id(),
-                  test.rejects(settings.alpha()) ? "rejects" : "doesn't reject",
-                  interval.method().id())));
+      cautions.add(decisions.testAndInterval("", interval.method().id(), DecisionCautions.CLOSE));
     }
     CountedFrom from = question.from();
     if (from != null) {

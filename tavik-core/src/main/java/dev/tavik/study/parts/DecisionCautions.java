@@ -16,6 +16,11 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
   /** A p-value this near alpha, relatively, is a hair's breadth away. */
   private static final double HAIR = 0.05;
 
+  /** Why a test and an interval may part ways where no better reason is known. */
+  public static final String CLOSE =
+      "They are built on different principles, and here the case is close; report both, or the pair"
+          + " that was planned.";
+
   public List<Caution> noStatistic() {
     return tests.stream()
         .filter(test -> test.statistic() == null)
@@ -101,6 +106,25 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
                     Figures.pEquals(test.log10PValue()),
                     family,
                     Figures.pEquals(adjusted.log10PValue()))));
+  }
+
+  /**
+   * Tells that the test of the verdict decides one way and intervals the other.
+   *
+   * @param claim what the test rejects, after a blank; empty where that is plain
+   * @param intervals the intervals, in words
+   * @param why how that can be
+   */
+  public Caution testAndInterval(String claim, String intervals, String why) {
+    return new Caution(
+        Code.TEST_AND_INTERVAL,
+        say(
+            "The %s test %s%s; by %s it would be the other way. %s",
+            preferred.method().id(),
+            preferred.rejects(alpha) ? "rejects" : "doesn't reject",
+            claim,
+            intervals,
+            why));
   }
 
   /**

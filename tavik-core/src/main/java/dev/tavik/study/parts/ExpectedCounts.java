@@ -1,7 +1,14 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.association.CellFigures;
 import dev.tavik.count.CrossTable;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 
 /**
  * The common rule for the chi-square approximation: no expected count under 1, and at most a fifth
@@ -11,19 +18,59 @@ public final class ExpectedCounts {
   public static final double SMALL = 5;
   private static final double FEW = 0.2;
 
-  private ExpectedCounts() {}
+  private final Map<String, Double> byName;
 
-  public static boolean enough(CrossTable table) {
-    int small = 0;
+  private ExpectedCounts(Map<String, Double> byName) {
+    this.byName = byName;
+  }
+
+  public static ExpectedCounts of(CrossTable table) {
+    Map<String, Double> byName = new LinkedHashMap<>();
     for (int i = 0; i < table.rows().size(); i++) {
       for (int j = 0; j < table.columns().size(); j++) {
-        double expected = CellFigures.of(table, i, j).expected();
-        if (expected < 1) {
-          return false;
-        }
-        small += expected < SMALL ? 1 : 0;
+        String name = table.rows().get(i) + " x " + table.columns().get(j);
+        byName.put(name, CellFigures.of(table, i, j).expected());
       }
     }
-    return small <= FEW * table.rows().size() * table.columns().size();
+    return new ExpectedCounts(byName);
+  }
+
+  public static ExpectedCounts of(List<String> levels, List<CellFigures> cells) {
+    Map<String, Double> byName = new LinkedHashMap<>();
+    for (int i = 0; i < cells.size(); i++) {
+      byName.put(levels.get(i), cells.get(i).expected());
+    }
+    return new ExpectedCounts(byName);
+  }
+
+  /** Whether the approximation may be relied on. */
+  public boolean enough() {
+    return byName.values().stream().allMatch(expected -> expected >= 1)
+        && small().size() <= FEW * byName.size();
+  }
+
+  /** The cells that are expected to hold fewer than five, each with its expected count. */
+  public List<String> small() {
+    return byName.entrySet().stream()
+        .filter(each -> each.getValue() < SMALL)
+        .map(each -> say("%s (%s)", each.getKey(), Figures.significant(each.getValue(), 3)))
+        .toList();
+  }
+
+  /**
+   * The condition, as it is told.
+   *
+   * @param small the small ones in words
+   */
+  public Condition condition(String small) {
+    return new Condition(
+        "expected counts",
+        enough() ? Condition.State.MET : Condition.State.NOT_MET,
+        small().isEmpty()
+            ? "all are at least 5, enough for the chi-square approximation"
+            : say(
+                "under 5 are %s; the chi-square approximation wants none under 1 and at most a fifth"
+                    + " of them under 5",
+                small));
   }
 }

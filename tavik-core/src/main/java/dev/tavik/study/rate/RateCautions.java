@@ -50,7 +50,7 @@ final class RateCautions {
             say(
                 ". An interval may include %s while a test rejects it, or the other way round;",
                 Figures.exactPercent(found.against))));
-    found.testAndInterval();
+    found.testAndInterval(decisions);
     found.cautions.addAll(decisions.nearAlpha());
     CountedFrom from = answer.from();
     if (from != null) {
@@ -142,7 +142,7 @@ final class RateCautions {
   }
 
   /** Where the level matches alpha, a test and the interval of its side should agree. */
-  private void testAndInterval() {
+  private void testAndInterval(DecisionCautions decisions) {
     if (!settings.levelMatchesAlpha()) {
       return;
     }
@@ -154,14 +154,9 @@ final class RateCautions {
     if (contradicting.isEmpty()) {
       return;
     }
-    add(
-        Code.TEST_AND_INTERVAL,
-        say(
-            "The %s test %s %s; intervals that %s all the same: %s. %s",
-            answer.preference().test().id(),
-            rejects ? "rejects" : "doesn't reject",
-            Figures.exactPercent(against),
-            rejects ? "include it" : "leave it out",
+    cautions.add(
+        decisions.testAndInterval(
+            " " + Figures.exactPercent(against),
             contradicting.stream().map(RateCautions::name).collect(Collectors.joining(" and ")),
             why(contradicting)));
   }
@@ -183,7 +178,6 @@ final class RateCautions {
     return alternative != Alternative.TWO_SIDED && allTwoSided
         ? "A two-sided interval has half the error on each side; the one-sided bound is the one"
             + " that goes with a directional test."
-        : "They are built on different principles, and here the case is close; report both, or the"
-            + " pair that was planned.";
+        : DecisionCautions.CLOSE;
   }
 }

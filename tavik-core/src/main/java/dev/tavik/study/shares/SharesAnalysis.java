@@ -24,6 +24,7 @@ import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DrawnTest;
+import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
 import java.util.ArrayList;
@@ -35,14 +36,13 @@ import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one question about shares together. */
 final class SharesAnalysis {
-  private static final int SMALL = 5;
-  private static final double FEW = 0.2;
 
   private final SharesQuestion question;
   private final SharesSettings settings;
   private final CategoryCounts counts;
   private final Shares claimed;
   private final List<CellFigures> cells;
+  private final ExpectedCounts expected;
   private final List<AdjustedP> standingOut;
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Interval> intervals = new ArrayList<>();
@@ -62,6 +62,7 @@ final class SharesAnalysis {
             .mapToObj(category -> CellFigures.of(counts, claimed, category))
             .toList();
     this.standingOut = standingOut();
+    this.expected = ExpectedCounts.of(counts.levels(), cells);
     for (SharesTest method : methods()) {
       try {
         tests.add(method.of(counts, claimed));
@@ -80,7 +81,7 @@ final class SharesAnalysis {
     }
     boolean declined =
         refusals.stream().anyMatch(each -> each.method() == SharesTest.EXACT_MULTINOMIAL);
-    this.drawn = !enough() && declined ? DrawnTest.of(counts, claimed).orElse(null) : null;
+    this.drawn = !expected.enough() && declined ? DrawnTest.of(counts, claimed).orElse(null) : null;
     if (drawn != null) {
       tests.add(drawn.result());
     }
@@ -93,7 +94,7 @@ final class SharesAnalysis {
                   .collect(Collectors.joining("; "))));
     }
     Method wanted =
-        enough()
+        expected.enough()
             ? SharesTest.PEARSON
             : drawn != null ? drawn.result().method() : SharesTest.EXACT_MULTINOMIAL;
     this.test =
@@ -107,7 +108,7 @@ final class SharesAnalysis {
    */
   private List<SharesTest> methods() {
     List<SharesTest> methods = new ArrayList<>(settings.tests());
-    if (!enough() && !methods.contains(SharesTest.EXACT_MULTINOMIAL)) {
+    if (!expected.enough() && !methods.contains(SharesTest.EXACT_MULTINOMIAL)) {
       methods.add(SharesTest.EXACT_MULTINOMIAL);
     }
     return methods;
@@ -142,37 +143,9 @@ final class SharesAnalysis {
         .toList();
   }
 
-  /** None expected under 1, and at most a fifth under 5. */
-  private boolean enough() {
-    return cells.stream().allMatch(cell -> cell.expected() >= 1)
-        && small().size() <= FEW * counts.size();
-  }
-
-  private List<String> small() {
-    return IntStream.range(0, counts.size())
-        .filter(i -> cells.get(i).expected() < SMALL)
-        .mapToObj(
-            i ->
-                say(
-                    "%s (%s)",
-                    counts.levels().get(i), Figures.significant(cells.get(i).expected(), 3)))
-        .toList();
-  }
-
   private List<Condition> conditions() {
-    List<String> small = small();
-    Condition expected =
-        new Condition(
-            "expected counts",
-            enough() ? Condition.State.MET : Condition.State.NOT_MET,
-            small.isEmpty()
-                ? "all are at least 5, enough for the chi-square approximation"
-                : say(
-                    "under 5 are %s; the chi-square approximation wants none under 1 and at most a fifth"
-                        + " of them under 5",
-                    String.join(", ", small)));
     return List.of(
-        expected,
+        expected.condition(String.join(", ", expected.small())),
         new Condition(
             "independent units",
             Condition.State.NOT_IN_THE_DATA,
@@ -192,10 +165,10 @@ final class SharesAnalysis {
       return "some expected counts are too small for the chi-square approximation, and the exact"
           + " test would take too long; so the claimed shares were drawn";
     }
-    if (preferred == SharesTest.PEARSON && enough()) {
+    if (preferred == SharesTest.PEARSON && expected.enough()) {
       return "the expected counts are enough for the chi-square approximation";
     }
-    return preferred == SharesTest.EXACT_MULTINOMIAL && !enough()
+    return preferred == SharesTest.EXACT_MULTINOMIAL && !expected.enough()
         ? "some expected counts are too small for the chi-square approximation; the exact test holds"
             + " at any size"
         : preferred.id() + " is the first of the tests that could be made";
@@ -210,15 +183,15 @@ final class SharesAnalysis {
               say(
                   "Some expected counts are too small for the chi-square approximation: %s. The verdict"
                       + " rests on outcomes drawn with the claimed shares: %s.",
-                  String.join(", ", small()), drawn.inWords())));
-    } else if (!enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
+                  String.join(", ", expected.small()), drawn.inWords())));
+    } else if (!expected.enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
               say(
                   "Some expected counts are too small for the chi-square approximation: %s. Use"
                       + " exact-multinomial, or merge categories that were alike before the data were seen.",
-                  String.join(", ", small()))));
+                  String.join(", ", expected.small()))));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
@@ -226,7 +199,7 @@ final class SharesAnalysis {
     cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
     cautions.addAll(decisions.levelAlpha(settings.level(), settings.matchingLevel(), ";"));
 
-    testAndIntervals(cautions);
+    testAndIntervals(decisions, cautions);
     if (settings.intervals().stream().anyMatch(method -> !method.simultaneous())) {
       cautions.add(
           new Caution(
@@ -242,22 +215,19 @@ final class SharesAnalysis {
   }
 
   /** A chi-square test of all shares and intervals of each may part ways. */
-  private void testAndIntervals(List<Caution> cautions) {
+  private void testAndIntervals(DecisionCautions decisions, List<Caution> cautions) {
     boolean rejects = test.rejects(settings.alpha());
     boolean outside = !outside().isEmpty();
     if (settings.level() == settings.matchingLevel() && rejects != outside) {
       cautions.add(
-          new Caution(
-              Code.TEST_AND_INTERVAL,
+          decisions.testAndInterval(
+              " the shares together",
+              interval.id(),
               rejects
-                  ? say(
-                      "The %s test rejects the shares together, though each claimed share lies inside its"
-                          + " %s interval: small departures of several add up.",
-                      test.method().id(), interval.id())
-                  : say(
-                      "The %s test doesn't reject the shares together, though by the %s intervals %s lies"
-                          + " outside. They ask different questions, and here the case is close.",
-                      test.method().id(), interval.id(), String.join(", ", outside()))));
+                  ? "Each claimed share lies inside its interval: small departures of several add up."
+                  : String.join(", ", outside())
+                      + " lies outside its interval. They ask different questions, and here the case"
+                      + " is close."));
     }
   }
 
