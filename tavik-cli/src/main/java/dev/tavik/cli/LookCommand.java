@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.count.DataOverview;
-import dev.tavik.data.DelimitedText;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -36,7 +36,7 @@ final class LookCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     output.check(List.of(data));
-    DataOverview overview = DelimitedText.of(data, terminal.files()).overview();
+    DataOverview overview = Sources.open(data, terminal.files()).overview();
     List<String> suggestions = Suggestions.of(overview, data, terminal.name());
     Report report = output.report();
     output.write(

@@ -1,6 +1,7 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.DelimitedText;
+import dev.tavik.data.Opening;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Emphasis;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
@@ -37,8 +38,7 @@ public final class Main {
         new Terminal(
             writer(FileDescriptor.out),
             writer(FileDescriptor.err),
-            name ->
-                name.equals(DelimitedText.STANDARD_INPUT) ? stdin() : DelimitedText.openFile(name),
+            name -> name.equals(Sources.STANDARD_INPUT) ? stdin() : Opening.file(name),
             plain ? Emphasis.NONE : Emphasis.TERMINAL,
             System.getProperty("tavik.name", "tavik"));
     CountDownLatch finished = new CountDownLatch(1);

@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Opening;
 import dev.tavik.report.Emphasis;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -29,9 +29,7 @@ record CommandLine(int status, String out, String err) {
             new PrintWriter(out),
             new PrintWriter(err),
             name ->
-                name.startsWith("demo/")
-                    ? DemoFiles.open(name.substring(5))
-                    : DelimitedText.openFile(name),
+                name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : Opening.file(name),
             Emphasis.NONE,
             "tavik");
     int status = new Tavik(terminal).run(arguments);

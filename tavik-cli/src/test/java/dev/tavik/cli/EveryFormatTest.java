@@ -11,8 +11,8 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Value;
 import dev.tavik.data.Asking;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Opening;
 import dev.tavik.data.Spec;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
@@ -66,9 +66,7 @@ class EveryFormatTest {
         .question(
             new Spec(values, Spec.Wording.OPTION),
             name ->
-                name.startsWith("demo/")
-                    ? DemoFiles.open(name.substring(5))
-                    : DelimitedText.openFile(name))
+                name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : Opening.file(name))
         .ask();
   }
 

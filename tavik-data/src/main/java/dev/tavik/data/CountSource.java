@@ -21,4 +21,20 @@ public interface CountSource {
    * @throws DataException if the data can't be read
    */
   DataOverview overview();
+
+  /**
+   * Counts as {@link #count} does, and keeps the order of the first column's levels, where rows
+   * have an order that means something, such as the time of making.
+   *
+   * @param request what to count, without a frequency column
+   * @return the counts, and the levels of every row that was counted
+   * @throws DataException if the rows of such data have no order, the data can't be read or lack
+   *     what is asked for, or more than {@value RowsInOrder#MOST} rows are counted
+   * @throws IllegalArgumentException if there is a frequency column
+   */
+  default RowsInOrder inOrder(CountRequest request) {
+    throw new DataException(
+        DataException.Code.MALFORMED,
+        "such data have no order of rows; give a file with a row for each unit");
+  }
 }

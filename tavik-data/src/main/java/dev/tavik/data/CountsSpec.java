@@ -64,8 +64,8 @@ final class CountsSpec {
     return rows;
   }
 
-  private DelimitedText source() {
-    return DelimitedText.of(spec.required("data", "a file with a header line"), opening);
+  private CountSource source() {
+    return Sources.open(spec.required("data", "a file with a header line"), opening);
   }
 
   private CountRequest request(String... columns) {

@@ -8,12 +8,9 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.PushbackReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -24,12 +21,9 @@ import java.util.stream.Stream;
  * <p>One pass over the file answers a request; memory holds levels and counts, never rows. The file
  * is only read.
  */
-public final class DelimitedText implements CountSource, OrderedSource {
+final class DelimitedText implements CountSource {
   private static final int LOOK_AT = 1 << 15;
   private static final int LONGEST_FIELD = 1 << 20;
-
-  /** The name that stands for standard input. */
-  public static final String STANDARD_INPUT = "-";
 
   private final String path;
   private final String name;
@@ -37,50 +31,12 @@ public final class DelimitedText implements CountSource, OrderedSource {
 
   private DelimitedText(String name, Opening opening) {
     this.path = name;
-    this.name = name.equals(STANDARD_INPUT) ? "standard input" : name;
+    this.name = name.equals(Sources.STANDARD_INPUT) ? "standard input" : name;
     this.opening = opening;
   }
 
-  /**
-   * A file.
-   *
-   * @param file the file
-   * @return the source; the file is opened when it is asked
-   */
-  public static DelimitedText of(Path file) {
-    return of(file.toString(), DelimitedText::openFile);
-  }
-
-  /**
-   * Anything that can be opened by a name.
-   *
-   * @param name its name, for messages too; {@value #STANDARD_INPUT} is called standard input
-   * @param opening how it is opened
-   * @return the source; it is opened when it is asked
-   */
-  public static DelimitedText of(String name, Opening opening) {
+  static DelimitedText of(String name, Opening opening) {
     return new DelimitedText(name, opening);
-  }
-
-  /**
-   * Opens a file.
-   *
-   * @param name its path
-   * @return its bytes
-   * @throws DataException if it is a directory
-   * @throws IOException if it can't be opened
-   */
-  public static InputStream openFile(String name) throws IOException {
-    if (name.isBlank()) {
-      throw new DataException(
-          DataException.Code.UNREADABLE, "a file's name is needed, got an empty one");
-    }
-    Path file = Path.of(name);
-    if (Files.isDirectory(file)) {
-      throw new DataException(
-          DataException.Code.UNREADABLE, name + " is a directory; name a file in it");
-    }
-    return Files.newInputStream(file);
   }
 
   @Override

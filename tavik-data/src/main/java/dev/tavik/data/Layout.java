@@ -1,9 +1,13 @@
 package dev.tavik.data;
 
+import java.util.HashMap;
+import java.util.Map;
+
 /**
  * How delimited text is laid out, found by looking at its beginning: the delimiter is the one of
- * comma, semicolon and tab that splits most of the first lines into as many fields as the header,
- * and the header into most fields. Delimiters and line ends inside quotes don't count.
+ * comma, semicolon and tab that splits most of the first lines into equally many fields, and among
+ * those that do so alike the one that makes most fields. Titles above a table and decimal commas
+ * thus lose to what holds the columns apart. Delimiters and line ends inside quotes don't count.
  */
 record Layout(char delimiter) {
   private static final char[] CANDIDATES = {',', ';', '\t'};
@@ -22,27 +26,29 @@ record Layout(char delimiter) {
     return new Layout(best);
   }
 
+  /** How many lines have equally many, the most common number of them; then that number. */
   private static long score(String beginning, char delimiter) {
-    int line = 0;
-    int inHeader = 0;
-    int inLine = 0;
-    int alike = 0;
+    Map<Integer, Integer> lines = new HashMap<>();
+    int count = 0;
     boolean quoted = false;
-    for (int i = 0; i < beginning.length() && line < LINES; i++) {
-      char c = beginning.charAt(i);
+    int line = 0;
+    for (int i = 0; i <= beginning.length() && line < LINES; i++) {
+      char c = i < beginning.length() ? beginning.charAt(i) : '\n';
       if (c == '"') {
         quoted = !quoted;
       } else if (!quoted && c == delimiter) {
-        inLine++;
-      } else if (!quoted && c == '\n') {
-        inHeader = line == 0 ? inLine : inHeader;
-        alike += inLine == inHeader ? 1 : 0;
-        inLine = 0;
+        count++;
+      } else if (c == '\n' && (!quoted || i == beginning.length())) {
+        lines.merge(count, 1, Integer::sum);
+        count = 0;
         line++;
       }
     }
-    inHeader = line == 0 ? inLine : inHeader;
-    return inHeader == 0 ? 0 : 1000L * alike + inHeader;
+    return lines.entrySet().stream()
+        .filter(each -> each.getKey() > 0)
+        .mapToLong(each -> 1000L * each.getValue() + Math.min(each.getKey(), 999))
+        .max()
+        .orElse(0);
   }
 
   String inWords() {

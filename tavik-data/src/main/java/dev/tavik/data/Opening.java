@@ -2,6 +2,8 @@ package dev.tavik.data;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 
 /** Opens a named source of bytes: a file, standard input, a resource. */
 @FunctionalInterface
@@ -14,4 +16,25 @@ public interface Opening {
    * @throws IOException if it can't be opened
    */
   InputStream open(String name) throws IOException;
+
+  /**
+   * Opens a file.
+   *
+   * @param name its path
+   * @return its bytes
+   * @throws DataException if it is a directory
+   * @throws IOException if it can't be opened
+   */
+  static InputStream file(String name) throws IOException {
+    if (name.isBlank()) {
+      throw new DataException(
+          DataException.Code.UNREADABLE, "a file's name is needed, got an empty one");
+    }
+    Path file = Path.of(name);
+    if (Files.isDirectory(file)) {
+      throw new DataException(
+          DataException.Code.UNREADABLE, name + " is a directory; name a file in it");
+    }
+    return Files.newInputStream(file);
+  }
 }

@@ -211,10 +211,9 @@ record TwoWayTable(
           throw tooLong(name);
         }
       }
-      char delimiter = delimiter(text.toString());
       List<CsvRecord> lines =
           CsvReader.builder()
-              .fieldSeparator(delimiter)
+              .fieldSeparator(Layout.of(text.toString()).delimiter())
               .skipEmptyLines(true)
               .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
               .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
@@ -234,22 +233,6 @@ record TwoWayTable(
       throw new DataException(
           DataException.Code.MALFORMED, name + " can't be read as a table; check its quotes");
     }
-  }
-
-  /** The one of tab, semicolon and comma that stands in most lines, quoted parts left aside. */
-  private static char delimiter(String text) {
-    List<String> lines =
-        text.replaceAll("\"[^\"]*\"", "").lines().filter(line -> !line.isBlank()).toList();
-    char best = ',';
-    long most = 0;
-    for (char each : new char[] {'\t', ';', ','}) {
-      long count = lines.stream().filter(line -> line.indexOf(each) >= 0).count();
-      if (count > most) {
-        best = each;
-        most = count;
-      }
-    }
-    return best;
   }
 
   private static DataException tooLong(String name) {

@@ -4,7 +4,7 @@
  * as options or keys wrote it.
  *
  * <pre>{@code
- * CountSource log = DelimitedText.of(Path.of("firing-log.csv"));
+ * CountSource log = Sources.open(Path.of("firing-log.csv"));
  * Tabulation counts = log.count(CountRequest.of("grade", "kiln").where("shift", "early"));
  * Tally cracked = counts.tally("grade", "cracked");
  * }</pre>

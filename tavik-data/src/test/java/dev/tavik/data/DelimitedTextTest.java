@@ -209,10 +209,10 @@ class DelimitedTextTest {
   @Test
   void filesThatCannotBeOpenedAreNamed(@TempDir Path folder) {
     assertThatExceptionOfType(DataException.class)
-        .isThrownBy(() -> DelimitedText.of(folder.resolve("none.csv")).overview())
+        .isThrownBy(() -> Sources.open(folder.resolve("none.csv")).overview())
         .withMessageContaining("there is no file");
     assertThatExceptionOfType(DataException.class)
-        .isThrownBy(() -> DelimitedText.of(folder).overview())
+        .isThrownBy(() -> Sources.open(folder).overview())
         .withMessageContaining("is a directory");
   }
 

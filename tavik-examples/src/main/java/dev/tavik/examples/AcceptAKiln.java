@@ -6,8 +6,8 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.rate.RateQuestion;
@@ -31,7 +31,7 @@ public final class AcceptAKiln {
 
   static Answer judge(String kiln, PrintStream out) {
     Tabulation log =
-        DelimitedText.of("firing-log.csv", DemoFiles::open)
+        Sources.open("firing-log.csv", DemoFiles::open)
             .count(CountRequest.of("grade").where("kiln", kiln));
     Tally scrapped = log.tally("grade", "cracked", "warped");
 

@@ -4,8 +4,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Sources;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
@@ -35,7 +35,7 @@ public final class CompareTwoKilns {
 
   static Answer compare(String first, String second, PrintStream out) {
     Tabulation log =
-        DelimitedText.of("firing-log.csv", DemoFiles::open).count(CountRequest.of("grade", "kiln"));
+        Sources.open("firing-log.csv", DemoFiles::open).count(CountRequest.of("grade", "kiln"));
     Set<String> scrap = Set.of("cracked", "warped");
     CompareQuestion question =
         CompareQuestion.of(

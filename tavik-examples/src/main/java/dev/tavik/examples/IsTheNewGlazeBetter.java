@@ -6,8 +6,8 @@ import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.rate.RateQuestion;
@@ -32,7 +32,7 @@ public final class IsTheNewGlazeBetter {
 
   static Answer follow(String glaze, PrintStream out) {
     OutcomeSequence tiles =
-        DelimitedText.of("firing-log.csv", DemoFiles::open)
+        Sources.open("firing-log.csv", DemoFiles::open)
             .inOrder(CountRequest.of("grade").where("glaze", glaze))
             .outcomes(Set.of("crazed"));
 

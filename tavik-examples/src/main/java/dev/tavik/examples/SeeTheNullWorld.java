@@ -4,8 +4,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.simulation.Draws;
 import dev.tavik.study.compare.CompareQuestion;
@@ -33,7 +33,7 @@ public final class SeeTheNullWorld {
 
   static Answer shuffle(long draws, PrintStream out) {
     Tabulation log =
-        DelimitedText.of("firing-log.csv", DemoFiles::open).count(CountRequest.of("grade", "kiln"));
+        Sources.open("firing-log.csv", DemoFiles::open).count(CountRequest.of("grade", "kiln"));
     CompareQuestion question =
         CompareQuestion.of(
                 log.where("kiln", "South").tally("grade", "warped"),

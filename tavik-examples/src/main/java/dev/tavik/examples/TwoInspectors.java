@@ -5,8 +5,8 @@ import dev.tavik.answer.Detail;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.study.paired.PairedQuestion;
 import java.io.PrintStream;
@@ -29,7 +29,7 @@ public final class TwoInspectors {
 
   static Answer compare(PrintStream out) {
     Tabulation grades =
-        DelimitedText.of("regrade.csv", DemoFiles::open)
+        Sources.open("regrade.csv", DemoFiles::open)
             .count(CountRequest.of("first_inspector", "second_inspector"));
     PairedTally tiles =
         grades.pairs("first_inspector", "second_inspector", "crazed", "cracked", "warped");

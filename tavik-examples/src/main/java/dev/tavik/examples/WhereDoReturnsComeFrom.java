@@ -4,8 +4,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.DelimitedText;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.study.cross.CrossQuestion;
 import java.io.PrintStream;
@@ -25,7 +25,7 @@ public final class WhereDoReturnsComeFrom {
 
   static Answer look(PrintStream out) {
     Tabulation returns =
-        DelimitedText.of("returns-by-depot.csv", DemoFiles::open)
+        Sources.open("returns-by-depot.csv", DemoFiles::open)
             .count(CountRequest.of("depot", "reason").frequency("n"));
 
     Answer answer = CrossQuestion.of(returns.crossTable("depot", "reason")).ask();
