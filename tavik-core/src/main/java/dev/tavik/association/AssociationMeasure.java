@@ -74,7 +74,7 @@ public enum AssociationMeasure {
   private Measured measured(CrossTable table) {
     return switch (this) {
       case PHI -> table.twoByTwo() ? phi(table) : Measured.alone(Double.NaN);
-      case CRAMERS_V -> Measured.alone(Math.sqrt(square(table) / shorter(table)));
+      case CRAMERS_V -> Measured.alone(cramersV(square(table), table));
       case CRAMERS_V_CORRECTED -> Measured.alone(corrected(table));
       case CONTINGENCY -> Measured.alone(Math.sqrt(square(table) / (1 + square(table))));
       case COHENS_W -> Measured.alone(Math.sqrt(square(table)));
@@ -147,9 +147,10 @@ public enum AssociationMeasure {
 
   private double fromNoncentrality(double square, CrossTable table) {
     return switch (this) {
-      case CRAMERS_V -> Math.min(1, Math.sqrt(square / shorter(table)));
+      case CRAMERS_V -> Math.min(1, cramersV(square, table));
       case CONTINGENCY -> Math.sqrt(square / (1 + square));
-      default -> Math.sqrt(square);
+      case COHENS_W -> Math.sqrt(square);
+      default -> throw new IllegalStateException(this + " has no noncentral interval");
     };
   }
 
@@ -159,8 +160,20 @@ public enum AssociationMeasure {
         / table.total();
   }
 
-  private static double shorter(CrossTable table) {
-    return Math.min(table.rows().size(), table.columns().size()) - 1.0;
+  private static double cramersV(double square, CrossTable table) {
+    return cramersV(square, table.rows().size(), table.columns().size());
+  }
+
+  /**
+   * Cramér's V of a chi-square statistic (1946): √(X²/N / min(r - 1, c - 1)).
+   *
+   * @param square the statistic divided by the number of units, at least 0
+   * @param rows how many rows there are, at least 2
+   * @param columns how many columns, at least 2
+   * @return V, from 0 to 1
+   */
+  public static double cramersV(double square, int rows, int columns) {
+    return Math.sqrt(square / (Math.min(rows, columns) - 1));
   }
 
   /** With the standard error of the delta method under multinomial sampling. */

@@ -103,7 +103,7 @@ public record CompareDesign(
   public static boolean hasNormal(TwoProportionTest test) {
     return switch (test) {
       case Z_POOLED, Z_POOLED_CC, Z_SEPARATE, SCORE -> true;
-      default -> false;
+      case LIKELIHOOD_RATIO, FISHER, FISHER_DOUBLED, FISHER_MID_P, BARNARD, BOSCHLOO -> false;
     };
   }
 
@@ -190,7 +190,7 @@ public record CompareDesign(
   }
 
   private double normal(double first, double second, double effect) {
-    double error = Math.sqrt(base * (1 - base) / first + effect * (1 - effect) / second);
+    double error = error(first, second, effect);
     Double margin = equivalence;
     if (margin == null) {
       return NormalPower.of(
@@ -238,9 +238,13 @@ public record CompareDesign(
             none,
             effect - base - none,
             errorAt(first, second, effect, none),
-            Math.sqrt(base * (1 - base) / first + effect * (1 - effect) / second),
+            error(first, second, effect),
             hypothesis.alternative(),
             alpha));
+  }
+
+  private double error(double first, double second, double effect) {
+    return TwoProportionTest.Z_SEPARATE.expectedError(first, base, second, effect, 0);
   }
 
   private double errorAt(double first, double second, double effect, double against) {

@@ -2,7 +2,10 @@ package dev.tavik.planning;
 
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
+import dev.tavik.proportion.Centred;
 import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Proportion;
 
@@ -71,14 +74,26 @@ public record DifferencePrecision(
   private double halfWidth(double first, double second) {
     double n1 = sampling.effective(first);
     double n2 = sampling.effective(second);
-    double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
     if (differenceInterval == DifferenceInterval.WALD) {
-      return z * Math.sqrt(base * (1 - base) / n1 + expected * (1 - expected) / n2);
+      double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
+      return z * TwoProportionTest.Z_SEPARATE.expectedError(n1, base, n2, expected, 0);
     }
-    Wilson one = Wilson.of(base, n1, z);
-    Wilson two = Wilson.of(expected, n2, z);
-    double below = Math.hypot(expected - two.lower(), one.upper() - base);
-    double above = Math.hypot(two.upper() - expected, base - one.lower());
+    Centred one = wilson(base, n1);
+    Centred two = wilson(expected, n2);
+    double below = Math.hypot(below(expected, two), above(base, one));
+    double above = Math.hypot(above(expected, two), below(base, one));
     return (below + above) / 2;
+  }
+
+  private Centred wilson(double p, double n) {
+    return ProportionInterval.WILSON.centred(p * n, n, level).orElseThrow();
+  }
+
+  private static double below(double p, Centred wilson) {
+    return p - (wilson.centre() - wilson.halfWidth());
+  }
+
+  private static double above(double p, Centred wilson) {
+    return wilson.centre() + wilson.halfWidth() - p;
   }
 }

@@ -1,7 +1,6 @@
 package dev.tavik.planning;
 
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Proportion;
@@ -84,19 +83,13 @@ public record RatePrecision(
       return 0;
     }
     double tail = DecimalFraction.complement(level) / 2;
-    double z = Normal.upperQuantile(tail);
     double x = n * expected;
     return switch (proportionInterval) {
-      case WALD -> z * Math.sqrt(expected * (1 - expected) / n);
-      case AGRESTI_COULL -> {
-        double more = n + z * z;
-        double p = (x + z * z / 2) / more;
-        yield z * Math.sqrt(p * (1 - p) / more);
-      }
       case CLOPPER_PEARSON -> beta(x, n - x + 1, x + 1, n - x, tail);
       case JEFFREYS -> beta(x + 0.5, n - x + 0.5, x + 0.5, n - x + 0.5, tail);
-      case WILSON -> (Wilson.of(expected, n, z).upper() - Wilson.of(expected, n, z).lower()) / 2;
-      default -> throw notOffered(proportionInterval);
+      case WALD, WILSON, AGRESTI_COULL ->
+          proportionInterval.centred(x, n, level).orElseThrow().halfWidth();
+      case WALD_CC, WILSON_CC, MID_P, BLAKER, LIKELIHOOD -> throw notOffered(proportionInterval);
     };
   }
 

@@ -2,6 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.numeric.Normal;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Card;
 import dev.tavik.result.Interval;
@@ -181,6 +182,27 @@ public enum ProportionInterval implements Method {
         this == BLAKER && side != Side.TWO_SIDED ? CLOPPER_PEARSON.algorithm : algorithm;
     double tail = side.tail(DecimalFraction.complement(level));
     return fitting.limits(tally, tail).interval(Quantity.PROPORTION, this, level, side);
+  }
+
+  /**
+   * The closed form of this interval, unclipped, at any number of successes: for plans, where
+   * successes are expected and not whole, and for working by hand.
+   *
+   * @param successes from 0 to trials
+   * @param trials above 0
+   * @param level the confidence level, strictly between 0 and 1
+   * @return centre and half-width; of corrected intervals those without correction; empty where the
+   *     interval has no such form
+   */
+  public Optional<Centred> centred(double successes, double trials, double level) {
+    Proportion.require("level", level);
+    double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
+    return switch (this) {
+      case WALD, WALD_CC -> Optional.of(WaldInterval.centred(successes, trials, z));
+      case AGRESTI_COULL -> Optional.of(WaldInterval.agrestiCoull(successes, trials, z));
+      case WILSON, WILSON_CC -> Optional.of(WilsonInterval.centred(successes, trials, z));
+      case CLOPPER_PEARSON, MID_P, JEFFREYS, BLAKER, LIKELIHOOD -> Optional.empty();
+    };
   }
 
   /**

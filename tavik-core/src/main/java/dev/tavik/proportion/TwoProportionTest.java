@@ -210,7 +210,8 @@ public enum TwoProportionTest implements Method {
           hypothesis.against() == 0
               ? CriticalRows.of(this, first, second, hypothesis, alpha)
               : CriticalCells.separate(first, second, hypothesis, alpha);
-      default -> CriticalRows.of(this, first, second, hypothesis, alpha);
+      case Z_POOLED, Z_POOLED_CC, SCORE, LIKELIHOOD_RATIO, FISHER_DOUBLED, FISHER_MID_P ->
+          CriticalRows.of(this, first, second, hypothesis, alpha);
     };
   }
 
@@ -234,7 +235,7 @@ public enum TwoProportionTest implements Method {
           against == 0
               ? pooledError(n1, p1, n2, p2)
               : RestrictedDifference.of(n1, p1, n2, p2, against).error(n1, n2);
-      default ->
+      case LIKELIHOOD_RATIO, FISHER, FISHER_DOUBLED, FISHER_MID_P, BARNARD, BOSCHLOO ->
           throw new DeclinedException(
               "has no standard error and so no power by the normal distribution; its power is"
                   + " exact");

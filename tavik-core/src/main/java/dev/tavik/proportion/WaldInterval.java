@@ -12,25 +12,30 @@ final class WaldInterval {
   private WaldInterval() {}
 
   static Limits of(Tally tally, double tail) {
-    double z = Normal.upperQuantile(tail);
-    return around((double) tally.successes(), (double) tally.trials(), z, 0);
+    return centred((double) tally.successes(), (double) tally.trials(), z(tail)).clipped(0);
   }
 
   static Limits corrected(Tally tally, double tail) {
-    double z = Normal.upperQuantile(tail);
     double n = tally.trials();
-    return around((double) tally.successes(), n, z, 0.5 / n);
+    return centred((double) tally.successes(), n, z(tail)).clipped(0.5 / n);
   }
 
   static Limits agrestiCoull(Tally tally, double tail) {
-    double z = Normal.upperQuantile(tail);
-    double square = z * z;
-    return around(tally.successes() + square / 2, tally.trials() + square, z, 0);
+    return agrestiCoull((double) tally.successes(), (double) tally.trials(), z(tail)).clipped(0);
   }
 
-  private static Limits around(double x, double n, double z, double correction) {
+  private static double z(double tail) {
+    return Normal.upperQuantile(tail);
+  }
+
+  /** Wald's interval as centre and half-width, of x not necessarily whole. */
+  static Centred centred(double x, double n, double z) {
     double p = x / n;
-    double half = z * Math.sqrt(p * ((n - x) / n) / n) + correction;
-    return new Limits(Math.max(0, Math.min(1, p - half)), Math.max(0, Math.min(1, p + half)));
+    return new Centred(p, z * Math.sqrt(p * ((n - x) / n) / n));
+  }
+
+  /** The same after z²/2 successes and failures are added. */
+  static Centred agrestiCoull(double x, double n, double z) {
+    return centred(x + z * z / 2, n + z * z, z);
   }
 }

@@ -42,6 +42,14 @@ final class WilsonInterval {
     return new Limits(x == 0 ? 0 : lower(x - 0.5, n, z), x == n ? 1 : upper(x + 0.5, n, z));
   }
 
+  /** The closed form as centre and half-width, of x not necessarily whole. */
+  static Centred centred(double x, double n, double z) {
+    double square = z * z;
+    return new Centred(
+        (x + square / 2) / (n + square),
+        z * Math.sqrt(x * (n - x) / n + square / 4) / (n + square));
+  }
+
   private static double lower(double x, double n, double z) {
     return 2 * x * (x / n) / twiceLarger(x, n, z);
   }

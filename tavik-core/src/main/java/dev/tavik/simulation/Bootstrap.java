@@ -1,5 +1,6 @@
 package dev.tavik.simulation;
 
+import dev.tavik.association.AssociationMeasure;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
@@ -166,7 +167,7 @@ public final class Bootstrap {
         sum += counts[i] / rows[i / width] * (counts[i] / columns[i % width]);
       }
     }
-    return Math.sqrt(Math.max(0, sum) / (Math.min(height, width) - 1));
+    return AssociationMeasure.cramersV(Math.max(0, sum), height, width);
   }
 
   private static List<Interval> of(

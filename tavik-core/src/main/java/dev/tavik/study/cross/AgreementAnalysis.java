@@ -14,13 +14,13 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.association.Agreement;
 import dev.tavik.association.SquareTest;
 import dev.tavik.count.SquareTable;
+import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
@@ -53,15 +53,10 @@ final class AgreementAnalysis {
         question.settings().ordered() == Ordered.NONE || table.levels().size() == 2
             ? List.of(Agreement.KAPPA)
             : List.of(Agreement.values());
-    double share = (double) table.alike() / table.total();
     List<Estimate> estimates =
         new ArrayList<>(
             List.of(
-                new Estimate(
-                    Quantity.PROPORTION,
-                    "classified alike",
-                    share,
-                    Math.sqrt(share * (1 - share) / table.total()))));
+                Observed.proportion("classified alike", Tally.of(table.alike(), table.total()))));
     Intervals intervals = Intervals.of("");
     Sheet strength = CrossAnalysis.strengths("Agreement", level);
     for (Agreement each : shown) {

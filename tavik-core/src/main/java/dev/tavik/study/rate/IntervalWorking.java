@@ -6,6 +6,7 @@ import static dev.tavik.study.parts.HandFigures.number;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
+import dev.tavik.proportion.Centred;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Working;
@@ -28,12 +29,14 @@ final class IntervalWorking {
           ProportionInterval.AGRESTI_COULL);
 
   private final Tally tally;
+  private final double level;
   private final double tail;
   private final double z;
   private final List<WorkingStep> steps = new ArrayList<>();
 
   private IntervalWorking(Tally tally, double level) {
     this.tally = tally;
+    this.level = level;
     this.tail = DecimalFraction.complement(level) / 2;
     this.z = Normal.upperQuantile(tail);
   }
@@ -54,8 +57,10 @@ final class IntervalWorking {
       case WALD -> working.wald(interval, false);
       case WALD_CC -> working.wald(interval, true);
       case AGRESTI_COULL -> working.agrestiCoull(interval);
+      case WILSON -> working.wilson(interval);
       case WILSON_CC -> working.correctedWilson(interval);
-      default -> working.wilson(interval);
+      case CLOPPER_PEARSON, MID_P, JEFFREYS, BLAKER, LIKELIHOOD ->
+          throw new IllegalArgumentException(method.id() + " has no closed form");
     }
     return new Working(
         method,
@@ -105,7 +110,7 @@ final class IntervalWorking {
         say("(%d + %s^2 / 2) / %s", tally.successes(), number(z), number(trials)),
         centre,
         "");
-    double half = z * Math.sqrt(centre * (1 - centre) / trials);
+    double half = centred(ProportionInterval.AGRESTI_COULL, (double) tally.successes()).halfWidth();
     add(
         "half width",
         "h",
@@ -118,8 +123,7 @@ final class IntervalWorking {
 
   private void wilson(Interval interval) {
     double n = tally.trials();
-    double centre = centre((double) tally.successes());
-    double half = half((double) tally.successes());
+    Centred wilson = centred(ProportionInterval.WILSON, (double) tally.successes());
     add(
         "centre",
         "c",
@@ -127,7 +131,7 @@ final class IntervalWorking {
         say(
             "(%d + %s^2 / 2) / (%d + %s^2)",
             tally.successes(), number(z), tally.trials(), number(z)),
-        centre,
+        wilson.centre(),
         "");
     add(
         "half width",
@@ -142,10 +146,10 @@ final class IntervalWorking {
             number(z),
             (long) n,
             number(z)),
-        half,
+        wilson.halfWidth(),
         "These are the values p0 at which the score test has |z| = z*: its standard error changes"
             + " with p0, which is why the centre isn't p.");
-    limits("c", centre, half, interval);
+    limits("c", wilson.centre(), wilson.halfWidth(), interval);
   }
 
   private void correctedWilson(Interval interval) {
@@ -153,27 +157,25 @@ final class IntervalWorking {
     corrected("upper limit", "x + 1/2", "c + h", tally.successes() + 0.5, interval.upper());
   }
 
-  private void corrected(String name, String moved, String formula, double x, double limit) {
+  private void corrected(String name, String shifted, String formula, double x, double limit) {
     if (x < 0 || x > tally.trials()) {
-      add(name, "", "the end of the scale", moved + " lies outside 0 to n", limit, "");
+      add(name, "", "the end of the scale", shifted + " lies outside 0 to n", limit, "");
       return;
     }
+    Centred moved = centred(ProportionInterval.WILSON_CC, x);
     add(
         name,
         "",
-        formula + " of the plain interval with " + moved + " in place of x",
-        say("%s %s %s", number(centre(x)), formula.contains("+") ? "+" : "-", number(half(x))),
+        formula + " of the plain interval with " + shifted + " in place of x",
+        say(
+            "%s %s %s",
+            number(moved.centre()), formula.contains("+") ? "+" : "-", number(moved.halfWidth())),
         limit,
         "");
   }
 
-  private double centre(double x) {
-    return (x + z * z / 2) / (tally.trials() + z * z);
-  }
-
-  private double half(double x) {
-    double n = tally.trials();
-    return z * Math.sqrt(x * (n - x) / n + z * z / 4) / (n + z * z);
+  private Centred centred(ProportionInterval method, double x) {
+    return method.centred(x, (double) tally.trials(), level).orElseThrow();
   }
 
   private void limits(String symbol, double centre, double half, Interval interval) {
