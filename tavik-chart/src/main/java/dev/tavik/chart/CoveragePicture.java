@@ -62,16 +62,8 @@ final class CoveragePicture {
       }
     }
     return new AssessQuestion(
-            asked.label(),
-            asked.sizes(),
-            rates,
-            asked.level(),
-            asked.alpha(),
-            asked.alternative(),
-            asked.intervals(),
-            List.of(),
-            asked.comparisons(),
-            List.of())
+            asked.label(), asked.sizes(), rates, asked.alternative(), asked.choices())
+        .tests(List.of())
         .ask()
         .find(Assessed.class)
         .orElseThrow();

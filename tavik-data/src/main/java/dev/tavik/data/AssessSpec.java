@@ -2,16 +2,12 @@ package dev.tavik.data;
 
 import dev.tavik.answer.Question;
 import dev.tavik.proportion.ComparisonInterval;
-import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Proportion;
 import dev.tavik.study.assess.AssessQuestion;
-import java.math.BigDecimal;
 import java.util.List;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -42,60 +38,21 @@ final class AssessSpec {
       throw new SpecException("methods are assessed for rate or compare, got '" + kind + "'");
     }
     boolean rate = kind.equals("rate");
-    @Nullable String label = spec.text("label");
+    List<Long> n = sizes(rate);
+    AssessQuestion usual =
+        rate
+            ? AssessQuestion.rate(n.get(0), rates())
+            : AssessQuestion.compare(n.get(0), n.get(1), pairs());
+    AssessQuestion question =
+        spec.choices(
+            usual,
+            rate ? List.of(ProportionTest.values()) : List.of(TwoProportionTest.values()),
+            rate ? List.of(ProportionInterval.values()) : List.copyOf(ComparisonInterval.values()));
     @Nullable String alternative = spec.text("alternative");
-    double alpha = proportion("alpha", 0.05);
-    return new AssessQuestion(
-        label == null ? "" : label,
-        sizes(rate),
-        rate ? rates() : pairs(),
-        proportion("level", BigDecimal.ONE.subtract(BigDecimal.valueOf(alpha)).doubleValue()),
-        alpha,
-        alternative == null ? Alternative.TWO_SIDED : Alternative.of(alternative),
-        rate
-            ? chosen(
-                "intervals",
-                List.of(ProportionInterval.values()),
-                List.of(
-                    ProportionInterval.WALD,
-                    ProportionInterval.WILSON,
-                    ProportionInterval.CLOPPER_PEARSON),
-                ProportionInterval::id)
-            : List.of(),
-        rate
-            ? chosen(
-                "tests",
-                List.of(ProportionTest.values()),
-                List.of(ProportionTest.SCORE, ProportionTest.EXACT),
-                ProportionTest::id)
-            : List.of(),
-        rate
-            ? List.of()
-            : chosen(
-                "intervals",
-                ComparisonInterval.values(),
-                List.of(
-                    DifferenceInterval.WALD, DifferenceInterval.NEWCOMBE, DifferenceInterval.MEE),
-                ComparisonInterval::id),
-        rate
-            ? List.of()
-            : chosen(
-                "tests",
-                List.of(TwoProportionTest.values()),
-                List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER),
-                TwoProportionTest::id));
-  }
-
-  private double proportion(String word, double otherwise) {
-    @Nullable String text = spec.text(word);
-    return text == null ? otherwise : Proportion.parse(spec.name(word), text);
-  }
-
-  private <M> List<M> chosen(
-      String word, List<M> all, List<? extends M> usual, Function<M, String> id) {
-    return spec.has(word)
-        ? CountsSpec.methods(spec, word, all, id).stream().distinct().toList()
-        : List.copyOf(usual);
+    @Nullable String label = spec.text("label");
+    return question
+        .alternative(alternative == null ? Alternative.TWO_SIDED : Alternative.of(alternative))
+        .named(label == null ? "" : label);
   }
 
   private List<Long> sizes(boolean rate) {

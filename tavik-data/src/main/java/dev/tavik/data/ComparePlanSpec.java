@@ -41,12 +41,8 @@ final class ComparePlanSpec {
         Arrays.stream(TwoProportionTest.values())
             .filter(test -> test != TwoProportionTest.BARNARD)
             .toList();
-    if (!spec.has("tests")) {
-      return List.of(margin ? TwoProportionTest.SCORE : TwoProportionTest.Z_POOLED);
-    }
-    return CountsSpec.methods(spec, "tests", offered, TwoProportionTest::id).stream()
-        .distinct()
-        .toList();
+    return spec.methods(
+        "tests", offered, List.of(margin ? TwoProportionTest.SCORE : TwoProportionTest.Z_POOLED));
   }
 
   Question power() {
@@ -138,9 +134,7 @@ final class ComparePlanSpec {
     List<DifferenceInterval> offered =
         List.of(DifferenceInterval.NEWCOMBE, DifferenceInterval.WALD);
     List<DifferenceInterval> methods =
-        spec.has("intervals")
-            ? CountsSpec.methods(spec, "intervals", offered, DifferenceInterval::id)
-            : List.of(DifferenceInterval.NEWCOMBE);
+        spec.methods("intervals", offered, List.of(DifferenceInterval.NEWCOMBE));
     Sampling sampling = new Sampling(plan.lot(), plan.number("design-effect", 1));
     List<Precision> intervals = new ArrayList<>();
     for (double base : worst ? List.of(WORST) : bases) {
@@ -176,14 +170,12 @@ final class ComparePlanSpec {
     List<Effect> effects =
         Ranges.proportions(spec, "first-only").stream().map(Effect::rate).toList();
     List<PairedTest> tests =
-        spec.has("tests")
-            ? CountsSpec.methods(spec, "tests", List.of(PairedTest.values()), PairedTest::id)
-            : List.of(PairedTest.MCNEMAR);
+        spec.methods("tests", List.of(PairedTest.values()), List.of(PairedTest.MCNEMAR));
     @Nullable Theory theory = plan.theory();
     List<Design> designs = new ArrayList<>();
     for (double second : seconds) {
       for (double alpha : plan.alphas()) {
-        for (PairedTest test : tests.stream().distinct().toList()) {
+        for (PairedTest test : tests) {
           Theory usual = test == PairedTest.MCNEMAR ? Theory.NORMAL : Theory.EXACT;
           designs.add(
               new PairedDesign(

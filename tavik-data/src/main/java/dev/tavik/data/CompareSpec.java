@@ -10,6 +10,7 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
+import dev.tavik.study.Choices;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
@@ -108,34 +109,23 @@ final class CompareSpec {
     CompareSettings usual = CompareSettings.usual();
     @Nullable String alternative = spec.text("alternative");
     @Nullable String against = spec.text("against");
-    @Nullable String margin = spec.text("margin");
     @Nullable String shown = spec.text("show");
     Show show = shown == null ? Show.DIFFERENCE : Show.of(shown);
     Alternative direction =
         alternative != null
             ? Alternative.of(alternative)
             : show == Show.NONINFERIOR ? Alternative.GREATER : Alternative.TWO_SIDED;
-    @Nullable Double alpha = proportion("alpha");
+    Choices<TwoProportionTest, ComparisonInterval> choices =
+        spec.choices(usual, List.of(TwoProportionTest.values()), ComparisonInterval.values())
+            .choices();
     return new CompareSettings(
         new Hypothesis(
             against == null ? 0 : Proportion.parseDifference(spec.name("against"), against),
             direction),
-        alpha == null ? usual.alpha() : alpha,
-        proportion("level"),
-        CountsSpec.methods(
-            spec, "tests", List.of(TwoProportionTest.values()), TwoProportionTest::id),
-        spec.has("intervals")
-            ? CountsSpec.methods(
-                spec, "intervals", ComparisonInterval.values(), ComparisonInterval::id)
-            : usual.intervals(),
-        margin == null ? null : Proportion.parse(spec.name("margin"), margin),
+        choices,
+        spec.proportion("margin"),
         show,
         new BayesSpec(spec).ofComparison());
-  }
-
-  private @Nullable Double proportion(String word) {
-    String text = spec.text(word);
-    return text == null ? null : Proportion.parse(spec.name(word), text);
   }
 
   private Question fromTallies(CompareSettings settings) {

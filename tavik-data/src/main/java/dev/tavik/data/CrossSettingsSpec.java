@@ -4,7 +4,6 @@ import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.result.Numbers;
-import dev.tavik.result.Proportion;
 import dev.tavik.study.cross.CellTable;
 import dev.tavik.study.cross.CrossSettings;
 import dev.tavik.study.cross.CrossSettings.RowPairs;
@@ -22,14 +21,10 @@ final class CrossSettingsSpec {
 
   CrossSettings settings() {
     CrossSettings settings = CrossSettings.usual();
-    @Nullable String alpha = spec.text("alpha");
-    if (alpha != null) {
-      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
-    }
-    @Nullable String level = spec.text("level");
-    if (level != null) {
-      settings = settings.level(Proportion.parse(spec.name("level"), level));
-    }
+    @Nullable Double alpha = spec.proportion("alpha");
+    settings = alpha == null ? settings : settings.alpha(alpha);
+    @Nullable Double level = spec.proportion("level");
+    settings = level == null ? settings : settings.level(level);
     if (spec.has("tests") && !spec.flag("paired") && !spec.has("strata")) {
       settings = settings.tests(tests());
     }
@@ -70,7 +65,7 @@ final class CrossSettingsSpec {
           };
       spec.check(elsewhere.isEmpty(), "{tests}: %s %s", wanted, elsewhere);
     }
-    return CountsSpec.methods(spec, "tests", List.of(TableTest.values()), TableTest::id);
+    return spec.methods("tests", List.of(TableTest.values()));
   }
 
   /** What is said to be ordered; what has scores is. */

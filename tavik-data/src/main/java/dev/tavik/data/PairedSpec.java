@@ -69,34 +69,13 @@ final class PairedSpec {
   }
 
   private PairedSettings settings() {
-    PairedSettings settings = PairedSettings.usual();
+    PairedSettings settings =
+        spec.choices(
+            PairedSettings.usual(),
+            List.of(PairedTest.values()),
+            List.of(PairedDifferenceInterval.values()));
     @Nullable String alternative = spec.text("alternative");
-    if (alternative != null) {
-      settings = settings.alternative(Alternative.of(alternative));
-    }
-    @Nullable String alpha = spec.text("alpha");
-    if (alpha != null) {
-      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
-    }
-    @Nullable String level = spec.text("level");
-    if (level != null) {
-      settings = settings.level(Proportion.parse(spec.name("level"), level));
-    }
-    if (spec.has("tests")) {
-      settings =
-          settings.tests(
-              CountsSpec.methods(spec, "tests", List.of(PairedTest.values()), PairedTest::id));
-    }
-    if (spec.has("intervals")) {
-      settings =
-          settings.intervals(
-              CountsSpec.methods(
-                  spec,
-                  "intervals",
-                  List.of(PairedDifferenceInterval.values()),
-                  PairedDifferenceInterval::id));
-    }
-    return settings;
+    return alternative == null ? settings : settings.alternative(Alternative.of(alternative));
   }
 
   /** Four counts, the first judgement in rows and the second in columns, success before failure. */

@@ -38,13 +38,7 @@ final class RatePlanSpec {
     List<Double> against = against();
     List<Effect> effects = plan.effects();
     List<ProportionTest> tests =
-        spec.has("tests")
-            ? CountsSpec.methods(
-                    spec, "tests", List.of(ProportionTest.values()), ProportionTest::id)
-                .stream()
-                .distinct()
-                .toList()
-            : List.of(ProportionTest.SCORE);
+        spec.methods("tests", List.of(ProportionTest.values()), List.of(ProportionTest.SCORE));
     @Nullable Theory theory = plan.theory();
     List<Design> designs = new ArrayList<>();
     for (double value : against) {
@@ -76,14 +70,12 @@ final class RatePlanSpec {
   Question interval() {
     List<Double> expected = Ranges.proportions(spec, "expect");
     List<ProportionInterval> methods =
-        spec.has("intervals")
-            ? CountsSpec.methods(spec, "intervals", RatePrecision.offered(), ProportionInterval::id)
-            : List.of(ProportionInterval.WILSON);
+        spec.methods("intervals", RatePrecision.offered(), List.of(ProportionInterval.WILSON));
     Sampling sampling = new Sampling(plan.lot(), plan.number("design-effect", 1));
     List<Precision> intervals = new ArrayList<>();
     for (double rate : expected.isEmpty() ? List.of(WORST) : expected) {
       for (double level : plan.levels()) {
-        for (ProportionInterval method : methods.stream().distinct().toList()) {
+        for (ProportionInterval method : methods) {
           intervals.add(new RatePrecision(method, level, rate, sampling));
         }
       }

@@ -95,26 +95,9 @@ final class RateSpec {
     if (alternative != null) {
       settings = settings.alternative(Alternative.of(alternative));
     }
-    String alpha = spec.text("alpha");
-    if (alpha != null) {
-      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
-    }
-    String level = spec.text("level");
-    if (level != null) {
-      settings = settings.level(Proportion.parse(spec.name("level"), level));
-    }
-    if (spec.has("tests")) {
-      settings =
-          settings.tests(
-              CountsSpec.methods(
-                  spec, "tests", List.of(ProportionTest.values()), ProportionTest::id));
-    }
-    if (spec.has("intervals")) {
-      settings =
-          settings.intervals(
-              CountsSpec.methods(
-                  spec, "intervals", List.of(ProportionInterval.values()), ProportionInterval::id));
-    }
+    settings =
+        spec.choices(
+            settings, List.of(ProportionTest.values()), List.of(ProportionInterval.values()));
     String lot = spec.text("lot");
     if (lot != null) {
       spec.check(lot.matches("\\d{1,13}"), "{lot} must be a whole number of units, got '%s'", lot);

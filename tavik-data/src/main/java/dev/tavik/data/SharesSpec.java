@@ -11,7 +11,6 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Numbers;
-import dev.tavik.result.Proportion;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.shares.SharesQuestion;
 import dev.tavik.study.shares.SharesSettings;
@@ -87,27 +86,8 @@ final class SharesSpec {
   }
 
   private SharesSettings settings() {
-    SharesSettings settings = SharesSettings.usual();
-    @Nullable String alpha = spec.text("alpha");
-    if (alpha != null) {
-      settings = settings.alpha(Proportion.parse(spec.name("alpha"), alpha));
-    }
-    @Nullable String level = spec.text("level");
-    if (level != null) {
-      settings = settings.level(Proportion.parse(spec.name("level"), level));
-    }
-    if (spec.has("tests")) {
-      settings =
-          settings.tests(
-              CountsSpec.methods(spec, "tests", List.of(SharesTest.values()), SharesTest::id));
-    }
-    if (spec.has("intervals")) {
-      settings =
-          settings.intervals(
-              CountsSpec.methods(
-                  spec, "intervals", List.of(SharesInterval.values()), SharesInterval::id));
-    }
-    return settings;
+    return spec.choices(
+        SharesSettings.usual(), List.of(SharesTest.values()), List.of(SharesInterval.values()));
   }
 
   private Map<String, Long> named() {

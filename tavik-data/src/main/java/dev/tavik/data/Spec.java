@@ -3,6 +3,9 @@ package dev.tavik.data;
 import com.google.errorprone.annotations.FormatMethod;
 import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
+import dev.tavik.result.Method;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.Choosing;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -172,6 +175,33 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    */
   public String name(String word) {
     return wording == Wording.OPTION ? "--" + word : word;
+  }
+
+  /** The proportion of a word; null if it wasn't used. */
+  @Nullable Double proportion(String word) {
+    String text = text(word);
+    return text == null ? null : Proportion.parse(name(word), text);
+  }
+
+  /** The methods that a word lists by their ids, each once; {@code all} stands for all of them. */
+  <M extends Method> List<M> methods(String word, List<M> offered) {
+    return CountsSpec.methods(this, word, offered, Method::id).stream().distinct().toList();
+  }
+
+  /** The same, or the usual ones where the word isn't used. */
+  <M extends Method> List<M> methods(String word, List<M> offered, List<? extends M> usual) {
+    return has(word) ? methods(word, offered) : List.copyOf(usual);
+  }
+
+  /** Settings with alpha, level, tests and intervals as these words choose them. */
+  <S extends Choosing<S, T, I>, T extends Method, I extends Method> S choices(
+      S usual, List<T> tests, List<I> intervals) {
+    Double alpha = proportion("alpha");
+    S settings = alpha == null ? usual : usual.alpha(alpha);
+    Double level = proportion("level");
+    settings = level == null ? settings : settings.level(level);
+    settings = has("tests") ? settings.tests(methods("tests", tests)) : settings;
+    return has("intervals") ? settings.intervals(methods("intervals", intervals)) : settings;
   }
 
   /**

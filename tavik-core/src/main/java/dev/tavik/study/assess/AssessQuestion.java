@@ -8,91 +8,123 @@ import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Proportion;
+import dev.tavik.result.Method;
 import dev.tavik.result.Quantity;
 import dev.tavik.simulation.Performance;
+import dev.tavik.study.Choices;
+import dev.tavik.study.Choosing;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How do methods behave with samples of this size: what is the true coverage of intervals, the true
- * size of tests?
+ * How do methods behave with samples of this size? True coverage of intervals, true size and power
+ * of tests, of one rate or of two.
  *
- * @param label the analyst's name for it, empty for none
- * @param sizes the size of the sample, or of both groups
- * @param rates the true rates to look at: of one sample each, of two groups the first and the
- *     second in turn
- * @param level the confidence level
- * @param alpha the significance level
- * @param alternative the direction of tests
- * @param intervals the intervals of one rate
- * @param tests the tests of one rate
- * @param comparisons the intervals of two
- * @param comparisonTests the tests of two
+ * @param label a name for it, empty for none
+ * @param sizes how many trials, or how many in each of two groups
+ * @param rates the true rates; of two groups the first and the second in turn
+ * @param alternative the alternative of the tests
+ * @param choices alpha, level, tests and intervals: of one rate or of two, as the sizes say
  */
 public record AssessQuestion(
     String label,
     List<Long> sizes,
     List<Double> rates,
-    double level,
-    double alpha,
     Alternative alternative,
-    List<ProportionInterval> intervals,
-    List<ProportionTest> tests,
-    List<ComparisonInterval> comparisons,
-    List<TwoProportionTest> comparisonTests)
-    implements Question {
+    Choices<Method, Method> choices)
+    implements Question, Choosing<AssessQuestion, Method, Method> {
 
   /**
-   * Checks and copies the parts.
+   * Checks the parts.
    *
-   * @throws IllegalArgumentException if there aren't one or two sizes, or as many rates for each
-   *     line as sizes, or a number is out of its range
+   * @throws IllegalArgumentException if there is no size or more than two, no rate, not one rate a
+   *     group, or a method that isn't of as many rates
    */
   public AssessQuestion {
     sizes = List.copyOf(sizes);
     rates = List.copyOf(rates);
-    intervals = List.copyOf(intervals);
-    tests = List.copyOf(tests);
-    comparisons = List.copyOf(comparisons);
-    comparisonTests = List.copyOf(comparisonTests);
     require(
         !sizes.isEmpty() && sizes.size() <= 2 && !rates.isEmpty(),
         "methods are assessed for one size or two, and for a rate or more");
     require(rates.size() % sizes.size() == 0, "two groups have a rate each, got %s", rates);
-    Proportion.require("level", level);
-    Proportion.require("alpha", alpha);
+    boolean one = sizes.size() == 1;
+    for (Method test : choices.tests()) {
+      require(
+          one ? test instanceof ProportionTest : test instanceof TwoProportionTest,
+          "tests must be of %s, got %s",
+          one ? "one rate" : "two rates",
+          test.id());
+    }
+    for (Method interval : choices.intervals()) {
+      require(
+          one ? interval instanceof ProportionInterval : interval instanceof ComparisonInterval,
+          "intervals must be of %s, got %s",
+          one ? "one rate" : "two rates",
+          interval.id());
+    }
   }
 
   /**
-   * Answers the question.
+   * Asks about methods of one rate: {@code score} and {@code exact}, {@code wald}, {@code wilson}
+   * and {@code clopper-pearson} unless others are chosen.
    *
-   * @return how the methods behave
-   * @throws IllegalArgumentException if a size or a rate is out of its range
+   * @param n the size of the sample
+   * @param rates the true rates, each strictly between 0 and 1
+   * @throws IllegalArgumentException if there is no rate
    */
-  /**
-   * The same question with a name, used in the answer.
-   *
-   * @param name what is asked about
-   * @return the question with that name
-   */
-  public AssessQuestion named(String name) {
+  public static AssessQuestion rate(long n, List<Double> rates) {
     return new AssessQuestion(
-        name,
-        sizes,
+        "",
+        List.of(n),
         rates,
-        level,
-        alpha,
-        alternative,
-        intervals,
-        tests,
-        comparisons,
-        comparisonTests);
+        Alternative.TWO_SIDED,
+        Choices.of(
+            List.of(ProportionTest.SCORE, ProportionTest.EXACT),
+            List.of(
+                ProportionInterval.WALD,
+                ProportionInterval.WILSON,
+                ProportionInterval.CLOPPER_PEARSON)));
+  }
+
+  /**
+   * Asks about methods of two rates: {@code z-pooled} and {@code fisher}, {@code wald}, {@code
+   * newcombe} and {@code mee} unless others are chosen.
+   *
+   * @param first the size of the first group
+   * @param second the size of the second
+   * @param rates the true rates, the first and the second in turn, each strictly between 0 and 1
+   * @throws IllegalArgumentException if there is no rate, or an odd number of them
+   */
+  public static AssessQuestion compare(long first, long second, List<Double> rates) {
+    return new AssessQuestion(
+        "",
+        List.of(first, second),
+        rates,
+        Alternative.TWO_SIDED,
+        Choices.of(
+            List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER),
+            List.of(DifferenceInterval.WALD, DifferenceInterval.NEWCOMBE, DifferenceInterval.MEE)));
+  }
+
+  /** Returns the same question with a name. */
+  public AssessQuestion named(String name) {
+    return new AssessQuestion(name, sizes, rates, alternative, choices);
+  }
+
+  /** Returns the same question about tests with another alternative. */
+  public AssessQuestion alternative(Alternative direction) {
+    return new AssessQuestion(label, sizes, rates, direction, choices);
+  }
+
+  @Override
+  public AssessQuestion choices(Choices<Method, Method> changed) {
+    return new AssessQuestion(label, sizes, rates, alternative, changed);
   }
 
   @Override
@@ -100,8 +132,8 @@ public record AssessQuestion(
     Assessed found = new Assessed(this, sizes.size() == 1 ? ofRate() : ofComparison());
     return Answer.to(this, "assess", label)
         .add(Finding.fact("n", Value.counts(sizes)))
-        .add(Finding.fact("level", Value.number(level)))
-        .add(Finding.fact("alpha", Value.number(alpha)))
+        .add(Finding.fact("level", Value.number(level())))
+        .add(Finding.fact("alpha", Value.number(alpha())))
         .add(Finding.fact("alternative", new Value.Words(alternative.id())))
         .add(found)
         .concluded(Verdict.of(found.conclusion()));
@@ -112,19 +144,21 @@ public record AssessQuestion(
     List<Assessed.Line> lines = new ArrayList<>();
     for (double p : rates) {
       List<Assessed.Covered> covered =
-          intervals.stream()
+          intervals().stream()
+              .map(ProportionInterval.class::cast)
               .map(
                   method ->
                       new Assessed.Covered(
-                          Quantity.PROPORTION, method, performance.of(method, level, p)))
+                          Quantity.PROPORTION, method, performance.of(method, level(), p)))
               .toList();
       List<Assessed.Rejecting> rejecting =
-          tests.stream()
+          tests().stream()
+              .map(ProportionTest.class::cast)
               .map(
                   method ->
                       new Assessed.Rejecting(
                           method,
-                          performance.rejects(method, new Hypothesis(p, alternative), alpha, p)))
+                          performance.rejects(method, new Hypothesis(p, alternative), alpha(), p)))
               .toList();
       lines.add(new Assessed.Line(List.of(p), covered, rejecting, 0));
     }
@@ -138,20 +172,22 @@ public record AssessQuestion(
       double p1 = rates.get(i);
       double p2 = rates.get(i + 1);
       List<Assessed.Covered> covered =
-          comparisons.stream()
+          intervals().stream()
+              .map(ComparisonInterval.class::cast)
               .map(
                   method ->
                       new Assessed.Covered(
-                          method.quantity(), method, performance.of(method, level, p1, p2)))
+                          method.quantity(), method, performance.of(method, level(), p1, p2)))
               .toList();
       List<Assessed.Rejecting> rejecting =
-          comparisonTests.stream()
+          tests().stream()
+              .map(TwoProportionTest.class::cast)
               .map(
                   method ->
                       new Assessed.Rejecting(
                           method,
                           performance.rejects(
-                              method, new Hypothesis(0, alternative), alpha, p1, p2)))
+                              method, new Hypothesis(0, alternative), alpha(), p1, p2)))
               .toList();
       lines.add(
           new Assessed.Line(

@@ -4,8 +4,10 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.study.Adjustable;
 import dev.tavik.study.CountedFrom;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -31,7 +33,8 @@ public record CompareGroupsQuestion(
     @Nullable String baseline,
     CompareSettings settings,
     @Nullable CountedFrom from)
-    implements Question {
+    implements Adjustable<
+        CompareGroupsQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
   /** The largest number of groups. */
   public static final int MOST_GROUPS = 1000;
 
@@ -101,6 +104,11 @@ public record CompareGroupsQuestion(
    */
   public CompareGroupsQuestion named(String name) {
     return new CompareGroupsQuestion(name, groups, emptyGroups, baseline, settings, from);
+  }
+
+  @Override
+  public CompareGroupsQuestion settings(CompareSettings changed) {
+    return new CompareGroupsQuestion(label, groups, emptyGroups, baseline, changed, from);
   }
 
   @Override

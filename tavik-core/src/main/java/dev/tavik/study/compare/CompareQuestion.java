@@ -1,15 +1,14 @@
 package dev.tavik.study.compare;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.study.Adjustable;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CountedFrom;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,7 +27,7 @@ public record CompareQuestion(
     NamedTally second,
     CompareSettings settings,
     @Nullable CountedFrom from)
-    implements Question {
+    implements Adjustable<CompareQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
    * A question with the usual settings, as {@link CompareSettings#usual} says; the groups are
@@ -98,7 +97,7 @@ public record CompareQuestion(
    * @return the question
    */
   public CompareQuestion alternative(Alternative alternative) {
-    return with(settings.alternative(alternative));
+    return settings(settings.alternative(alternative));
   }
 
   /**
@@ -109,49 +108,7 @@ public record CompareQuestion(
    * @throws IllegalArgumentException if not -1 &lt; difference &lt; 1
    */
   public CompareQuestion against(double difference) {
-    return with(settings.against(difference));
-  }
-
-  /**
-   * With another significance level.
-   *
-   * @param alpha the significance level, strictly between 0 and 1
-   * @return the question
-   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
-   */
-  public CompareQuestion alpha(double alpha) {
-    return with(settings.alpha(alpha));
-  }
-
-  /**
-   * With a confidence level of its own.
-   *
-   * @param level the confidence level, strictly between 0 and 1
-   * @return the question
-   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   */
-  public CompareQuestion level(double level) {
-    return with(settings.level(level));
-  }
-
-  /**
-   * With these tests only.
-   *
-   * @param tests the tests
-   * @return the question
-   */
-  public CompareQuestion tests(TwoProportionTest... tests) {
-    return with(settings.tests(List.of(tests)));
-  }
-
-  /**
-   * With these intervals only.
-   *
-   * @param intervals the intervals, at least one
-   * @return the question
-   */
-  public CompareQuestion intervals(ComparisonInterval... intervals) {
-    return with(settings.intervals(List.of(intervals)));
+    return settings(settings.against(difference));
   }
 
   /**
@@ -164,7 +121,7 @@ public record CompareQuestion(
    *     direction
    */
   public CompareQuestion noninferior(double margin, Alternative alternative) {
-    return with(settings.noninferior(margin, alternative));
+    return settings(settings.noninferior(margin, alternative));
   }
 
   /**
@@ -175,7 +132,7 @@ public record CompareQuestion(
    * @throws IllegalArgumentException if not 0 &lt; margin &lt; 1
    */
   public CompareQuestion equivalent(double margin) {
-    return with(settings.equivalent(margin));
+    return settings(settings.equivalent(margin));
   }
 
   /**
@@ -186,11 +143,7 @@ public record CompareQuestion(
    * @throws IllegalArgumentException if there is another null difference than 0
    */
   public CompareQuestion bayes(BayesSettings view) {
-    return with(settings.bayes(view));
-  }
-
-  private CompareQuestion with(CompareSettings changed) {
-    return new CompareQuestion(label, first, second, changed, from);
+    return settings(settings.bayes(view));
   }
 
   /**
@@ -199,6 +152,11 @@ public record CompareQuestion(
    * @return the answer
    * @throws IllegalArgumentException if every test asked for declines
    */
+  @Override
+  public CompareQuestion settings(CompareSettings changed) {
+    return new CompareQuestion(label, first, second, changed, from);
+  }
+
   @Override
   public Answer ask() {
     return CompareAnalysis.answer(this);

@@ -15,6 +15,8 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
+import dev.tavik.study.Choices;
+import dev.tavik.study.Choosing;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -23,11 +25,7 @@ import org.jspecify.annotations.Nullable;
  * which methods. Differences are always the first group minus the second.
  *
  * @param hypothesis the null difference, strictly between -1 and 1, and the direction
- * @param alpha the significance level, strictly between 0 and 1
- * @param chosenLevel the confidence level, strictly between 0 and 1; null for the one that matches
- *     alpha
- * @param chosenTests the tests to show; empty for the usual ones
- * @param intervals the intervals to show, at least one
+ * @param choices alpha, level, tests (none: those that fit the claim) and intervals
  * @param margin the largest difference without practical meaning, strictly between 0 and 1; null
  *     for none
  * @param show what is to be shown; non-inferiority and equivalence need a margin
@@ -35,13 +33,11 @@ import org.jspecify.annotations.Nullable;
  */
 public record CompareSettings(
     Hypothesis hypothesis,
-    double alpha,
-    @Nullable Double chosenLevel,
-    List<TwoProportionTest> chosenTests,
-    List<ComparisonInterval> intervals,
+    Choices<TwoProportionTest, ComparisonInterval> choices,
     @Nullable Double margin,
     Show show,
-    @Nullable BayesSettings bayes) {
+    @Nullable BayesSettings bayes)
+    implements Choosing<CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
    * Checks the parts.
@@ -55,23 +51,17 @@ public record CompareSettings(
         "against, a null difference, must lie strictly between -1 and 1 (-100 %% and 100 %%),"
             + " got %s",
         hypothesis.against());
-    Proportion.require("alpha", alpha);
-    if (chosenLevel != null) {
-      Proportion.require("level", chosenLevel);
-    }
     if (margin != null) {
       Proportion.require("margin", margin);
     }
-    chosenTests = chosenTests.stream().distinct().toList();
-    intervals = intervals.stream().distinct().toList();
-    require(!intervals.isEmpty(), "intervals must name at least one method, got none");
+    require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
     if (bayes != null && hypothesis.against() != 0) {
       throw new IllegalArgumentException(
           "bayes holds different rates against equal ones; leave against out, and say with a region"
               + " which differences are as good as none");
     }
     if (show != Show.DIFFERENCE) {
-      requireClaim(hypothesis, alpha, margin, show);
+      requireClaim(hypothesis, choices.alpha(), margin, show);
     }
   }
 
@@ -105,14 +95,13 @@ public record CompareSettings(
   public static CompareSettings usual() {
     return new CompareSettings(
         Hypothesis.noDifference(),
-        0.05,
-        null,
-        List.of(),
-        List.of(
-            DifferenceInterval.MEE,
-            DifferenceInterval.NEWCOMBE,
-            RatioInterval.KOOPMAN,
-            OddsRatioInterval.CONDITIONAL_EXACT),
+        Choices.of(
+            List.of(),
+            List.of(
+                DifferenceInterval.MEE,
+                DifferenceInterval.NEWCOMBE,
+                RatioInterval.KOOPMAN,
+                OddsRatioInterval.CONDITIONAL_EXACT)),
         null,
         Show.DIFFERENCE,
         null);
@@ -124,9 +113,10 @@ public record CompareSettings(
    *
    * @return the tests, at least one
    */
+  @Override
   public List<TwoProportionTest> tests() {
-    if (!chosenTests.isEmpty()) {
-      return chosenTests;
+    if (!choices.tests().isEmpty()) {
+      return choices.tests();
     }
     return plain()
         ? List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER)
@@ -160,31 +150,14 @@ public record CompareSettings(
   }
 
   /**
-   * The confidence level: the chosen one, or the matching one.
-   *
-   * @return the level
-   */
-  public double level() {
-    return chosenLevel == null ? matchingLevel() : chosenLevel;
-  }
-
-  /**
    * The confidence level at which intervals are as strict as the tests: one minus alpha, and for
    * equivalence, whose two tests each have all of alpha, one minus twice alpha.
    *
    * @return the level
    */
+  @Override
   public double matchingLevel() {
-    return DecimalFraction.complement(show == Show.EQUIVALENT ? 2 * alpha : alpha);
-  }
-
-  /**
-   * Whether intervals and tests are equally strict.
-   *
-   * @return whether the level is the matching one
-   */
-  public boolean levelMatchesAlpha() {
-    return level() == matchingLevel();
+    return DecimalFraction.complement(show == Show.EQUIVALENT ? 2 * alpha() : alpha());
   }
 
   /**
@@ -220,55 +193,7 @@ public record CompareSettings(
   }
 
   private CompareSettings with(Hypothesis changed) {
-    return new CompareSettings(
-        changed, alpha, chosenLevel, chosenTests, intervals, margin, show, bayes);
-  }
-
-  /**
-   * With another significance level.
-   *
-   * @param value the significance level, strictly between 0 and 1
-   * @return the settings
-   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
-   */
-  public CompareSettings alpha(double value) {
-    return new CompareSettings(
-        hypothesis, value, chosenLevel, chosenTests, intervals, margin, show, bayes);
-  }
-
-  /**
-   * With a confidence level of its own.
-   *
-   * @param value the confidence level, strictly between 0 and 1
-   * @return the settings
-   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
-   */
-  public CompareSettings level(double value) {
-    return new CompareSettings(
-        hypothesis, alpha, value, chosenTests, intervals, margin, show, bayes);
-  }
-
-  /**
-   * With these tests only.
-   *
-   * @param methods the tests; none for the usual ones
-   * @return the settings
-   */
-  public CompareSettings tests(List<TwoProportionTest> methods) {
-    return new CompareSettings(
-        hypothesis, alpha, chosenLevel, methods, intervals, margin, show, bayes);
-  }
-
-  /**
-   * With these intervals only.
-   *
-   * @param methods the intervals, at least one
-   * @return the settings
-   * @throws IllegalArgumentException if there is none
-   */
-  public CompareSettings intervals(List<? extends ComparisonInterval> methods) {
-    return new CompareSettings(
-        hypothesis, alpha, chosenLevel, chosenTests, List.copyOf(methods), margin, show, bayes);
+    return new CompareSettings(changed, choices, margin, show, bayes);
   }
 
   /**
@@ -279,8 +204,7 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CompareSettings margin(double value) {
-    return new CompareSettings(
-        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, show, bayes);
+    return new CompareSettings(hypothesis, choices, value, show, bayes);
   }
 
   /**
@@ -294,14 +218,7 @@ public record CompareSettings(
    */
   public CompareSettings noninferior(double value, Alternative alternative) {
     return new CompareSettings(
-        new Hypothesis(hypothesis.against(), alternative),
-        alpha,
-        chosenLevel,
-        chosenTests,
-        intervals,
-        value,
-        Show.NONINFERIOR,
-        bayes);
+        new Hypothesis(hypothesis.against(), alternative), choices, value, Show.NONINFERIOR, bayes);
   }
 
   /**
@@ -312,8 +229,7 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1, or the alternative has a direction
    */
   public CompareSettings equivalent(double value) {
-    return new CompareSettings(
-        hypothesis, alpha, chosenLevel, chosenTests, intervals, value, Show.EQUIVALENT, bayes);
+    return new CompareSettings(hypothesis, choices, value, Show.EQUIVALENT, bayes);
   }
 
   /**
@@ -324,8 +240,7 @@ public record CompareSettings(
    * @throws IllegalArgumentException if there is another null difference than 0
    */
   public CompareSettings bayes(@Nullable BayesSettings view) {
-    return new CompareSettings(
-        hypothesis, alpha, chosenLevel, chosenTests, intervals, margin, show, view);
+    return new CompareSettings(hypothesis, choices, margin, show, view);
   }
 
   /**
@@ -343,5 +258,10 @@ public record CompareSettings(
           : new BayesSettings.Region(-1, margin);
     }
     return new BayesSettings.Region(-margin, margin);
+  }
+
+  @Override
+  public CompareSettings choices(Choices<TwoProportionTest, ComparisonInterval> changed) {
+    return new CompareSettings(hypothesis, changed, margin, show, bayes);
   }
 }

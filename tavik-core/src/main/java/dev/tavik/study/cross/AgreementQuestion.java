@@ -57,6 +57,28 @@ public record AgreementQuestion(
     return new AgreementQuestion(name, first, second, table, settings, from);
   }
 
+  /**
+   * Changes the significance level; 0.05 unless changed.
+   *
+   * @param alpha strictly between 0 and 1
+   * @return another question
+   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
+   */
+  public AgreementQuestion alpha(double alpha) {
+    return settings(settings.alpha(alpha));
+  }
+
+  /**
+   * Chooses a confidence level, where it isn't to be the one that matches alpha.
+   *
+   * @param level strictly between 0 and 1
+   * @return another question
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public AgreementQuestion level(double level) {
+    return settings(settings.level(level));
+  }
+
   @Override
   public Answer ask() {
     return new AgreementAnalysis(this).answer();

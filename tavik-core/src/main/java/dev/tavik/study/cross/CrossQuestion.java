@@ -78,6 +78,38 @@ public record CrossQuestion(
     return new CrossQuestion(name, table, empty, merged, settings, from);
   }
 
+  /**
+   * Changes the significance level; 0.05 unless changed.
+   *
+   * @param alpha strictly between 0 and 1
+   * @return another question
+   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
+   */
+  public CrossQuestion alpha(double alpha) {
+    return settings(settings.alpha(alpha));
+  }
+
+  /**
+   * Chooses a confidence level, where it isn't to be the one that matches alpha.
+   *
+   * @param level strictly between 0 and 1
+   * @return another question
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public CrossQuestion level(double level) {
+    return settings(settings.level(level));
+  }
+
+  /**
+   * Chooses the tests, in the order in which they are to be shown.
+   *
+   * @param methods the tests; none for those that fit the table
+   * @return another question
+   */
+  public CrossQuestion tests(TableTest... methods) {
+    return settings(settings.tests(List.of(methods)));
+  }
+
   @Override
   public Answer ask() {
     return new CrossAnalysis(this).answer();

@@ -59,6 +59,28 @@ public record StrataQuestion(
     return new StrataQuestion(name, tables, empty, settings, from);
   }
 
+  /**
+   * Changes the significance level; 0.05 unless changed.
+   *
+   * @param alpha strictly between 0 and 1
+   * @return another question
+   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
+   */
+  public StrataQuestion alpha(double alpha) {
+    return settings(settings.alpha(alpha));
+  }
+
+  /**
+   * Chooses a confidence level, where it isn't to be the one that matches alpha.
+   *
+   * @param level strictly between 0 and 1
+   * @return another question
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public StrataQuestion level(double level) {
+    return settings(settings.level(level));
+  }
+
   @Override
   public Answer ask() {
     return new StrataAnalysis(this).answer();

@@ -38,6 +38,16 @@ public record MatchedQuestion(
     return new MatchedQuestion(name, tallies, alpha, from);
   }
 
+  /**
+   * Changes the significance level; 0.05 unless changed.
+   *
+   * @param value strictly between 0 and 1
+   * @return another question
+   */
+  public MatchedQuestion alpha(double value) {
+    return new MatchedQuestion(label, tallies, value, from);
+  }
+
   @Override
   public Answer ask() {
     return new MatchedAnalysis(this).answer();

@@ -1,8 +1,11 @@
 package dev.tavik.study.paired;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.PairedTally;
+import dev.tavik.proportion.PairedDifferenceInterval;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.study.Adjustable;
 import dev.tavik.study.CountedFrom;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +28,7 @@ public record PairedQuestion(
     PairedTally tally,
     PairedSettings settings,
     @Nullable CountedFrom from)
-    implements Question {
+    implements Adjustable<PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
 
   /** Checks that all parts are there. */
   public PairedQuestion {
@@ -45,12 +48,7 @@ public record PairedQuestion(
     return new PairedQuestion("", first, second, tally, PairedSettings.usual(), null);
   }
 
-  /**
-   * With other settings.
-   *
-   * @param changed the settings
-   * @return the question
-   */
+  @Override
   public PairedQuestion settings(PairedSettings changed) {
     return new PairedQuestion(label, first, second, tally, changed, from);
   }
@@ -63,6 +61,16 @@ public record PairedQuestion(
    */
   public PairedQuestion named(String name) {
     return new PairedQuestion(name, first, second, tally, settings, from);
+  }
+
+  /**
+   * Asks about one direction.
+   *
+   * @param alternative which way the first differs from the second
+   * @return another question
+   */
+  public PairedQuestion alternative(Alternative alternative) {
+    return settings(settings.alternative(alternative));
   }
 
   @Override

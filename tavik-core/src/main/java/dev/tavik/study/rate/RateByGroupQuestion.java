@@ -3,8 +3,10 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.study.Adjustable;
 import dev.tavik.study.CountedFrom;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -28,7 +30,7 @@ public record RateByGroupQuestion(
     List<String> emptyGroups,
     RateSettings settings,
     @Nullable CountedFrom from)
-    implements Question {
+    implements Adjustable<RateByGroupQuestion, RateSettings, ProportionTest, ProportionInterval> {
 
   /**
    * Copies the parts.
@@ -66,6 +68,11 @@ public record RateByGroupQuestion(
    */
   public RateByGroupQuestion named(String name) {
     return new RateByGroupQuestion(name, groups, emptyGroups, settings, from);
+  }
+
+  @Override
+  public RateByGroupQuestion settings(RateSettings changed) {
+    return new RateByGroupQuestion(label, groups, emptyGroups, changed, from);
   }
 
   @Override

@@ -1,15 +1,14 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.study.Adjustable;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.CountedFrom;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,7 +26,7 @@ public record RateQuestion(
     RateSettings settings,
     @Nullable CountedFrom from,
     @Nullable OutcomeSequence sequence)
-    implements Question {
+    implements Adjustable<RateQuestion, RateSettings, ProportionTest, ProportionInterval> {
 
   /**
    * Checks that order and counts belong together.
@@ -104,49 +103,7 @@ public record RateQuestion(
    * @return the question
    */
   public RateQuestion alternative(Alternative alternative) {
-    return with(settings.alternative(alternative));
-  }
-
-  /**
-   * With another significance level.
-   *
-   * @param alpha the significance level, strictly between 0 and 1
-   * @return the question
-   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
-   */
-  public RateQuestion alpha(double alpha) {
-    return with(settings.alpha(alpha));
-  }
-
-  /**
-   * With a confidence level of its own.
-   *
-   * @param level the confidence level, strictly between 0 and 1
-   * @return the question
-   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   */
-  public RateQuestion level(double level) {
-    return with(settings.level(level));
-  }
-
-  /**
-   * With these tests only.
-   *
-   * @param tests the tests
-   * @return the question
-   */
-  public RateQuestion tests(ProportionTest... tests) {
-    return with(settings.tests(List.of(tests)));
-  }
-
-  /**
-   * With these intervals only.
-   *
-   * @param intervals the intervals
-   * @return the question
-   */
-  public RateQuestion intervals(ProportionInterval... intervals) {
-    return with(settings.intervals(List.of(intervals)));
+    return settings(settings.alternative(alternative));
   }
 
   /**
@@ -156,7 +113,7 @@ public record RateQuestion(
    * @return the question
    */
   public RateQuestion lot(long units) {
-    return with(settings.lot(units));
+    return settings(settings.lot(units));
   }
 
   /**
@@ -167,10 +124,11 @@ public record RateQuestion(
    * @throws IllegalArgumentException if there is a lot
    */
   public RateQuestion bayes(BayesSettings view) {
-    return with(settings.bayes(view));
+    return settings(settings.bayes(view));
   }
 
-  private RateQuestion with(RateSettings changed) {
+  @Override
+  public RateQuestion settings(RateSettings changed) {
     return new RateQuestion(label, tally, changed, from, sequence);
   }
 

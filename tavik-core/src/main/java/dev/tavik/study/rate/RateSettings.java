@@ -3,7 +3,6 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.LotInterval;
 import dev.tavik.proportion.LotTest;
 import dev.tavik.proportion.ProportionInterval;
@@ -12,6 +11,8 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
+import dev.tavik.study.Choices;
+import dev.tavik.study.Choosing;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -23,22 +24,17 @@ import org.jspecify.annotations.Nullable;
  * methods.
  *
  * @param hypothesis the null value, strictly between 0 and 1, and the direction
- * @param alpha the significance level, strictly between 0 and 1
- * @param chosenLevel the confidence level, strictly between 0 and 1; null for one minus alpha
- * @param tests the tests to show, at least one
- * @param intervals the intervals to show, at least one
+ * @param choices alpha, level, tests and intervals
  * @param lot how many units the lot has from which the sample was drawn without replacement; null
  *     for trials without end
  * @param bayes the prior and region of the Bayesian view; null to leave it out
  */
 public record RateSettings(
     Hypothesis hypothesis,
-    double alpha,
-    @Nullable Double chosenLevel,
-    List<ProportionTest> tests,
-    List<ProportionInterval> intervals,
+    Choices<ProportionTest, ProportionInterval> choices,
     @Nullable Long lot,
-    @Nullable BayesSettings bayes) {
+    @Nullable BayesSettings bayes)
+    implements Choosing<RateSettings, ProportionTest, ProportionInterval> {
 
   /**
    * Checks the parts.
@@ -48,12 +44,8 @@ public record RateSettings(
    */
   public RateSettings {
     Proportion.require("against", hypothesis.against());
-    Proportion.require("alpha", alpha);
-    if (chosenLevel != null) {
-      Proportion.require("level", chosenLevel);
-    }
-    tests = requireSome("tests", tests);
-    intervals = requireSome("intervals", intervals);
+    require(!choices.tests().isEmpty(), "tests must name at least one method, got none");
+    require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
     if (lot != null && bayes != null) {
       throw new IllegalArgumentException(
           "the Bayesian view is of trials without end; leave the lot out");
@@ -65,8 +57,9 @@ public record RateSettings(
               bayes.region().low(), bayes.region().high()));
     }
     if (lot != null) {
-      requireKnown("tests", tests.stream().map(Enum::name).toList(), LotTest.values());
-      requireKnown("intervals", intervals.stream().map(Enum::name).toList(), LotInterval.values());
+      requireKnown("tests", choices.tests().stream().map(Enum::name).toList(), LotTest.values());
+      requireKnown(
+          "intervals", choices.intervals().stream().map(Enum::name).toList(), LotInterval.values());
     }
   }
 
@@ -94,45 +87,11 @@ public record RateSettings(
   public static RateSettings against(double against) {
     return new RateSettings(
         Hypothesis.twoSided(against),
-        0.05,
-        null,
-        List.of(ProportionTest.SCORE, ProportionTest.EXACT),
-        List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON),
+        Choices.of(
+            List.of(ProportionTest.SCORE, ProportionTest.EXACT),
+            List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON)),
         null,
         null);
-  }
-
-  private static <T> List<T> requireSome(String name, List<T> methods) {
-    List<T> distinct = methods.stream().distinct().toList();
-    require(!distinct.isEmpty(), "%s must name at least one method, got none", name);
-    return distinct;
-  }
-
-  /**
-   * The confidence level: the chosen one, or one minus alpha.
-   *
-   * @return the level
-   */
-  public double level() {
-    return chosenLevel == null ? matchingLevel() : chosenLevel;
-  }
-
-  /**
-   * The confidence level at which intervals are as strict as the tests.
-   *
-   * @return one minus alpha
-   */
-  public double matchingLevel() {
-    return DecimalFraction.complement(alpha);
-  }
-
-  /**
-   * Whether intervals and tests are equally strict.
-   *
-   * @return whether the level is one minus alpha
-   */
-  public boolean levelMatchesAlpha() {
-    return level() == matchingLevel();
   }
 
   /**
@@ -142,8 +101,8 @@ public record RateSettings(
    */
   public boolean hasWorking() {
     return lot == null
-        && (tests.stream().anyMatch(TestWorking.TESTS::contains)
-            || intervals.stream().anyMatch(IntervalWorking.INTERVALS::contains));
+        && (tests().stream().anyMatch(TestWorking.TESTS::contains)
+            || intervals().stream().anyMatch(IntervalWorking.INTERVALS::contains));
   }
 
   /**
@@ -153,58 +112,7 @@ public record RateSettings(
    * @return the settings
    */
   public RateSettings alternative(Alternative alternative) {
-    return new RateSettings(
-        new Hypothesis(hypothesis.against(), alternative),
-        alpha,
-        chosenLevel,
-        tests,
-        intervals,
-        lot,
-        bayes);
-  }
-
-  /**
-   * With another significance level.
-   *
-   * @param value the significance level, strictly between 0 and 1
-   * @return the settings
-   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
-   */
-  public RateSettings alpha(double value) {
-    return new RateSettings(hypothesis, value, chosenLevel, tests, intervals, lot, bayes);
-  }
-
-  /**
-   * With a confidence level of its own.
-   *
-   * @param value the confidence level, strictly between 0 and 1
-   * @return the settings
-   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
-   */
-  public RateSettings level(double value) {
-    return new RateSettings(hypothesis, alpha, value, tests, intervals, lot, bayes);
-  }
-
-  /**
-   * With these tests only.
-   *
-   * @param methods the tests, at least one
-   * @return the settings
-   * @throws IllegalArgumentException if there is none
-   */
-  public RateSettings tests(List<ProportionTest> methods) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, methods, intervals, lot, bayes);
-  }
-
-  /**
-   * With these intervals only.
-   *
-   * @param methods the intervals, at least one
-   * @return the settings
-   * @throws IllegalArgumentException if there is none
-   */
-  public RateSettings intervals(List<ProportionInterval> methods) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, tests, methods, lot, bayes);
+    return new RateSettings(new Hypothesis(hypothesis.against(), alternative), choices, lot, bayes);
   }
 
   /**
@@ -215,7 +123,7 @@ public record RateSettings(
    * @throws IllegalArgumentException if a test or an interval has no form for a lot
    */
   public RateSettings lot(long units) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, tests, intervals, units, bayes);
+    return new RateSettings(hypothesis, choices, units, bayes);
   }
 
   /**
@@ -226,6 +134,11 @@ public record RateSettings(
    * @throws IllegalArgumentException if there is a lot
    */
   public RateSettings bayes(BayesSettings view) {
-    return new RateSettings(hypothesis, alpha, chosenLevel, tests, intervals, lot, view);
+    return new RateSettings(hypothesis, choices, lot, view);
+  }
+
+  @Override
+  public RateSettings choices(Choices<ProportionTest, ProportionInterval> changed) {
+    return new RateSettings(hypothesis, changed, lot, bayes);
   }
 }

@@ -3,9 +3,11 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
+import dev.tavik.association.SharesInterval;
+import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.study.Adjustable;
 import dev.tavik.study.CountedFrom;
 import org.jspecify.annotations.Nullable;
 
@@ -24,7 +26,7 @@ public record SharesQuestion(
     Shares claimed,
     SharesSettings settings,
     @Nullable CountedFrom from)
-    implements Question {
+    implements Adjustable<SharesQuestion, SharesSettings, SharesTest, SharesInterval> {
 
   /**
    * Checks that there is one share for each category.
@@ -62,12 +64,7 @@ public record SharesQuestion(
     return new SharesQuestion(name, counts, claimed, settings, from);
   }
 
-  /**
-   * With other settings.
-   *
-   * @param changed the settings
-   * @return the question
-   */
+  @Override
   public SharesQuestion settings(SharesSettings changed) {
     return new SharesQuestion(label, counts, claimed, changed, from);
   }

@@ -1,0 +1,54 @@
+package dev.tavik.study;
+
+import dev.tavik.result.Method;
+import dev.tavik.result.Proportion;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What may be chosen of every question that tests and estimates.
+ *
+ * @param alpha the significance level, strictly between 0 and 1
+ * @param chosenLevel the confidence level; null for the one that matches alpha
+ * @param tests the tests, each once, in the order shown
+ * @param intervals the intervals, each once, in the order shown
+ */
+public record Choices<T extends Method, I extends Method>(
+    double alpha, @Nullable Double chosenLevel, List<T> tests, List<I> intervals) {
+
+  /**
+   * Checks the levels, and drops what is named twice.
+   *
+   * @throws IllegalArgumentException if a level doesn't lie strictly between 0 and 1
+   */
+  public Choices {
+    Proportion.require("alpha", alpha);
+    if (chosenLevel != null) {
+      Proportion.require("level", chosenLevel);
+    }
+    tests = tests.stream().distinct().toList();
+    intervals = intervals.stream().distinct().toList();
+  }
+
+  /** Returns the usual choice of alpha, 0.05, and the level that matches it. */
+  public static <T extends Method, I extends Method> Choices<T, I> of(
+      List<T> tests, List<I> intervals) {
+    return new Choices<>(0.05, null, tests, intervals);
+  }
+
+  Choices<T, I> alpha(double value) {
+    return new Choices<>(value, chosenLevel, tests, intervals);
+  }
+
+  Choices<T, I> level(double value) {
+    return new Choices<>(alpha, value, tests, intervals);
+  }
+
+  Choices<T, I> tests(List<? extends T> methods) {
+    return new Choices<>(alpha, chosenLevel, List.copyOf(methods), intervals);
+  }
+
+  Choices<T, I> intervals(List<? extends I> methods) {
+    return new Choices<>(alpha, chosenLevel, tests, List.copyOf(methods));
+  }
+}

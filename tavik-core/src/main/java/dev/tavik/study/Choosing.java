@@ -1,0 +1,81 @@
+package dev.tavik.study;
+
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Method;
+import java.util.List;
+
+/**
+ * Settings that hold {@link Choices}. They are immutable: a word with a value returns changed ones.
+ *
+ * @param <S> these settings
+ * @param <T> their tests
+ * @param <I> their intervals
+ */
+public interface Choosing<S, T extends Method, I extends Method> {
+  /** Returns what was chosen. */
+  Choices<T, I> choices();
+
+  /** Returns the same settings with other choices. */
+  S choices(Choices<T, I> changed);
+
+  /** Returns the significance level, strictly between 0 and 1. */
+  default double alpha() {
+    return choices().alpha();
+  }
+
+  /** Returns the confidence level: the one chosen, else the one that matches alpha. */
+  default double level() {
+    Double chosen = choices().chosenLevel();
+    return chosen == null ? matchingLevel() : chosen;
+  }
+
+  /** Returns the level of the intervals that agree with tests at alpha, as a decimal exactly. */
+  default double matchingLevel() {
+    return DecimalFraction.complement(alpha());
+  }
+
+  /** Returns whether tests and intervals can be expected to agree. */
+  default boolean levelMatchesAlpha() {
+    return level() == matchingLevel();
+  }
+
+  /** Returns the tests in the order shown. */
+  default List<T> tests() {
+    return choices().tests();
+  }
+
+  /** Returns the intervals in the order shown. */
+  default List<I> intervals() {
+    return choices().intervals();
+  }
+
+  /**
+   * Changes the significance level.
+   *
+   * @param value strictly between 0 and 1
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  default S alpha(double value) {
+    return choices(choices().alpha(value));
+  }
+
+  /**
+   * Chooses a confidence level, where it isn't to be the one that matches alpha.
+   *
+   * @param value strictly between 0 and 1
+   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
+   */
+  default S level(double value) {
+    return choices(choices().level(value));
+  }
+
+  /** Chooses the tests; the first is the one that decides where none is better founded. */
+  default S tests(List<? extends T> methods) {
+    return choices(choices().tests(methods));
+  }
+
+  /** Chooses the intervals. */
+  default S intervals(List<? extends I> methods) {
+    return choices(choices().intervals(methods));
+  }
+}
