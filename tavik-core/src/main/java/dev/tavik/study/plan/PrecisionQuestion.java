@@ -82,6 +82,37 @@ public record PrecisionQuestion(
   }
 
   /**
+   * Asks how many observations make intervals so narrow.
+   *
+   * @param intervals the intervals and the rates expected, all of one kind
+   * @param halfWidths half the lengths that are wanted, each strictly between 0 and 1
+   * @throws IllegalArgumentException if a list is empty or a value out of its range
+   */
+  public static PrecisionQuestion forHalfWidths(
+      List<Precision> intervals, List<Double> halfWidths) {
+    return of(intervals, halfWidths, List.of());
+  }
+
+  /**
+   * Asks how narrow intervals of so many observations are.
+   *
+   * @param intervals the intervals and the rates expected, all of one kind
+   * @param sizes the sizes of the first group
+   * @throws IllegalArgumentException if a list is empty or a value out of its range
+   */
+  public static PrecisionQuestion forSizes(List<Precision> intervals, List<Long> sizes) {
+    return of(intervals, List.of(), sizes);
+  }
+
+  private static PrecisionQuestion of(
+      List<Precision> intervals, List<Double> halfWidths, List<Long> sizes) {
+    boolean two = intervals.stream().anyMatch(each -> each instanceof DifferencePrecision);
+    PlanWords words = new PlanWords("observations", "", null);
+    return new PrecisionQuestion(
+        "", two ? "compare" : "rate", intervals, halfWidths, sizes, false, words);
+  }
+
+  /**
    * The same question with a name, used in the answer.
    *
    * @param name what is asked about

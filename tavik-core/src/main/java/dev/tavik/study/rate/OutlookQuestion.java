@@ -57,6 +57,33 @@ public record OutlookQuestion(
   }
 
   /**
+   * Asks under the uniform prior and for a factor of 20.
+   *
+   * @param hypothesis the null value and the alternative
+   * @param planned how many observations; one or more
+   * @throws IllegalArgumentException if a number is out of its range
+   */
+  public static OutlookQuestion of(Hypothesis hypothesis, Long... planned) {
+    return new OutlookQuestion(
+        "", List.of(planned), hypothesis, BetaPrior.uniform(), USUAL_THRESHOLD, null);
+  }
+
+  /** Returns the same question under another prior. */
+  public OutlookQuestion prior(BetaPrior belief) {
+    return new OutlookQuestion(label, planned, hypothesis, belief, threshold, expected);
+  }
+
+  /** Returns the same question about a factor so many times likelier, above 1. */
+  public OutlookQuestion threshold(double times) {
+    return new OutlookQuestion(label, planned, hypothesis, prior, times, expected);
+  }
+
+  /** Returns the same question, which also tells the chances if the rate is this one. */
+  public OutlookQuestion expecting(double rate) {
+    return new OutlookQuestion(label, planned, hypothesis, prior, threshold, rate);
+  }
+
+  /**
    * The same question with a name, used in the answer.
    *
    * @param name what is asked about

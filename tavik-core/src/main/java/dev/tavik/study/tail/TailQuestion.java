@@ -40,6 +40,38 @@ public record TailQuestion(
   }
 
   /**
+   * Asks for the areas below and above a value.
+   *
+   * @param tail the distribution
+   * @param value where it is cut
+   */
+  public static TailQuestion beyond(Tail tail, double value) {
+    return new TailQuestion("", tail, value, null, null);
+  }
+
+  /**
+   * Asks for the area between two values.
+   *
+   * @param tail the distribution
+   * @param from the lower one
+   * @param to the upper one
+   */
+  public static TailQuestion between(Tail tail, double from, double to) {
+    return new TailQuestion("", tail, from, to, null);
+  }
+
+  /**
+   * Asks for the values that leave an area.
+   *
+   * @param tail the distribution
+   * @param area strictly between 0 and 1
+   * @throws IllegalArgumentException if not 0 &lt; area &lt; 1
+   */
+  public static TailQuestion leaving(Tail tail, double area) {
+    return new TailQuestion("", tail, null, null, area);
+  }
+
+  /**
    * The same question with a name, used in the answer.
    *
    * @param name what is asked about
