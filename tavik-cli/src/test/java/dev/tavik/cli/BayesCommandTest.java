@@ -4,26 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class BayesCommandTest {
   private static final String NORTH = "rate 14/400 --against 5% --alternative less";
 
   @TempDir Path folder;
-
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
 
   @Test
   void theViewStandsBesideTheTests() {
@@ -50,7 +42,7 @@ class BayesCommandTest {
 
   @Test
   void jsonHasThePriorTheFactorAndThePosterior() throws IOException {
-    JsonNode bayes = json(NORTH + " --prior 1,1 --region 4%,6%").get("bayes");
+    JsonNode bayes = CommandLine.json(NORTH + " --prior 1,1 --region 4%,6%").get("bayes");
     assertThat(bayes.at("/prior").toString()).isEqualTo("[1.0,1.0]");
     assertThat(bayes.at("/favours").asText()).isEqualTo("alternative");
     double log = bayes.at("/logBayesFactor").asDouble();
@@ -62,7 +54,7 @@ class BayesCommandTest {
         .containsExactly("equal-tailed", "highest-density");
     assertThat(bayes.at("/sensitivity")).hasSize(9);
     assertThat(bayes.at("/sensitivity/1/logBayesFactor").asDouble()).isEqualTo(log);
-    JsonNode far = json("rate 600000/1000000 --against 5% --bayes").get("bayes");
+    JsonNode far = CommandLine.json("rate 600000/1000000 --against 5% --bayes").get("bayes");
     assertThat(far.at("/bayesFactor").isNull()).isTrue();
     assertThat(far.at("/logBayesFactor").asDouble()).isCloseTo(1144938.3125024987, within(1e-5));
   }
@@ -76,18 +68,19 @@ class BayesCommandTest {
         study,
         "questions:\n  - {ask: rate, tally: 14/400, against: 5%, alternative: less, prior: [2, 3],"
             + " region: [4%, 6%]}\n");
-    assertThat(json("run " + study).at("/answers/0/bayes"))
-        .isEqualTo(json(NORTH + " --prior 2,3 --region 4%,6%").get("bayes"));
+    assertThat(CommandLine.json("run " + study).at("/answers/0/bayes"))
+        .isEqualTo(CommandLine.json(NORTH + " --prior 2,3 --region 4%,6%").get("bayes"));
   }
 
   /** Two categories agree with rate; one parameter stands for all. */
   @Test
   void sharesHaveTheirViewToo() throws IOException {
     String tiles = "shares ash=12 iron=48 --against 25%,75%";
-    assertThat(json(tiles + " --bayes").at("/bayes/logBayesFactor"))
-        .isEqualTo(json("rate 12/60 --against 25% --bayes").at("/bayes/logBayesFactor"));
-    assertThat(json(tiles + " --prior 2,2").get("bayes"))
-        .isEqualTo(json(tiles + " --prior 2").get("bayes"));
+    assertThat(CommandLine.json(tiles + " --bayes").at("/bayes/logBayesFactor"))
+        .isEqualTo(
+            CommandLine.json("rate 12/60 --against 25% --bayes").at("/bayes/logBayesFactor"));
+    assertThat(CommandLine.json(tiles + " --prior 2,2").get("bayes"))
+        .isEqualTo(CommandLine.json(tiles + " --prior 2").get("bayes"));
     assertThat(CommandLine.shell("shares ash=31 celadon=22 iron=17 --against 4:3:3 --bayes").out())
         .contains(
             """
@@ -121,10 +114,12 @@ class BayesCommandTest {
   /** The directional one is the two-sided one times twice the probability of its side. */
   @Test
   void comparisonsHaveTheirViewToo() throws IOException {
-    JsonNode two = json(KILNS + " --bayes --region 2%").get("bayes");
+    JsonNode two = CommandLine.json(KILNS + " --bayes --region 2%").get("bayes");
     double above = two.at("/probabilityAbove").asDouble();
     assertThat(
-            json(KILNS + " --bayes --alternative greater").at("/bayes/logBayesFactor").asDouble())
+            CommandLine.json(KILNS + " --bayes --alternative greater")
+                .at("/bayes/logBayesFactor")
+                .asDouble())
         .isCloseTo(two.at("/logBayesFactor").asDouble() + Math.log(2 * above), within(1e-12));
     assertThat(two.at("/posterior").findValuesAsText("quantity"))
         .containsExactly("difference", "ratio", "odds-ratio");
@@ -145,7 +140,7 @@ class BayesCommandTest {
         study,
         "questions:\n  - {ask: compare, tally: [North=14/400, South=31/410], prior: [1, 1],"
             + " region: 2%}\n");
-    assertThat(json("run " + study).at("/answers/0/bayes")).isEqualTo(two);
+    assertThat(CommandLine.json("run " + study).at("/answers/0/bayes")).isEqualTo(two);
     assertThat(CommandLine.shell(KILNS + " Tunnel=20/390 --bayes --alternative less").out())
         .contains("North minus South    1.95  lower");
     assertThat(CommandLine.shell(KILNS + " --bayes --margin 5% --show noninferior").out())
@@ -155,10 +150,12 @@ class BayesCommandTest {
   @Test
   void tablesHaveOneFactorAPlan() throws IOException {
     String cells = "cross --cells \"14 386; 31 379\"";
-    JsonNode bayes = json(cells + " --sampling rows").get("bayes");
+    JsonNode bayes = CommandLine.json(cells + " --sampling rows").get("bayes");
     assertThat(bayes.at("/sampling").asText()).isEqualTo("rows");
     assertThat(bayes.at("/logBayesFactor").asDouble())
-        .isCloseTo(json(KILNS + " --bayes").at("/bayes/logBayesFactor").asDouble(), within(1e-12));
+        .isCloseTo(
+            CommandLine.json(KILNS + " --bayes").at("/bayes/logBayesFactor").asDouble(),
+            within(1e-12));
     assertThat(bayes.at("/plans").findValuesAsText("sampling"))
         .containsExactly("free", "total", "rows", "columns", "both");
     String out = CommandLine.shell(cells + " --bayes").out();
@@ -171,7 +168,7 @@ class BayesCommandTest {
     Path study = folder.resolve("study.yaml");
     Files.writeString(
         study, "questions:\n  - {ask: cross, cells: [14 386, 31 379], sampling: rows}\n");
-    assertThat(json("run " + study).at("/answers/0/bayes")).isEqualTo(bayes);
+    assertThat(CommandLine.json("run " + study).at("/answers/0/bayes")).isEqualTo(bayes);
   }
 
   private static final String COBALT =
@@ -180,8 +177,8 @@ class BayesCommandTest {
 
   @Test
   void aSequenceIsFollowedToItsEnd() throws IOException {
-    JsonNode followed = json(COBALT + " --sequence");
-    JsonNode whole = json(COBALT + " --bayes");
+    JsonNode followed = CommandLine.json(COBALT + " --sequence");
+    JsonNode whole = CommandLine.json(COBALT + " --bayes");
     assertThat(followed.at("/bayes/sequence")).hasSize(followed.at("/input/trials").asInt());
     assertThat(followed.at("/bayes/sequence/" + (followed.at("/input/trials").asInt() - 1)))
         .isEqualTo(whole.at("/bayes/logBayesFactor"));
@@ -203,7 +200,7 @@ class BayesCommandTest {
         "questions:\n  - {ask: rate, data: "
             + sorted
             + ", outcome: grade, success: bad, against: 10%, sequence: true}\n");
-    assertThat(json("run " + study).at("/answers/0/bayes/sequence")).hasSize(100);
+    assertThat(CommandLine.json("run " + study).at("/answers/0/bayes/sequence")).hasSize(100);
   }
 
   @Test
@@ -220,7 +217,7 @@ class BayesCommandTest {
   @Test
   void whatIsPlannedHasItsChances() throws IOException {
     String planned = "rate --planned 20..60:20 --against 50% --threshold 10 --expect 60%";
-    JsonNode lines = json(planned).get("lines");
+    JsonNode lines = CommandLine.json(planned).get("lines");
     assertThat(lines.findValuesAsText("n")).containsExactly("20", "40", "60");
     JsonNode last = lines.get(2).get("underAlternative");
     assertThat(last.get("forAlternative").asDouble() * 61 % 1).isCloseTo(0, within(1e-9));
@@ -271,7 +268,7 @@ class BayesCommandTest {
         "cross --cells \"900000000 1; 1 900000000\""
       })
   void extremesHaveTheirViewToo(String line) throws IOException {
-    JsonNode bayes = json(line + " --bayes").get("bayes");
+    JsonNode bayes = CommandLine.json(line + " --bayes").get("bayes");
     assertThat(bayes.get("logBayesFactor").isNumber()).isTrue();
     assertThat(bayes.toString()).doesNotContain("NaN");
     if (line.startsWith("rate") || line.startsWith("compare")) {
@@ -279,57 +276,5 @@ class BayesCommandTest {
       CommandLine drawn = CommandLine.shell(line + " --bayes --chart priors=" + chart);
       assertThat(drawn.status()).as(drawn.err()).isZero();
     }
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "rate 14/400 --against 5% --sequence|counts have none",
-        "rate --data demo/returns-by-depot.csv --outcome reason --success chipped --count n"
-            + " --against 5% --sequence|counts have none",
-        "rate --data demo/firing-log.csv --outcome grade --success cracked --group kiln"
-            + " --against 5% --sequence|keep one group with --where",
-        "rate --planned 400 --against 5% 14/400|a tally doesn't go with --planned",
-        "rate --planned 4e9 --against 5%|--planned must be whole numbers",
-        "rate --planned 200000 --against 5%|from 1 to 100000",
-        "rate --planned 400 --against 5% --threshold 0.5|--threshold must be a number above 1",
-        "rate 14/400 --against 5% --threshold 10|--threshold needs --planned",
-        "rate 14/400 --against 5% --bayes --region -2%,2%|between 0 and 1",
-        "rate 14/400 --against 0 --bayes|against",
-        "compare North=14/400 South=31/410 --bayes --against 2%|leave against out",
-        "compare North=14/400 South=31/410 --prior 0.01,1|from 0.1",
-        "compare North=14/400 South=31/410 --region 3%,1%|must run upwards",
-        "compare --paired --cells '14 1; 2 211' --bayes|tavik rate 14/16 --against 50% --bayes",
-        "cross --cells '14 386; 31 379' --prior -1|one number above 0",
-        "cross --cells '14 386; 31 379' --sampling margins|free, total, rows, columns or both",
-        "cross --cells '14 386; 31 379' --prior 0.5 --bayes|needs a prior above 0.5000",
-        "cross --data demo/firing-log.csv --rows kiln --columns grade --strata shift --bayes"
-            + "|doesn't go with --strata"
-      })
-  void everyTroubleOfTheViewsIsOneMessage(String line, String message) {
-    CommandLine answer = CommandLine.shell(line.replace("'", "\""));
-    assertThat(answer.status()).as(answer.err()).isBetween(2, 3);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "--prior 0,1|two numbers above 0",
-        "--prior 1|--prior must be two numbers above 0",
-        "--prior -1,2|--prior must be two numbers above 0",
-        "--region 6%,4%|must run upwards",
-        "--region 4%|--region must be two values",
-        "--region 4%,160%|--region",
-        "--bayes --lot 1000|leave the lot out"
-      })
-  void everyTroubleIsOneMessageAndAStatus(String options, String message) {
-    CommandLine answer = CommandLine.shell(NORTH + " " + options);
-    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
   }
 }

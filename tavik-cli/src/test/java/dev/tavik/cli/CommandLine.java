@@ -1,5 +1,9 @@
 package dev.tavik.cli;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Opening;
 import dev.tavik.report.Emphasis;
@@ -47,6 +51,13 @@ record CommandLine(int status, String out, String err) {
         throw new AssertionError(picture + " is no XML", e);
       }
     }
+  }
+
+  /** The answer to such a line as JSON; it must be answered. */
+  static JsonNode json(String line) throws IOException {
+    CommandLine answer = shell(line + " --json");
+    assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
+    return new ObjectMapper().readTree(answer.out());
   }
 
   /** Runs a line as a shell would take it apart. */

@@ -13,7 +13,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -102,112 +101,12 @@ class CommandLineTest {
   }
 
   @Test
-  void everyTroubleIsOneMessageAndAStatus() throws IOException {
-    Files.writeString(folder.resolve("ragged.csv"), "kiln,grade\nNorth,sound\nSouth\n");
-    Files.writeString(folder.resolve("weights.csv"), "grade,n\nsound,1.5\n");
-    Files.writeString(folder.resolve("zero.csv"), "grade,n\nsound,0\n");
-    Files.writeString(folder.resolve("study.yaml"), "study: x\nquestions:\n  - {ask: rate\n");
-    Files.writeString(folder.resolve("keys.yaml"), "studdy: x\nquestions: []\n");
-    List<String[]> cases =
-        List.of(
-            new String[] {"2", "rate 400/14 --against 5%", "did you mean 14/400?"},
-            new String[] {"2", "rate -3/400 --against 5%", "a count can't be negative, got -3/400"},
-            new String[] {"2", "rate 1.5/400 --against 5%", "got '1.5'"},
-            new String[] {"2", "rate x/400 --against 5%", "got 'x'"},
-            new String[] {"2", "rate 0/0 --against 5%", "trials must be between 1"},
-            new String[] {"2", "rate 14/400", "--against is needed"},
-            new String[] {"2", "rate 14/400 --against 5", "did you mean 5%?"},
-            new String[] {"2", "rate 14/400 --against 0", "--against must lie strictly between"},
-            new String[] {"2", "rate 14/400 --against 1", "--against must lie strictly between"},
-            new String[] {"2", "rate 14/400 --against", "--against"},
-            new String[] {"2", "rate 14/400 --against 5% --level 95", "did you mean 95%?"},
-            new String[] {"2", "rate 14/400 --against 5% --alpha 5", "did you mean 5%?"},
-            new String[] {"2", "rate 14/400 --against 5% --alternative lower", "got 'lower'"},
-            new String[] {"2", "rate 14/400 --against 5% --tests scor", "did you mean score?"},
-            new String[] {
-              "2",
-              "rate 14/400 --against 5% --tests exact --intervals mid-p --working",
-              "such as score or wilson"
-            },
-            new String[] {"2", "rate 14/400 --against 5% --against 6%", "--against"},
-            new String[] {
-              "2", "rate 14/400 --against 5% --agianst 6%", "there is no option --agianst"
-            },
-            new String[] {"2", "rate 14/400 31/410 --against 5%", "need names"},
-            new String[] {"2", "rate A=14/400 A=31/410 --against 5%", "different names"},
-            new String[] {"2", "rate --against 5%", "nothing to count"},
-            new String[] {
-              "2", "rate 14/400 --outcome grade --against 5%", "--outcome needs --data"
-            },
-            new String[] {
-              "2", "rate 14/400 --data demo/firing-log.csv --against 5%", "leave one out"
-            },
-            new String[] {
-              "2", "rate --data demo/firing-log.csv --against 5%", "--outcome is needed"
-            },
-            new String[] {"2", SCRAP + " --group grade", "must be different columns"},
-            new String[] {"2", SCRAP + " --where kiln", "must be COLUMN=VALUE"},
-            new String[] {"2", SCRAP + " --missing keep", "drop, level, fail"},
-            new String[] {"2", SCRAP + " --out answer.doc", "must end in .txt or .md"},
-            new String[] {"2", SCRAP + " --json --out answer.txt", "contradict one another"},
-            new String[] {"2", SCRAP + " --out none/answer.txt", "there is no folder"},
-            new String[] {"2", SCRAP + " --chart rates.pdf", "must end in .png or .svg"},
-            new String[] {"2", SCRAP + " --chart a.png --chart null=a.png", "different files"},
-            new String[] {
-              "2", "look --against 5% --data demo/firing-log.csv", "no option --against"
-            },
-            new String[] {"2", "look", "--data FILE is missing"},
-            new String[] {"2", "lok", "there is no command lok"},
-            new String[] {"3", SCRAP.replace("firing-log", "fireing-log"), "there is no file"},
-            new String[] {"3", SCRAP.replace("demo/firing-log.csv", "FOLDER"), "is a directory"},
-            new String[] {"3", SCRAP.replace("grade", "grad"), "did you mean grade?"},
-            new String[] {"3", SCRAP.replace("warped", "warpd"), "did you mean warped?"},
-            new String[] {"3", SCRAP.replace("warped", "glued"), "give the tally itself: 0/1196"},
-            new String[] {
-              "3", SCRAP + " --where kiln=nroth", "no row has kiln=nroth; did you mean"
-            },
-            new String[] {"3", SCRAP + " --missing fail", "column grade has no value"},
-            new String[] {"3", SCRAP + " --count glaze", "whole numbers from 0"},
-            new String[] {"3", SCRAP.replace("demo/firing-log.csv", "FOLDER/ragged.csv"), "line 3"},
-            new String[] {
-              "3",
-              "rate --data FOLDER/weights.csv --outcome grade --success sound --count n"
-                  + " --against 5%",
-              "weights are not counts"
-            },
-            new String[] {
-              "3",
-              "rate --data FOLDER/zero.csv --outcome grade --success sound --count n"
-                  + " --against 5%",
-              "nothing is left to count"
-            },
-            new String[] {
-              "3",
-              "run FOLDER/study.yaml",
-              "line 3, column 15: while parsing a flow mapping, expected"
-            },
-            new String[] {"3", "run FOLDER/keys.yaml", "did you mean study?"},
-            new String[] {"3", "run FOLDER/none.yaml", "there is no file"});
-    for (String[] each : cases) {
-      CommandLine answer = CommandLine.shell(each[1].replace("FOLDER", folder.toString()));
-      assertThat(answer.status()).as(each[1] + "\n" + answer.err()).hasToString(each[0]);
-      assertThat(answer.err()).as(each[1]).contains(each[2]).startsWith("tavik");
-      assertThat(answer.err().lines().count()).as(answer.err()).isLessThanOrEqualTo(8);
-      assertThat(answer.err()).doesNotContain("Exception").doesNotContain("\tat ");
-      assertThat(answer.out()).as(each[1]).isEmpty();
-    }
-    try (Stream<Path> files = Files.list(Path.of(""))) {
-      assertThat(files.map(Path::toString)).noneMatch(name -> name.startsWith("answer."));
-    }
-  }
-
-  @Test
   void rawRowsAndFrequenciesGiveTheSameAnswer() throws IOException {
     List<String> rows = new ArrayList<>(List.of("kiln;grade;n"));
     for (String kiln : new String[] {"North", "South", "Tunnel"}) {
       for (String grade : new String[] {"sound", "crazed", "cracked", "warped"}) {
         JsonNode counted =
-            json(
+            CommandLine.json(
                 "rate --data demo/firing-log.csv --outcome grade --success "
                     + grade
                     + " --against 1/2 --where kiln="
@@ -217,9 +116,10 @@ class CommandLineTest {
     }
     Path table = folder.resolve("table.csv");
     Files.write(table, rows);
-    JsonNode raw = json(SCRAP + " --group kiln --missing drop");
+    JsonNode raw = CommandLine.json(SCRAP + " --group kiln --missing drop");
     JsonNode tabulated =
-        json(SCRAP.replace("demo/firing-log.csv", table.toString()) + " --group kiln --count n");
+        CommandLine.json(
+            SCRAP.replace("demo/firing-log.csv", table.toString()) + " --group kiln --count n");
     assertThat(tabulated.get("groups")).hasSize(3);
     for (int group = 0; group < 3; group++) {
       for (String key : new String[] {"label", "estimates", "tests", "intervals", "conclusion"}) {
@@ -231,7 +131,8 @@ class CommandLineTest {
 
   @Test
   void jsonHasTheKeysInTheirOrder() throws IOException {
-    JsonNode answer = json("rate 14/400 --against 5% --alternative less --label North --working");
+    JsonNode answer =
+        CommandLine.json("rate 14/400 --against 5% --alternative less --label North --working");
     assertThat(answer.fieldNames())
         .toIterable()
         .containsExactly(
@@ -263,7 +164,7 @@ class CommandLineTest {
     assertThat(answer.at("/conditions/2/met").isNull()).isTrue();
     assertThat(answer.at("/input/tally").asText()).isEqualTo("14/400");
 
-    JsonNode groups = json(SCRAP + " --group kiln");
+    JsonNode groups = CommandLine.json(SCRAP + " --group kiln");
     assertThat(groups.fieldNames())
         .toIterable()
         .containsExactly(
@@ -283,7 +184,7 @@ class CommandLineTest {
 
   @Test
   void everyMethodAnswersByItsId() throws IOException {
-    JsonNode answer = json("rate 14/400 --against 5% --tests all --intervals all");
+    JsonNode answer = CommandLine.json("rate 14/400 --against 5% --tests all --intervals all");
     assertThat(answer.at("/tests").findValuesAsText("method"))
         .containsExactly(
             "score",
@@ -310,17 +211,19 @@ class CommandLineTest {
     assertThat(answer.at("/criticalCounts/3/atMost").asInt()).isEqualTo(11);
     assertThat(answer.at("/criticalCounts/3/atLeast").asInt()).isEqualTo(29);
     assertThat(answer.at("/criticalCounts/3/size").asDouble()).isBetween(0.03, 0.05);
-    JsonNode some = json("rate 0/40 --against 5% --tests wald,mid-p --intervals wald-cc,blaker");
+    JsonNode some =
+        CommandLine.json("rate 0/40 --against 5% --tests wald,mid-p --intervals wald-cc,blaker");
     assertThat(some.at("/tests/0/statistic").isNull()).isTrue();
     assertThat(some.at("/cautions").findValuesAsText("code")).contains("no-statistic");
-    assertThat(json("rate 1/40 --against 5% --intervals wald").at("/cautions").toString())
+    assertThat(
+            CommandLine.json("rate 1/40 --against 5% --intervals wald").at("/cautions").toString())
         .contains("clipped-limit");
   }
 
   @Test
   void aLotMakesTheSampleTellMore() throws IOException {
-    JsonNode lot = json("rate 14/400 --against 5% --lot 1000");
-    JsonNode endless = json("rate 14/400 --against 5%");
+    JsonNode lot = CommandLine.json("rate 14/400 --against 5% --lot 1000");
+    JsonNode endless = CommandLine.json("rate 14/400 --against 5%");
     assertThat(lot.at("/input/lot").asLong()).isEqualTo(1_000);
     assertThat(lot.at("/intervals/1/upper").asDouble())
         .isLessThan(endless.at("/intervals/1/upper").asDouble());
@@ -351,7 +254,7 @@ class CommandLineTest {
   void underflowLeavesTheLogarithm() throws IOException {
     CommandLine text = CommandLine.shell("rate 700000/1000000 --against 50%");
     assertThat(text.out()).containsPattern("p = \\d\\.\\d\\de-\\d{5}");
-    JsonNode answer = json("rate 700000/1000000 --against 50%");
+    JsonNode answer = CommandLine.json("rate 700000/1000000 --against 50%");
     assertThat(answer.at("/tests/1/pValue").asDouble()).isZero();
     assertThat(answer.at("/tests/1/log10PValue").asDouble()).isLessThan(-30_000);
   }
@@ -474,7 +377,7 @@ class CommandLineTest {
   @ParameterizedTest
   @CsvSource({"14/400, 14", "North=14/400, 14", "'a=b=14/400', 14"})
   void inlineTalliesMayHaveNames(String tally, int successes) throws IOException {
-    assertThat(json("rate " + tally + " --against 5%").at("/input/successes").asInt())
+    assertThat(CommandLine.json("rate " + tally + " --against 5%").at("/input/successes").asInt())
         .isEqualTo(successes);
   }
 
@@ -494,11 +397,5 @@ class CommandLineTest {
     CommandLine again = CommandLine.shell("demo --save " + target);
     assertThat(again.status()).isEqualTo(ExitStatus.USAGE);
     assertThat(again.err()).contains("would overwrite");
-  }
-
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(line + "\n" + answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
   }
 }

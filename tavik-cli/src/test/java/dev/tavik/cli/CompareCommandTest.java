@@ -26,12 +26,6 @@ class CompareCommandTest {
 
   @TempDir Path folder;
 
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
-
   @Test
   void twoGroupsAreComparedInWordsAndTables() {
     CommandLine answer = CommandLine.shell("compare North=14/400 South=31/410");
@@ -116,7 +110,8 @@ class CompareCommandTest {
   @Test
   void everyMethodAnswersByItsId() throws IOException {
     JsonNode answer =
-        json("compare North=14/400 South=31/410 --tests all --intervals all --alternative less");
+        CommandLine.json(
+            "compare North=14/400 South=31/410 --tests all --intervals all --alternative less");
     assertThat(answer.at("/tests").findValuesAsText("method"))
         .containsExactly(
             "z-pooled",
@@ -151,10 +146,10 @@ class CompareCommandTest {
                 + " log, ratio koopman, ratio miettinen-nurminen, odds-ratio woolf, odds-ratio"
                 + " gart, odds-ratio score, odds-ratio conditional-exact, odds-ratio"
                 + " conditional-mid-p, number-needed mee, ");
-    JsonNode both = json("compare A=14/400 B=31/410 --intervals miettinen-nurminen");
+    JsonNode both = CommandLine.json("compare A=14/400 B=31/410 --intervals miettinen-nurminen");
     assertThat(both.at("/intervals").findValuesAsText("quantity"))
         .containsExactly("difference", "ratio", "number-needed");
-    JsonNode paired = json(INSPECTORS + " --tests all --intervals all");
+    JsonNode paired = CommandLine.json(INSPECTORS + " --tests all --intervals all");
     assertThat(paired.at("/tests").findValuesAsText("method"))
         .containsExactly("mcnemar", "mcnemar-cc", "mcnemar-exact", "mcnemar-mid-p");
     assertThat(paired.at("/intervals").findValuesAsText("method"))
@@ -165,7 +160,8 @@ class CompareCommandTest {
 
   @Test
   void jsonHasTheKeysInTheirOrder() throws IOException {
-    JsonNode answer = json("compare North=14/400 South=31/410 --label Cracks --working");
+    JsonNode answer =
+        CommandLine.json("compare North=14/400 South=31/410 --label Cracks --working");
     assertThat(answer.fieldNames())
         .toIterable()
         .containsExactly(
@@ -201,7 +197,7 @@ class CompareCommandTest {
     assertThat(needed.get("lower").asDouble())
         .isCloseTo(1 / answer.at("/intervals/0/upper").asDouble(), within(1e-9));
 
-    JsonNode groups = json(KILNS);
+    JsonNode groups = CommandLine.json(KILNS);
     assertThat(groups.fieldNames())
         .toIterable()
         .containsExactly(
@@ -221,52 +217,15 @@ class CompareCommandTest {
     assertThat(groups.at("/pairs")).hasSize(3);
     assertThat(groups.at("/pairs/1/tests/0/adjustedPValue").isNumber()).isTrue();
 
-    JsonNode margin = json("compare A=14/400 B=31/410 --margin 3% --show equivalent --tests all");
+    JsonNode margin =
+        CommandLine.json("compare A=14/400 B=31/410 --margin 3% --show equivalent --tests all");
     assertThat(margin.at("/hypothesis/show").asText()).isEqualTo("equivalent");
     assertThat(margin.at("/hypothesis/margin").asDouble()).isEqualTo(0.03);
     assertThat(margin.at("/oneSidedTests")).hasSize(4);
     assertThat(margin.at("/tests/0/refused").asText()).contains("no difference only");
     assertThat(margin.at("/tests/3/method").asText()).isEqualTo("score");
-    assertThat(json("compare A=0/9 B=0/8").at("/estimates/3/value").isNull()).isTrue();
-    assertThat(json("compare A=0/9 B=0/8").at("/intervals/2/upper").isNull()).isTrue();
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "2|compare|nothing to compare",
-        "2|compare 14/400|needs two groups, got 1",
-        "2|compare North=14/400|needs two groups, got only North",
-        "2|compare A=400/14 B=3/5|did you mean 14/400?",
-        "2|compare 1/5 2/5 3/5|several tallies need names",
-        "2|compare A=1/5 A=2/5|different names",
-        "2|compare A=1/5 B=2/5 --against 2|did you mean 2%?",
-        "2|compare A=1/5 B=2/5 --against 100%|strictly between -1 and 1",
-        "2|compare A=1/5 B=2/5 --margin 3 --show equivalent|did you mean 3%?",
-        "2|compare A=1/5 B=2/5 --show equivalent|a margin is needed",
-        "2|compare A=1/5 B=2/5 --tests fischer|did you mean fisher?",
-        "2|compare A=1/5 B=2/5 --intervals wilson|has no 'wilson'",
-        "2|compare A=1/5 B=2/5 --tests fisher --against 3%|fisher tests the null of no difference",
-        "2|compare A=1/100000 B=9/100000 --tests barnard|up to 100,000 trials",
-        "2|compare A=1/5 B=2/5 --total n|--total needs --table",
-        "2|compare A=1/5 B=2/5 --group kiln|--group needs --data",
-        "2|compare A=1/5 B=2/5 --table x.csv|not from tallies and --table",
-        "2|compare A=1/5 B=2/5 --paired|a tally doesn't go with --paired",
-        "2|compare --cells '1 2; 3 4'|go with --paired",
-        "2|compare --paired --cells '0 0; 0 0'|pairs must be between 1",
-        "2|compare A=1/5 B=2/5 --lot 9|there is no option --lot",
-        "2|compare A=1/5 B=2/5 --chart a.pdf|must end in .png or .svg",
-        "3|compare A=1/5 B=2/5 --baseline C|names no group 'C'",
-        "3|compare --table nowhere.csv|there is no file nowhere.csv",
-        "3|compare --table demo/firing-log.csv|a table holds whole counts",
-        "3|compare --data demo/firing-log.csv --outcome grade --success craked --group kiln|cracked"
-      })
-  void everyTroubleIsOneMessageAndAStatus(int status, String line, String message) {
-    CommandLine answer = CommandLine.shell(line);
-    assertThat(answer.status()).as(answer.err()).isEqualTo(status);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
+    assertThat(CommandLine.json("compare A=0/9 B=0/8").at("/estimates/3/value").isNull()).isTrue();
+    assertThat(CommandLine.json("compare A=0/9 B=0/8").at("/intervals/2/upper").isNull()).isTrue();
   }
 
   @ParameterizedTest

@@ -12,7 +12,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class CrossCommandTest {
@@ -31,12 +30,6 @@ class CrossCommandTest {
           + " --order 'very poor,poor,fair,good,very good'";
 
   @TempDir Path folder;
-
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
 
   @Test
   void anAssociationIsToldAndPlaced() {
@@ -130,12 +123,14 @@ class CrossCommandTest {
     Path study = folder.resolve("study.yaml");
     Files.writeString(
         study, "questions:\n  - {ask: cross, cells: [[12, 5], [7, 9]], tests: all}\n");
-    JsonNode cells = json("cross --cells '12 5; 7 9' --tests all");
-    JsonNode labelled = json("cross --table " + table + " --tests all");
-    JsonNode raw = json("cross --data " + rows + " --rows kiln --columns grade --tests all");
+    JsonNode cells = CommandLine.json("cross --cells '12 5; 7 9' --tests all");
+    JsonNode labelled = CommandLine.json("cross --table " + table + " --tests all");
+    JsonNode raw =
+        CommandLine.json("cross --data " + rows + " --rows kiln --columns grade --tests all");
     JsonNode frequencies =
-        json("cross --data " + counted + " --rows kiln --columns grade --count n --tests all");
-    JsonNode asked = json("run " + study).at("/answers/0");
+        CommandLine.json(
+            "cross --data " + counted + " --rows kiln --columns grade --count n --tests all");
+    JsonNode asked = CommandLine.json("run " + study).at("/answers/0");
     for (JsonNode other : new JsonNode[] {labelled, raw, frequencies, asked}) {
       assertThat(other.get("tests")).isEqualTo(cells.get("tests"));
       assertThat(values(other)).isEqualTo(values(cells));
@@ -172,7 +167,7 @@ class CrossCommandTest {
     assertThat(labelled.at("/cautions").findValuesAsText("code"))
         .contains("totals-left-out", "empty-group");
     assertThat(labelled.at("/cells/columns").toString()).isEqualTo("[\"sound\",\"cracked\"]");
-    assertThat(json(KILNS + " --tests all").at("/tests/4/refused").asText())
+    assertThat(CommandLine.json(KILNS + " --tests all").at("/tests/4/refused").asText())
         .contains("two rows and two columns");
   }
 
@@ -183,8 +178,9 @@ class CrossCommandTest {
   /** To the last digit: the same counts as a comparison of two rates, and each names the other. */
   @Test
   void twoByTwoAgreesWithCompareAndPointsThere() throws IOException {
-    JsonNode cross = json("cross --cells '14 386; 31 379' --tests fisher,pearson");
-    JsonNode compare = json("compare North=14/400 South=31/410 --tests fisher,z-pooled");
+    JsonNode cross = CommandLine.json("cross --cells '14 386; 31 379' --tests fisher,pearson");
+    JsonNode compare =
+        CommandLine.json("compare North=14/400 South=31/410 --tests fisher,z-pooled");
     assertThat(cross.at("/tests/1/pValue")).isEqualTo(compare.at("/tests/0/pValue"));
     assertThat(values(cross)).containsAll(values(compare).subList(2, 5));
     for (JsonNode interval : compare.get("intervals")) {
@@ -208,7 +204,7 @@ class CrossCommandTest {
             test says nothing of cause.
             """)
         .contains("trend             z = 5.183", "Kendall's tau-b", "Somers' d, columns from rows");
-    JsonNode scored = json(RATINGS + " --row-scores 1,2,3,10,20");
+    JsonNode scored = CommandLine.json(RATINGS + " --row-scores 1,2,3,10,20");
     assertThat(scored.at("/input/rowScores").toString()).isEqualTo("[1.0,2.0,3.0,10.0,20.0]");
     assertThat(scored.at("/tests").findValuesAsText("method"))
         .containsExactly("pearson", "likelihood-ratio", "trend");
@@ -216,7 +212,8 @@ class CrossCommandTest {
     Files.writeString(
         numbers, "dose,cracked,n\n10,yes,9\n10,no,20\n2,no,25\n2,yes,3\n5,yes,5\n5,no,21\n");
     JsonNode natural =
-        json("cross --data " + numbers + " --rows dose --columns cracked --count n --ordered rows");
+        CommandLine.json(
+            "cross --data " + numbers + " --rows dose --columns cracked --count n --ordered rows");
     assertThat(natural.at("/cells/rows").toString()).isEqualTo("[\"2\",\"5\",\"10\"]");
     assertThat(natural.at("/input/rowScores").toString()).isEqualTo("[2.0,5.0,10.0]");
     assertThat(natural.at("/preferred/test").asText()).isEqualTo("trend");
@@ -252,7 +249,8 @@ class CrossCommandTest {
         North,cracked,none,3
         """);
     JsonNode answer =
-        json("cross --data " + turned + " --rows kiln --columns grade --strata glaze --count n");
+        CommandLine.json(
+            "cross --data " + turned + " --rows kiln --columns grade --strata glaze --count n");
     assertThat(answer.at("/cautions").findValuesAsText("code"))
         .contains("strata-differ", "empty-group");
     assertThat(answer.at("/estimates/0/value").asDouble()).isLessThan(1);
@@ -260,8 +258,8 @@ class CrossCommandTest {
     assertThat(answer.at("/tests").findValuesAsText("method"))
         .containsExactly("mantel-haenszel", "breslow-day");
     assertThat(answer.at("/strata/1/first").asText()).isEqualTo("300/900");
-    assertThat(json(SHIFTS + " --tests mantel-haenszel,breslow-day").get("tests"))
-        .isEqualTo(json(SHIFTS).get("tests"));
+    assertThat(CommandLine.json(SHIFTS + " --tests mantel-haenszel,breslow-day").get("tests"))
+        .isEqualTo(CommandLine.json(SHIFTS).get("tests"));
     assertThat(CommandLine.shell(SHIFTS + " --tests fisher").err())
         .contains("which has mantel-haenszel and breslow-day");
   }
@@ -272,7 +270,8 @@ class CrossCommandTest {
         .startsWith(
             "first_inspector and second_inspector agree on 225 of 240 units (93.8%), kappa\n0.840");
     JsonNode answer =
-        json(PAIRED + " --ordered both --order sound,crazed,cracked,warped --tests bowker");
+        CommandLine.json(
+            PAIRED + " --ordered both --order sound,crazed,cracked,warped --tests bowker");
     assertThat(answer.at("/estimates").findValuesAsText("quantity"))
         .containsExactly("proportion", "kappa", "kappa-linear", "kappa-quadratic");
     assertThat(answer.at("/tests/0/method").asText()).isEqualTo("bowker");
@@ -280,7 +279,10 @@ class CrossCommandTest {
     assertThat(CommandLine.shell("cross --cells '5 0; 0 7' --paired").out())
         .startsWith("First and Second agree on 12 of 12 units (100%), kappa 1.00.\n");
     // Asked as an association, it is noticed that the levels are the same.
-    assertThat(json(PAIRED.replace(" --paired", "")).at("/cautions").findValuesAsText("code"))
+    assertThat(
+            CommandLine.json(PAIRED.replace(" --paired", ""))
+                .at("/cautions")
+                .findValuesAsText("code"))
         .contains("same-levels");
   }
 
@@ -301,7 +303,7 @@ class CrossCommandTest {
         """);
     String line =
         "compare --paired --data " + judged + " --outcome ann,ben,cleo --success yes --count n";
-    JsonNode answer = json(line);
+    JsonNode answer = CommandLine.json(line);
     assertThat(answer.at("/tests/0/method").asText()).isEqualTo("cochran-q");
     assertThat(answer.at("/pairs")).hasSize(3);
     assertThat(answer.at("/input/groups/0/tally").asText()).isEqualTo("28/50");
@@ -313,16 +315,19 @@ class CrossCommandTest {
 
   @Test
   void levelsArePutTogetherAndOrderedAsAsked() throws IOException {
-    JsonNode merged = json(KILNS + " --merge cracked+warped=bent --order bent,crazed,sound");
+    JsonNode merged =
+        CommandLine.json(KILNS + " --merge cracked+warped=bent --order bent,crazed,sound");
     assertThat(merged.at("/cells/columns").toString()).isEqualTo("[\"bent\",\"crazed\",\"sound\"]");
     assertThat(merged.at("/cells/observed/0").toString()).isEqualTo("[16,32,355]");
     assertThat(merged.at("/cautions").findValuesAsText("code")).contains("levels-merged");
-    JsonNode rows = json(KILNS + " --merge North+South=old --pairwise");
+    JsonNode rows = CommandLine.json(KILNS + " --merge North+South=old --pairwise");
     assertThat(rows.at("/cells/observed/0").toString()).isEqualTo("[677,65,45,24]");
     assertThat(rows.at("/pairs")).hasSize(1);
     assertThat(rows.at("/pairs/0/test/adjustedPValue")).isEqualTo(rows.at("/pairs/0/test/pValue"));
-    assertThat(json(KILNS + " --pairwise").at("/pairs/0/test/adjustedPValue").asDouble())
-        .isEqualTo(3 * json(KILNS + " --pairwise").at("/pairs/0/test/pValue").asDouble());
+    assertThat(
+            CommandLine.json(KILNS + " --pairwise").at("/pairs/0/test/adjustedPValue").asDouble())
+        .isEqualTo(
+            3 * CommandLine.json(KILNS + " --pairwise").at("/pairs/0/test/pValue").asDouble());
   }
 
   /** Counts with their percents, columns of percents, thousands, a title and totals. */
@@ -338,7 +343,7 @@ class CrossCommandTest {
         Brackwater,"1,012",9,96%,"1,021"
         Total,"1,033",26,,"1,059"
         """);
-    JsonNode answer = json("cross --table " + pasted);
+    JsonNode answer = CommandLine.json("cross --table " + pasted);
     assertThat(answer.at("/cells/observed").toString()).isEqualTo("[[21,17],[1012,9]]");
     assertThat(answer.at("/cautions").findValuesAsText("message").toString())
         .contains("column Share, row Total, column Total");
@@ -351,8 +356,9 @@ class CrossCommandTest {
     Path one = folder.resolve("one.csv");
     Files.writeString(
         one, "glaze,n,share\nash,31,44%\nceladon,22,31%\niron,17,24%\nTotal,70,100%\n");
-    assertThat(json("shares --table " + one + " --against equal").at("/tests/0"))
-        .isEqualTo(json("shares ash=31 celadon=22 iron=17 --against equal").at("/tests/0"));
+    assertThat(CommandLine.json("shares --table " + one + " --against equal").at("/tests/0"))
+        .isEqualTo(
+            CommandLine.json("shares ash=31 celadon=22 iron=17 --against equal").at("/tests/0"));
     Path percents = folder.resolve("percents.csv");
     Files.writeString(percents, ",a,b\nx,10%,90%\ny,20%,80%\n");
     assertThat(CommandLine.shell("cross --table " + percents).err())
@@ -366,15 +372,15 @@ class CrossCommandTest {
   void aBudgetIsKeptOrSaid() throws IOException {
     String hard =
         "cross --cells '34 25 35 25; 31 30 34 31; 26 41 24 33; 38 22 30 41' --tests pearson,fisher";
-    JsonNode refused = json(hard);
+    JsonNode refused = CommandLine.json(hard);
     assertThat(refused.at("/tests/1/refused").asText())
         .startsWith("would take longer than its budget of 5 seconds for about 1e")
         .contains("give it a larger budget");
-    assertThat(json(hard + " --budget 1.5").at("/tests/1/refused").asText())
+    assertThat(CommandLine.json(hard + " --budget 1.5").at("/tests/1/refused").asText())
         .contains("its budget of 1.5 seconds");
     assertThat(CommandLine.shell(hard).out()).contains("not made: fisher would take longer");
     assertThat(
-            json("cross --cells '3 1 0; 0 2 4; 1 0 3' --budget 0.001")
+            CommandLine.json("cross --cells '3 1 0; 0 2 4; 1 0 3' --budget 0.001")
                 .at("/preferred/test")
                 .asText())
         .isEqualTo("fisher");
@@ -404,7 +410,7 @@ class CrossCommandTest {
 
   @Test
   void smallExpectedCountsBringTheExactTest() throws IOException {
-    JsonNode small = json("cross --cells '3 1 0; 0 2 4; 1 0 3'");
+    JsonNode small = CommandLine.json("cross --cells '3 1 0; 0 2 4; 1 0 3'");
     assertThat(small.at("/preferred/test").asText()).isEqualTo("fisher");
     assertThat(small.at("/tests").findValuesAsText("method")).contains("pearson", "fisher");
     assertThat(small.at("/cautions").findValuesAsText("code")).contains("few-successes");
@@ -429,53 +435,6 @@ class CrossCommandTest {
     assertThat(answer.err())
         .startsWith("tavik: m.png is not drawn: ")
         .contains("not of pairs or strata");
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "2|cross|nothing to count",
-        "2|cross --cells '1 2; 3'|as many counts in every row",
-        "2|cross --cells '1 2; 3 x'|rows of whole counts",
-        "2|cross --cells '1 2; 3 4' --table t.csv|counts come from one place",
-        "2|cross --cells '1 2; 3 4' --rows kiln|--rows needs --data",
-        "2|cross --data demo/firing-log.csv --rows kiln|--columns is needed",
-        "2|cross --data demo/firing-log.csv --rows kiln --columns kiln|different columns",
-        "2|cross --cells '1 2; 3 4' --tests fischer|has no 'fischer'",
-        "2|cross --cells '10 20 30; 30 40 50' --tests yates|two rows and two columns",
-        "2|cross --cells '1 2; 3 4' --tests bowker|ask with --paired",
-        "2|cross --cells '1 2; 3 4' --tests mantel-haenszel|name their column with --strata",
-        "2|cross --cells '10 20; 30 40' --tests trend|trend needs ordered levels",
-        "2|cross --cells '10 20 30; 30 40 50; 9 9 9' --tests trend --ordered both|use linear",
-        "2|cross --cells '1 2; 3 4' --ordered up|ordered must be none, rows, columns, both",
-        "2|cross --cells '1 2; 3 4' --row-scores 1,x|numbers that rise",
-        "2|cross --cells '1 2; 3 4' --row-scores 2,1|must be numbers that rise",
-        "2|cross --cells '1 2; 3 4' --row-scores 1,2,3|must be one a level, 2 (row 1, row 2), got 3",
-        "2|cross --cells '1 2; 3 4' --budget soon|a number of seconds",
-        "2|cross --cells '1 2; 3 4' --budget 0|above 0 seconds",
-        "2|cross --cells '1 2; 3 4' --figures percents|has no 'percents'",
-        "2|cross --cells '1 2; 3 4' --merge 'row 1+row 2'|LEVEL+LEVEL=NAME",
-        "3|cross --cells '1 2; 3 4' --merge 'row 1+row 9=x'|there is no level 'row 9'",
-        "3|cross --cells '1 2; 3 4' --merge 'row 1+column 1=x'|mixes rows and columns",
-        "3|cross --cells '1 2; 3 4' --merge 'row 1+row 2=x'|two rows and two columns with counts, got 1",
-        "3|cross --cells '1 2; 3 4' --order 'row 2,row 3'|there is no level 'row 3'",
-        "2|cross --cells '1 2; 3 4; 5 6' --order 'row 2,row 1'|must name every level; missing: row 3",
-        "2|cross --cells '1 2; 3 4; 5 6' --paired|as many rows as columns",
-        "2|cross --cells '1 2; 3 4' --paired --tests pearson|which has bowker;",
-        "2|cross --cells '1 2; 3 4' --strata kiln|--strata needs --data",
-        "3|cross --data demo/firing-log.csv --rows kiln --columns grade --paired|the same levels in rows and columns",
-        "3|cross --data demo/firing-log.csv --rows kiln --columns grade --strata shift|needs two rows and two columns, got 3 (North",
-        "2|cross --data demo/firing-log.csv --rows kiln --columns grade --strata grade|different columns",
-        "3|cross --cells '1 2; 0 0'|two rows and two columns with counts",
-        "3|cross --data demo/firing-log.csv --rows kiln --columns grad|grade",
-        "3|cross --table nowhere.csv|there is no file"
-      })
-  void everyTroubleIsOneMessageAndAStatus(int status, String line, String message) {
-    CommandLine answer = CommandLine.shell(line);
-    assertThat(answer.status()).as(answer.err()).isEqualTo(status);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
   }
 
   /** Tables drawn where fisher declines: its own p, summed with a larger budget, lies within. */

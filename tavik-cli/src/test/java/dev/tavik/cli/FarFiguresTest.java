@@ -13,12 +13,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Figures where numbers end: empty cells, perfect tables, 10¹² trials, p below any number. */
 class FarFiguresTest {
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(line + ": " + answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
-
   /**
    * By their definitions to forty digits in mpmath: power divergence 1.8 Σ O((O/E)^⅔ - 1), Theil's
    * U = G²/(2NH), quantiles, tails and Beta functions. Barnard's and Boschloo's p of n of n against
@@ -55,7 +49,7 @@ class FarFiguresTest {
         "compare --paired --cells '5 0; 0 7' --tests mcnemar-mid-p | /tests/0/pValue | 1"
       })
   void figuresAreRight(String line, String where, double expected) throws IOException {
-    assertThat(json(line).at(where).asDouble())
+    assertThat(CommandLine.json(line).at(where).asDouble())
         .isCloseTo(expected, within(2e-11 * Math.abs(expected)));
   }
 
@@ -70,8 +64,9 @@ class FarFiguresTest {
   })
   void oddsRatioLimitsInvertTheScoreTest(long x1, long n1, long x2, long n2) throws IOException {
     JsonNode interval =
-        json(String.format(
-                Locale.ROOT, "compare A=%d/%d B=%d/%d --intervals score", x1, n1, x2, n2))
+        CommandLine.json(
+                String.format(
+                    Locale.ROOT, "compare A=%d/%d B=%d/%d --intervals score", x1, n1, x2, n2))
             .at("/intervals/0");
     for (String end : new String[] {"lower", "upper"}) {
       double limit = interval.get(end).isNumber() ? interval.get(end).asDouble() : 0;
@@ -112,7 +107,7 @@ class FarFiguresTest {
         "cross --paired --cells '50 0; 0 5'"
       })
   void limitsOfPerfectTablesHoldTheMeasure(String line) throws IOException {
-    for (JsonNode interval : json(line).get("intervals")) {
+    for (JsonNode interval : CommandLine.json(line).get("intervals")) {
       if (interval.get("lower").isNumber() && interval.get("upper").isNumber()) {
         assertThat(interval.get("lower").asDouble())
             .as(interval.toString())
@@ -167,16 +162,18 @@ class FarFiguresTest {
   @CsvSource({"0.1,true", "0.0999999,false"})
   void aTieIsDecidedAlikeEverywhere(String alpha, boolean rejects) throws IOException {
     String more = " --tests fisher --alpha " + alpha;
-    assertThat(json("compare A=3/3 B=0/3" + more).at("/tests/0/rejects").asBoolean())
+    assertThat(CommandLine.json("compare A=3/3 B=0/3" + more).at("/tests/0/rejects").asBoolean())
         .isEqualTo(rejects);
     double power =
-        json("plan compare --base 99% --expect 1% --n 3 --method exact" + more)
+        CommandLine.json("plan compare --base 99% --expect 1% --n 3 --method exact" + more)
             .at("/lines/0/attainedPower")
             .asDouble();
     double chance = Math.pow(0.99, 6) + Math.pow(0.01, 6);
     assertThat(power).isCloseTo(rejects ? chance : 0, within(1e-12));
     double size =
-        json("assess compare --n 3,3 --p 50%" + more).at("/lines/0/tests/0/rejects").asDouble();
+        CommandLine.json("assess compare --n 3,3 --p 50%" + more)
+            .at("/lines/0/tests/0/rejects")
+            .asDouble();
     assertThat(size).isCloseTo(rejects ? 2.0 / 64 : 0, within(1e-12));
   }
 }

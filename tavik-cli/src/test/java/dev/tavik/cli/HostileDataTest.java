@@ -23,12 +23,6 @@ class HostileDataTest {
     return Files.writeString(folder.resolve(name), content.replace(';', '\n'));
   }
 
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
-
   /** Rows apart by semicolons here. */
   @ParameterizedTest
   @CsvSource(
@@ -65,7 +59,7 @@ class HostileDataTest {
       })
   void aFirstRowIsNotLost(String rows, String first) throws IOException {
     Path table = file("t.csv", rows);
-    JsonNode answer = json("shares --against 40%,30%,30% --table " + table);
+    JsonNode answer = CommandLine.json("shares --against 40%,30%,30% --table " + table);
     assertThat(answer.at("/cells/observed")).hasSize(3);
     long total = 0;
     for (JsonNode count : answer.at("/cells/observed")) {
@@ -77,18 +71,22 @@ class HostileDataTest {
   @Test
   void namesOfColumnsMayBeNumbersThatFollowOneAnother() throws IOException {
     Path table = file("t.csv", "kiln,2024,2025;North,12,20;South,9,30");
-    assertThat(json("cross --table " + table).at("/cells/columns/1").asText()).isEqualTo("2025");
+    assertThat(CommandLine.json("cross --table " + table).at("/cells/columns/1").asText())
+        .isEqualTo("2025");
   }
 
   @Test
   void aColumnThatLooksLikeATotalIsAskedAbout() throws IOException {
     Path table = file("t.csv", "kiln,cracked,inspected;North,3,100;South,9,120");
-    assertThat(json("compare --table " + table).at("/cautions").toString())
+    assertThat(CommandLine.json("compare --table " + table).at("/cautions").toString())
         .contains("may-be-total", "(total: inspected)");
-    assertThat(json("compare --total inspected --table " + table).at("/cautions").toString())
+    assertThat(
+            CommandLine.json("compare --total inspected --table " + table)
+                .at("/cautions")
+                .toString())
         .doesNotContain("may-be-total");
     Path semicolon = Files.writeString(folder.resolve("s.csv"), "k,a,b\n\"x; y\",3,4\nz,5,6\n");
-    assertThat(json("compare --table " + semicolon).at("/input/first/label").asText())
+    assertThat(CommandLine.json("compare --table " + semicolon).at("/input/first/label").asText())
         .isEqualTo("x; y");
   }
 
@@ -109,7 +107,7 @@ class HostileDataTest {
             "log.csv",
             "kiln,grade;North,sound;North,cracked;South,sound;Tunnel,sound;tunnel,sound");
     String asked = "rate --outcome grade --success sound --against 50% --data " + log;
-    JsonNode input = json(asked + " --where " + where).get("input");
+    JsonNode input = CommandLine.json(asked + " --where " + where).get("input");
     assertThat(input.get("rows").asInt()).isEqualTo(rows);
     assertThat(rows - input.get("filtered").asInt()).isEqualTo(kept);
     assertThat(input.get("where")).hasSize(1);
@@ -127,8 +125,9 @@ class HostileDataTest {
 
   @Test
   void whatIsSaidTwiceCountsOnceOrIsRefused() throws IOException {
-    JsonNode once = json("compare --table demo/scrap-by-kiln.csv --success scrapped");
-    JsonNode twice = json("compare --table demo/scrap-by-kiln.csv --success scrapped,scrapped");
+    JsonNode once = CommandLine.json("compare --table demo/scrap-by-kiln.csv --success scrapped");
+    JsonNode twice =
+        CommandLine.json("compare --table demo/scrap-by-kiln.csv --success scrapped,scrapped");
     assertThat(twice.get("groups")).isEqualTo(once.get("groups"));
     assertThat(CommandLine.shell("shares ash=5 iron=6 --against ash=10%,ash=25%,iron=75%").err())
         .contains("has two shares for 'ash'");
@@ -177,7 +176,7 @@ class HostileDataTest {
             "study: Codes\nquestions:\n  - {ask: rate, data: codes.csv, outcome: code, success: "
                 + code
                 + ", against: 5%, bayes: no}\n");
-    JsonNode answer = json("run " + study).at("/answers/0");
+    JsonNode answer = CommandLine.json("run " + study).at("/answers/0");
     assertThat(answer.at("/input/successes").asInt()).isEqualTo(expected);
     assertThat(answer.has("bayes")).isFalse();
   }
@@ -285,7 +284,7 @@ class HostileDataTest {
         Files.delete(chart);
       }
     }
-    JsonNode whole = json("look --data " + log);
+    JsonNode whole = CommandLine.json("look --data " + log);
     assertThat(whole.at("/columns/1/name").asText()).isEqualTo(label.strip());
   }
 
@@ -293,7 +292,7 @@ class HostileDataTest {
   void levelsThatLookAlikeAreNamed() throws IOException {
     Path log = file("n.csv", "k;cracked;cracked\u00a0;caf\u00e9;cafe\u0301");
     String cautions =
-        json("rate --outcome k --success cracked --against 50% --data " + log)
+        CommandLine.json("rate --outcome k --success cracked --against 50% --data " + log)
             .get("cautions")
             .toString();
     assertThat(cautions).contains("cracked\\\\u00a0", "cafe\\\\u0301", "similar-levels");

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,12 +17,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class PlanCommandTest {
   @TempDir Path folder;
-
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
 
   private static String squeezed(String text) {
     return Arrays.stream(text.split("\\s+")).collect(Collectors.joining(" "));
@@ -183,7 +176,7 @@ class PlanCommandTest {
 
   @Test
   void programsGetEveryLine() throws IOException {
-    JsonNode plan = json("plan compare --base 8% --expect 5%,4.5% --power 80%");
+    JsonNode plan = CommandLine.json("plan compare --base 8% --expect 5%,4.5% --power 80%");
     assertThat(plan.get("solvedFor").asText()).isEqualTo("n");
     JsonNode line = plan.at("/lines/0");
     assertThat(line.get("n").toString()).isEqualTo("[1059,1059]");
@@ -194,23 +187,26 @@ class PlanCommandTest {
     assertThat(line.get("attainedPower").asDouble()).isBetween(0.8, 0.8005);
     assertThat(line.get("attainedAlpha").asDouble()).isEqualTo(0.05);
     assertThat(line.get("sensitivity")).hasSize(4);
-    JsonNode exact = json("plan rate --against 5% --expect 1% --power 80%").at("/lines/0/exact");
+    JsonNode exact =
+        CommandLine.json("plan rate --against 5% --expect 1% --power 80%").at("/lines/0/exact");
     assertThat(exact.at("/n/0").asInt()).isEqualTo(142);
     assertThat(exact.at("/holdsFrom/0").asInt()).isEqualTo(173);
-    JsonNode table = json("plan table --df 6 --w 0.2 --n 436").at("/lines/0");
+    JsonNode table = CommandLine.json("plan table --df 6 --w 0.2 --n 436").at("/lines/0");
     assertThat(table.get("df").asInt()).isEqualTo(6);
     assertThat(table.get("w").asDouble()).isEqualTo(0.2);
     assertThat(table.get("power").isNull()).isTrue();
     assertThat(table.get("attainedPower").asDouble()).isCloseTo(0.9, within(1e-3));
-    JsonNode width = json("plan rate --half-width 2% --expect 5% --response 40%").at("/lines/0");
+    JsonNode width =
+        CommandLine.json("plan rate --half-width 2% --expect 5% --response 40%").at("/lines/0");
     assertThat(width.get("invite").asInt()).isEqualTo(1173);
     assertThat(width.get("attainedHalfWidth").asDouble()).isBetween(0.0199, 0.02);
     JsonNode evidence =
-        json("plan rate --bayes --against 8% --expect 8% --power 80% --threshold 10");
+        CommandLine.json("plan rate --bayes --against 8% --expect 8% --power 80% --threshold 10");
     assertThat(evidence.at("/lines/0/threshold").asDouble()).isEqualTo(10);
     assertThat(evidence.at("/lines/0/alpha").isNull()).isTrue();
     JsonNode refused =
-        json("plan rate --against 8% --expect 7.9%,4% --power 99% --tests exact").at("/lines/0");
+        CommandLine.json("plan rate --against 8% --expect 7.9%,4% --power 99% --tests exact")
+            .at("/lines/0");
     assertThat(refused.get("refused").asText()).contains("an exact search for n ends");
     assertThat(refused.get("expect").asDouble()).isEqualTo(0.079);
   }
@@ -228,7 +224,7 @@ class PlanCommandTest {
           - {ask: plan, for: table, cells: [[20, 30], [35, 15]], power: 90%}
           - {ask: plan, for: rate, bayes: true, against: 8%, expect: 5%, n: [400, 800]}
         """);
-    JsonNode answers = json("run " + study).get("answers");
+    JsonNode answers = CommandLine.json("run " + study).get("answers");
     assertThat(answers.at("/0/lines/0/n/0").asInt()).isEqualTo(1059);
     assertThat(answers.at("/1/lines/0/level").asDouble()).isEqualTo(0.99);
     assertThat(answers.at("/2/lines/0/alpha").asDouble()).isEqualTo(0.01);

@@ -3,14 +3,12 @@ package dev.tavik.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class SharesCommandTest {
@@ -18,12 +16,6 @@ class SharesCommandTest {
       "shares --data demo/returns-by-depot.csv --outcome reason --count n --against equal";
 
   @TempDir Path folder;
-
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
 
   @Test
   void sharesAreHeldAgainstClaims() {
@@ -93,10 +85,11 @@ class SharesCommandTest {
           - {ask: shares, data: counted.csv, outcome: glaze, count: n, against: 5:3:2}
         """);
     String how = " --against 5:3:2 --tests all --intervals all";
-    JsonNode inline = json("shares ash=7 iron=2 cobalt=1" + how);
-    JsonNode raw = json("shares --data " + rows + " --outcome glaze" + how);
-    JsonNode tabulated = json("shares --data " + counted + " --outcome glaze --count n" + how);
-    JsonNode asked = json("run " + study).at("/answers/0");
+    JsonNode inline = CommandLine.json("shares ash=7 iron=2 cobalt=1" + how);
+    JsonNode raw = CommandLine.json("shares --data " + rows + " --outcome glaze" + how);
+    JsonNode tabulated =
+        CommandLine.json("shares --data " + counted + " --outcome glaze --count n" + how);
+    JsonNode asked = CommandLine.json("run " + study).at("/answers/0");
     for (JsonNode other : new JsonNode[] {raw, tabulated, asked}) {
       for (String key : new String[] {"tests", "intervals", "cells", "estimates"}) {
         assertThat(other.get(key)).as(key).isEqualTo(inline.get(key));
@@ -128,44 +121,19 @@ class SharesCommandTest {
   void levelsKeepAMeaningfulOrder() throws IOException {
     Path rows = folder.resolve("rows.csv");
     Files.writeString(rows, "score,size\n10,small\n2,large\n1,medium\n2,small\n");
-    assertThat(json("shares --data " + rows + " --outcome score --against equal").at("/cells/rows"))
+    assertThat(
+            CommandLine.json("shares --data " + rows + " --outcome score --against equal")
+                .at("/cells/rows"))
         .hasToString("[\"1\",\"2\",\"10\"]");
-    assertThat(json("shares --data " + rows + " --outcome size --against equal").at("/cells/rows"))
+    assertThat(
+            CommandLine.json("shares --data " + rows + " --outcome size --against equal")
+                .at("/cells/rows"))
         .hasToString("[\"small\",\"large\",\"medium\"]");
     String ordered = "shares --data " + rows + " --outcome size --order small,medium,large";
-    assertThat(json(ordered + " --against 2:1:1").at("/cells/observed")).hasToString("[2,1,1]");
-    assertThat(json("shares a=3 b=4 --against b=50%,a=30%,c=20%").at("/cells/observed"))
+    assertThat(CommandLine.json(ordered + " --against 2:1:1").at("/cells/observed"))
+        .hasToString("[2,1,1]");
+    assertThat(CommandLine.json("shares a=3 b=4 --against b=50%,a=30%,c=20%").at("/cells/observed"))
         .hasToString("[3,4,0]");
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "2|shares --against equal|nothing to count",
-        "2|shares a=3 b=4|--against is needed",
-        "2|shares a=3 b=4 --against 50%,60%|add up to 110%",
-        "2|shares a=3 b=4 --against 1:1:1|one share for each of the 2 categories",
-        "2|shares a=3 b=4 --against a=50%|no share for 'b'",
-        "2|shares a=3 b=4 --against a=50%,50%|all shares or none",
-        "2|shares a=3 --against equal|shares need two categories or more, got one",
-        "2|shares a=3 a=4 --against equal|two counts are called 'a'",
-        "2|shares a=3.5 b=4 --against equal|NAME=COUNT with a whole number",
-        "2|shares 3 4 --against equal|NAME=COUNT",
-        "2|shares a=0 b=0 --against equal|counts must add up",
-        "2|shares a=3 b=4 --against x,y|a share must be written",
-        "2|shares a=3 b=4 --against equal --tests fisher|has no 'fisher'",
-        "2|shares a=3 b=4 --against equal --order a,b|--order needs --data",
-        "2|shares a=3 --data x.csv --against equal|not from the counts themselves and --data",
-        "3|shares --data demo/firing-log.csv --outcome grad --against equal|grade",
-        "3|shares --data demo/firing-log.csv --outcome grade --order sond --against equal|sound",
-        "2|shares --data demo/firing-log.csv --outcome grade --order sound --against equal|missing"
-      })
-  void everyTroubleIsOneMessageAndAStatus(int status, String line, String message) {
-    CommandLine answer = CommandLine.shell(line);
-    assertThat(answer.status()).as(answer.err()).isEqualTo(status);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
   }
 
   @Test

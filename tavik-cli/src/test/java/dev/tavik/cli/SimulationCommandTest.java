@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,12 +20,6 @@ class SimulationCommandTest {
 
   @TempDir Path folder;
 
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
-
   /** Every kind of question: hits, p, error and interval belong together; the keys keep order. */
   @ParameterizedTest
   @ValueSource(
@@ -41,7 +34,7 @@ class SimulationCommandTest {
         "cross --data demo/firing-log.csv --rows kiln --columns grade"
       })
   void everyQuestionHasASimulatedView(String line) throws IOException {
-    JsonNode answer = json(line + " --simulate 20000 --seed 7");
+    JsonNode answer = CommandLine.json(line + " --simulate 20000 --seed 7");
     JsonNode simulation = answer.get("simulation");
     long hits = simulation.get("hits").asLong();
     double p = simulation.get("pValue").asDouble();
@@ -57,8 +50,8 @@ class SimulationCommandTest {
     List<String> keys = new ArrayList<>();
     answer.fieldNames().forEachRemaining(keys::add);
     assertThat(keys.indexOf("simulation")).isEqualTo(keys.indexOf("conditions") - 1);
-    assertThat(json(line + " --simulate 20000 --seed 7")).isEqualTo(answer);
-    JsonNode plain = json(line.replace(" --null-model pooled", ""));
+    assertThat(CommandLine.json(line + " --simulate 20000 --seed 7")).isEqualTo(answer);
+    JsonNode plain = CommandLine.json(line.replace(" --null-model pooled", ""));
     assertThat(plain.has("simulation")).isFalse();
     assertThat(plain.get("conclusion")).isEqualTo(answer.get("conclusion"));
   }
@@ -82,17 +75,21 @@ class SimulationCommandTest {
   @Test
   void groupsPairsAndStudiesHaveOneEach() throws IOException {
     JsonNode rates =
-        json("rate North=14/400 South=31/410 --against 5% --simulate 1000 --seed 5").get("groups");
+        CommandLine.json("rate North=14/400 South=31/410 --against 5% --simulate 1000 --seed 5")
+            .get("groups");
     assertThat(rates.get(0).at("/simulation/seed").asLong()).isEqualTo(5);
     assertThat(rates.get(1).at("/simulation/seed").asLong()).isEqualTo(6);
-    JsonNode pairs = json(KILNS + " Tunnel=20/390 --simulate 1000 --seed 5").get("pairs");
+    JsonNode pairs =
+        CommandLine.json(KILNS + " Tunnel=20/390 --simulate 1000 --seed 5").get("pairs");
     assertThat(pairs).hasSize(3).allSatisfy(pair -> assertThat(pair.has("simulation")).isTrue());
     Path study = folder.resolve("study.yaml");
     Files.writeString(
         study,
         "questions:\n  - {ask: rate, tally: 14/400, against: 5%, simulate: 20000, seed: 7}\n");
-    assertThat(json("run " + study).at("/answers/0/simulation"))
-        .isEqualTo(json("rate 14/400 --against 5% --simulate 20000 --seed 7").get("simulation"));
+    assertThat(CommandLine.json("run " + study).at("/answers/0/simulation"))
+        .isEqualTo(
+            CommandLine.json("rate 14/400 --against 5% --simulate 20000 --seed 7")
+                .get("simulation"));
   }
 
   @Test
@@ -122,27 +119,5 @@ class SimulationCommandTest {
     assertThat(answer.status()).as(answer.err()).isEqualTo(2);
     assertThat(answer.out()).contains("Observed");
     assertThat(answer.err()).startsWith("tavik: x.png is not drawn: ").contains(why);
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "rate 14/400 --against 5% --simulate many|--simulate must be a number of draws",
-        "rate 14/400 --against 5% --simulate 0|draws must be from 1",
-        "rate 14/400 --against 5% --simulate 1e12|draws must be from 1",
-        "rate 14/400 --against 5% --simulate 100 --seed x|--seed must be a whole number",
-        "rate 14/400 --against 5% --seed 7|--seed needs --simulate",
-        "rate 14/400 --against 5% --until-clear|--until-clear needs --simulate",
-        "compare A=1/9 B=2/9 --simulate 100 --null-model both|null-model must be one of",
-        "compare A=0/9 B=0/9 --simulate 100 --null-model pooled|use shuffle",
-        "compare A=1/9 B=2/9 --against 2% --simulate 100|leave against out",
-        "cross --cells '5 1; 2 7' --paired --simulate 100|no simulated view"
-      })
-  void everyTroubleIsOneMessage(String line, String message) {
-    CommandLine answer = CommandLine.shell(line.replace("'", "\""));
-    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
   }
 }

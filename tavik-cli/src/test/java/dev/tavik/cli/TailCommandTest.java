@@ -4,23 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 class TailCommandTest {
   @TempDir Path folder;
-
-  private static JsonNode json(String line) throws IOException {
-    CommandLine answer = CommandLine.shell(line + " --json");
-    assertThat(answer.status()).as(answer.err()).isZero();
-    return new ObjectMapper().readTree(answer.out());
-  }
 
   @Test
   void valuesHaveAreasAndAreasValues() throws IOException {
@@ -30,16 +21,16 @@ class TailCommandTest {
             "both   twice the smaller tail  0.0499957903");
     assertThat(CommandLine.shell("tail binomial --n 400 --p 5% --area 5%").out())
         .contains("lower  P(X ≤ 12)            0.03550590418", "lower  P(X ≤ 13)");
-    JsonNode upper = json("tail chi-square --df 3 --area 5%").at("/lines/1");
+    JsonNode upper = CommandLine.json("tail chi-square --df 3 --area 5%").at("/lines/1");
     assertThat(upper.get("side").asText()).isEqualTo("upper");
     // Published tables have 7.815.
     assertThat(upper.get("from").asDouble()).isCloseTo(7.815, within(0.0005));
-    assertThat(json("tail normal --value 40").at("/lines/1/log10Area").asDouble())
+    assertThat(CommandLine.json("tail normal --value 40").at("/lines/1/log10Area").asDouble())
         .isCloseTo(-349.437, within(0.001));
     Path study = folder.resolve("study.yaml");
     Files.writeString(study, "questions:\n  - {ask: tail, distribution: t, df: 12, value: 2.2}\n");
-    assertThat(json("run " + study).at("/answers/0/lines"))
-        .isEqualTo(json("tail t --df 12 --value 2.2").get("lines"));
+    assertThat(CommandLine.json("run " + study).at("/answers/0/lines"))
+        .isEqualTo(CommandLine.json("tail t --df 12 --value 2.2").get("lines"));
   }
 
   @Test
@@ -54,10 +45,10 @@ class TailCommandTest {
 
   @Test
   void methodsAreWeighed() throws IOException {
-    JsonNode rate = json("assess rate --n 40 --p 50% --intervals wald --tests score");
+    JsonNode rate = CommandLine.json("assess rate --n 40 --p 50% --intervals wald --tests score");
     assertThat(rate.at("/lines/0/intervals/0/coverage").asDouble()).isCloseTo(0.919, within(5e-4));
-    assertThat(json("assess rate --n 40 --p 10%..30%:5%").get("lines")).hasSize(5);
-    JsonNode pair = json("assess compare --n 20 --p 10%,40%").get("lines").get(0);
+    assertThat(CommandLine.json("assess rate --n 40 --p 10%..30%:5%").get("lines")).hasSize(5);
+    JsonNode pair = CommandLine.json("assess compare --n 20 --p 10%,40%").get("lines").get(0);
     assertThat(pair.get("p").toString()).isEqualTo("[0.1,0.4]");
     assertThat(CommandLine.shell("assess compare --n 20,30 --p 10%").out())
         .contains("10% and 10%  difference  wald", "their true size", "z-pooled");
@@ -67,7 +58,7 @@ class TailCommandTest {
         .contains("True coverage of 95% intervals with 40 trials", "wilson (long dashes)");
     Path study = folder.resolve("assess.yaml");
     Files.writeString(study, "questions:\n  - {ask: assess, for: rate, n: 40, p: 50%}\n");
-    assertThat(json("run " + study).at("/answers/0/lines/0/intervals")).hasSize(3);
+    assertThat(CommandLine.json("run " + study).at("/answers/0/lines/0/intervals")).hasSize(3);
   }
 
   @Test
@@ -77,37 +68,5 @@ class TailCommandTest {
     assertThat(answer.status()).isEqualTo(2);
     assertThat(answer.out()).contains("wilson");
     assertThat(answer.err()).contains("x.png is not drawn: ", "one to five intervals");
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "assess rate --p 5%|--n must be the size",
-        "assess rate --n 40|--p must give the true rates",
-        "assess cross --n 40 --p 5%|assessed for rate or compare",
-        "assess rate --n 40,50 --p 5%|--n must be one number",
-        "assess rate --n 40 --p 5%..2|--p: a range needs both ends and a step",
-        "assess rate --n 90000 --p 5%|n must be from 1 to 20000",
-        "assess rate --n 40 --p 5% --intervals newcombe|--intervals has no 'newcombe'",
-        "tail|--distribution is needed",
-        "tail gauss --value 1|there is no distribution 'gauss'; accepted are normal, t",
-        "tail t --value 1|t needs --df",
-        "tail normal --df 3 --value 1|--df is no parameter of normal",
-        "tail normal|asked for by one of --value X",
-        "tail normal --value 1 --area 5%|got several",
-        "tail normal --value x|--value must be a number",
-        "tail normal --between 2|--between must be two values",
-        "tail normal --between 2,1|must run upwards",
-        "tail normal --area 120%|area",
-        "tail f --df 2 --value 1|--df must be two numbers",
-        "tail binomial --n 10 --p 0 --value 1|--p",
-        "tail hypergeometric --population 5 --successes 9 --n 2 --value 1|at most the population"
-      })
-  void everyTroubleIsOneMessage(String line, String message) {
-    CommandLine answer = CommandLine.shell(line);
-    assertThat(answer.status()).as(answer.err()).isEqualTo(2);
-    assertThat(answer.out()).isEmpty();
-    assertThat(answer.err()).contains(message).doesNotContain("Exception").doesNotContain("fault");
   }
 }
