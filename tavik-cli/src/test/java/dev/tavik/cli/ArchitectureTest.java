@@ -4,17 +4,20 @@ import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.Architectures.LayeredArchitecture;
+import dev.tavik.result.Method;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** The data's way through the house is one way: nothing points back up. */
@@ -106,6 +109,21 @@ class ArchitectureTest {
   void packagesHaveNoCycles() {
     slices().matching("dev.tavik.(*)..").should().beFreeOfCycles().check(CLASSES);
     slices().matching("dev.tavik.study.(*)..").should().beFreeOfCycles().check(CLASSES);
+  }
+
+  /** Guides list every family of methods; a new family can't be forgotten. */
+  @Test
+  void everyFamilyOfMethodsIsKnownToTheGuides() {
+    Set<String> listed =
+        GuideParts.FAMILIES.values().stream()
+            .flatMap(List::stream)
+            .map(method -> method.getClass().getName())
+            .collect(Collectors.toSet());
+    assertThat(
+            CLASSES.stream()
+                .filter(each -> each.isEnum() && each.isAssignableTo(Method.class))
+                .map(JavaClass::getName))
+        .isSubsetOf(listed);
   }
 
   /** Of a package with more than ten types a third is public; vocabularies are made to be used. */

@@ -2,16 +2,22 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the documentation shows works as it stands there. */
@@ -51,14 +57,59 @@ class DocumentationTest {
     assertThat(commands).as("commands in " + page).isPositive();
   }
 
-  @Test
-  void javaIsThatOfAnExampleThatCompiles() throws IOException {
-    String example =
+  /** The examples are run by tests of their own. */
+  @ParameterizedTest
+  @CsvSource({"README.md, FirstAnswer, 1", "docs/java.md, TenTasks, 10"})
+  void javaIsThatOfAnExampleThatCompiles(String page, String example, int number)
+      throws IOException {
+    String code =
         Files.readString(
-            ROOT.resolve("tavik-examples/src/main/java/dev/tavik/examples/FirstAnswer.java"));
-    List<String> blocks = blocks("README.md", "java");
-    assertThat(blocks).hasSize(1);
-    assertThat(example.replaceAll("\\s+", " ")).contains(blocks.get(0).replaceAll("\\s+", " "));
+                ROOT.resolve(
+                    "tavik-examples/src/main/java/dev/tavik/examples/" + example + ".java"))
+            .replaceAll("\\s+", " ");
+    assertThat(blocks(page, "java"))
+        .hasSize(number)
+        .allSatisfy(block -> assertThat(code).contains(block.replaceAll("\\s+", " ").strip()));
+  }
+
+  /** Keys that aren't labels from data. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "rate 14/400 --against 5% --bayes --region 4%,6% --working --simulate 100 --seed 7",
+        "rate A=1/9 B=2/9 --against 5%",
+        "rate --planned 40 --against 5% --expect 3%",
+        "compare A=14/400 B=31/410 --bayes --working --simulate 100 --seed 7 --tests all",
+        "compare A=14/400 B=31/410 --margin 3% --show equivalent",
+        "compare A=14/400 B=31/410 C=9/90",
+        "compare --paired --cells '49 3; 10 178'",
+        "shares a=3 b=4 --against equal --bayes",
+        "cross --cells '14 386 3; 31 379 9; 4 5 6' --pairwise --ordered both --bayes",
+        "plan rate --against 8% --expect 5%,6% --n 40",
+        "plan compare --base 30% --expect 12% --power 80%",
+        "plan compare --half-width 3% --base 8% --expect 5%",
+        "assess rate --n 40 --p 5%",
+        "tail normal --value 1"
+      })
+  void everyKeyOfJsonIsExplained(String line) throws IOException {
+    String page = Files.readString(ROOT.resolve("docs/json.md"));
+    Set<String> keys = new TreeSet<>();
+    keys(CommandLine.json(line), keys);
+    assertThat(keys).allSatisfy(key -> assertThat(page).contains("`" + key + "`"));
+  }
+
+  private static void keys(JsonNode node, Set<String> into) {
+    node.fields()
+        .forEachRemaining(
+            field -> {
+              into.add(field.getKey());
+              if (!Set.of("counts", "missing", "where").contains(field.getKey())) {
+                keys(field.getValue(), into);
+              }
+            });
+    if (node.isArray()) {
+      node.forEach(each -> keys(each, into));
+    }
   }
 
   @Test
@@ -73,24 +124,64 @@ class DocumentationTest {
   }
 
   @ParameterizedTest
-  @ValueSource(
-      strings = {
-        "README.md",
-        "docs/rates.md",
-        "docs/comparisons.md",
-        "docs/shares.md",
-        "docs/associations.md",
-        "docs/bayes.md",
-        "docs/simulation.md",
-        "docs/planning.md",
-        "docs/json.md",
-        "CONTRIBUTING.md"
-      })
-  void linksLeadSomewhere(String page) throws IOException {
-    Path at = ROOT.resolve(page);
+  @MethodSource("pages")
+  void linksLeadSomewhere(Path at) throws IOException {
     Matcher link = Pattern.compile("]\\(([^)#:]+)(#[^)]*)?\\)").matcher(Files.readString(at));
     while (link.find()) {
-      assertThat(at.resolveSibling(link.group(1))).as(page).exists();
+      assertThat(at.resolveSibling(link.group(1))).as(at + " leads to " + link.group(1)).exists();
+    }
+  }
+
+  /**
+   * Methods and options in a guide are those of the program. They are written anew with {@code
+   * -Dtavik.guides=write}.
+   */
+  @ParameterizedTest
+  @MethodSource("pages")
+  void whatGuidesListIsWhatThereIs(Path page) throws IOException {
+    String text = Files.readString(page);
+    String made =
+        Pattern.compile("<!-- list: (.*?) -->\n.*?<!-- end -->", Pattern.DOTALL)
+            .matcher(text)
+            .replaceAll(
+                part ->
+                    Matcher.quoteReplacement(
+                        "<!-- list: "
+                            + part.group(1)
+                            + " -->\n\n"
+                            + GuideParts.of(part.group(1))
+                            + "\n<!-- end -->"));
+    if ("write".equals(System.getProperty("tavik.guides"))) {
+      Files.writeString(page, made);
+    }
+    assertThat(Files.readString(page)).isEqualTo(made);
+  }
+
+  @Test
+  void everyMethodStandsInAGuide() throws IOException {
+    StringBuilder all = new StringBuilder();
+    for (Path page : pages().toList()) {
+      all.append(Files.readString(page));
+    }
+    assertThat(GuideParts.FAMILIES.keySet())
+        .allSatisfy(family -> assertThat(all).contains("<!-- list: " + family + " -->"));
+  }
+
+  @ParameterizedTest
+  @MethodSource("pages")
+  void linesAreShortEnoughToRead(Path page) throws IOException {
+    assertThat(Files.readAllLines(page))
+        .allSatisfy(line -> assertThat(line.length()).as(line).isLessThanOrEqualTo(120));
+  }
+
+  private static Stream<Path> pages() throws IOException {
+    try (Stream<Path> root = Files.list(ROOT);
+        Stream<Path> docs = Files.list(ROOT.resolve("docs"))) {
+      return Stream.concat(root, docs)
+          .filter(file -> file.toString().endsWith(".md"))
+          .sorted()
+          .toList()
+          .stream();
     }
   }
 

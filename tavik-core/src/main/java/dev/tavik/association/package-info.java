@@ -26,6 +26,19 @@
  * (1980, Tarone 1985); of squares, in {@link dev.tavik.association.SquareTest}: {@code bowker}
  * (1948). Strength is in {@link dev.tavik.association.AssociationMeasure}, agreement in {@link
  * dev.tavik.association.Agreement}.
+ *
+ * <h2>Inside</h2>
+ *
+ * <p>{@code ExactTable} is Fisher's test of any shape. Lengths of tables are whole numbers ({@code
+ * LogFactorials}), so that equal products are equal. With up to four free cells, {@code
+ * FewFreeCells} walks around the tables that don't count, cell by cell. Larger ones are cut into
+ * two halves of columns ({@code TwoHalves}): a {@code Half} knows the shortest and the longest
+ * filling of each of its {@code States}, and lists only the {@code Lengths} that are undecided in
+ * some joint state; {@code Filling} goes through the ways to fill a column. {@code Work} estimates,
+ * counts, and declines past a budget.
+ *
+ * <p>{@link dev.tavik.association.AssociationMeasure} delegates to {@code PredictionMeasures} and
+ * {@code OrderMeasures}; intervals of V come from the noncentral chi-square distribution.
  */
 @NullMarked
 package dev.tavik.association;

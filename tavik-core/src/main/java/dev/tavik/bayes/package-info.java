@@ -12,6 +12,17 @@
  * double firstHigher = both.above(Quantity.DIFFERENCE, 0);
  * double ofTable = SamplingPlan.TOTAL.logBayesFactor(table, 1);
  * }</pre>
+ *
+ * <h2>Inside</h2>
+ *
+ * <p>A Bayes factor is a difference of log densities at values where the likelihoods cancel, so
+ * that it keeps its digits at any n. Tails are continued fractions on the smaller side, for many
+ * trials an integral of the density's shape; a {@code BetaPosterior} may be cut at a value. {@code
+ * ComparedRates} integrates one density times the other's tail along an {@code EqualLine} (all
+ * pairs of rates with one difference, ratio or odds ratio) by the trapezoidal rule over the logit,
+ * and searches limits on that. {@code BayesFactorPath} follows a tail from observation to
+ * observation and computes it anew where digits would be lost. {@code SamplingPlan} has Gunel and
+ * Dickey's factors; {@code FixedMargins} sums over the tables with given margins.
  */
 @NullMarked
 package dev.tavik.bayes;

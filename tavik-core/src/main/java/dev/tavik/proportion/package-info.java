@@ -39,6 +39,23 @@
  * dev.tavik.proportion.HomogeneityTest} the tests of several groups, {@link
  * dev.tavik.proportion.PairedTest} and {@link dev.tavik.proportion.PairedDifferenceInterval} those
  * of the same units judged twice. Each constant names its paper.
+ *
+ * <h2>Inside</h2>
+ *
+ * <p>{@code TwoTallies} has what all methods of two proportions share, with differences taken of
+ * whole numbers. {@code RestrictedDifference} finds the likeliest pair with a given difference,
+ * {@code ScoreLimits} the differences that lie z standard errors away. Fisher's test is the exact
+ * test of a hypergeometric distribution, a noncentral one has the odds ratio. {@code
+ * UnconditionalTest} turns an order of tables into one conditional probability a total ({@code
+ * ConditionalWeights}), and {@code LargestSize} finds the supremum over the common proportion by
+ * branch and bound, with a proved bound on the curvature.
+ *
+ * <p>A limit is searched in {@code LimitSearch}, over the log odds, whichever tail it inverts;
+ * critical counts in {@code RejectionRegion}, by bisection, asking the test itself. Binomial and
+ * hypergeometric are both a {@code CountDistribution}, so that exact tests and regions are written
+ * once. Exact power of two groups is in {@code CriticalPairs}: {@code CriticalRows} for tests that
+ * are monotone, {@code CriticalCells} for the one that isn't, {@code CriticalSums} for Fisher's and
+ * Boschloo's.
  */
 @NullMarked
 package dev.tavik.proportion;

@@ -7,6 +7,14 @@
  *     NullWorld.ofRate(Tally.of(14, 400), Hypothesis.less(0.05)).simulate(Draws.of(100_000, 7));
  * double p = seen.tails().get(0).pValue();
  * }</pre>
+ *
+ * <h2>Inside</h2>
+ *
+ * <p>A {@code NullWorld} is made of the data; its {@code World} draws ({@code CountWorld} one count
+ * by an alias table, {@code PooledWorld} two, {@code MultinomialWorld} and {@code TableWorld} by
+ * {@code CountDraws}). The {@code Engine} hands out stretches of 65,536 draws, each with a
+ * generator one jump after the last, and adds up their {@code Counts} in order, so that threads
+ * don't matter; an interrupt of the calling thread ends it, {@code Progress} tells how far it is.
  */
 @NullMarked
 package dev.tavik.simulation;

@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Drawn;
+import dev.tavik.answer.Posterior;
+import dev.tavik.association.TableTest;
 import dev.tavik.count.PairedTally;
+import dev.tavik.count.Tabulation;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossQuestion;
@@ -15,9 +18,12 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -53,6 +59,26 @@ class ExamplesTest {
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .startsWith("Scrap: South and Tunnel differ: South 13.0% (53 of 408)")
         .contains("not shown to be equivalent within 2 percentage points");
+  }
+
+  @Test
+  void tenTasksLeadFromAColumnToAReport(@TempDir Path folder) throws IOException {
+    Tabulation counts = TenTasks.count();
+    Answer comparison = TenTasks.compare(counts);
+    assertThat(TenTasks.rate(counts).verdict().text()).startsWith("Cracked tiles: the rate is");
+    assertThat(comparison.verdict().text()).contains("North", "South");
+    assertThat(TenTasks.read(comparison)).matches("0\\.\\d+: -?0\\.\\d+ to -?0\\.\\d+");
+    assertThat(TenTasks.pairs().verdict().text()).contains("Ann", "Ben");
+    assertThat(TenTasks.shares(counts).tests()).isNotEmpty();
+    assertThat(TenTasks.cross(counts).test().method()).isEqualTo(TableTest.PEARSON);
+    Answer views = TenTasks.otherViews(counts);
+    assertThat(views.find(Drawn.class)).isPresent();
+    assertThat(views.find(Posterior.class)).isPresent();
+    assertThat(TenTasks.plan()).isBetween(400L, 800L);
+    TenTasks.report(comparison, folder);
+    assertThat(Files.readString(folder.resolve("answer.html"))).contains("<html", "fisher");
+    assertThat(Files.readString(folder.resolve("answer.json"))).contains("\"fisher\"");
+    assertThat(Files.readString(folder.resolve("answer.svg"))).contains("<svg");
   }
 
   @Test

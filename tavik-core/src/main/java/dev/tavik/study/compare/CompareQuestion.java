@@ -43,6 +43,16 @@ public record CompareQuestion(
   }
 
   /**
+   * A question about two groups that have names, with the usual settings.
+   *
+   * @param first the group that the other is taken from
+   * @param second the other
+   */
+  public static CompareQuestion of(NamedTally first, NamedTally second) {
+    return of(first, second, CompareSettings.usual());
+  }
+
+  /**
    * A question about named groups.
    *
    * @param first the first group

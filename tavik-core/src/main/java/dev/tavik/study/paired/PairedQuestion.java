@@ -48,6 +48,25 @@ public record PairedQuestion(
     return new PairedQuestion("", first, second, tally, PairedSettings.usual(), null);
   }
 
+  /**
+   * A question about pairs with the usual settings; the judgements are called First and Second.
+   *
+   * @param tally the pairs
+   */
+  public static PairedQuestion of(PairedTally tally) {
+    return of("First", "Second", tally);
+  }
+
+  /**
+   * Names the judgements.
+   *
+   * @param firstName what the first is called
+   * @param secondName what the second is called
+   */
+  public PairedQuestion groups(String firstName, String secondName) {
+    return new PairedQuestion(label, firstName, secondName, tally, settings, from);
+  }
+
   @Override
   public PairedQuestion settings(PairedSettings changed) {
     return new PairedQuestion(label, first, second, tally, changed, from);

@@ -1,0 +1,171 @@
+package dev.tavik.cli;
+
+import dev.tavik.association.SharesInterval;
+import dev.tavik.association.SharesTest;
+import dev.tavik.association.SquareTest;
+import dev.tavik.association.StratifiedTest;
+import dev.tavik.association.StrengthInterval;
+import dev.tavik.association.TableTest;
+import dev.tavik.data.Asking;
+import dev.tavik.data.words.Heading;
+import dev.tavik.data.words.Vocabulary;
+import dev.tavik.data.words.Word;
+import dev.tavik.proportion.ComparisonInterval;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.HomogeneityTest;
+import dev.tavik.proportion.LotInterval;
+import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.MatchedTest;
+import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.PairedDifferenceInterval;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Method;
+import dev.tavik.simulation.BootstrapInterval;
+import dev.tavik.study.DrawnMethod;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * The parts of guides that are made of the program itself: methods from {@code values()}, options
+ * from the catalogue of words.
+ */
+final class GuideParts {
+  private static final int WIDTH = 100;
+
+  /** Every family of methods, by what it is for. */
+  static final Map<String, List<? extends Method>> FAMILIES = new LinkedHashMap<>();
+
+  static {
+    FAMILIES.put("tests of a rate", List.of(ProportionTest.values()));
+    FAMILIES.put("intervals of a rate", List.of(ProportionInterval.values()));
+    FAMILIES.put("tests of a lot", List.of(LotTest.values()));
+    FAMILIES.put("intervals of a lot", List.of(LotInterval.values()));
+    FAMILIES.put("tests of two rates", List.of(TwoProportionTest.values()));
+    FAMILIES.put("intervals of a difference", List.of(DifferenceInterval.values()));
+    FAMILIES.put("intervals of a ratio", List.of(RatioInterval.values()));
+    FAMILIES.put("intervals of an odds ratio", List.of(OddsRatioInterval.values()));
+    FAMILIES.put("tests of several rates", List.of(HomogeneityTest.values()));
+    FAMILIES.put("tests of pairs", List.of(PairedTest.values()));
+    FAMILIES.put("intervals of pairs", List.of(PairedDifferenceInterval.values()));
+    FAMILIES.put("tests of several judgements", List.of(MatchedTest.values()));
+    FAMILIES.put("tests of shares", List.of(SharesTest.values()));
+    FAMILIES.put("intervals of shares", List.of(SharesInterval.values()));
+    FAMILIES.put("tests of a table", List.of(TableTest.values()));
+    FAMILIES.put("tests of a square table", List.of(SquareTest.values()));
+    FAMILIES.put("tests of strata", List.of(StratifiedTest.values()));
+    FAMILIES.put("intervals of strength", List.of(StrengthInterval.values()));
+    FAMILIES.put("tests by drawing", List.of(DrawnMethod.values()));
+    FAMILIES.put("intervals by resampling", List.of(BootstrapInterval.values()));
+  }
+
+  private GuideParts() {}
+
+  /** A part by the name that its mark has. */
+  static String of(String name) {
+    if (FAMILIES.containsKey(name)) {
+      return list(FAMILIES.get(name).stream().map(GuideParts::method).toList());
+    }
+    if (name.startsWith("options of ")) {
+      return options(Asking.of(name.substring("options of ".length())).orElseThrow().words());
+    }
+    if (name.equals("what is exact")) {
+      return exact();
+    }
+    throw new IllegalArgumentException("there is no part '" + name + "'");
+  }
+
+  private static String method(Method method) {
+    String inverts = inverted(method).map(test -> ", inverts `" + test.id() + "`").orElse("");
+    return String.format(
+        "`%s`: %s; %s%s. %s.",
+        method.id(), method.description(), basis(method.basis()), inverts, method.reference());
+  }
+
+  private static Optional<? extends Method> inverted(Method method) {
+    if (method instanceof ProportionInterval interval) {
+      return interval.inverts();
+    }
+    return method instanceof ComparisonInterval interval ? interval.inverts() : Optional.empty();
+  }
+
+  private static String basis(Basis basis) {
+    return switch (basis) {
+      case APPROXIMATE -> "approximate";
+      case EXACT -> "exact";
+      case NEARLY_EXACT -> "nearly exact";
+    };
+  }
+
+  private static String options(Vocabulary words) {
+    StringBuilder text = new StringBuilder();
+    for (Heading heading : Heading.values()) {
+      List<String> items =
+          words.words().stream()
+              .filter(word -> word.heading() == heading)
+              .map(GuideParts::option)
+              .toList();
+      if (!items.isEmpty()) {
+        text.append("**").append(heading.title()).append("**\n\n").append(list(items)).append('\n');
+      }
+    }
+    return text.toString().stripTrailing() + "\n";
+  }
+
+  private static String option(Word word) {
+    String parameter = word.parameter().isEmpty() ? "" : " " + word.parameter();
+    return "`--" + word.name() + parameter + "`: " + word.help();
+  }
+
+  /** A row a family: which of its methods are exact, nearly so, approximate. */
+  private static String exact() {
+    StringBuilder text = new StringBuilder();
+    for (Basis basis : Basis.values()) {
+      text.append("**").append(capital(basis(basis))).append("**\n\n");
+      List<String> items = new ArrayList<>();
+      FAMILIES.forEach(
+          (name, methods) -> {
+            String ids =
+                methods.stream()
+                    .filter(method -> method.basis() == basis)
+                    .map(method -> "`" + method.id() + "`")
+                    .collect(Collectors.joining(", "));
+            if (!ids.isEmpty()) {
+              items.add(name + ": " + ids);
+            }
+          });
+      text.append(list(items)).append('\n');
+    }
+    return text.toString().stripTrailing() + "\n";
+  }
+
+  private static String capital(String word) {
+    return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
+  }
+
+  private static String list(List<String> items) {
+    return items.stream().map(GuideParts::wrapped).collect(Collectors.joining());
+  }
+
+  private static String wrapped(String item) {
+    StringBuilder text = new StringBuilder();
+    StringBuilder line = new StringBuilder("-");
+    for (String word : item.split(" ")) {
+      if (line.length() + 1 + word.length() > WIDTH) {
+        text.append(line).append('\n');
+        line = new StringBuilder(" ");
+      }
+      line.append(' ').append(word);
+    }
+    return text.append(line).append('\n').toString();
+  }
+}
