@@ -99,8 +99,8 @@ class DocumentationTest {
   }
 
   private static void keys(JsonNode node, Set<String> into) {
-    node.fields()
-        .forEachRemaining(
+    node.properties()
+        .forEach(
             field -> {
               into.add(field.getKey());
               if (!Set.of("counts", "missing", "where").contains(field.getKey())) {

@@ -3,7 +3,11 @@ package dev.tavik.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import dev.tavik.data.Opening;
+import dev.tavik.report.Emphasis;
 import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -133,5 +137,50 @@ class OutputTest {
     assertThat(answer.err()).contains("is not drawn");
     assertThat(answer.out()).contains("kappa 0.708");
     assertThat(picture).doesNotExist();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "rate 14/400 --against 5% --bayes --simulate 100|intervals,null,belief,priors,simulation",
+        "compare North=14/400 South=31/410 --bayes|intervals,null,belief,priors",
+        "shares ash=31 iron=22 --against equal|intervals,null",
+        "cross --cells '14 386; 31 379' --simulate 100|shares,mosaic,null,simulation",
+        "plan rate --against 8% --expect 5% --n 500|power,effects,errors",
+        "assess rate --n 30 --p 5%|coverage",
+        "tail normal --value 1|areas"
+      })
+  void allPicturesOfAnAnswerAreDrawnIntoAFolder(String line, String pictures) throws IOException {
+    CommandLine answer = CommandLine.shell(line + " --charts " + folder);
+    assertThat(answer.status()).as(answer.err()).isZero();
+    assertThat(answer.err().lines()).hasSize(pictures.split(",").length);
+    for (String picture : pictures.split(",")) {
+      assertThat(Files.readString(folder.resolve(picture + ".svg"))).as(picture).contains("<svg");
+    }
+    CommandLine nowhere = CommandLine.shell(line + " --charts " + folder.resolve("none"));
+    assertThat(nowhere.status()).isEqualTo(2);
+    assertThat(nowhere.err()).contains("--charts must name a folder");
+  }
+
+  /** A fault is told as such, without a trace, and asks to be reported. */
+  @Test
+  void faultsAreToldAsFaults() {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    Opening broken =
+        name -> {
+          throw new IllegalStateException("the roof leaks");
+        };
+    Terminal terminal =
+        new Terminal(new PrintWriter(out), new PrintWriter(err), broken, Emphasis.NONE, "tavik");
+    int status = new Tavik(terminal).run("look", "--data", "x.csv");
+    assertThat(status).isEqualTo(4);
+    assertThat(out.toString()).isEmpty();
+    assertThat(err.toString())
+        .contains("a fault in Tavik, not in your data", "the roof leaks", "report it")
+        .doesNotContain("\tat ");
+    assertThat(new Tavik(terminal).run()).isZero();
+    assertThat(out.toString()).contains("tavik", "rate", "compare");
   }
 }

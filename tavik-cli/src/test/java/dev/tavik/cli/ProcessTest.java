@@ -1,0 +1,90 @@
+package dev.tavik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The program as a process of its own: standard streams, exit status, signals. */
+class ProcessTest {
+  @TempDir private Path folder;
+  private @Nullable Process process;
+
+  @AfterEach
+  void end() {
+    if (process != null) {
+      process.destroyForcibly();
+    }
+  }
+
+  private Process started(String... words) throws IOException {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    // What counts the lines that this run runs counts those of the process too.
+    String agent = System.getProperty("tavik.agent", "").replace("\"", "").strip();
+    if (agent.startsWith("-javaagent:")) {
+      command.add(agent);
+    }
+    command.addAll(
+        List.of("-Xmx256m", "-Dtavik.progress=true", "-cp", System.getProperty("java.class.path")));
+    command.add("dev.tavik.cli.Main");
+    command.addAll(List.of(words));
+    process =
+        new ProcessBuilder(command)
+            .redirectOutput(folder.resolve("out").toFile())
+            .redirectError(folder.resolve("err").toFile())
+            .start();
+    return process;
+  }
+
+  private String out() throws IOException {
+    return Files.readString(folder.resolve("out"));
+  }
+
+  private String err() throws IOException {
+    return Files.readString(folder.resolve("err"));
+  }
+
+  @Test
+  void rowsComeFromStandardInput() throws IOException, InterruptedException {
+    Process asked =
+        started("rate", "--data", "-", "--outcome", "g", "--success", "cracked", "--against", "5%");
+    try (OutputStream rows = asked.getOutputStream()) {
+      rows.write("g\ncracked\nsound\nsound\n".getBytes(StandardCharsets.UTF_8));
+    }
+    assertThat(asked.waitFor()).as(err()).isZero();
+    assertThat(out()).contains("1 of 3");
+    assertThat(err()).isEmpty();
+  }
+
+  @Test
+  void troubleHasItsStatusAndStream() throws IOException, InterruptedException {
+    Process asked = started("rate", "14/400", "--against", "5", "--bayes");
+    assertThat(asked.waitFor()).isEqualTo(2);
+    assertThat(out()).isEmpty();
+    assertThat(err()).contains("did you mean 5%?");
+  }
+
+  /** How far it has come is told; asked to stop, a simulation answers with what it has. */
+  @Test
+  void aStoppedSimulationIsAnswered() throws IOException, InterruptedException {
+    Process asked =
+        started("rate", "14/400", "--against", "5%", "--simulate", "9e9", "--seed", "7");
+    while (asked.isAlive() && !err().contains("drawn")) {
+      Thread.sleep(20);
+    }
+    asked.destroy();
+    asked.waitFor();
+    assertThat(out().replaceAll("\\s+", " "))
+        .contains("Simulated", "(interrupted; 9,000,000,000 were asked for)");
+  }
+}
