@@ -21,8 +21,16 @@ import picocli.CommandLine.Option;
 
 /** Options that say where an answer goes. */
 final class OutputOptions {
-  private static final List<String> FORMS =
-      Arrays.stream(Report.values()).map(Report::ending).toList();
+  private static final List<String> FORMS = List.copyOf(new Forms());
+
+  /** The endings of the forms of reports. */
+  private static final class Forms extends ArrayList<String> {
+    private static final long serialVersionUID = 1L;
+
+    Forms() {
+      super(Arrays.stream(Report.values()).map(Report::ending).toList());
+    }
+  }
 
   /** How the whole of an answer is had that is cut on the screen. */
   static final String WHOLE = "--out FILE, or --json";
@@ -33,8 +41,8 @@ final class OutputOptions {
   @Option(
       names = "--out",
       paramLabel = "FILE",
-      description =
-          "Write the answer to a file; its ending says how: .txt, .md, .html, .json or .csv.")
+      completionCandidates = Forms.class,
+      description = "Write the answer in the form that FILE ends in: ${COMPLETION-CANDIDATES}.")
   @Nullable Path out;
 
   @Option(

@@ -103,7 +103,7 @@ public record CompareDesign(
   public static boolean hasNormal(TwoProportionTest test) {
     return switch (test) {
       case Z_POOLED, Z_POOLED_CC, Z_SEPARATE, SCORE -> true;
-      case LIKELIHOOD_RATIO, FISHER, FISHER_DOUBLED, FISHER_MID_P, BARNARD, BOSCHLOO -> false;
+      default -> false;
     };
   }
 

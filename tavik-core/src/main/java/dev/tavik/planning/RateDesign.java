@@ -87,7 +87,7 @@ public record RateDesign(
   public static boolean hasNormal(ProportionTest test) {
     return switch (test) {
       case SCORE, SCORE_CC, WALD -> true;
-      case EXACT, EXACT_DOUBLED, EXACT_BLAKER, MID_P, LIKELIHOOD_RATIO -> false;
+      default -> false;
     };
   }
 
@@ -106,7 +106,7 @@ public record RateDesign(
     return switch (test) {
       case SCORE -> LotTest.SCORE;
       case EXACT -> LotTest.EXACT;
-      case SCORE_CC, WALD, EXACT_DOUBLED, EXACT_BLAKER, MID_P, LIKELIHOOD_RATIO ->
+      default ->
           throw new DeclinedException(
               test.id() + " isn't offered for a finite lot; use score or exact");
     };

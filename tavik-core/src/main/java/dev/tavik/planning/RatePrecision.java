@@ -89,7 +89,7 @@ public record RatePrecision(
       case JEFFREYS -> beta(x + 0.5, n - x + 0.5, x + 0.5, n - x + 0.5, tail);
       case WALD, WILSON, AGRESTI_COULL ->
           proportionInterval.centred(x, n, level).orElseThrow().halfWidth();
-      case WALD_CC, WILSON_CC, MID_P, BLAKER, LIKELIHOOD -> throw notOffered(proportionInterval);
+      default -> throw notOffered(proportionInterval);
     };
   }
 

@@ -63,7 +63,7 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
     return switch (test) {
       case EXACT -> Optional.of(exact(underNull, tally, hypothesis.alternative()));
       case SCORE -> Optional.of(normal(underNull, tally, hypothesis.alternative()));
-      case SCORE_CC, WALD, EXACT_DOUBLED, EXACT_BLAKER, MID_P, LIKELIHOOD_RATIO -> Optional.empty();
+      default -> Optional.empty();
     };
   }
 
@@ -104,15 +104,7 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
                   100 * data.difference(),
                   100 * data.pooledError(),
                   alternative));
-      case Z_POOLED_CC,
-          Z_SEPARATE,
-          SCORE,
-          LIKELIHOOD_RATIO,
-          FISHER_DOUBLED,
-          FISHER_MID_P,
-          BARNARD,
-          BOSCHLOO ->
-          Optional.empty();
+      default -> Optional.empty();
     };
   }
 

@@ -201,7 +201,7 @@ public enum ProportionInterval implements Method {
       case WALD, WALD_CC -> Optional.of(WaldInterval.centred(successes, trials, z));
       case AGRESTI_COULL -> Optional.of(WaldInterval.agrestiCoull(successes, trials, z));
       case WILSON, WILSON_CC -> Optional.of(WilsonInterval.centred(successes, trials, z));
-      case CLOPPER_PEARSON, MID_P, JEFFREYS, BLAKER, LIKELIHOOD -> Optional.empty();
+      default -> Optional.empty();
     };
   }
 

@@ -235,7 +235,7 @@ public enum TwoProportionTest implements Method {
           against == 0
               ? pooledError(n1, p1, n2, p2)
               : RestrictedDifference.of(n1, p1, n2, p2, against).error(n1, n2);
-      case LIKELIHOOD_RATIO, FISHER, FISHER_DOUBLED, FISHER_MID_P, BARNARD, BOSCHLOO ->
+      default ->
           throw new DeclinedException(
               "has no standard error and so no power by the normal distribution; its power is"
                   + " exact");

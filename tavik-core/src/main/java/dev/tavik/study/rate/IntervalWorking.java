@@ -59,8 +59,7 @@ final class IntervalWorking {
       case AGRESTI_COULL -> working.agrestiCoull(interval);
       case WILSON -> working.wilson(interval);
       case WILSON_CC -> working.correctedWilson(interval);
-      case CLOPPER_PEARSON, MID_P, JEFFREYS, BLAKER, LIKELIHOOD ->
-          throw new IllegalArgumentException(method.id() + " has no closed form");
+      default -> throw new IllegalArgumentException(method.id() + " has no closed form");
     }
     return new Working(
         method,
