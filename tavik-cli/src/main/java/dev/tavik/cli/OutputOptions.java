@@ -21,14 +21,15 @@ import picocli.CommandLine.Option;
 
 /** Options that say where an answer goes. */
 final class OutputOptions {
-  private static final List<String> FORMS = List.copyOf(new Forms());
+  private static final List<String> FORMS =
+      Arrays.stream(Report.values()).map(Report::ending).toList();
 
-  /** The endings of the forms of reports. */
+  /** The same without the point, for help. */
   private static final class Forms extends ArrayList<String> {
     private static final long serialVersionUID = 1L;
 
     Forms() {
-      super(Arrays.stream(Report.values()).map(Report::ending).toList());
+      super(FORMS.stream().map(ending -> ending.substring(1)).toList());
     }
   }
 
@@ -42,7 +43,7 @@ final class OutputOptions {
       names = "--out",
       paramLabel = "FILE",
       completionCandidates = Forms.class,
-      description = "Write the answer in the form that FILE ends in: ${COMPLETION-CANDIDATES}.")
+      description = "Write the answer to a file that ends in ${COMPLETION-CANDIDATES}.")
   @Nullable Path out;
 
   @Option(
