@@ -54,6 +54,9 @@ final class ChartOptions {
 
   static List<OptionSpec> of(String kind) {
     List<Chart> charts = Chart.of(kind);
+    if (charts.isEmpty()) {
+      return List.of();
+    }
     String others =
         charts.size() == 1
             ? charts.get(0).description() + "."

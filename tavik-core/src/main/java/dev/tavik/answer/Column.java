@@ -1,5 +1,8 @@
 package dev.tavik.answer;
 
+import java.util.Locale;
+import java.util.regex.Pattern;
+
 /**
  * A column of a table.
  *
@@ -27,17 +30,17 @@ public record Column(String key, String heading, Align align, Show show) {
 
   /** Makes a column of words for readers. */
   public static Column words(String heading) {
-    return new Column("", heading, Align.LEFT, Show.YES);
+    return new Column(key(heading), heading, Align.LEFT, Show.YES);
   }
 
   /** Makes a column of counts for readers. */
   public static Column counts(String heading) {
-    return new Column("", heading, Align.RIGHT, Show.YES);
+    return new Column(key(heading), heading, Align.RIGHT, Show.YES);
   }
 
   /** Makes a column of numbers for readers. */
   public static Column numbers(String heading) {
-    return new Column("", heading, Align.POINT, Show.YES);
+    return new Column(key(heading), heading, Align.POINT, Show.YES);
   }
 
   /** Makes a column for machines only. */
@@ -53,5 +56,12 @@ public record Column(String key, String heading, Align align, Show show) {
   /** Returns this column, left out where the table would be too wide. */
   public Column ifItFits() {
     return new Column(key, heading, align, Show.IF_IT_FITS);
+  }
+
+  /** A heading as programs have it: {@code true size} is {@code trueSize}. */
+  private static String key(String heading) {
+    return Pattern.compile(" +(.)")
+        .matcher(heading)
+        .replaceAll(next -> next.group(1).toUpperCase(Locale.ROOT));
   }
 }

@@ -289,8 +289,8 @@ final class CrossFindings {
             Column.hidden("second"),
             Column.words(),
             Column.hidden("test"),
-            Column.numbers("p, Holm"),
-            Column.numbers("p"),
+            Column.numbers("p, Holm").keyed(""),
+            Column.numbers("p").keyed(""),
             Column.words());
     for (RowPair pair : pairs) {
       sheet.row(

@@ -129,8 +129,8 @@ final class MatchedAnalysis {
             Column.numbers("").keyed("difference"),
             Column.words(),
             Column.hidden("test"),
-            Column.numbers("p, Holm"),
-            Column.numbers("p"),
+            Column.numbers("p, Holm").keyed(""),
+            Column.numbers("p").keyed(""),
             Column.words());
     for (Pair pair : pairs) {
       sheet.row(
