@@ -1,4 +1,7 @@
-/** The tavik command: parse, ask, print. */
+/**
+ * The tavik command: parse, ask, print. Begin with {@code Main}, or inside a test with {@code
+ * Tavik}.
+ */
 module dev.tavik.cli {
   requires dev.tavik.core;
   requires dev.tavik.data;

@@ -1,6 +1,10 @@
 /**
  * The computation of Tavik: counts, tests of proportions, their intervals, and the questions that
  * bring them together. No input, output or interface code.
+ *
+ * <p>Begin with a question, such as {@code dev.tavik.study.rate.RateQuestion}: {@code of} makes it,
+ * {@code ask} answers it with an {@code dev.tavik.answer.Answer}. Single methods are the constants
+ * of {@code dev.tavik.proportion} and {@code dev.tavik.association}.
  */
 module dev.tavik.core {
   requires org.apache.commons.numbers.gamma;

@@ -1,4 +1,9 @@
-/** Everything that comes in: delimited text and study files, to counts and questions. */
+/**
+ * Everything that comes in: delimited text and study files, to counts and questions.
+ *
+ * <p>Begin with {@code Sources}, which opens data to be counted, or with {@code StudyFile}, which
+ * reads questions.
+ */
 module dev.tavik.data {
   requires transitive dev.tavik.core;
   requires com.fasterxml.jackson.databind;

@@ -14,7 +14,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** The pictures of answers: {@code Chart.main(answer).of(answer).svg()}. */
+/** Names the pictures that answers have: {@code Chart.main(answer).of(answer).svg()}. */
 public enum Chart {
   /** Intervals of rates, of what is made of two of them, of shares. */
   INTERVALS(

@@ -24,7 +24,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.Text;
 
-/** A drawing of a certain size, as bitmap or as scalable graphics. */
+/** Holds a drawing of a certain size, which is written as bitmap or as scalable graphics. */
 public final class Picture {
   private static final int SCALE = 2;
   private static final int CONTROL_PICTURES = 0x2400;

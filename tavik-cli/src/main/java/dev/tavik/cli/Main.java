@@ -15,7 +15,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 
-/** The program: hands the process's streams to {@link Tavik}. */
+/** Starts the program: hands the process's streams to {@link Tavik}. */
 public final class Main {
   private static final int PATIENCE_SECONDS = 2;
 

@@ -15,7 +15,7 @@ import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.UnmatchedArgumentException;
 
-/** The command line as a whole, inside any surroundings. */
+/** Runs the command line as a whole, inside any surroundings. */
 public final class Tavik {
   private final Terminal terminal;
 

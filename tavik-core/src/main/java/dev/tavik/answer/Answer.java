@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** What was found when a question was asked; immutable. */
+/** Holds what was found when a question was asked; it is immutable. */
 public final class Answer {
   private final Question question;
   private final String kind;

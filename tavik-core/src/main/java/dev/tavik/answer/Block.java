@@ -3,7 +3,7 @@ package dev.tavik.answer;
 import dev.tavik.result.WorkingStep;
 import java.util.List;
 
-/** Something that readers see: a heading, a sentence, a table, a command. */
+/** Is something that readers see: a heading, a sentence, a table, a command. */
 public sealed interface Block {
   /** The verdict. */
   record Strong(String text) implements Block {}

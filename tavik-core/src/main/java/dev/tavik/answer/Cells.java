@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
-/** Figures of the cells of a table, layer upon layer: counts, expected counts, residuals. */
+/** Holds figures of the cells of a table, layer upon layer: counts, expected counts, residuals. */
 public final class Cells implements Finding {
   private final List<String> rows;
   private final List<String> columns;

@@ -4,7 +4,7 @@ import java.util.Locale;
 import java.util.regex.Pattern;
 
 /**
- * A column of a table.
+ * Describes a column of a table.
  *
  * @param key the key of its figures; empty where they are for readers only
  * @param heading the heading that readers see, which may be blank; empty and hidden are not the

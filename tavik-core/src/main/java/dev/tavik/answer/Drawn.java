@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The simulated view: worlds in which the null is true, drawn.
+ * Holds the simulated view: worlds in which the null is true, drawn.
  *
  * @param label of what, where there are several
  * @param simulation what was drawn

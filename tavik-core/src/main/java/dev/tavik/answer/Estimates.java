@@ -3,7 +3,7 @@ package dev.tavik.answer;
 import dev.tavik.result.Estimate;
 import java.util.List;
 
-/** Estimates; readers see them in tables and sentences of their own. */
+/** Holds estimates; readers see them in tables and sentences of their own. */
 public record Estimates(List<Estimate> all) implements Finding {
   /** Keeps the estimates. */
   public Estimates {

@@ -3,8 +3,8 @@ package dev.tavik.answer;
 import java.util.List;
 
 /**
- * Something found: figures under a key for machines, blocks for readers. Either may be empty, where
- * the figures of one finding are read in another.
+ * Is something found: figures under a key for machines, blocks for readers. Either may be empty,
+ * where the figures of one finding are read in another.
  */
 public interface Finding {
   /** Returns the key under which its figures stand; empty where they stand in another finding. */

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
-/** Intervals and bounds of one level, with those that declined in their places. */
+/** Holds intervals and bounds of one level, with those that declined in their places. */
 public final class Intervals implements Finding {
   private final String key;
   private final String title;

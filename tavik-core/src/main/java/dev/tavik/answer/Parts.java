@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import java.util.List;
 
 /**
- * Answers that make up another: of groups, of pairs. Readers see them in tables of their own.
+ * Holds answers that make up another: of groups, of pairs. Readers see them in tables of their own.
  *
  * @param key the key of their figures
  * @param names what each is called

@@ -7,7 +7,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
-/** The Bayesian view: how much likelier the data are under one claim, and what to believe then. */
+/**
+ * Holds the Bayesian view: how much likelier the data are under one claim, and what to believe
+ * then.
+ */
 public final class Posterior implements Finding {
   private final String title;
   private final double logBayesFactor;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 
-/** Of many groups or pairs those that tell most, as many as fit on a screen. */
+/** Takes of many groups or pairs those that tell most, as many as fit on a screen. */
 public final class Selection {
   /** So many rows fit on a screen with what else an answer says. */
   public static final int MOST_ROWS = 40;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Objects;
 
 /**
- * A plain table under a heading, rows of typed figures. Columns without a key are for readers,
+ * Is a plain table under a heading, rows of typed figures. Columns without a key are for readers,
  * hidden ones for machines.
  */
 public final class Sheet implements Finding {

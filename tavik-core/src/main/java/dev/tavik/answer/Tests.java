@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
-/** Tests of one claim, with those that declined in their places. */
+/** Holds tests of one claim, with those that declined in their places. */
 public final class Tests implements Finding {
   private final String key;
   private final String claim;

@@ -12,7 +12,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A figure, with its digits for readers and all of them for machines. The kind of value decides
+ * Is a figure, with its digits for readers and all of them for machines. The kind of value decides
  * both; a format asks for {@link #text} or for {@link #bare}.
  */
 public sealed interface Value {

@@ -4,7 +4,7 @@ import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Calculations by hand. */
+/** Holds calculations by hand. */
 public record Workings(List<Working> all) implements Finding {
   /** Keeps the calculations. */
   public Workings {

@@ -8,10 +8,10 @@ import dev.tavik.result.Quantity;
 import java.util.Optional;
 
 /**
- * Agreement of two classifications of the same units beyond what chance would bring: κ = (pₒ -
- * pₑ)/(1 - pₑ) (Cohen 1960, Educational and Psychological Measurement 20, 37-46; weighted 1968,
- * Psychological Bulletin 70, 213-220), with the standard error of Fleiss, Cohen and Everitt (1969,
- * Psychological Bulletin 72, 323-327). With two levels all three are the same.
+ * Measures how far two classifications of the same units agree beyond what chance would bring: κ =
+ * (pₒ - pₑ)/(1 - pₑ) (Cohen 1960, Educational and Psychological Measurement 20, 37-46; weighted
+ * 1968, Psychological Bulletin 70, 213-220), with the standard error of Fleiss, Cohen and Everitt
+ * (1969, Psychological Bulletin 72, 323-327). With two levels all three are the same.
  */
 public enum Agreement {
   /** Every disagreement counts alike. */

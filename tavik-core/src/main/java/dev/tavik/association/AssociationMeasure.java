@@ -12,7 +12,8 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * How strong an association is, as one number. Values are right to 10⁻¹², those near 0 absolutely.
+ * Measures how strong an association is, as one number. Values are right to 10⁻¹², those near 0
+ * absolutely.
  */
 public enum AssociationMeasure {
   /**

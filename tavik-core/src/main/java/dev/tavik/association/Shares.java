@@ -15,8 +15,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Claimed shares of several categories, held as whole parts of a common whole, so that 40 %, 30 %,
- * 30 % are exactly 4, 3 and 3 tenths.
+ * Holds the claimed shares of several categories as whole parts of a common whole, so that 40 %, 30
+ * %, 30 % are exactly 4, 3 and 3 tenths.
  *
  * @param parts one part a category, all above 0
  */

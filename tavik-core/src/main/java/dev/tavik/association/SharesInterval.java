@@ -14,7 +14,9 @@ import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;
 
-/** The confidence intervals for the shares of several categories, always two-sided. */
+/**
+ * Names the confidence intervals for the shares of several categories, which are always two-sided.
+ */
 public enum SharesInterval implements Method {
   /**
    * Simultaneous: all hold together at the level. Wilson's interval of each share, at the level

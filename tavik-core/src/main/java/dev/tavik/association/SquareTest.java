@@ -8,8 +8,8 @@ import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
- * Tests of a square table, in which the same units were classified twice by the same levels: do
- * moves from one level to another balance those back?
+ * Names the tests of a square table, in which the same units were classified twice by the same
+ * levels: do moves from one level to another balance those back?
  */
 public enum SquareTest implements Method {
   /**

@@ -11,7 +11,10 @@ import dev.tavik.result.TestResult;
 import java.math.BigInteger;
 import java.util.List;
 
-/** Tests over several strata of two by two. Strata without successes or failures say nothing. */
+/**
+ * Names the tests over several strata of two by two. Strata without successes or failures say
+ * nothing.
+ */
 public enum StratifiedTest implements Method {
   /**
    * Is there an association within strata? (Σ(a - E))²/ΣV, without a continuity correction, V the

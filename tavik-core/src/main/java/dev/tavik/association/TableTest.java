@@ -15,10 +15,10 @@ import dev.tavik.result.TestResult;
 import java.util.function.DoubleBinaryOperator;
 
 /**
- * The tests of whether two classifications are associated.Those of independence have no direction;
- * all but Fisher's are referred to chi-square with (rows - 1)(columns - 1) degrees of freedom.
- * Those of ordered levels are referred to the normal distribution ({@link #TREND}) or to chi-square
- * with one degree of freedom ({@link #LINEAR}).
+ * Names the tests of whether two classifications are associated. Those of independence have no
+ * direction; all but Fisher's are referred to chi-square with (rows - 1)(columns - 1) degrees of
+ * freedom. Those of ordered levels are referred to the normal distribution ({@link #TREND}) or to
+ * chi-square with one degree of freedom ({@link #LINEAR}).
  *
  * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
  * {@link TestResult#log10PValue}.

@@ -3,8 +3,8 @@ package dev.tavik.bayes;
 import dev.tavik.result.Figures;
 
 /**
- * Words for the size of a Bayes factor, whichever hypothesis it favours (Kass and Raftery 1995,
- * "Bayes factors", Journal of the American Statistical Association 90, 773-795).
+ * Finds words for the size of a Bayes factor, whichever hypothesis it favours (Kass and Raftery
+ * 1995, "Bayes factors", Journal of the American Statistical Association 90, 773-795).
  */
 public enum Evidence {
   /** Up to 3. */

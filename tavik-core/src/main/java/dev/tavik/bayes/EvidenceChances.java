@@ -12,8 +12,8 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 
 /**
- * Before any data: the chance that a Bayes factor will pass a threshold on either side, over all
- * outcomes.
+ * Tells before any data: the chance that a Bayes factor will pass a threshold on either side, over
+ * all outcomes.
  *
  * @param forAlternative the chance that it will reach the threshold for the alternative
  * @param forNull the chance that it will reach it for the null

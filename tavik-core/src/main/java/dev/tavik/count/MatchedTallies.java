@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.function.Predicate;
 
 /**
- * The same units judged several times: how often each pattern of successes was counted.
+ * Counts the same units judged several times: how often each pattern of successes was counted.
  *
  * @param names what judged, at least two, all different
  * @param patterns by pattern, one entry a name, how many units had it

@@ -3,7 +3,7 @@ package dev.tavik.count;
 import java.util.Objects;
 
 /**
- * A group and its counts.
+ * Gives a group a name with its counts.
  *
  * @param name the analyst's name for the group
  * @param tally its successes and trials

@@ -3,7 +3,8 @@ package dev.tavik.count;
 import static dev.tavik.result.Figures.require;
 
 /**
- * The same units judged twice: how often both judgements, one of them or neither was a success.
+ * Counts the same units judged twice: how often both judgements, one of them or neither was a
+ * success.
  *
  * @param both successes both times, at least 0
  * @param firstOnly successes the first time only, at least 0

@@ -6,8 +6,8 @@ import java.util.HashSet;
 import java.util.List;
 
 /**
- * The same units classified twice by the same levels: the first classification in rows, the second
- * in columns.
+ * Counts the same units classified twice by the same levels: the first classification in rows, the
+ * second in columns.
  *
  * @param levels the levels in their order, at least two, all different
  * @param cells the counts, row by row

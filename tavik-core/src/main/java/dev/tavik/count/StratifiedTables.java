@@ -6,7 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 
 /**
- * The same comparison of two groups in several strata: kilns North and South by cracked or not, in
+ * Repeats a comparison of two groups in several strata: kilns North and South by cracked or not, in
  * the early and in the late shift.
  *
  * @param rows the names of the two groups

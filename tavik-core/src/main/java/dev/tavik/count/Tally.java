@@ -7,7 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Successes out of trials: 14 cracked tiles out of 400.
+ * Counts successes out of trials: 14 cracked tiles out of 400.
  *
  * @param successes how many trials were successes, 0 to {@code trials}
  * @param trials how many trials there were, 1 to 10¹²; Tavik's accuracy is promised to 10⁹

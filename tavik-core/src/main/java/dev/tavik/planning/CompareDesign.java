@@ -13,8 +13,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A test of two rates; the effect is the rate expected in the second group, the difference that
- * minus the base rate of the first.
+ * Plans a test of two rates; the effect is the rate expected in the second group, the difference
+ * that minus the base rate of the first.
  *
  * <p>By the normal distribution (z-pooled, z-pooled-cc, z-separate, score), with the standard error
  * that the test would have if the rates expected were observed, and each rate's own for the

@@ -4,7 +4,8 @@ import dev.tavik.result.Alternative;
 import java.util.Optional;
 
 /**
- * Everything about a planned test but the effect that is expected and the number of observations.
+ * Holds everything about a planned test but the effect that is expected and the number of
+ * observations.
  */
 public sealed interface Design
     permits RateDesign, CompareDesign, PairedDesign, TableDesign, TrendDesign, Evidence {

@@ -10,8 +10,9 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Proportion;
 
 /**
- * The half-width of an interval of the difference of two rates, where the rates observed are those
- * expected; of newcombe, whose two sides differ, half of both together. Limits aren't clipped.
+ * Computes the half-width of an interval of the difference of two rates, where the rates observed
+ * are those expected; of newcombe, whose two sides differ, half of both together. Limits aren't
+ * clipped.
  *
  * @param differenceInterval the interval, wald or newcombe
  * @param level its confidence level, strictly between 0 and 1

@@ -2,7 +2,7 @@ package dev.tavik.planning;
 
 import dev.tavik.bayes.BetaPrior;
 
-/** A plan for a Bayes factor to reach a threshold; where the null is expected, for the null. */
+/** Plans for a Bayes factor to reach a threshold; where the null is expected, for the null. */
 public sealed interface Evidence extends Design permits EvidenceDesign, ComparedEvidenceDesign {
   /**
    * What is believed of a rate, if it isn't the null's.

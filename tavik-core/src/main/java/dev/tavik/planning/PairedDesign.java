@@ -13,8 +13,8 @@ import java.util.HashMap;
 import java.util.Map;
 
 /**
- * A test of the same units judged twice; the effect is the rate of pairs with a success the first
- * time only, against the rate of those with one the second time only.
+ * Plans a test of the same units judged twice; the effect is the rate of pairs with a success the
+ * first time only, against the rate of those with one the second time only.
  *
  * <p>By the normal distribution for mcnemar (Connor 1987, "Sample size for testing differences in
  * proportions for the paired-sample design", Biometrics 43, 207-211): with ψ the sum of both rates

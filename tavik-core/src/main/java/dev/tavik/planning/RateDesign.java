@@ -17,7 +17,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A test of one rate against a value; the effect is the rate that is expected.
+ * Plans a test of one rate against a value; the effect is the rate that is expected.
  *
  * <p>By the normal distribution (score, score-cc, wald), with the null's standard error or that of
  * the expected rate for the test, and that of the expected rate for the estimate; both shrink by

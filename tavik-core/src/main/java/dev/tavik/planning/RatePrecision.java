@@ -8,10 +8,11 @@ import dev.tavik.tail.Tail;
 import java.util.List;
 
 /**
- * The half-width of an interval of one rate, where the rate observed is the one expected: of wald
- * z√(pq/n), of wilson and agresti-coull by their formulas, of clopper-pearson and jeffreys by
- * quantiles of beta distributions at np successes, not necessarily whole. In a finite population,
- * or with a design effect, n is what {@link Sampling} makes of it. Limits aren't clipped.
+ * Computes the half-width of an interval of one rate, where the rate observed is the one expected:
+ * of wald z√(pq/n), of wilson and agresti-coull by their formulas, of clopper-pearson and jeffreys
+ * by quantiles of beta distributions at np successes, not necessarily whole. In a finite
+ * population, or with a design effect, n is what {@link Sampling} makes of it. Limits aren't
+ * clipped.
  *
  * @param proportionInterval the interval
  * @param level its confidence level, strictly between 0 and 1

@@ -1,7 +1,7 @@
 package dev.tavik.proportion;
 
 /**
- * A closed-form interval before its limits are clipped or corrected.
+ * Holds a closed-form interval before its limits are clipped or corrected.
  *
  * @param centre its middle
  * @param halfWidth half its length

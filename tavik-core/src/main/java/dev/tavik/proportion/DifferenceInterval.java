@@ -9,7 +9,7 @@ import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** The confidence intervals for the first proportion minus the second, within -1 to 1. */
+/** Names the confidence intervals for the first proportion minus the second, within -1 to 1. */
 public enum DifferenceInterval implements ComparisonInterval {
   /**
    * d ± z·SE with each proportion's own variance, clipped. Covers too seldom for small counts, and

@@ -12,9 +12,9 @@ import dev.tavik.result.TestResult;
 import java.util.List;
 
 /**
- * The tests of one common proportion in several groups. Both are referred to chi-square with one
- * degree of freedom fewer than there are groups; without any successes, or any failures, there is
- * no statistic and p = 1.
+ * Names the tests of one common proportion in several groups. Both are referred to chi-square with
+ * one degree of freedom fewer than there are groups; without any successes, or any failures, there
+ * is no statistic and p = 1.
  */
 public enum HomogeneityTest implements Method {
   /**

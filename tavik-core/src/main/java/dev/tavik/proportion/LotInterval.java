@@ -12,8 +12,8 @@ import dev.tavik.result.Side;
 import java.util.Arrays;
 
 /**
- * The confidence intervals for the rate in a finite lot, from a sample drawn without replacement.
- * Their ids are those of {@link ProportionInterval}.
+ * Names the confidence intervals for the rate in a finite lot, from a sample drawn without
+ * replacement. Their ids are those of {@link ProportionInterval}.
  */
 public enum LotInterval implements Method {
   /**

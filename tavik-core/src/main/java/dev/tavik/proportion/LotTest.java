@@ -13,8 +13,8 @@ import dev.tavik.result.TestResult;
 import java.util.Arrays;
 
 /**
- * The tests of the rate in a finite lot, from a sample drawn without replacement. Their ids are
- * those of {@link ProportionTest}, whose forms for a finite lot they are; for a large lot they
+ * Names the tests of the rate in a finite lot, from a sample drawn without replacement. Their ids
+ * are those of {@link ProportionTest}, whose forms for a finite lot they are; for a large lot they
  * agree.
  */
 public enum LotTest implements Method {

@@ -9,7 +9,7 @@ import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** The confidence intervals for the odds of the first divided by the odds of the second. */
+/** Names the confidence intervals for the odds of the first divided by the odds of the second. */
 public enum OddsRatioInterval implements ComparisonInterval {
   /**
    * Normal on the scale of the logarithm, nothing added: with a cell of 0 unbounded on both sides.

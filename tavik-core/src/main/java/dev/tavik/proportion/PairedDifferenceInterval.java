@@ -10,7 +10,7 @@ import dev.tavik.result.Proportion;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
-/** The confidence intervals for the difference of two proportions of the same units. */
+/** Names the confidence intervals for the difference of two proportions of the same units. */
 public enum PairedDifferenceInterval implements Method {
   /** d ± z·SE, clipped. Covers too seldom for few discordant pairs; here for comparison. */
   WALD(

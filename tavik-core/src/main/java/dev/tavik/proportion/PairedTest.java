@@ -10,10 +10,11 @@ import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 
 /**
- * The tests of no difference between two proportions of the same units. Only the discordant pairs
- * count: if there is no difference, each is as likely to fall one way as the other (McNemar 1947,
- * "Note on the sampling error of the difference between correlated proportions or percentages",
- * Psychometrika 12, 153-157). Without discordant pairs there is no statistic, and p = 1.
+ * Names the tests of no difference between two proportions of the same units. Only the discordant
+ * pairs count: if there is no difference, each is as likely to fall one way as the other (McNemar
+ * 1947, "Note on the sampling error of the difference between correlated proportions or
+ * percentages", Psychometrika 12, 153-157). Without discordant pairs there is no statistic, and p =
+ * 1.
  */
 public enum PairedTest implements Method {
   /** z = (b - c) / √(b + c); its square is McNemar's chi-square. */

@@ -14,8 +14,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The confidence intervals for one proportion. All stay within 0 and 1. One-sided bounds put all of
- * 1 - level beyond their one limit.
+ * Names the confidence intervals for one proportion. All stay within 0 and 1. One-sided bounds put
+ * all of 1 - level beyond their one limit.
  */
 public enum ProportionInterval implements Method {
   /**

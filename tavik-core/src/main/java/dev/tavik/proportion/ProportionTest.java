@@ -11,7 +11,7 @@ import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
 /**
- * The tests of one proportion against a null value.
+ * Names the tests of one proportion against a null value.
  *
  * <p>The null value is read as the decimal that was written: 0.05 is 1/20. Statistics are right to
  * 10⁻¹² relative, p-values to 10⁻¹⁰, for up to 10⁹ trials and at any distance; below 10⁻³⁰⁰ read

@@ -9,7 +9,7 @@ import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** The confidence intervals for the first proportion divided by the second. */
+/** Names the confidence intervals for the first proportion divided by the second. */
 public enum RatioInterval implements ComparisonInterval {
   /** Normal on the scale of the logarithm; unbounded where a group has no successes. */
   LOG(

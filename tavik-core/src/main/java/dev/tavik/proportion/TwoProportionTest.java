@@ -13,8 +13,9 @@ import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
 /**
- * The tests of two independent proportions: of no difference or, some of them, of any difference δ
- * of the first minus the second. "Less" means that the first is below the second (plus δ).
+ * Names the tests of two independent proportions: of no difference or, some of them, of any
+ * difference δ of the first minus the second. "Less" means that the first is below the second (plus
+ * δ).
  *
  * <p>Statistics are right to 10⁻¹² relative, p-values to 10⁻¹⁰ at any distance; below 10⁻³⁰⁰ read
  * {@link TestResult#log10PValue}.

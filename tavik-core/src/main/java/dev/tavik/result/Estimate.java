@@ -1,7 +1,7 @@
 package dev.tavik.result;
 
 /**
- * An estimate from the data.
+ * Holds an estimate from the data.
  *
  * @param quantity what is estimated
  * @param label whose it is, in the analyst's words

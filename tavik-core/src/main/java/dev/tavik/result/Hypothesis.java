@@ -3,7 +3,7 @@ package dev.tavik.result;
 import static dev.tavik.result.Figures.require;
 
 /**
- * A null value and the direction in which it is doubted.
+ * Holds a null value and the direction in which it is doubted.
  *
  * @param against the null value of the quantity in question
  * @param alternative the direction

@@ -3,7 +3,7 @@ package dev.tavik.result;
 import static dev.tavik.result.Figures.require;
 
 /**
- * A confidence interval or a one-sided bound.
+ * Holds a confidence interval or a one-sided bound.
  *
  * @param quantity what it is for
  * @param method the public id of the method, such as {@code wilson}

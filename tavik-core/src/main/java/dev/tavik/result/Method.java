@@ -1,8 +1,8 @@
 package dev.tavik.result;
 
 /**
- * A way to a test, an interval or an estimate, as results name it. Its implementations are enums,
- * one for each family, whose {@code values()} are all there is to choose from.
+ * Is a way to a test, an interval or an estimate, as results name it. Its implementations are
+ * enums, one for each family, whose {@code values()} are all there is to choose from.
  */
 public interface Method {
   /** Says what the method is. */

@@ -1,7 +1,7 @@
 package dev.tavik.result;
 
 /**
- * One line of a calculation as it is done by hand.
+ * Holds one line of a calculation as it is done by hand.
  *
  * @param name what is calculated
  * @param symbol its symbol

@@ -15,9 +15,10 @@ import java.util.function.DoubleBinaryOperator;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
 /**
- * Intervals by resampling the data: percentiles of the resampled values, and the same corrected for
- * bias and acceleration (Efron 1987, "Better bootstrap confidence intervals", Journal of the
- * American Statistical Association 82, 171-185; of two groups Davison and Hinkley 1997, 5.3).
+ * Makes intervals by resampling the data: percentiles of the resampled values, and the same
+ * corrected for bias and acceleration (Efron 1987, "Better bootstrap confidence intervals", Journal
+ * of the American Statistical Association 82, 171-185; of two groups Davison and Hinkley 1997,
+ * 5.3).
  *
  * <p>They are simulated, and no better than the data are many: where every trial was a success or
  * none, every resample is the same and there is no interval.

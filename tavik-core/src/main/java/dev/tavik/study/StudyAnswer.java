@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * The answers to a study.
+ * Holds the answers to a study.
  *
  * @param title what the study is about
  * @param answers one for each question, in order

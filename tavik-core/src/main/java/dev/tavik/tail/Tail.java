@@ -16,7 +16,7 @@ import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.numbers.rootfinder.BrentSolver;
 
 /**
- * The tails of a distribution: areas of values, and critical values of areas.
+ * Computes the tails of a distribution: areas of values, and critical values of areas.
  *
  * <p>A tail is computed as that tail, to 10⁻¹⁰ relatively down to 10⁻³⁰⁰ (noncentral chi-square
  * 3·10⁻¹² down to 10⁻¹⁵); beyond, read its logarithm. Critical values are right to 10⁻¹²

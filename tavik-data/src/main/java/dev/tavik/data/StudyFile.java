@@ -25,9 +25,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A file of questions, YAML or JSON. Its keys are the words of the command line's options; {@code
- * alpha} at the top holds for every question that has none of its own. A data file is found beside
- * the study file.
+ * Reads a file of questions, YAML or JSON. Its keys are the words of the command line's options;
+ * {@code alpha} at the top holds for every question that has none of its own. A data file is found
+ * beside the study file.
  *
  * <p>A question that can't be asked becomes an {@link Unanswered} in its place; the others are
  * asked all the same.

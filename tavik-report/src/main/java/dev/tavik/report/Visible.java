@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.say;
 import java.util.regex.Pattern;
 
 /**
- * Text from data made safe for a terminal. A level of a column may hold anything: a sequence that
+ * Makes text from data safe for a terminal. A level of a column may hold anything: a sequence that
  * colours or clears the screen, a bell, a line end, marks that turn the direction of writing. Here
  * these are seen instead of obeyed. A line end is written ⏎, other such characters by their code;
  * words of a right-to-left script are set apart, so that they don't move the figures beside them.

@@ -17,9 +17,9 @@ import dev.tavik.result.Proportion;
 import java.util.List;
 
 /**
- * Before data: how many observations, how much power, or how small an effect? Of the effects, the
- * powers and the sizes exactly one list is empty, and that is solved for; every combination of the
- * others is a line of the answer.
+ * Asks before data: how many observations, how much power, or how small an effect? Of the effects,
+ * the powers and the sizes exactly one list is empty, and that is solved for; every combination of
+ * the others is a line of the answer.
  *
  * @param label the analyst's name for it, empty for none
  * @param kind what is planned: rate, compare or table

@@ -9,7 +9,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The lines of a plan, one for each combination; two where an effect is found on either side.
+ * Holds the lines of a plan, one for each combination; two where an effect is found on either side.
  *
  * @param asked the question
  * @param lines the lines

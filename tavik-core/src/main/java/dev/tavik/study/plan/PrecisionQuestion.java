@@ -24,8 +24,8 @@ import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Before data: how many observations for an interval so narrow, or how narrow an interval of so
- * many? Of half-widths and sizes exactly one list is empty, and that is solved for.
+ * Asks before data: how many observations for an interval so narrow, or how narrow an interval of
+ * so many? Of half-widths and sizes exactly one list is empty, and that is solved for.
  *
  * @param label the analyst's name for it, empty for none
  * @param kind what is planned: rate or compare

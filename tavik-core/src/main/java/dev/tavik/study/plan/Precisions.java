@@ -17,7 +17,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The lines of a plan for intervals.
+ * Holds the lines of a plan for intervals.
  *
  * @param asked the question
  * @param lines one for each combination

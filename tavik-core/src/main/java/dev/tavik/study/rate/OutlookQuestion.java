@@ -20,8 +20,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Before data: what is the chance that so many observations of a rate will give a Bayes factor past
- * a threshold?
+ * Asks before data: what is the chance that so many observations of a rate will give a Bayes factor
+ * past a threshold?
  *
  * @param label the analyst's name for the rate, empty for none
  * @param planned how many observations; one line of the answer each, at least one

@@ -9,8 +9,8 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * A question with its simulated view beside: worlds in which the null is true are drawn, and it is
- * counted how often they look as extreme as the data.
+ * Asks a question with its simulated view beside: worlds in which the null is true are drawn, and
+ * it is counted how often they look as extreme as the data.
  *
  * @param question the question
  * @param draws how much is drawn; of several groups or pairs each has a seed of its own, one more

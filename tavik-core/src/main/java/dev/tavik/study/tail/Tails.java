@@ -15,7 +15,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Areas and values of a distribution.
+ * Holds areas and values of a distribution.
  *
  * @param asked the question
  * @param lines an area each

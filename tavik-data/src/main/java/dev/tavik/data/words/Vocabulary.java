@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** The words of one kind of question, with its purpose and examples. */
+/** Lists the words of one kind of question, with its purpose and examples. */
 public final class Vocabulary {
   private final String kind;
   private final String purpose;

@@ -1,7 +1,7 @@
 package dev.tavik.data.words;
 
 /**
- * A word of a question: an option on a command line, a key in a study.
+ * Is a word of a question: an option on a command line, a key in a study.
  *
  * @param heading under which heading it stands in help
  * @param name the word, without dashes

@@ -2,7 +2,9 @@ package dev.tavik.data.words;
 
 import java.util.List;
 
-/** The vocabularies of all kinds of questions; options, keys and documentation come from them. */
+/**
+ * Lists the vocabularies of all kinds of questions; options, keys and documentation come from them.
+ */
 public final class Words {
   /** Of one proportion, or several. */
   public static final Vocabulary RATE = Catalogue.rate();
