@@ -28,7 +28,7 @@ public record Shares(List<BigInteger> parts) {
   private static final int MOST_DIGITS = 6;
 
   /**
-   * Copies the parts.
+   * Copies the parts, in lowest terms: the same shares are equal however they were written.
    *
    * @throws IllegalArgumentException if there are fewer than two, or one isn't above 0
    */
@@ -38,6 +38,8 @@ public record Shares(List<BigInteger> parts) {
         parts.size() >= 2 && !parts.stream().anyMatch(part -> part.signum() <= 0),
         "shares must be at least two, each above 0, got %s",
         parts);
+    BigInteger common = parts.stream().reduce(BigInteger.ZERO, BigInteger::gcd);
+    parts = parts.stream().map(part -> part.divide(common)).toList();
   }
 
   /**

@@ -261,4 +261,52 @@ class DelimitedTextTest {
         .isEqualTo(4);
     assertThat(closed[0]).isTrue();
   }
+
+  /** What holds the columns apart is found, whatever else the text is full of. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "kiln,grade/North,sound/South,cracked|,",
+        "kiln;grade/North;sound/South;cracked|;",
+        "kiln~grade/North~sound/South~cracked|~",
+        "kiln;n;rate/North;1,5;0,35/South;2,5;0,76|;",
+        "Cracks, per kiln, in week 18/kiln;cracked;n/North;3;12/South;9;11|;",
+        "kiln,note/North,a; b; c/South,d|,",
+        "kiln;note/North;'a, b, c'/South;'d, e'|;",
+        "kiln;note/'North, old';x/South;y|;",
+        "kiln~note/North~a, b; c/South~d, e; f|~",
+        "kiln/North/South|,",
+        "kiln,n|,"
+      })
+  void theDelimiterIsFoundByLooking(String text, char delimiter) {
+    String beginning = text.replace('/', '\n').replace('~', '\t').replace('\'', '"');
+    char expected = delimiter == '~' ? '\t' : delimiter;
+    assertThat(Layout.of(beginning).delimiter()).isEqualTo(expected);
+    assertThat(Layout.of(beginning + "\n").delimiter()).isEqualTo(expected);
+  }
+
+  @Test
+  void oneRegistryOpensEveryKindOfSource() {
+    CountSource log = Sources.open("demo.csv", name -> DemoFiles.open("firing-log.csv"));
+    Tabulation counts = log.count(CountRequest.of("kiln", "grade"));
+    assertThat(log.overview().rows()).isEqualTo(counts.rows());
+    assertThat(log.inOrder(CountRequest.of("grade")).counts().total())
+        .isEqualTo(log.count(CountRequest.of("grade")).total());
+    CountSource counted =
+        new CountSource() {
+          @Override
+          public Tabulation count(CountRequest request) {
+            return counts;
+          }
+
+          @Override
+          public DataOverview overview() {
+            return log.overview();
+          }
+        };
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> counted.inOrder(CountRequest.of("grade")))
+        .withMessageContaining("no order of rows");
+  }
 }

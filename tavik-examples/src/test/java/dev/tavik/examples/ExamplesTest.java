@@ -67,7 +67,7 @@ class ExamplesTest {
     Answer comparison = TenTasks.compare(counts);
     assertThat(TenTasks.rate(counts).verdict().text()).startsWith("Cracked tiles: the rate is");
     assertThat(comparison.verdict().text()).contains("North", "South");
-    assertThat(TenTasks.read(comparison)).matches("0\\.\\d+: -?0\\.\\d+ to -?0\\.\\d+");
+    assertThat(TenTasks.read(comparison)).matches("[-.\\dE]+: -?0\\.\\d+ to -?0\\.\\d+");
     assertThat(TenTasks.pairs().verdict().text()).contains("Ann", "Ben");
     assertThat(TenTasks.shares(counts).tests()).isNotEmpty();
     assertThat(TenTasks.cross(counts).test().method()).isEqualTo(TableTest.PEARSON);
