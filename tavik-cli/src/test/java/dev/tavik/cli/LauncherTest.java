@@ -12,6 +12,8 @@ import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -52,6 +54,21 @@ class LauncherTest {
     String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(process.waitFor()).as(out).isZero();
     return out.lines().toList();
+  }
+
+  /** A change in any module that the one jar is made of makes it anew. */
+  @Test
+  void everyModuleOfTheJarIsLookedAt() throws IOException {
+    String script = Files.readString(Path.of("..", "tavik"));
+    Matcher module =
+        Pattern.compile("<module>(.*)</module>")
+            .matcher(Files.readString(Path.of("..", "pom.xml")));
+    List<String> apart = List.of("tavik-examples", "tavik-bench", "tavik-coverage");
+    while (module.find()) {
+      assertThat(script.contains("\"$root\"/" + module.group(1)))
+          .as(module.group(1))
+          .isNotEqualTo(apart.contains(module.group(1)));
+    }
   }
 
   private List<String> names() throws IOException {
