@@ -25,37 +25,21 @@ public final class Vocabulary {
     return new Vocabulary(kind, purpose);
   }
 
-  Vocabulary with(Word... more) {
-    words.addAll(List.of(more));
-    return this;
+  void with(Word word) {
+    words.add(word);
   }
 
-  Vocabulary flag(Heading heading, String name, String help) {
-    return with(Word.flag(heading, name, help));
-  }
-
-  Vocabulary one(Heading heading, String name, String parameter, String help) {
-    return with(Word.one(heading, name, parameter, help));
-  }
-
-  Vocabulary several(Heading heading, String name, String parameter, String help) {
-    return with(Word.several(heading, name, parameter, help));
-  }
-
-  Vocabulary positional(String name, Word.Many many, String parameter, String help) {
-    positional = Optional.of(new Word(Heading.COUNTS, name, many, parameter, help));
-    return this;
+  void positional(Word word) {
+    positional = Optional.of(word);
   }
 
   /** Adds a key that studies have and command lines don't. */
-  Vocabulary key(String name) {
+  void key(String name) {
     keys.add(name);
-    return this;
   }
 
-  Vocabulary examples(String... lines) {
-    examples.addAll(List.of(lines));
-    return this;
+  void example(String line) {
+    examples.add(line);
   }
 
   /** Returns the kind of question, such as {@code compare}. */

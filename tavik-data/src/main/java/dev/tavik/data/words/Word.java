@@ -19,16 +19,4 @@ public record Word(Heading heading, String name, Many many, String parameter, St
     /** One or more. */
     SEVERAL
   }
-
-  static Word flag(Heading heading, String name, String help) {
-    return new Word(heading, name, Many.FLAG, "", help);
-  }
-
-  static Word one(Heading heading, String name, String parameter, String help) {
-    return new Word(heading, name, Many.ONE, parameter, help);
-  }
-
-  static Word several(Heading heading, String name, String parameter, String help) {
-    return new Word(heading, name, Many.SEVERAL, parameter, help);
-  }
 }
