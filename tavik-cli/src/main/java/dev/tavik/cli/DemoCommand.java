@@ -9,9 +9,9 @@ import java.io.InputStream;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -24,156 +24,66 @@ import picocli.CommandLine.Option;
     sortOptions = false,
     optionListHeading = "%n")
 final class DemoCommand implements Callable<Integer> {
-  private record Stop(String story, List<String> command) {}
+  /** A word of a command, in quotes where it has blanks. */
+  private static final Pattern WORD = Pattern.compile("'([^']*)'|(\\S+)");
+
+  private record Stop(String story, String command) {
+    List<String> words() {
+      return WORD.matcher(command)
+          .results()
+          .map(word -> word.group(1) == null ? word.group(2) : word.group(1))
+          .toList();
+    }
+  }
 
   private static final List<Stop> TOUR =
       List.of(
           new Stop(
               "The firing log has one row for every tile inspected. What is in it?",
-              List.of("look", "--data", "demo/firing-log.csv")),
+              "look --data demo/firing-log.csv"),
           new Stop(
               "Cracked and warped tiles are scrapped. The budget is 8% scrap. Is it more?",
-              scrap("--alternative", "greater")),
+              "rate --data demo/firing-log.csv --outcome grade --success cracked,warped"
+                  + " --against 8% --alternative greater"),
           new Stop(
               "Over all kilns the budget seems to be kept. Is it kept in each?",
-              scrap("--group", "kiln")),
+              "rate --data demo/firing-log.csv --outcome grade --success cracked,warped"
+                  + " --against 8% --group kiln"),
           new Stop(
               "Do the kilns differ from one another? North is held against South, and so on.",
-              List.of(
-                  "compare",
-                  "--data",
-                  "demo/firing-log.csv",
-                  "--outcome",
-                  "grade",
-                  "--success",
-                  "cracked,warped",
-                  "--group",
-                  "kiln")),
+              "compare --data demo/firing-log.csv --outcome grade --success cracked,warped"
+                  + " --group kiln"),
           new Stop(
               "Two inspectors graded the same tiles. Is one of them stricter?",
-              List.of(
-                  "compare",
-                  "--paired",
-                  "--data",
-                  "demo/regrade.csv",
-                  "--outcome",
-                  "first_inspector,second_inspector",
-                  "--success",
-                  "crazed,cracked,warped",
-                  "--label",
-                  "Tiles not graded sound")),
+              "compare --paired --data demo/regrade.csv --outcome"
+                  + " first_inspector,second_inspector --success crazed,cracked,warped --label"
+                  + " 'Tiles not graded sound'"),
           new Stop(
               "Which grades come from which kiln more often than from the others?",
-              List.of(
-                  "cross",
-                  "--data",
-                  "demo/firing-log.csv",
-                  "--rows",
-                  "kiln",
-                  "--columns",
-                  "grade")),
+              "cross --data demo/firing-log.csv --rows kiln --columns grade"),
           new Stop(
               "The same tiles: do the shifts differ, once each kiln is looked at alone?",
-              List.of(
-                  "cross",
-                  "--data",
-                  "demo/firing-log.csv",
-                  "--rows",
-                  "shift",
-                  "--columns",
-                  "grade",
-                  "--strata",
-                  "kiln",
-                  "--merge",
-                  "crazed+cracked+warped=damaged",
-                  "--order",
-                  "early,late,damaged,sound")),
+              "cross --data demo/firing-log.csv --rows shift --columns grade --strata kiln"
+                  + " --merge crazed+cracked+warped=damaged --order early,late,damaged,sound"),
           new Stop(
               "Four depots take boxes back. For the same reasons?",
-              List.of(
-                  "cross",
-                  "--data",
-                  "demo/returns-by-depot.csv",
-                  "--rows",
-                  "depot",
-                  "--columns",
-                  "reason",
-                  "--count",
-                  "n",
-                  "--figures",
-                  "row-percents,residuals")),
+              "cross --data demo/returns-by-depot.csv --rows depot --columns reason --count n"
+                  + " --figures row-percents,residuals"),
           new Stop(
               "Customers returned 291 boxes. Do the four reasons occur equally often?",
-              List.of(
-                  "shares",
-                  "--data",
-                  "demo/returns-by-depot.csv",
-                  "--outcome",
-                  "reason",
-                  "--count",
-                  "n",
-                  "--against",
-                  "equal")),
+              "shares --data demo/returns-by-depot.csv --outcome reason --count n --against"
+                  + " equal"),
           new Stop(
               "Does the cobalt glaze craze in fewer than 8%? Follow the evidence tile by tile.",
-              List.of(
-                  "rate",
-                  "--data",
-                  "demo/firing-log.csv",
-                  "--outcome",
-                  "grade",
-                  "--success",
-                  "crazed",
-                  "--where",
-                  "glaze=cobalt",
-                  "--against",
-                  "8%",
-                  "--alternative",
-                  "less",
-                  "--sequence")),
+              "rate --data demo/firing-log.csv --outcome grade --success crazed --where"
+                  + " glaze=cobalt --against 8% --alternative less --sequence"),
           new Stop(
               "A slower firing: how many tiles would settle whether it scraps fewer?",
-              List.of(
-                  "plan",
-                  "compare",
-                  "--base",
-                  "8%",
-                  "--expect",
-                  "5%,4.5%",
-                  "--power",
-                  "80%",
-                  "--units",
-                  "tiles",
-                  "--group",
-                  "firing")),
+              "plan compare --base 8% --expect 5%,4.5% --power 80% --units tiles --group"
+                  + " firing"),
           new Stop(
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
-              List.of(
-                  "rate",
-                  "0/60",
-                  "--against",
-                  "5%",
-                  "--alternative",
-                  "less",
-                  "--label",
-                  "New ash glaze cracks")));
-
-  private static List<String> scrap(String... more) {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                "rate",
-                "--data",
-                "demo/firing-log.csv",
-                "--outcome",
-                "grade",
-                "--success",
-                "cracked,warped",
-                "--against",
-                "8%"));
-    command.addAll(List.of(more));
-    return command;
-  }
+              "rate 0/60 --against 5% --alternative less --label 'New ash glaze cracks'"));
 
   private final Terminal terminal;
 
@@ -215,9 +125,9 @@ final class DemoCommand implements Callable<Integer> {
           say(
               "$ %s %s",
               Suggestions.quoted(terminal.name()),
-              stop.command().stream().map(Suggestions::quoted).collect(Collectors.joining(" "))));
+              stop.words().stream().map(Suggestions::quoted).collect(Collectors.joining(" "))));
       out.println();
-      int status = new Tavik(onDemo).run(stop.command().toArray(String[]::new));
+      int status = new Tavik(onDemo).run(stop.words().toArray(String[]::new));
       if (status != ExitStatus.ANSWERED) {
         return status;
       }
