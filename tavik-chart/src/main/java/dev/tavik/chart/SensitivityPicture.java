@@ -29,7 +29,12 @@ import org.jspecify.annotations.Nullable;
  * Draws the Bayes factor over priors from wide to strong, around one half and around the null value
  * or the common rate: does the conclusion depend on the prior?
  */
-final class SensitivityPicture {
+record SensitivityPicture(
+    BetaPrior own,
+    double centre,
+    String centreName,
+    double least,
+    ToDoubleFunction<BetaPrior> log) {
   private static final double LN_10 = Math.log(10);
   private static final int POINTS = 80;
   private static final double WIDEST = 0.5;
@@ -38,25 +43,6 @@ final class SensitivityPicture {
   private static final double NEXT = 1.2;
   private static final Color EVEN = new Color(0x00, 0x50, 0x8C);
   private static final Color CENTRED = new Color(0xB8, 0x47, 0x00);
-
-  private final BetaPrior own;
-  private final double centre;
-  private final String centreName;
-  private final double least;
-  private final ToDoubleFunction<BetaPrior> log;
-
-  private SensitivityPicture(
-      BetaPrior own,
-      double centre,
-      String centreName,
-      double least,
-      ToDoubleFunction<BetaPrior> log) {
-    this.own = own;
-    this.centre = centre;
-    this.centreName = centreName;
-    this.least = least;
-    this.log = log;
-  }
 
   /**
    * The picture.

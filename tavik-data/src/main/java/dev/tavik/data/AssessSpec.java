@@ -12,12 +12,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the behaviour of methods from its words. */
-final class AssessSpec {
-  private final Spec spec;
-
-  private AssessSpec(Spec spec) {
-    this.spec = spec;
-  }
+record AssessSpec(Spec spec) {
 
   /**
    * Makes the question.

@@ -7,14 +7,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The words of the Bayesian view of one rate or of two. */
-final class BayesSpec {
+record BayesSpec(Spec spec) {
   private static final List<String> WORDS = List.of("prior", "region");
-
-  private final Spec spec;
-
-  BayesSpec(Spec spec) {
-    this.spec = spec;
-  }
 
   /** The view of one rate; null where no word asks for it. */
   @Nullable BayesSettings ofRate() {

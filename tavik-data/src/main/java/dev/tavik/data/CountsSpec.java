@@ -17,18 +17,10 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** The words that say where counts come from, which every kind of question has. */
-final class CountsSpec {
+record CountsSpec(Spec spec, Opening opening) {
   /** The words about a file of rows. */
   static final Set<String> WORDS =
       Set.of("data", "outcome", "success", "group", "count", "where", "missing");
-
-  private final Spec spec;
-  private final Opening opening;
-
-  CountsSpec(Spec spec, Opening opening) {
-    this.spec = spec;
-    this.opening = opening;
-  }
 
   /** Tallies by group, and the groups that had no observation. */
   record Groups(Map<String, Tally> tallies, List<String> empty) {}

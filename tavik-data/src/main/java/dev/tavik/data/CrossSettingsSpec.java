@@ -12,12 +12,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The words that say how strictly an association is judged, by which tests, and what is shown. */
-final class CrossSettingsSpec {
-  private final Spec spec;
-
-  CrossSettingsSpec(Spec spec) {
-    this.spec = spec;
-  }
+record CrossSettingsSpec(Spec spec) {
 
   CrossSettings settings() {
     CrossSettings settings = CrossSettings.usual();

@@ -10,17 +10,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about planned observations of a rate from its words. */
-final class OutlookSpec {
+record OutlookSpec(Spec spec) {
   private static final List<String> WORDS =
       List.of(
           "planned", "threshold", "expect", "against", "alternative", "prior", "bayes", "label");
   private static final int MOST_LINES = 200;
-
-  private final Spec spec;
-
-  OutlookSpec(Spec spec) {
-    this.spec = spec;
-  }
 
   OutlookQuestion question() {
     for (String word : Words.RATE.names()) {

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * Makes a plan from its words. What is left out of {@code n}, {@code power} and the effect is
  * solved for; {@code half-width} asks for an interval instead of a test.
  */
-final class PlanSpec {
+record PlanSpec(Spec spec, Opening opening) {
   private static final Set<String> SHARED = Set.of("label", "for", "n", "units", "response");
   private static final Set<String> OF_TESTS =
       Set.of("alpha", "power", "sides", "alternative", "tests", "method");
@@ -85,14 +85,6 @@ final class PlanSpec {
       }
       this.words = all;
     }
-  }
-
-  private final Spec spec;
-  private final Opening opening;
-
-  private PlanSpec(Spec spec, Opening opening) {
-    this.spec = spec;
-    this.opening = opening;
   }
 
   /**
@@ -179,10 +171,6 @@ final class PlanSpec {
       return Kind.COMPARE_INTERVAL;
     }
     return any("bayes", "prior", "threshold") ? Kind.COMPARED_EVIDENCE : Kind.COMPARE;
-  }
-
-  Spec spec() {
-    return spec;
   }
 
   String label() {

@@ -13,7 +13,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the tail of a distribution from its words. */
-final class TailSpec {
+record TailSpec(Spec spec) {
   /** The parameters of each distribution, those that may be left out in brackets. */
   private static final Map<String, List<String>> PARAMETERS = new LinkedHashMap<>();
 
@@ -30,12 +30,6 @@ final class TailSpec {
 
   private static final List<String> OTHERS =
       List.of("label", "distribution", "value", "between", "area");
-
-  private final Spec spec;
-
-  private TailSpec(Spec spec) {
-    this.spec = spec;
-  }
 
   /**
    * Makes the question.

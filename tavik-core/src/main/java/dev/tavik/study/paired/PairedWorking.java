@@ -18,17 +18,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The z tests and Wald's two intervals of paired proportions as they are done by hand. */
-final class PairedWorking {
+record PairedWorking(PairedTally tally, PairedSettings settings) {
   private static final String SYMBOLS =
       "b pairs with success the first time only, c the second time only, n pairs in all";
-
-  private final PairedTally tally;
-  private final PairedSettings settings;
-
-  private PairedWorking(PairedTally tally, PairedSettings settings) {
-    this.tally = tally;
-    this.settings = settings;
-  }
 
   static List<Working> of(PairedTally tally, PairedSettings settings, List<TestResult> results) {
     PairedWorking working = new PairedWorking(tally, settings);

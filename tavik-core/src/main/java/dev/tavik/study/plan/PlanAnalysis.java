@@ -33,7 +33,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Works out every combination of a plan. */
-final class PlanAnalysis {
+record PlanAnalysis(PlanQuestion asked) {
   private static final double[] VARIED = {0.75, 0.9, 1.1, 1.25};
 
   /** So many successes and failures a normal approximation wants, of one rate and of each group. */
@@ -48,12 +48,6 @@ final class PlanAnalysis {
 
   /** What the exact plans beside those by the normal distribution may take together. */
   private static final double UNASKED_SECONDS = 2;
-
-  private final PlanQuestion asked;
-
-  PlanAnalysis(PlanQuestion asked) {
-    this.asked = asked;
-  }
 
   Answer answer() {
     List<Line> lines = new ArrayList<>();

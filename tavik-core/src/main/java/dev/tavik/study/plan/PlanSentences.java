@@ -22,12 +22,7 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 
 /** Words a plan: what was solved for, and a sentence that could stand in a protocol. */
-final class PlanSentences {
-  private final PlanWords words;
-
-  PlanSentences(PlanWords words) {
-    this.words = words;
-  }
+record PlanSentences(PlanWords words) {
 
   /** What was solved for, over all lines. */
   String conclusion(PlanQuestion asked, List<Line> lines) {

@@ -38,15 +38,9 @@ import java.util.List;
 import java.util.function.Function;
 
 /** Draws the worlds that belong to an answer. */
-final class SimulationAnalysis {
+record SimulationAnalysis(SimulatedQuestion asked) {
   /** An exact test that wasn't asked for may take so many seconds, else it has no formula here. */
   private static final double BRIEFLY = 0.5;
-
-  private final SimulatedQuestion asked;
-
-  SimulationAnalysis(SimulatedQuestion asked) {
-    this.asked = asked;
-  }
 
   /** Returns an answer with the simulated view beside it, and beside each of its parts. */
   Answer beside(Answer answer) {
