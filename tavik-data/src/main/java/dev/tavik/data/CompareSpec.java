@@ -81,23 +81,11 @@ final class CompareSpec {
         "{success} names levels of a file; in tallies such as 14/400 the first number is the"
             + " successes");
     boolean tallies = spec.has("tally") || spec.has("first") || spec.has("second");
-    List<String> sources = new ArrayList<>();
-    if (tallies) {
-      sources.add("tallies");
-    }
-    for (String word : List.of("data", "table")) {
-      if (spec.has(word)) {
-        sources.add(spec.name(word));
-      }
-    }
-    if (sources.size() > 1) {
-      throw new SpecException(
-          "counts come from one place, not from %s; leave one out", String.join(" and ", sources));
-    }
-    spec.check(
-        !sources.isEmpty(),
-        "nothing to compare: give tallies such as North=14/400 South=31/410, or {table} with"
-            + " a row a group, or {data} with {outcome}, {success} and {group}");
+    counts.requireOneSource(
+        tallies ? "tallies" : "",
+        spec.say(
+            "nothing to compare: give tallies such as North=14/400 South=31/410, or {table} with"
+                + " a row a group, or {data} with {outcome}, {success} and {group}"));
     CompareSettings settings = settings();
     if (tallies) {
       return fromTallies(settings);
@@ -185,14 +173,11 @@ final class CompareSpec {
     String outcome = spec.required("outcome", "the column that says what became of each unit");
     counts.requireSuccess(outcome);
     String group = spec.required("group", "the column whose levels are compared");
-    counts.requireDifferent("outcome", "group");
-    counts.requireDifferent("outcome", "count");
-    counts.requireDifferent("group", "count");
+    counts.requireDifferent("outcome", "group", "count");
     Tabulation counted = counts.tabulation(outcome, group);
     Set<String> success = counts.success(counted, counted.levels(0));
     CountsSpec.Groups groups = CountsSpec.groups(counted, success);
-    CountedFrom from =
-        CountedFrom.of(counted, List.copyOf(success), spec.text("count"), counts.filters());
+    CountedFrom from = counts.from(counted, success);
     return question(
         counts.label(from.outcome() + " " + String.join(" or ", success)),
         groups.tallies(),

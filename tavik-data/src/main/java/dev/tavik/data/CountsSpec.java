@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
+import dev.tavik.study.CountedFrom;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The words that say where counts come from, which every kind of question has. */
@@ -100,13 +102,40 @@ record CountsSpec(Spec spec, Opening opening) {
     return policy == null ? Missing.DROP : Missing.of(policy);
   }
 
-  /** Refuses one column for two purposes. */
-  void requireDifferent(String firstWord, String secondWord) {
-    String first = spec.text(firstWord);
-    if (first != null && first.equals(spec.text(secondWord))) {
+  /**
+   * Refuses counts from nowhere, and from several places.
+   *
+   * @param written where they are written out, in words; empty if they aren't
+   * @param nothing what is said where there are none
+   */
+  void requireOneSource(String written, String nothing) {
+    List<String> sources = new ArrayList<>(written.isEmpty() ? List.of() : List.of(written));
+    Stream.of("cells", "table", "data").filter(spec::has).map(spec::name).forEach(sources::add);
+    if (sources.isEmpty()) {
+      throw new SpecException(nothing);
+    }
+    if (sources.size() > 1) {
       throw new SpecException(
-          "%s and %s must be different columns, got '%s' for both",
-          spec.name(firstWord), spec.name(secondWord), first);
+          "counts come from one place, not from %s; leave one out", String.join(" and ", sources));
+    }
+  }
+
+  /** Where the counts of a file came from. */
+  CountedFrom from(Tabulation counted, Set<String> success) {
+    return CountedFrom.of(counted, List.copyOf(success), spec.text("count"), filters());
+  }
+
+  /** Refuses one column for two purposes. */
+  void requireDifferent(String... words) {
+    for (int i = 0; i < words.length; i++) {
+      String first = spec.text(words[i]);
+      for (String second : List.of(words).subList(i + 1, words.length)) {
+        if (first != null && first.equals(spec.text(second))) {
+          throw new SpecException(
+              "%s and %s must be different columns, got '%s' for both",
+              spec.name(words[i]), spec.name(second), first);
+        }
+      }
     }
   }
 

@@ -70,18 +70,11 @@ final class CrossSpec {
 
   private Question question() {
     spec.requireWith("data", "rows", "columns", "strata", "count", "where", "missing");
-    List<String> sources =
-        List.of("cells", "table", "data").stream().filter(spec::has).map(spec::name).toList();
-    if (sources.size() != 1) {
-      throw new SpecException(
-          sources.isEmpty()
-              ? spec.say(
-                  "nothing to count: give {cells} \"12 5; 7 9\", or {table} with a labelled table, or"
-                      + " {data} with {rows} and {columns}")
-              : say(
-                  "counts come from one place, not from %s; leave one out",
-                  String.join(" and ", sources)));
-    }
+    counts.requireOneSource(
+        "",
+        spec.say(
+            "nothing to count: give {cells} \"12 5; 7 9\", or {table} with a labelled table, or"
+                + " {data} with {rows} and {columns}"));
     boolean paired = spec.flag("paired");
     spec.check(!paired || !spec.has("strata"), "{paired} doesn't go with {strata}; leave one out");
     if (paired || spec.has("strata")) {
@@ -181,7 +174,7 @@ final class CrossSpec {
 
   private Question fromFile(CrossSettings settings, boolean paired) {
     Tabulation counted = counts.tabulation(column("rows"), column("columns"));
-    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    CountedFrom from = counts.from(counted, Set.of());
     String first = counted.columns().get(0);
     String second = counted.columns().get(1);
     return paired
@@ -392,7 +385,7 @@ final class CrossSpec {
           DataException.Code.LEVEL,
           counted.source() + ": no stratum has units of both " + String.join(" and ", rowNames));
     }
-    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    CountedFrom from = counts.from(counted, Set.of());
     return new StrataQuestion(
         counts.label(
             say(

@@ -130,9 +130,7 @@ final class RateSpec {
       return ofEveryLevel(outcome, settings);
     }
     counts.requireSuccess(outcome);
-    counts.requireDifferent("outcome", "group");
-    counts.requireDifferent("outcome", "count");
-    counts.requireDifferent("group", "count");
+    counts.requireDifferent("outcome", "group", "count");
     @Nullable String group = spec.text("group");
     @Nullable RowsInOrder rows = spec.flag("sequence") ? counts.inOrder(outcome) : null;
     Tabulation counted =
@@ -140,8 +138,7 @@ final class RateSpec {
             ? rows.counts()
             : group == null ? counts.tabulation(outcome) : counts.tabulation(outcome, group);
     Set<String> success = counts.success(counted, counted.levels(0));
-    CountedFrom from =
-        CountedFrom.of(counted, List.copyOf(success), spec.text("count"), counts.filters());
+    CountedFrom from = counts.from(counted, success);
     String label = counts.label(from.outcome() + " " + String.join(" or ", success));
     if (group == null) {
       RateQuestion question =
@@ -175,7 +172,7 @@ final class RateSpec {
     Map<String, Tally> tallies = new LinkedHashMap<>();
     levels.forEach(
         level -> tallies.put(level, counted.tally(counted.columns().get(0), Set.of(level))));
-    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    CountedFrom from = counts.from(counted, Set.of());
     return new RateByGroupQuestion(
         counts.label("each level of " + from.outcome()), tallies, List.of(), settings, from);
   }

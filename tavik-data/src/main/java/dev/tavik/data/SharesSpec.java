@@ -1,7 +1,5 @@
 package dev.tavik.data;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
@@ -19,6 +17,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -57,25 +56,11 @@ final class SharesSpec {
 
   private Question question() {
     spec.requireWith("data", "outcome", "count", "where", "missing", "order");
-    List<String> sources = new ArrayList<>();
-    if (spec.has("counts")) {
-      sources.add("the counts themselves");
-    }
-    for (String word : List.of("table", "data")) {
-      if (spec.has(word)) {
-        sources.add(spec.name(word));
-      }
-    }
-    if (sources.size() != 1) {
-      throw new SpecException(
-          sources.isEmpty()
-              ? spec.say(
-                  "nothing to count: give counts such as ash=31 iron=22, or {table} with a table of"
-                      + " names and counts, or {data} with {outcome}")
-              : say(
-                  "counts come from one place, not from %s; leave one out",
-                  String.join(" and ", sources)));
-    }
+    counts.requireOneSource(
+        spec.has("counts") ? "the counts themselves" : "",
+        spec.say(
+            "nothing to count: give counts such as ash=31 iron=22, or {table} with a table of"
+                + " names and counts, or {data} with {outcome}"));
     spec.check(spec.has("against"), "{against} is needed: %s", FORMS);
     SharesSettings settings = settings();
     if (spec.has("counts")) {
@@ -139,7 +124,7 @@ final class SharesSpec {
     for (String level : ordered(counted)) {
       named.put(level, counted.where(counted.columns().get(0), level).total());
     }
-    CountedFrom from = CountedFrom.of(counted, List.of(), spec.text("count"), counts.filters());
+    CountedFrom from = counts.from(counted, Set.of());
     return question(counted.columns().get(0), named, settings, from);
   }
 
