@@ -1,7 +1,6 @@
 package dev.tavik.study.compare;
 
 import static dev.tavik.result.Figures.say;
-import static dev.tavik.study.parts.HandFigures.number;
 
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
@@ -12,7 +11,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
-import dev.tavik.study.parts.HandFigures;
+import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -80,123 +79,68 @@ final class CompareTestWorking {
   }
 
   private List<WorkingStep> steps() {
-    List<WorkingStep> steps = new ArrayList<>(HandFigures.twoProportions(first, second));
+    Calculation by = new Calculation().twoProportions(first, second);
+    by.let("d0", Figures.plain(hypothesis.against()));
+    double separate = Calculation.difference(first, second).standardError();
     if (test == TwoProportionTest.Z_SEPARATE) {
-      steps.add(separateError());
+      by.separateError(
+          first,
+          second,
+          "This test takes each group's own variance; z-pooled takes that of the null of no"
+              + " difference.");
     } else {
-      steps.add(pooledProportion());
-      steps.add(pooledError());
+      by.line(
+          "pooled proportion",
+          "p",
+          "(x1 + x2) / (n1 + n2)",
+          pooled(),
+          "If there is no difference, both groups show the same proportion, and all units together"
+              + " estimate it best.");
+      by.line(
+          "pooled standard error",
+          "SE0",
+          "sqrt(p (1 - p) (1 / n1 + 1 / n2))",
+          pooledError(),
+          say(
+              "Pooled, because the p-value asks what would happen under no difference. The interval"
+                  + " asks how large the difference is and takes separate variances, SE = %s.",
+              Calculation.number(separate)));
     }
     if (test == TwoProportionTest.Z_POOLED_CC) {
-      steps.add(corrected());
+      corrected(by);
+    } else {
+      String error = test == TwoProportionTest.Z_SEPARATE ? " / SE" : " / SE0";
+      by.line("test statistic", "z", (hypothesis.against() == 0 ? "d" : "(d - d0)") + error, z);
     }
-    steps.add(statistic());
-    steps.addAll(HandFigures.normalDecision(z, result, hypothesis.alternative(), alpha));
-    return steps;
+    return by.normalDecision(z, result, hypothesis.alternative(), alpha).steps();
   }
 
   private double pooled() {
     return (double) (first.successes() + second.successes()) / (first.trials() + second.trials());
   }
 
-  private double error() {
-    if (test == TwoProportionTest.Z_SEPARATE) {
-      return HandFigures.separateError(first, second);
-    }
+  private double pooledError() {
     double p = pooled();
     return Math.sqrt(p * (1 - p) * (1.0 / first.trials() + 1.0 / second.trials()));
   }
 
-  private WorkingStep pooledProportion() {
-    return new WorkingStep(
-        "pooled proportion",
-        "p",
-        "(x1 + x2) / (n1 + n2)",
-        say(
-            "(%d + %d) / (%d + %d)",
-            first.successes(), second.successes(), first.trials(), second.trials()),
-        number(pooled()),
-        "If there is no difference, both groups show the same proportion, and all units together"
-            + " estimate it best.");
-  }
-
-  private WorkingStep pooledError() {
-    String p = number(pooled());
-    return new WorkingStep(
-        "pooled standard error",
-        "SE0",
-        "sqrt(p (1 - p) (1 / n1 + 1 / n2))",
-        say("sqrt(%s (1 - %s) (1 / %d + 1 / %d))", p, p, first.trials(), second.trials()),
-        number(error()),
-        say(
-            "Pooled, because the p-value asks what would happen under no difference. The interval"
-                + " asks how large the difference is and takes separate variances, SE = %s.",
-            number(HandFigures.separateError(first, second))));
-  }
-
-  private WorkingStep separateError() {
-    return HandFigures.separateErrorStep(
-        first,
-        second,
-        "This test takes each group's own variance; z-pooled takes that of the null of no"
-            + " difference.");
-  }
-
-  private WorkingStep corrected() {
-    double d = difference();
-    double correction = 0.5 / first.trials() + 0.5 / second.trials();
-    String c = say("(1 / (2 x %d) + 1 / (2 x %d))", first.trials(), second.trials());
-    String symbols = "(1 / (2 n1) + 1 / (2 n2))";
-    return switch (hypothesis.alternative()) {
-      case TWO_SIDED ->
-          correctedStep(
-              "|d| - " + symbols + ", at least 0",
-              "|" + number(d) + "| - " + c,
-              Math.max(0, Math.abs(d) - correction));
-      case LESS -> correctedStep("d + " + symbols, number(d) + " + " + c, d + correction);
-      case GREATER -> correctedStep("d - " + symbols, number(d) + " - " + c, d - correction);
-    };
-  }
-
-  private static WorkingStep correctedStep(String formula, String substituted, double value) {
-    return new WorkingStep(
+  private void corrected(Calculation by) {
+    boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
+    double shown = twoSided ? Math.abs(z) : z;
+    String half = "(1 / (2 n1) + 1 / (2 n2))";
+    String formula =
+        switch (hypothesis.alternative()) {
+          case TWO_SIDED -> "|d| - " + half + ", at least 0";
+          case LESS -> "d + " + half;
+          case GREATER -> "d - " + half;
+        };
+    by.line(
         "difference, corrected for continuity",
         "d'",
         formula,
-        substituted,
-        number(value),
+        shown * pooledError(),
         "Counts move in whole steps; half a step in each group is given away against the"
             + " alternative.");
-  }
-
-  private double difference() {
-    return HandFigures.difference(first, second);
-  }
-
-  private WorkingStep statistic() {
-    if (test == TwoProportionTest.Z_POOLED_CC) {
-      boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
-      double shown = twoSided ? Math.abs(z) : z;
-      return new WorkingStep(
-          "test statistic",
-          twoSided ? "|z|" : "z",
-          "d' / SE0",
-          number(shown * error()) + " / " + number(error()),
-          number(shown),
-          "");
-    }
-    boolean separate = test == TwoProportionTest.Z_SEPARATE;
-    boolean plain = hypothesis.against() == 0;
-    return new WorkingStep(
-        "test statistic",
-        "z",
-        (plain ? "d" : "(d - d0)") + (separate ? " / SE" : " / SE0"),
-        plain
-            ? number(difference()) + " / " + number(error())
-            : say(
-                "(%s - %s) / %s",
-                number(difference()), Figures.plain(hypothesis.against()), number(error())),
-        number(z),
-        "");
+    by.line("test statistic", twoSided ? "|z|" : "z", "d' / SE0", shown);
   }
 }

@@ -1,8 +1,7 @@
 package dev.tavik.study.rate;
 
 import static dev.tavik.result.Figures.say;
-import static dev.tavik.study.parts.HandFigures.brief;
-import static dev.tavik.study.parts.HandFigures.number;
+import static dev.tavik.study.parts.Calculation.brief;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
@@ -12,7 +11,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
-import dev.tavik.study.parts.HandFigures;
+import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -67,94 +66,54 @@ final class TestWorking {
   }
 
   private List<WorkingStep> steps() {
-    List<WorkingStep> steps = new ArrayList<>();
-    steps.add(HandFigures.observed(tally));
-    steps.add(test == ProportionTest.WALD ? ownStandardError() : nullStandardError());
-    if (test == ProportionTest.SCORE_CC) {
-      steps.add(correctedDistance());
+    Calculation by = new Calculation().observed(tally).let("p0", Figures.plain(against));
+    if (test == ProportionTest.WALD) {
+      by.line(
+          "standard error of the estimate",
+          "SE",
+          "sqrt(p (1 - p) / n)",
+          standardError(tally.proportion()),
+          "This test has the observed proportion here, where the score test has the null's.");
+    } else {
+      by.line(
+          "standard error under the null",
+          "SE0",
+          "sqrt(p0 (1 - p0) / n)",
+          standardError(against),
+          say(
+              "The null's %s stands here and not the observed %s: the p-value asks what would"
+                  + " happen if the null were true. The standard error beside the estimate is another"
+                  + " one, with p in place of p0.",
+              Figures.plain(against), brief(tally.proportion())));
     }
-    steps.add(statistic());
-    steps.addAll(HandFigures.normalDecision(z, result, alternative, settings.alpha()));
-    return steps;
+    if (test == ProportionTest.SCORE_CC) {
+      corrected(by);
+    } else {
+      String error = test == ProportionTest.WALD ? "SE" : "SE0";
+      by.line("test statistic", "z", "(p - p0) / " + error, z);
+    }
+    return by.normalDecision(z, result, alternative, settings.alpha()).steps();
   }
 
-  private WorkingStep nullStandardError() {
-    String p0 = Figures.plain(against);
-    return new WorkingStep(
-        "standard error under the null",
-        "SE0",
-        "sqrt(p0 (1 - p0) / n)",
-        say("sqrt(%s (1 - %s) / %d)", p0, p0, tally.trials()),
-        number(standardError()),
-        say(
-            "The null's %s stands here and not the observed %s: the p-value asks what would"
-                + " happen if the null were true. The standard error beside the estimate is another"
-                + " one, with p in place of p0.",
-            p0, brief(tally.proportion())));
-  }
-
-  private WorkingStep ownStandardError() {
-    String p = number(tally.proportion());
-    return new WorkingStep(
-        "standard error of the estimate",
-        "SE",
-        "sqrt(p (1 - p) / n)",
-        say("sqrt(%s (1 - %s) / %d)", p, p, tally.trials()),
-        number(standardError()),
-        "This test has the observed proportion here, where the score test has the null's.");
-  }
-
-  private double standardError() {
-    double p = test == ProportionTest.WALD ? tally.proportion() : against;
+  private double standardError(double p) {
     return Math.sqrt(p * DecimalFraction.complement(p) / tally.trials());
   }
 
-  private WorkingStep correctedDistance() {
-    String p = number(tally.proportion());
-    String p0 = Figures.plain(against);
-    String half = "1 / (2 x " + tally.trials() + ")";
+  private void corrected(Calculation by) {
+    boolean twoSided = alternative == Alternative.TWO_SIDED;
+    double shown = twoSided ? Math.abs(z) : z;
     String formula =
         switch (alternative) {
           case TWO_SIDED -> "|p - p0| - 1 / (2 n), at least 0";
           case LESS -> "p - p0 + 1 / (2 n)";
           case GREATER -> "p - p0 - 1 / (2 n)";
         };
-    String substituted =
-        switch (alternative) {
-          case TWO_SIDED -> say("|%s - %s| - %s", p, p0, half);
-          case LESS -> say("%s - %s + %s", p, p0, half);
-          case GREATER -> say("%s - %s - %s", p, p0, half);
-        };
-    double distance = (alternative == Alternative.TWO_SIDED ? Math.abs(z) : z) * standardError();
-    return new WorkingStep(
+    by.line(
         "distance, corrected for continuity",
         "d",
         formula,
-        substituted,
-        number(distance),
+        shown * standardError(against),
         "Counts move in whole steps; half a step is given away against the alternative.");
-  }
-
-  private WorkingStep statistic() {
-    String error = test == ProportionTest.WALD ? "SE" : "SE0";
-    if (test == ProportionTest.SCORE_CC) {
-      double shown = alternative == Alternative.TWO_SIDED ? Math.abs(z) : z;
-      return new WorkingStep(
-          "test statistic",
-          alternative == Alternative.TWO_SIDED ? "|z|" : "z",
-          "d / SE0",
-          number(shown * standardError()) + " / " + number(standardError()),
-          number(shown),
-          "");
-    }
-    return new WorkingStep(
-        "test statistic",
-        "z",
-        "(p - p0) / " + error,
-        say(
-            "(%s - %s) / %s",
-            number(tally.proportion()), Figures.plain(against), number(standardError())),
-        number(z),
-        "");
+    by.line("test statistic", twoSided ? "|z|" : "z", "d / SE0", shown);
   }
 }
