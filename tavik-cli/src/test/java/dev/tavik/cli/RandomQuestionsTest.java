@@ -25,7 +25,6 @@ class RandomQuestionsTest {
   private static final double TIE = 1e-7;
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
-  /** Intervals around another centre than what was observed. */
   /** Centred elsewhere than at what was observed, or (noncentral) free of its upward bias. */
   private static final List<String> SHRUNK =
       List.of(
