@@ -1,14 +1,22 @@
 package dev.tavik.chart;
 
+import java.awt.BasicStroke;
 import java.awt.Color;
+import java.awt.Font;
+import java.awt.Paint;
 import java.util.Locale;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.ValueAxis;
+import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYItemRenderer;
 import org.jfree.chart.title.TextTitle;
 import org.jfree.chart.ui.HorizontalAlignment;
 import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYDataset;
 
 /** What all pictures have in common: fonts, ink, titles to the left, round steps on axes. */
 final class ChartStyle {
@@ -46,6 +54,53 @@ final class ChartStyle {
     text.setTextAlignment(HorizontalAlignment.LEFT);
     text.setPaint(INK);
     text.setPadding(0, 2, 6, 0);
+  }
+
+  /** Puts data and axes on a plot without lines of its own. */
+  static void frame(
+      XYPlot plot, XYDataset data, XYItemRenderer renderer, ValueAxis across, ValueAxis up) {
+    plot.setDataset(data);
+    plot.setRenderer(renderer);
+    plot.setDomainAxis(across);
+    plot.setRangeAxis(up);
+    plot.setBackgroundPaint(Color.WHITE);
+    plot.setOutlineVisible(false);
+    plot.setDomainGridlinesVisible(false);
+    plot.setRangeGridlinesVisible(false);
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+  }
+
+  /** Words at a place. */
+  static void write(
+      XYPlot plot, String words, double x, double y, TextAnchor anchor, Paint ink, Font font) {
+    XYTextAnnotation text = new XYTextAnnotation(words, x, y);
+    text.setFont(font);
+    text.setTextAnchor(anchor);
+    text.setPaint(ink);
+    plot.addAnnotation(text);
+  }
+
+  /** A line of dashes and gaps. */
+  static BasicStroke dashed(float width, float... dashes) {
+    return new BasicStroke(width, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, dashes, 0f);
+  }
+
+  /** An upright line through a place. */
+  static ValueMarker marker(double at, Color ink, BasicStroke stroke) {
+    ValueMarker marker = new ValueMarker(at);
+    marker.setPaint(ink);
+    marker.setStroke(stroke);
+    return marker;
+  }
+
+  /** An axis of densities, whose numbers say nothing. */
+  static NumberAxis densities(double top) {
+    NumberAxis axis = axis("density");
+    axis.setRange(0, top);
+    axis.setTickLabelsVisible(false);
+    axis.setTickMarksVisible(false);
+    plain(axis);
+    return axis;
   }
 
   /** An axis of numbers, which are written one way everywhere. */

@@ -8,12 +8,10 @@ import java.awt.geom.Path2D;
 import java.util.function.DoubleUnaryOperator;
 import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.annotations.XYShapeAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
@@ -47,15 +45,7 @@ final class CurvePlot {
     ChartStyle.plain(across);
     ChartStyle.plain(up);
     renderer.setDrawSeriesLineAsPath(true);
-    plot.setDataset(curves);
-    plot.setRenderer(renderer);
-    plot.setDomainAxis(across);
-    plot.setRangeAxis(up);
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    ChartStyle.frame(plot, curves, renderer, across, up);
   }
 
   static Color ink(int curve) {
@@ -91,25 +81,14 @@ final class CurvePlot {
   }
 
   void write(String words, double x, double y, TextAnchor anchor, Color ink, boolean strong) {
-    XYTextAnnotation text = new XYTextAnnotation(words, x, y);
-    text.setFont(strong ? BundledFonts.bold(12) : BundledFonts.plain(12));
-    text.setPaint(ink);
-    text.setTextAnchor(anchor);
-    plot.addAnnotation(text);
+    ChartStyle.write(
+        plot, words, x, y, anchor, ink, strong ? BundledFonts.bold(12) : BundledFonts.plain(12));
   }
 
   void line(double x1, double y1, double x2, double y2, Color ink, boolean dashed) {
     plot.addAnnotation(
         new XYLineAnnotation(
-            x1,
-            y1,
-            x2,
-            y2,
-            dashed
-                ? new BasicStroke(
-                    1.2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {5, 4}, 0f)
-                : new BasicStroke(1.2f),
-            ink));
+            x1, y1, x2, y2, dashed ? ChartStyle.dashed(1.2f, 5, 4) : new BasicStroke(1.2f), ink));
   }
 
   /** The area under a curve, behind everything else. */

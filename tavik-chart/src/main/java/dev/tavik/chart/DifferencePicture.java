@@ -16,14 +16,12 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.geom.Path2D;
 import org.jfree.chart.annotations.XYShapeAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.IntervalMarker;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
@@ -89,15 +87,12 @@ final class DifferencePicture {
     renderer.setDrawSeriesLineAsPath(true);
     renderer.setSeriesPaint(0, AFTER);
     renderer.setSeriesStroke(0, new BasicStroke(2.2f));
-    plot.setDataset(new XYSeriesCollection(curve));
-    plot.setRenderer(renderer);
-    plot.setDomainAxis(differences());
-    plot.setRangeAxis(heightsAxis());
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    ChartStyle.frame(
+        plot,
+        new XYSeriesCollection(curve),
+        renderer,
+        differences(),
+        ChartStyle.densities(HEADROOM * highest));
     region();
     credible();
     noDifference();
@@ -118,15 +113,6 @@ final class DifferencePicture {
                 Value.points(interval().lower()).text(),
                 Value.points(interval().upper()).text()));
     axis.setRange(100 * left, 100 * right);
-    ChartStyle.plain(axis);
-    return axis;
-  }
-
-  private NumberAxis heightsAxis() {
-    NumberAxis axis = ChartStyle.axis("density");
-    axis.setRange(0, HEADROOM * highest);
-    axis.setTickLabelsVisible(false);
-    axis.setTickMarksVisible(false);
     ChartStyle.plain(axis);
     return axis;
   }
@@ -181,21 +167,13 @@ final class DifferencePicture {
   }
 
   private void noDifference() {
-    ValueMarker marker = new ValueMarker(0);
-    marker.setPaint(NULL);
-    marker.setStroke(
-        new BasicStroke(
-            1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f));
+    ValueMarker marker = ChartStyle.marker(0, NULL, ChartStyle.dashed(1.6f, 4, 3));
     plot.addDomainMarker(marker);
     beside("no difference", 0, 1.14);
   }
 
   private void write(String text, double at, double height, TextAnchor anchor, Color ink) {
-    XYTextAnnotation label = new XYTextAnnotation(text, 100 * at, height * highest);
-    label.setFont(BundledFonts.bold(12));
-    label.setTextAnchor(anchor);
-    label.setPaint(ink);
-    plot.addAnnotation(label);
+    ChartStyle.write(plot, text, 100 * at, height * highest, anchor, ink, BundledFonts.bold(12));
   }
 
   private String title() {

@@ -2,7 +2,6 @@ package dev.tavik.chart;
 
 import java.awt.BasicStroke;
 import java.awt.Color;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.IntervalMarker;
@@ -10,7 +9,6 @@ import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
@@ -51,20 +49,10 @@ final class EvidencePlot {
     double margin = 0.09 * (to - from);
     this.low = from - margin;
     this.high = to + margin;
-    plot.setDataset(curves);
-    plot.setRenderer(renderer);
-    plot.setDomainAxis(across);
-    plot.setRangeAxis(factors());
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    ChartStyle.frame(plot, curves, renderer, across, factors());
     renderer.setDrawSeriesLineAsPath(true);
     bands();
-    ValueMarker even = new ValueMarker(0);
-    even.setPaint(ChartStyle.INK);
-    even.setStroke(new BasicStroke(1f));
+    ValueMarker even = ChartStyle.marker(0, ChartStyle.INK, new BasicStroke(1f));
     plot.addRangeMarker(even, Layer.BACKGROUND);
   }
 
@@ -124,11 +112,8 @@ final class EvidencePlot {
   }
 
   void write(String text, double x, double y, TextAnchor anchor, Color ink, boolean bold) {
-    XYTextAnnotation label = new XYTextAnnotation(text, x, y);
-    label.setFont(bold ? BundledFonts.bold(12) : BundledFonts.plain(12));
-    label.setTextAnchor(anchor);
-    label.setPaint(ink);
-    plot.addAnnotation(label);
+    ChartStyle.write(
+        plot, text, x, y, anchor, ink, bold ? BundledFonts.bold(12) : BundledFonts.plain(12));
   }
 
   /** So much of the height of the axis. */

@@ -73,15 +73,8 @@ final class NullChart {
   }
 
   Picture picture() {
-    plot.setDataset(new XYSeriesCollection());
-    plot.setRenderer(new XYLineAndShapeRenderer());
-    plot.setDomainAxis(countAxis());
-    plot.setRangeAxis(heightAxis());
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    ChartStyle.frame(
+        plot, new XYSeriesCollection(), new XYLineAndShapeRenderer(), countAxis(), heightAxis());
     if (distribution.discrete() && distribution.points().size() <= MOST_BARS) {
       bars();
     } else {

@@ -19,13 +19,11 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
 import java.util.Optional;
 import org.jfree.chart.annotations.XYShapeAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
@@ -111,19 +109,8 @@ final class PosteriorPicture {
     renderer.setSeriesPaint(0, AFTER);
     renderer.setSeriesStroke(0, new BasicStroke(2.2f));
     renderer.setSeriesPaint(1, BEFORE);
-    renderer.setSeriesStroke(
-        1,
-        new BasicStroke(
-            2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {7, 4}, 0f));
-    plot.setDataset(curves);
-    plot.setRenderer(renderer);
-    plot.setDomainAxis(rates());
-    plot.setRangeAxis(heights());
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    renderer.setSeriesStroke(1, ChartStyle.dashed(2f, 7, 4));
+    ChartStyle.frame(plot, curves, renderer, rates(), ChartStyle.densities(1.12 * highest));
     credible();
     atNull();
     return new Picture(ChartStyle.titled(plot, title(), subtitle()), WIDTH, HEIGHT);
@@ -154,15 +141,6 @@ final class PosteriorPicture {
     return axis;
   }
 
-  private NumberAxis heights() {
-    NumberAxis axis = ChartStyle.axis("density");
-    axis.setRange(0, 1.12 * highest);
-    axis.setTickLabelsVisible(false);
-    axis.setTickMarksVisible(false);
-    ChartStyle.plain(axis);
-    return axis;
-  }
-
   /** The area of the equal-tailed interval, behind the curves. */
   private void credible() {
     Credible interval = bayes.beliefs().get(0).credible().get(0);
@@ -182,11 +160,7 @@ final class PosteriorPicture {
   private void atNull() {
     double own = before.density(against);
     double changed = after.density(against);
-    ValueMarker marker = new ValueMarker(100 * against);
-    marker.setPaint(NULL);
-    marker.setStroke(
-        new BasicStroke(
-            1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f));
+    ValueMarker marker = ChartStyle.marker(100 * against, NULL, ChartStyle.dashed(1.6f, 4, 3));
     plot.addDomainMarker(marker);
     boolean room = against < right - LABEL * (right - left);
     boolean toTheRight =
@@ -231,11 +205,7 @@ final class PosteriorPicture {
   }
 
   private void write(String text, double rate, double height, TextAnchor anchor, Color ink) {
-    XYTextAnnotation label = new XYTextAnnotation(text, 100 * rate, height);
-    label.setFont(BundledFonts.bold(12));
-    label.setTextAnchor(anchor);
-    label.setPaint(ink);
-    plot.addAnnotation(label);
+    ChartStyle.write(plot, text, 100 * rate, height, anchor, ink, BundledFonts.bold(12));
   }
 
   private String title() {

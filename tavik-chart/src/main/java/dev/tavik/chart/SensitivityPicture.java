@@ -123,11 +123,7 @@ record SensitivityPicture(
     ChartStyle.plain(across);
     EvidencePlot plot = new EvidencePlot(across, low, high);
     plot.curve(even, EVEN, new BasicStroke(2f));
-    plot.curve(
-        centred,
-        CENTRED,
-        new BasicStroke(
-            2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {7, 4}, 0f));
+    plot.curve(centred, CENTRED, ChartStyle.dashed(2f, 7, 4));
     plot.point(ownStrength, ownLog, ChartStyle.INK);
     // Below the dot, on the side on which the curve is above it.
     BetaPrior stronger =

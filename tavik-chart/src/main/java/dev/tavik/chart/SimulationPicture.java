@@ -16,12 +16,10 @@ import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Optional;
 import org.jfree.chart.annotations.XYShapeAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
@@ -101,19 +99,8 @@ final class SimulationPicture {
     XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
     renderer.setDrawSeriesLineAsPath(true);
     renderer.setSeriesPaint(0, FORMULA);
-    renderer.setSeriesStroke(
-        0,
-        new BasicStroke(
-            1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {6, 4}, 0f));
-    plot.setDataset(new XYSeriesCollection(formula));
-    plot.setRenderer(renderer);
-    plot.setDomainAxis(values());
-    plot.setRangeAxis(draws());
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    renderer.setSeriesStroke(0, ChartStyle.dashed(1.6f, 6, 4));
+    ChartStyle.frame(plot, new XYSeriesCollection(formula), renderer, values(), draws());
     marks(renderer);
     observed();
     cut(histogram.lowerCut());
@@ -188,9 +175,8 @@ final class SimulationPicture {
   }
 
   private void observed() {
-    ValueMarker marker = new ValueMarker(histogram.observed());
-    marker.setPaint(ChartStyle.INK);
-    marker.setStroke(new BasicStroke(2f));
+    ValueMarker marker =
+        ChartStyle.marker(histogram.observed(), ChartStyle.INK, new BasicStroke(2f));
     plot.addDomainMarker(marker);
     double at = histogram.observed();
     boolean toTheRight = at < (left() + right()) / 2;
@@ -213,11 +199,7 @@ final class SimulationPicture {
   /** Where the other tail starts. */
   private void cut(double value) {
     if (Double.isFinite(value) && Math.abs(value - histogram.observed()) > 1e-12) {
-      ValueMarker marker = new ValueMarker(value);
-      marker.setPaint(SHADED);
-      marker.setStroke(
-          new BasicStroke(
-              1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f));
+      ValueMarker marker = ChartStyle.marker(value, SHADED, ChartStyle.dashed(1.4f, 4, 3));
       plot.addDomainMarker(marker);
     }
   }
@@ -247,11 +229,7 @@ final class SimulationPicture {
   }
 
   private void write(String text, double x, double height, TextAnchor anchor, Color ink) {
-    XYTextAnnotation note = new XYTextAnnotation(text, x, height * highest);
-    note.setFont(BundledFonts.bold(12));
-    note.setTextAnchor(anchor);
-    note.setPaint(ink);
-    plot.addAnnotation(note);
+    ChartStyle.write(plot, text, x, height * highest, anchor, ink, BundledFonts.bold(12));
   }
 
   private String title() {

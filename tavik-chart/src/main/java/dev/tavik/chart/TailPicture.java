@@ -18,7 +18,6 @@ import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeriesCollection;
 
@@ -105,15 +104,7 @@ final class TailPicture {
     heights.setRange(0, HEADROOM * highest);
     heights.setTickLabelsVisible(tail.counts());
     ChartStyle.plain(heights);
-    plot.setDataset(new XYSeriesCollection());
-    plot.setRenderer(renderer);
-    plot.setDomainAxis(values);
-    plot.setRangeAxis(heights);
-    plot.setBackgroundPaint(Color.WHITE);
-    plot.setOutlineVisible(false);
-    plot.setDomainGridlinesVisible(false);
-    plot.setRangeGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    ChartStyle.frame(plot, new XYSeriesCollection(), renderer, values, heights);
     fill(left, right, PLAIN);
     for (Line line : shaded()) {
       shade(line);
@@ -147,13 +138,7 @@ final class TailPicture {
         // No higher than the curve, so that the labels above stay clear.
         plot.addAnnotation(
             new XYLineAnnotation(
-                end,
-                0,
-                end,
-                1.06 * highest,
-                new BasicStroke(
-                    1.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1f, new float[] {4, 3}, 0f),
-                SHADED));
+                end, 0, end, 1.06 * highest, ChartStyle.dashed(1.4f, 4, 3), SHADED));
       }
     }
     String words = Tails.words(answer.asked(), line);

@@ -6,7 +6,6 @@ import java.awt.Paint;
 import java.util.ArrayList;
 import java.util.List;
 import org.jfree.chart.annotations.XYBoxAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.XYPlot;
@@ -216,11 +215,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
   private static void write(
       XYPlot plot, String text, double x, double y, TextAnchor anchor, Paint ink) {
     if (!text.isEmpty()) {
-      XYTextAnnotation label = new XYTextAnnotation(text, x, y);
-      label.setFont(BundledFonts.plain(12));
-      label.setTextAnchor(anchor);
-      label.setPaint(ink);
-      plot.addAnnotation(label);
+      ChartStyle.write(plot, text, x, y, anchor, ink, BundledFonts.plain(12));
     }
   }
 }
