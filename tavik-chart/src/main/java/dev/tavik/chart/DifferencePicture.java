@@ -18,7 +18,6 @@ import java.awt.geom.Path2D;
 import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.IntervalMarker;
-import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
@@ -95,7 +94,8 @@ final class DifferencePicture {
         ChartStyle.densities(HEADROOM * highest));
     region();
     credible();
-    noDifference();
+    plot.addDomainMarker(ChartStyle.marker(0, NULL, ChartStyle.dashed(1.6f, 4, 3)));
+    beside("no difference", 0, 1.14);
     return new Picture(ChartStyle.titled(plot, title(), subtitle()), WIDTH, HEIGHT);
   }
 
@@ -142,12 +142,14 @@ final class DifferencePicture {
   private void beside(String text, double at, double height) {
     double gap = 0.012 * (right - left);
     boolean toTheRight = right - at > at - left;
-    write(
+    ChartStyle.write(
+        plot,
         text,
-        at + (toTheRight ? gap : -gap),
-        height,
+        100 * (at + (toTheRight ? gap : -gap)),
+        height * highest,
         toTheRight ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT,
-        NULL);
+        NULL,
+        BundledFonts.bold(12));
   }
 
   private void credible() {
@@ -164,16 +166,6 @@ final class DifferencePicture {
     area.closePath();
     renderer.addAnnotation(
         new XYShapeAnnotation(area, new BasicStroke(0.5f), INSIDE, INSIDE), Layer.BACKGROUND);
-  }
-
-  private void noDifference() {
-    ValueMarker marker = ChartStyle.marker(0, NULL, ChartStyle.dashed(1.6f, 4, 3));
-    plot.addDomainMarker(marker);
-    beside("no difference", 0, 1.14);
-  }
-
-  private void write(String text, double at, double height, TextAnchor anchor, Color ink) {
-    ChartStyle.write(plot, text, 100 * at, height * highest, anchor, ink, BundledFonts.bold(12));
   }
 
   private String title() {

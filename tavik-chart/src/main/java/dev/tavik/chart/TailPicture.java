@@ -11,9 +11,9 @@ import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.annotations.XYShapeAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
@@ -142,19 +142,17 @@ final class TailPicture {
       }
     }
     String words = Tails.words(answer.asked(), line);
-    boolean upper = from != null && to == null;
-    XYTextAnnotation label =
-        from != null && to != null
-            ? new XYTextAnnotation(words, (left + right) / 2, 1.15 * highest)
-            : new XYTextAnnotation(
-                upper ? words + " " : " " + words, upper ? right : left, 1.15 * highest);
-    label.setTextAnchor(
-        from != null && to != null
-            ? TextAnchor.CENTER
-            : upper ? TextAnchor.CENTER_RIGHT : TextAnchor.CENTER_LEFT);
-    label.setFont(BundledFonts.bold(12));
-    label.setPaint(SHADED);
-    plot.addAnnotation(label);
+    if (from != null && to != null) {
+      label(words, (left + right) / 2, TextAnchor.CENTER);
+    } else if (from != null) {
+      label(words + " ", right, TextAnchor.CENTER_RIGHT);
+    } else {
+      label(" " + words, left, TextAnchor.CENTER_LEFT);
+    }
+  }
+
+  private void label(String words, double x, TextAnchor anchor) {
+    ChartStyle.write(plot, words, x, 1.15 * highest, anchor, SHADED, BundledFonts.bold(12));
   }
 
   private void fill(double from, double to, Color ink) {
@@ -168,10 +166,7 @@ final class TailPicture {
       return;
     }
     double start = Math.max(left, from);
-    double end = Math.min(right, to);
-    if (end <= start) {
-      return;
-    }
+    double end = Math.max(start, Math.min(right, to));
     Path2D.Double area = new Path2D.Double();
     area.moveTo(start, 0);
     int points = Math.max(8, (int) Math.ceil((end - start) / step));
@@ -201,8 +196,7 @@ final class TailPicture {
     String shown =
         shaded().stream()
             .map(line -> Tails.words(answer.asked(), line))
-            .reduce((one, other) -> one + "; " + other)
-            .orElse("");
+            .collect(Collectors.joining("; "));
     return both.side().equals(Line.BOTH)
         ? shown + "; both: " + Tails.words(answer.asked(), both)
         : shown;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -30,10 +31,9 @@ class ProcessTest {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     // What counts the lines that this run runs counts those of the process too.
-    String agent = System.getProperty("tavik.agent", "").replace("\"", "").strip();
-    if (agent.startsWith("-javaagent:")) {
-      command.add(agent);
-    }
+    ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
+        .filter(word -> word.startsWith("-javaagent:"))
+        .forEach(command::add);
     command.addAll(
         List.of("-Xmx256m", "-Dtavik.progress=true", "-cp", System.getProperty("java.class.path")));
     command.add("dev.tavik.cli.Main");

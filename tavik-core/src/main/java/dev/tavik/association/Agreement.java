@@ -15,16 +15,23 @@ import java.util.Optional;
  */
 public enum Agreement {
   /** Every disagreement counts alike. */
-  KAPPA(Quantity.KAPPA),
+  KAPPA(Quantity.KAPPA, "kappa"),
   /** Ordered levels: an agreement of 1 - distance/(k - 1). */
-  LINEAR(Quantity.KAPPA_LINEAR),
+  LINEAR(Quantity.KAPPA_LINEAR, "kappa, linear weights"),
   /** Ordered levels: an agreement of 1 - distance²/(k - 1)². */
-  QUADRATIC(Quantity.KAPPA_QUADRATIC);
+  QUADRATIC(Quantity.KAPPA_QUADRATIC, "kappa, quadratic weights");
 
   private final Quantity quantity;
+  private final String inWords;
 
-  Agreement(Quantity quantity) {
+  Agreement(Quantity quantity, String inWords) {
     this.quantity = quantity;
+    this.inWords = inWords;
+  }
+
+  /** Returns what it is called in a table. */
+  public String inWords() {
+    return inWords;
   }
 
   /**

@@ -54,7 +54,9 @@ public sealed interface Design
    *     necessarily whole
    * @return sizes rounded up
    */
-  Sizes sizes(double first);
+  default Sizes sizes(double first) {
+    return Sizes.of((long) Math.ceil(first));
+  }
 
   /**
    * The power of groups of these sizes.

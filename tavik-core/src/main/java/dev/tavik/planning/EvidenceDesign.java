@@ -59,11 +59,6 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   }
 
   @Override
-  public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first));
-  }
-
-  @Override
   public long searchedTo() {
     return MOST_SEARCHED;
   }

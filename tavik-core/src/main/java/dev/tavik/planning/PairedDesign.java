@@ -75,11 +75,6 @@ public record PairedDesign(
   }
 
   @Override
-  public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first));
-  }
-
-  @Override
   public long searchedTo() {
     return MOST_SEARCHED;
   }

@@ -59,7 +59,7 @@ public record RateDesign(
           proportionTest.id() + " has no power by the normal distribution; ask for the exact one");
     }
     if (lot != null) {
-      lotTest(proportionTest);
+      LotTest.inLot(proportionTest);
       require(lot >= 2 && lot <= MOST, "lot must be from 2 to 10^12, got %s", lot);
     }
   }
@@ -102,16 +102,6 @@ public record RateDesign(
     return new RateDesign(proportionTest, other, hypothesis, alpha, lot);
   }
 
-  private static LotTest lotTest(ProportionTest test) {
-    return switch (test) {
-      case SCORE -> LotTest.SCORE;
-      case EXACT -> LotTest.EXACT;
-      default ->
-          throw new DeclinedException(
-              test.id() + " isn't offered for a finite lot; use score or exact");
-    };
-  }
-
   @Override
   public String test() {
     return proportionTest.id();
@@ -125,11 +115,6 @@ public record RateDesign(
   @Override
   public Effects effects() {
     return Effects.ofRate(hypothesis.against());
-  }
-
-  @Override
-  public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first));
   }
 
   @Override
@@ -208,7 +193,7 @@ public record RateDesign(
     return new Exactly(
         lot == null
             ? proportionTest.criticalCounts(n, hypothesis, alpha)
-            : lotTest(proportionTest).criticalCounts(n, lot, hypothesis, alpha));
+            : LotTest.inLot(proportionTest).criticalCounts(n, lot, hypothesis, alpha));
   }
 
   @Override
@@ -221,10 +206,8 @@ public record RateDesign(
   }
 
   private long requireFit(long n) {
-    if (n > most()) {
-      throw new IllegalArgumentException(
-          "n must be below the lot, " + lot + ", got " + n + "; the whole lot needs no test");
-    }
+    require(
+        n <= most(), "n must be below the lot, %s, got %s; the whole lot needs no test", lot, n);
     if (theory == Theory.EXACT && n > MOST_EXACT) {
       throw new DeclinedException(
           "goes through all counts for up to 10 million trials, got " + n + "; use normal");
@@ -245,7 +228,7 @@ public record RateDesign(
       CountDistribution counts =
           lot == null
               ? new Binomial(n, DecimalFraction.of(effect))
-              : new Hypergeometric(lot, unitsOf(lot, effect), n);
+              : new Hypergeometric(lot, Math.round(lot * effect), n);
       Long atMost = rejected.atMost();
       Long atLeast = rejected.atLeast();
       double power =
@@ -263,10 +246,5 @@ public record RateDesign(
     public double size() {
       return rejected.size();
     }
-  }
-
-  /** A lot has a whole number of successes: the nearest. */
-  private static long unitsOf(long lot, double effect) {
-    return Math.round(lot * effect);
   }
 }

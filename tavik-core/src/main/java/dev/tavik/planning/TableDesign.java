@@ -59,11 +59,6 @@ public record TableDesign(int df, double alpha, double greatest) implements Desi
     return new Effects(0, 0, Math.min(FARTHEST, Math.nextUp(greatest)));
   }
 
-  @Override
-  public Sizes sizes(double first) {
-    return Sizes.of((long) Math.ceil(first));
-  }
-
   private double critical() {
     return Tail.chiSquare(df).valueAbove(alpha);
   }

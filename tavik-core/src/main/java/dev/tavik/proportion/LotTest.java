@@ -70,7 +70,10 @@ public enum LotTest implements Method {
     return Arrays.stream(values())
         .filter(each -> each.endless == test)
         .findFirst()
-        .orElseThrow(() -> new DeclinedException(test.id() + " has no form for a finite lot"));
+        .orElseThrow(
+            () ->
+                new DeclinedException(
+                    test.id() + " has no form for a finite lot; use score or exact"));
   }
 
   /**

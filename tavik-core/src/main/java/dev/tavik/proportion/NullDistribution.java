@@ -12,6 +12,7 @@ import dev.tavik.result.Proportion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.commons.numbers.gamma.LogGamma;
 import org.apache.commons.numbers.rootfinder.BrentSolver;
 
@@ -122,17 +123,14 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
   public static List<Double> critical(
       TwoProportionTest test, Tally first, Tally second, Alternative alternative, double alpha) {
     TwoTallies data = new TwoTallies(first, second);
-    List<Double> ends = new ArrayList<>();
     if (test == TwoProportionTest.Z_POOLED) {
       double tail = alternative == Alternative.TWO_SIDED ? alpha / 2 : alpha;
       double away = 100 * Normal.upperQuantile(tail) * data.pooledError();
-      if (alternative != Alternative.GREATER) {
-        ends.add(-away);
-      }
-      if (alternative != Alternative.LESS) {
-        ends.add(away);
-      }
-      return ends;
+      return switch (alternative) {
+        case LESS -> List.of(-away);
+        case GREATER -> List.of(away);
+        case TWO_SIDED -> List.of(-away, away);
+      };
     }
     CountDistribution underNull = HypergeometricTails.underNull(data);
     double limit = Math.log(alpha);
@@ -142,15 +140,10 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
                 test,
                 first.trials(),
                 x -> BinomialTest.logPValue(underNull, x, alternative) <= limit);
-    Long atMost = counts.atMost();
-    Long atLeast = counts.atLeast();
-    if (atMost != null) {
-      ends.add((double) atMost);
-    }
-    if (atLeast != null) {
-      ends.add((double) atLeast);
-    }
-    return ends;
+    return Stream.of(Optional.ofNullable(counts.atMost()), Optional.ofNullable(counts.atLeast()))
+        .flatMap(Optional::stream)
+        .map(Long::doubleValue)
+        .toList();
   }
 
   /**

@@ -6,15 +6,12 @@ import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.study.CountedFrom;
-import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -193,35 +190,6 @@ record CountsSpec(Spec spec, Opening opening) {
       }
     }
     return new Groups(groups, empty);
-  }
-
-  /** The methods that a word lists by their ids; {@code all} stands for all of them. */
-  static <M> List<M> methods(Spec spec, String word, List<M> all, Function<M, String> id) {
-    List<String> ids = all.stream().map(id).distinct().toList();
-    List<M> chosen = new ArrayList<>();
-    for (String wanted : spec.list(word)) {
-      if (wanted.equals("all")) {
-        chosen.addAll(all);
-      } else if (ids.contains(wanted)) {
-        all.stream().filter(method -> id.apply(method).equals(wanted)).forEach(chosen::add);
-      } else {
-        throw new SpecException(
-            spec.name(word) + " has no '" + wanted + "'" + Names.hint(wanted, ids) + ", all");
-      }
-    }
-    return chosen;
-  }
-
-  /** By number where all levels are numbers, else as they first appear. */
-  static List<String> ordered(List<String> levels) {
-    return numbers(levels)
-        ? levels.stream().sorted(Comparator.comparing(BigDecimal::new)).toList()
-        : levels;
-  }
-
-  /** Whether all levels are numbers. */
-  static boolean numbers(List<String> levels) {
-    return levels.stream().allMatch(level -> level.matches("-?\\d{1,18}(\\.\\d+)?"));
   }
 
   String label(String otherwise) {

@@ -24,9 +24,7 @@ record CrossSettingsSpec(Spec spec) {
       settings = settings.tests(tests());
     }
     if (spec.has("figures")) {
-      settings =
-          settings.shown(
-              CountsSpec.methods(spec, "figures", List.of(CellTable.values()), CellTable::id));
+      settings = settings.shown(spec.listed("figures", List.of(CellTable.values()), CellTable::id));
     }
     if (spec.flag("pairwise")) {
       settings = settings.rowPairs(RowPairs.COMPARED);

@@ -199,8 +199,8 @@ final class CrossSpec {
 
   /** The counts of the first two columns, those beyond at given levels. */
   private static Grid grid(Tabulation counted, String... others) {
-    List<String> rows = CountsSpec.ordered(counted.levels(0));
-    List<String> columns = CountsSpec.ordered(counted.levels(1));
+    List<String> rows = Levels.ordered(counted.levels(0));
+    List<String> columns = Levels.ordered(counted.levels(1));
     List<List<Long>> cells = new ArrayList<>();
     for (String row : rows) {
       List<Long> line = new ArrayList<>();
@@ -280,7 +280,7 @@ final class CrossSpec {
 
   /** Numbers have an order of their own; and of two levels only the direction depends on it. */
   private static boolean inherent(List<String> levels) {
-    return levels.size() == 2 || CountsSpec.numbers(levels);
+    return levels.size() == 2 || Levels.numbers(levels);
   }
 
   /** Levels that are rising numbers are their own scores. */
@@ -324,8 +324,7 @@ final class CrossSpec {
               "{paired} needs the same levels in rows and columns, got %s and %s",
               Names.listed(grid.rows()), Names.listed(grid.columns())));
     }
-    List<String> levels =
-        spec.has("order") ? List.copyOf(all) : CountsSpec.ordered(List.copyOf(all));
+    List<String> levels = spec.has("order") ? List.copyOf(all) : Levels.ordered(List.copyOf(all));
     if (settings.ordered() != Ordered.NONE) {
       requireOrder(levels);
     }
@@ -354,7 +353,7 @@ final class CrossSpec {
     List<String> columnNames = List.of();
     List<Stratum> strata = new ArrayList<>();
     List<String> empty = new ArrayList<>();
-    for (String level : CountsSpec.ordered(counted.levels(2))) {
+    for (String level : Levels.ordered(counted.levels(2))) {
       Grid grid = arranged(grid(counted, level));
       if (grid.rows().size() != 2 || grid.columns().size() != 2) {
         throw new DataException(

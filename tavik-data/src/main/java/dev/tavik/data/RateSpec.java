@@ -160,7 +160,7 @@ final class RateSpec {
     }
     counts.requireDifferent("outcome", "count");
     Tabulation counted = counts.tabulation(outcome);
-    List<String> levels = CountsSpec.ordered(counted.levels(0));
+    List<String> levels = Levels.ordered(counted.levels(0));
     if (levels.size() > MOST_LEVELS) {
       throw new DataException(
           DataException.Code.LEVEL,

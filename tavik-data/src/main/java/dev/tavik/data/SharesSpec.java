@@ -141,7 +141,7 @@ final class SharesSpec {
       }
       return order;
     }
-    return CountsSpec.ordered(levels);
+    return Levels.ordered(levels);
   }
 
   private static String match(String typed, List<String> levels, String source) {

@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import com.google.errorprone.annotations.FormatMethod;
+import dev.tavik.count.Names;
 import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
 import dev.tavik.result.Method;
@@ -14,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -185,7 +187,22 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
 
   /** The methods that a word lists by their ids, each once; {@code all} stands for all of them. */
   <M extends Method> List<M> methods(String word, List<M> offered) {
-    return CountsSpec.methods(this, word, offered, Method::id).stream().distinct().toList();
+    return listed(word, offered, Method::id).stream().distinct().toList();
+  }
+
+  /** What a word lists by their ids; {@code all} stands for all of them. */
+  <M> List<M> listed(String word, List<M> all, Function<M, String> id) {
+    List<String> ids = all.stream().map(id).distinct().toList();
+    List<M> chosen = new ArrayList<>();
+    for (String wanted : list(word)) {
+      List<M> meant =
+          wanted.equals("all")
+              ? all
+              : all.stream().filter(each -> id.apply(each).equals(wanted)).toList();
+      check(!meant.isEmpty(), "%s has no '%s'%s, all", name(word), wanted, Names.hint(wanted, ids));
+      chosen.addAll(meant);
+    }
+    return chosen;
   }
 
   /** The same, or the usual ones where the word isn't used. */

@@ -12,7 +12,6 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.Credible;
 import dev.tavik.count.Tally;
-import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Quantity;
@@ -21,9 +20,7 @@ import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Likelier;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** The Bayesian view of two rates. */
 final class CompareBelief {
@@ -72,7 +69,7 @@ final class CompareBelief {
                 "Bayesian view, prior " + view.prior() + " for each rate",
                 Priors.fields(view.prior()).with("alternative", alternative.id()),
                 log,
-                words(log))
+                Likelier.words(log, different(), same()))
             .between(different(), same());
     findings.add(posterior);
     believe(posterior);
@@ -81,7 +78,7 @@ final class CompareBelief {
         posterior,
         findings,
         "With other priors, around one half and around the common rate observed",
-        extent == Extent.BRIEF ? List.of() : priors(first, second).distinct().toList(),
+        extent == Extent.BRIEF ? List.of() : priors(first, second),
         prior -> ComparedRates.logBayesFactor(first, second, alternative, prior));
     return findings;
   }
@@ -162,29 +159,11 @@ final class CompareBelief {
     }
   }
 
-  private static Stream<BetaPrior> priors(Tally first, Tally second) {
+  private static List<BetaPrior> priors(Tally first, Tally second) {
     double successes = (double) first.successes() + second.successes() + 1;
     double trials = (double) first.trials() + second.trials() + 2;
     double common = Double.parseDouble(Figures.significant(successes / trials, 2));
-    Stream<BetaPrior> around =
-        Arrays.stream(AT_COMMON)
-            .filter(
-                strength ->
-                    strength * Math.min(common, 1 - common) >= ComparedRates.LEAST_PARAMETER)
-            .mapToObj(
-                strength ->
-                    new BetaPrior(
-                        round(strength * common),
-                        round(strength * DecimalFraction.complement(common))));
-    return Stream.concat(Arrays.stream(EVEN).mapToObj(each -> new BetaPrior(each, each)), around);
-  }
-
-  private static double round(double parameter) {
-    return Double.parseDouble(Figures.significant(parameter, 4));
-  }
-
-  private String words(double log) {
-    return Likelier.words(log, different(), same());
+    return Priors.around(EVEN, common, AT_COMMON, ComparedRates.LEAST_PARAMETER);
   }
 
   private String different() {

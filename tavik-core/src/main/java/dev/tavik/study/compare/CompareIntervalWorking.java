@@ -16,22 +16,31 @@ import dev.tavik.result.Working;
 import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
+import java.util.function.Consumer;
 
 /**
  * The closed-form intervals of two proportions as they are done by hand: two-sided, line by line.
  */
 final class CompareIntervalWorking {
-  private static final Set<ComparisonInterval> INTERVALS =
-      Set.of(
+  private static final Map<ComparisonInterval, Consumer<CompareIntervalWorking>> BY_HAND =
+      Map.of(
           DifferenceInterval.WALD,
+          by -> by.wald(by.first, by.second, false),
           DifferenceInterval.WALD_CC,
+          by -> by.wald(by.first, by.second, true),
           DifferenceInterval.AGRESTI_CAFFO,
+          CompareIntervalWorking::agrestiCaffo,
           DifferenceInterval.NEWCOMBE,
+          by -> by.newcombe(ProportionInterval.WILSON),
           DifferenceInterval.NEWCOMBE_CC,
+          by -> by.newcombe(ProportionInterval.WILSON_CC),
           RatioInterval.LOG,
+          CompareIntervalWorking::ratio,
           OddsRatioInterval.WOOLF,
-          OddsRatioInterval.GART);
+          by -> by.oddsRatio(0),
+          OddsRatioInterval.GART,
+          by -> by.oddsRatio(0.5));
 
   private final Tally first;
   private final Tally second;
@@ -51,13 +60,14 @@ final class CompareIntervalWorking {
   static List<Working> of(NamedTally first, NamedTally second, CompareSettings settings) {
     List<Working> workings = new ArrayList<>();
     for (ComparisonInterval method : settings.intervals()) {
-      if (!INTERVALS.contains(method) || tooLarge(method, first, second)) {
+      Consumer<CompareIntervalWorking> byHand = BY_HAND.get(method);
+      if (byHand == null || tooLarge(method, first, second)) {
         continue;
       }
       CompareIntervalWorking working =
           new CompareIntervalWorking(method, first.tally(), second.tally(), settings.level());
       if (!Double.isInfinite(working.interval.upper())) {
-        working.work(method);
+        byHand.accept(working);
         workings.add(
             new Working(
                 method,
@@ -79,30 +89,16 @@ final class CompareIntervalWorking {
         && Math.max(first.tally().trials(), second.tally().trials()) > Tally.MAX_TRIALS - 2;
   }
 
-  private void work(ComparisonInterval method) {
-    if (method == DifferenceInterval.AGRESTI_CAFFO) {
-      String more = "x1 + 1, n1 + 2; x2 + 1, n2 + 2";
-      by.told(
-          "one success and one failure more in each group",
-          "",
-          more,
-          by.filled(more),
-          added(first) + " and " + added(second),
-          "");
-      wald(added(first), added(second), false);
-    } else if (method == DifferenceInterval.NEWCOMBE) {
-      newcombe(ProportionInterval.WILSON);
-    } else if (method == DifferenceInterval.NEWCOMBE_CC) {
-      newcombe(ProportionInterval.WILSON_CC);
-    } else if (method == RatioInterval.LOG) {
-      ratio();
-    } else if (method == OddsRatioInterval.WOOLF) {
-      oddsRatio(0);
-    } else if (method == OddsRatioInterval.GART) {
-      oddsRatio(0.5);
-    } else {
-      wald(first, second, method == DifferenceInterval.WALD_CC);
-    }
+  private void agrestiCaffo() {
+    String more = "x1 + 1, n1 + 2; x2 + 1, n2 + 2";
+    by.told(
+        "one success and one failure more in each group",
+        "",
+        more,
+        by.filled(more),
+        added(first) + " and " + added(second),
+        "");
+    wald(added(first), added(second), false);
   }
 
   private static Tally added(Tally tally) {
@@ -116,17 +112,15 @@ final class CompareIntervalWorking {
             two,
             "Separate, because an interval has no null value: each group brings its own variance."
                 + " The pooled standard error belongs to the test of no difference.");
-    by.line(
-        "half width",
-        "h",
-        corrected ? "z* SE + 1 / (2 n1) + 1 / (2 n2)" : "z* SE",
-        halfWidth(one, two) + (corrected ? 0.5 / one.trials() + 0.5 / two.trials() : 0));
-    limits("d - h", "", "d + h");
-  }
-
-  private double halfWidth(Tally one, Tally two) {
     double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
-    return z * Calculation.difference(one, two).standardError();
+    double half = z * Calculation.difference(one, two).standardError();
+    if (corrected) {
+      double correction = 0.5 / one.trials() + 0.5 / two.trials();
+      by.line("half width", "h", "z* SE + 1 / (2 n1) + 1 / (2 n2)", half + correction);
+    } else {
+      by.line("half width", "h", "z* SE", half);
+    }
+    limits("d - h", "", "d + h");
   }
 
   private void limits(String lower, String reason, String upper) {

@@ -64,15 +64,7 @@ final class AgreementAnalysis {
       Optional<Interval> interval = each.interval(table, level);
       estimates.add(estimate);
       interval.ifPresent(limits -> intervals.row(limits, ""));
-      CrossAnalysis.strength(
-          strength,
-          switch (each) {
-            case KAPPA -> "kappa";
-            case LINEAR -> "kappa, linear weights";
-            case QUADRATIC -> "kappa, quadratic weights";
-          },
-          estimate.value(),
-          interval.orElse(null));
+      CrossAnalysis.strength(strength, each.inWords(), estimate.value(), interval.orElse(null));
     }
     return Answer.to(question, "cross", question.label())
         .add(Finding.fact("input", Observed.input(question.from())))

@@ -9,7 +9,9 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Evidence;
+import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.study.BayesSettings;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
@@ -25,6 +27,35 @@ public final class Priors {
 
   public static Value times(double logBayesFactor) {
     return new Value.Real(logBayesFactor, () -> Evidence.times(logBayesFactor));
+  }
+
+  /**
+   * Priors around one half and around a rate.
+   *
+   * @param even both parameters of each around one half
+   * @param rate the rate
+   * @param strengths how many observations each around it is worth; those too weak are left out
+   * @param least the smallest parameter
+   */
+  public static List<BetaPrior> around(
+      double[] even, double rate, double[] strengths, double least) {
+    List<BetaPrior> priors = new ArrayList<>();
+    for (double each : even) {
+      priors.add(new BetaPrior(each, each));
+    }
+    for (double strength : strengths) {
+      double a = times(strength, rate);
+      double b = times(strength, DecimalFraction.complement(rate));
+      // Around a rate next to 0 or 1 a weak prior is next to none.
+      if (Math.min(a, b) >= least) {
+        priors.add(new BetaPrior(a, b));
+      }
+    }
+    return priors;
+  }
+
+  private static double times(double strength, double share) {
+    return BigDecimal.valueOf(strength).multiply(BigDecimal.valueOf(share)).doubleValue();
   }
 
   public static void inside(

@@ -15,7 +15,6 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.RateBayesFactor;
-import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
@@ -24,7 +23,6 @@ import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Likelier;
 import dev.tavik.study.parts.Priors;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -92,7 +90,9 @@ final class RateBelief {
         "With other priors, around one half and around the null value",
         extent == Extent.BRIEF
             ? List.of()
-            : priors(hypothesis.against()).stream().distinct().toList(),
+            : Priors.around(EVEN, hypothesis.against(), AT_NULL, BetaPrior.LEAST_PARAMETER).stream()
+                .distinct()
+                .toList(),
         prior -> RateBayesFactor.log(question.tally(), hypothesis, prior));
     return findings;
   }
@@ -194,26 +194,6 @@ final class RateBelief {
                                 Figures.count(stop.observations()),
                                 Evidence.times(stop.logBayesFactor())))
                     .orElse("Never for the " + side + "."))));
-  }
-
-  private static List<BetaPrior> priors(double against) {
-    List<BetaPrior> priors = new ArrayList<>();
-    for (double each : EVEN) {
-      priors.add(new BetaPrior(each, each));
-    }
-    for (double strength : AT_NULL) {
-      double a = times(strength, against);
-      double b = times(strength, DecimalFraction.complement(against));
-      // Around a null value next to 0 or 1 a weak prior is next to none.
-      if (Math.min(a, b) >= BetaPrior.LEAST_PARAMETER) {
-        priors.add(new BetaPrior(a, b));
-      }
-    }
-    return priors;
-  }
-
-  private static double times(double strength, double share) {
-    return BigDecimal.valueOf(strength).multiply(BigDecimal.valueOf(share)).doubleValue();
   }
 
   private static String words(double log, Hypothesis hypothesis) {

@@ -4,7 +4,6 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Drawn;
-import dev.tavik.answer.Finding;
 import dev.tavik.answer.Parts;
 import dev.tavik.answer.Question;
 import dev.tavik.association.SharesTest;
@@ -45,16 +44,13 @@ record SimulationAnalysis(SimulatedQuestion asked) {
   /** Returns an answer with the simulated view beside it, and beside each of its parts. */
   Answer beside(Answer answer) {
     try {
-      List<Finding> findings = new ArrayList<>();
-      boolean viewed = false;
-      for (Finding finding : answer.findings()) {
-        findings.add(finding instanceof Parts parts ? beside(parts) : finding);
-        viewed |= finding instanceof Parts;
+      if (answer.find(Parts.class).isEmpty()) {
+        return answer.with(view("", answer, 0));
       }
-      if (!viewed) {
-        findings.add(view("", answer, 0));
-      }
-      return answer.withFindings(findings);
+      return answer.withFindings(
+          answer.findings().stream()
+              .map(finding -> finding instanceof Parts parts ? beside(parts) : finding)
+              .toList());
     } catch (DeclinedException e) {
       throw new IllegalArgumentException("the simulated view " + e.reason(), e);
     }
@@ -106,14 +102,9 @@ record SimulationAnalysis(SimulatedQuestion asked) {
       List<Interval> bootstrap,
       Method preferred,
       Function<Method, TestResult> test) {
-    List<Double> formulas = new ArrayList<>();
-    int wanted = 0;
-    for (SimulatedTail tail : simulation.tails()) {
-      if (tail.method() == preferred) {
-        wanted = formulas.size();
-      }
-      formulas.add(formula(tail.method(), test));
-    }
+    List<Method> methods = simulation.tails().stream().map(SimulatedTail::method).toList();
+    List<Double> formulas = methods.stream().map(method -> formula(method, test)).toList();
+    int wanted = Math.max(0, methods.indexOf(preferred));
     return new Drawn(label, simulation, formulas, bootstrap, wanted);
   }
 
