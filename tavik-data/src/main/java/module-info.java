@@ -8,10 +8,16 @@ module dev.tavik.data {
   requires transitive dev.tavik.core;
   requires com.fasterxml.jackson.databind;
   requires com.fasterxml.jackson.dataformat.yaml;
+  requires com.fasterxml.jackson.core;
   requires de.siegmar.fastcsv;
+  requires java.xml;
+  requires org.dhatim.fastexcel.reader;
+  requires org.jsoup;
   requires static com.google.errorprone.annotations;
   requires static org.jspecify;
 
   exports dev.tavik.data;
+  exports dev.tavik.data.file;
+  exports dev.tavik.data.study;
   exports dev.tavik.data.words;
 }

@@ -6,7 +6,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.chart.Chart;
 import dev.tavik.chart.FontlessMachine;
 import dev.tavik.chart.Picture;
-import dev.tavik.data.Spec;
+import dev.tavik.data.study.Spec;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;

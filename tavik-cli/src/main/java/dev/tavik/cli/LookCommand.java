@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.count.DataOverview;
-import dev.tavik.data.Sources;
+import dev.tavik.data.file.Sources;
 import dev.tavik.report.Report;
 import java.util.List;
 import java.util.concurrent.Callable;

@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.answer.Detail;
-import dev.tavik.data.StudyFile;
+import dev.tavik.data.study.StudyFile;
 import dev.tavik.report.Report;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;

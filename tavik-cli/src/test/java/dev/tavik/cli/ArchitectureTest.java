@@ -73,11 +73,14 @@ class ArchitectureTest {
     rooms.remove("numeric");
     rooms.remove("study.parts");
     arrows.put("data.words", rooms);
-    arrows.put("data", with(rooms, "data.words"));
+    arrows.put("data", List.of("result", "count"));
+    arrows.put("data.file", List.of("result", "count", "data"));
+    arrows.put("data.study", with(rooms, "data", "data.file", "data.words"));
     arrows.put("chart", rooms);
     // A format knows answers, and no question.
     arrows.put("report", List.of("result", "count", "answer", "study"));
-    arrows.put("cli", with(rooms, "data", "data.words", "chart", "report"));
+    arrows.put(
+        "cli", with(rooms, "data", "data.file", "data.study", "data.words", "chart", "report"));
     return arrows;
   }
 

@@ -6,7 +6,7 @@ import dev.tavik.association.SquareTest;
 import dev.tavik.association.StratifiedTest;
 import dev.tavik.association.StrengthInterval;
 import dev.tavik.association.TableTest;
-import dev.tavik.data.Asking;
+import dev.tavik.data.study.Asking;
 import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;

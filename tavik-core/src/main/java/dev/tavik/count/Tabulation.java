@@ -23,7 +23,9 @@ import java.util.stream.Collectors;
  * @param filtered how many rows a filter left out
  * @param missing for each column that lacks values, how many units were left out for it; a unit is
  *     a row, or what the frequency column says of it
- * @param known for each column every level that is known, also those that a part lacks
+ * @param known for each column every level that is known, also those that a part lacks, in the
+ *     order of the levels
+ * @param remarks what an analyst should know of how the source was read, each the end of a sentence
  */
 public record Tabulation(
     String source,
@@ -32,10 +34,12 @@ public record Tabulation(
     long rows,
     long filtered,
     Map<String, Long> missing,
-    List<Set<String>> known) {
+    List<List<String>> known,
+    List<String> remarks) {
   /** Copies the parts. */
   public Tabulation {
-    known = known.stream().map(Set::copyOf).toList();
+    known = known.stream().map(List::copyOf).toList();
+    remarks = List.copyOf(remarks);
     columns = List.copyOf(columns);
     counts = Collections.unmodifiableMap(new LinkedHashMap<>(counts));
     missing = Collections.unmodifiableMap(new LinkedHashMap<>(missing));
@@ -59,27 +63,58 @@ public record Tabulation(
       long rows,
       long filtered,
       Map<String, Long> missing) {
-    List<Set<String>> known = new ArrayList<>();
+    List<List<String>> known = new ArrayList<>();
     for (int column = 0; column < columns.size(); column++) {
       Set<String> levels = new LinkedHashSet<>();
       for (List<String> combination : counts.keySet()) {
         levels.add(combination.get(column));
       }
-      known.add(levels);
+      known.add(List.copyOf(levels));
     }
-    return new Tabulation(source, columns, counts, rows, filtered, missing, known);
+    return new Tabulation(source, columns, counts, rows, filtered, missing, known, List.of());
   }
 
   /**
-   * The levels of a column, in the order of their first appearance.
+   * The same with levels in an order of their own.
+   *
+   * @param orders for each column the levels that come first, in their order; the others follow as
+   *     they first appear
+   * @return the tabulation
+   */
+  public Tabulation ordered(List<List<String>> orders) {
+    List<List<String>> sorted = new ArrayList<>();
+    for (int column = 0; column < columns.size(); column++) {
+      Set<String> levels = new LinkedHashSet<>(orders.get(column));
+      levels.retainAll(known.get(column));
+      levels.addAll(known.get(column));
+      sorted.add(List.copyOf(levels));
+    }
+    return new Tabulation(source, columns, counts, rows, filtered, missing, sorted, remarks);
+  }
+
+  /**
+   * The same with remarks.
+   *
+   * @param said what an analyst should know of how the source was read
+   * @return the tabulation
+   */
+  public Tabulation remarking(List<String> said) {
+    return new Tabulation(source, columns, counts, rows, filtered, missing, known, said);
+  }
+
+  /**
+   * The levels of a column, in their order: that of their first appearance, where they have no
+   * other.
    *
    * @param column the position of the column, from 0
-   * @return its levels
+   * @return those of its levels that occur
    */
   public List<String> levels(int column) {
-    Set<String> levels = new LinkedHashSet<>();
-    counts.keySet().forEach(combination -> levels.add(combination.get(column)));
-    return new ArrayList<>(levels);
+    Set<String> levels =
+        counts.keySet().stream()
+            .map(combination -> combination.get(column))
+            .collect(Collectors.toSet());
+    return known.get(column).stream().filter(levels::contains).toList();
   }
 
   /**
@@ -243,7 +278,42 @@ public record Tabulation(
           }
         });
     long units = kept.values().stream().mapToLong(Long::longValue).sum();
-    return new Tabulation(source, columns, kept, units, 0, Map.of(), known);
+    return new Tabulation(source, columns, kept, units, 0, Map.of(), known, remarks);
+  }
+
+  /**
+   * With some levels of a column counted as one.
+   *
+   * @param column the column
+   * @param levels the levels, which need not all occur
+   * @param name what they are called together; it stands where the first of them stood
+   * @return the tabulation
+   * @throws IllegalArgumentException if the column or a level is unknown, or the name is that of
+   *     another level
+   */
+  public Tabulation merged(String column, Set<String> levels, String name) {
+    int at = column(column);
+    requireLevels(at, levels);
+    require(
+        levels.contains(name) || !known.get(at).contains(name),
+        "a name that is not taken is needed, got '%s', a level of %s",
+        name,
+        column);
+    Map<List<String>, Long> counted = new LinkedHashMap<>();
+    counts.forEach(
+        (combination, count) -> {
+          List<String> named = new ArrayList<>(combination);
+          named.set(at, levels.contains(combination.get(at)) ? name : combination.get(at));
+          counted.merge(List.copyOf(named), count, Long::sum);
+        });
+    List<List<String>> levelsNow = new ArrayList<>(known);
+    levelsNow.set(
+        at,
+        known.get(at).stream()
+            .map(level -> levels.contains(level) ? name : level)
+            .distinct()
+            .toList());
+    return new Tabulation(source, columns, counted, rows, filtered, missing, levelsNow, remarks);
   }
 
   private int column(String name) {

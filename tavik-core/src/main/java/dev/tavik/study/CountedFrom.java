@@ -6,9 +6,12 @@ import dev.tavik.result.Figures;
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param totals rows and columns of totals that were found in a table and left out
  * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those of
  *     a total; null for none
+ * @param remarks how the source was read, where that isn't plain; each the end of a sentence
  */
 public record CountedFrom(
     String data,
@@ -40,7 +44,8 @@ public record CountedFrom(
     Map<String, Long> missing,
     List<List<String>> similarLevels,
     List<String> totals,
-    @Nullable String mayBeTotal) {
+    @Nullable String mayBeTotal,
+    List<String> remarks) {
   private static final String ROWS_OF_TABLE = "rows of the table";
 
   /**
@@ -66,7 +71,8 @@ public record CountedFrom(
         counts.missing(),
         similar(counts),
         List.of(),
-        null);
+        null,
+        counts.remarks());
   }
 
   /**
@@ -92,7 +98,8 @@ public record CountedFrom(
         counts.missing(),
         similar(counts),
         List.of(),
-        null);
+        null,
+        counts.remarks());
   }
 
   /**
@@ -123,7 +130,8 @@ public record CountedFrom(
         Map.of(),
         similar(groups),
         List.copyOf(totals),
-        null);
+        null,
+        List.of());
   }
 
   /**
@@ -145,7 +153,43 @@ public record CountedFrom(
         missing,
         similarLevels,
         totals,
-        column);
+        column,
+        remarks);
+  }
+
+  /**
+   * Describes how several columns were counted, each by itself.
+   *
+   * @param counts the tabulation of each column
+   * @param success the levels that count as success
+   * @param count the frequency column; null where each row counts once
+   * @param where the filters, in the analyst's words
+   * @return the description; its outcome names all columns
+   */
+  public static CountedFrom each(
+      List<Tabulation> counts, List<String> success, @Nullable String count, List<String> where) {
+    Map<String, Long> missing = new LinkedHashMap<>();
+    List<List<String>> similar = new ArrayList<>();
+    Set<String> remarks = new LinkedHashSet<>();
+    for (Tabulation each : counts) {
+      missing.putAll(each.missing());
+      similar.addAll(similar(each));
+      remarks.addAll(each.remarks());
+    }
+    return new CountedFrom(
+        counts.get(0).source(),
+        counts.stream().map(each -> each.columns().get(0)).collect(Collectors.joining(", ")),
+        List.copyOf(success),
+        null,
+        count,
+        List.copyOf(where),
+        counts.get(0).rows(),
+        counts.get(0).filtered(),
+        missing,
+        similar.stream().distinct().toList(),
+        List.of(),
+        null,
+        List.copyOf(remarks));
   }
 
   /**
@@ -169,7 +213,11 @@ public record CountedFrom(
           .append(" of ")
           .append(Figures.count(rows));
     }
-    return count == null ? words.toString() : words + ", each as often as " + count + " says";
+    if (count != null) {
+      words.append(", each as often as ").append(count).append(" says");
+    }
+    remarks.forEach(remark -> words.append("; ").append(remark));
+    return words.toString();
   }
 
   private boolean ofTable() {
@@ -202,15 +250,17 @@ public record CountedFrom(
   public Value.Fields figures() {
     Value.Fields lacking = Value.fields();
     missing.forEach((column, units) -> lacking.with(column, units.longValue()));
-    return Value.fields()
-        .with("data", data)
-        .with("outcome", outcome)
-        .with("success", Value.words(success))
-        .with("group", group)
-        .with("count", count)
-        .with("where", Value.words(where))
-        .with("rows", rows)
-        .with("filtered", filtered)
-        .with("missing", lacking);
+    Value.Fields fields =
+        Value.fields()
+            .with("data", data)
+            .with("outcome", outcome)
+            .with("success", Value.words(success))
+            .with("group", group)
+            .with("count", count)
+            .with("where", Value.words(where))
+            .with("rows", rows)
+            .with("filtered", filtered)
+            .with("missing", lacking);
+    return remarks.isEmpty() ? fields : fields.with("remarks", Value.words(remarks));
   }
 }

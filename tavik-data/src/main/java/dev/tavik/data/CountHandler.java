@@ -51,6 +51,12 @@ final class CountHandler extends RowHandler {
   /** Those that have them but for case, needed where the very levels never occur. */
   private final Part nearly;
 
+  /** What the values of a place are read as, and what each value met so far is. */
+  private final @Nullable Recoding[] recodings;
+
+  private final LevelTable[] written;
+  private final int[][] readAs;
+
   private final BitSet[] nearLevels;
   private final int[] nearKnown;
   private int[][] placesOf = {};
@@ -100,11 +106,11 @@ final class CountHandler extends RowHandler {
     this.nearLevels = new BitSet[places.size()];
     Arrays.setAll(nearLevels, i -> new BitSet());
     this.nearKnown = new int[places.size()];
-    int place = filtersFrom;
-    for (String level : request.filters().values()) {
-      filter[place] = tables[place].number(level);
-      place++;
-    }
+    this.recodings = new Recoding[places.size()];
+    this.written = new LevelTable[places.size()];
+    Arrays.setAll(written, i -> new LevelTable());
+    this.readAs = new int[places.size()][];
+    Arrays.setAll(readAs, i -> new int[0]);
   }
 
   /** With the order of the first column's levels taken down. */
@@ -123,11 +129,29 @@ final class CountHandler extends RowHandler {
       placesOf[column][others.length] = place;
     }
     requireOneFilterEach();
+    request.recodings().forEach((column, recoding) -> recode(header.position(column), recoding));
+    int filtered = filtersFrom;
+    for (String level : request.filters().values()) {
+      @Nullable Recoding recoding = recodings[filtered];
+      boolean code = recoding != null && recoding.names(level);
+      filter[filtered] =
+          tables[filtered].number(
+              code ? String.valueOf(Objects.requireNonNull(recoding).of(level)) : level);
+      filtered++;
+    }
     boolean[] wanted = new boolean[placesOf.length];
     for (int column = 0; column < wanted.length; column++) {
       wanted[column] = placesOf[column].length > 0;
     }
     return wanted;
+  }
+
+  private void recode(int column, Recoding recoding) {
+    if (column >= 0) {
+      for (int place : placesOf[column]) {
+        recodings[place] = place == frequencyPlace ? null : recoding;
+      }
+    }
   }
 
   @Override
@@ -142,25 +166,62 @@ final class CountHandler extends RowHandler {
       frequency = frequency(buffer, offset, length);
       return;
     }
-    if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
+    @Nullable Recoding recoding = recodings[place];
+    if (length == 0
+        || (!quoted
+            && Missing.isMissing(buffer, offset, length)
+            && (recoding == null || !recoding.names(new String(buffer, offset, length))))) {
       seen[place] = MISSING;
       return;
     }
     if (length > LONGEST_LEVEL) {
       throw new DataException(
           DataException.Code.LEVEL,
-          "%s, line %d: column %s has a value of %s characters, too long for a classification;"
+          "%s: column %s has a value of %s characters, too long for a classification;"
               + " is it the column you meant?",
-          source(),
-          line(),
+          place(),
           columnNames[place],
           Figures.count(length));
     }
-    int level = tables[place].number(buffer, offset, length);
+    seen[place] =
+        recoding == null
+            ? limited(place, tables[place].number(buffer, offset, length))
+            : recoded(place, recoding, buffer, offset, length);
+  }
+
+  private int limited(int place, int level) {
     if (level >= mostLevels(place)) {
       throw tooManyLevels(place);
     }
-    seen[place] = level;
+    return level;
+  }
+
+  /** What a value is read as, remembered for the next time, as long as there are few values. */
+  private int recoded(int place, Recoding recoding, char[] buffer, int offset, int length) {
+    int number = written[place].find(buffer, offset, length);
+    if (number >= 0) {
+      return readAs[place][number];
+    }
+    @Nullable String read;
+    try {
+      read = recoding.of(new String(buffer, offset, length));
+    } catch (IllegalArgumentException e) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          "%s, column %s %s",
+          place(),
+          columnNames[place],
+          e.getMessage());
+    }
+    int level = read == null ? MISSING : limited(place, tables[place].number(read));
+    if (written[place].size() < MOST_LEVELS) {
+      number = written[place].number(buffer, offset, length);
+      if (number >= readAs[place].length) {
+        readAs[place] = Arrays.copyOf(readAs[place], 2 * number + 16);
+      }
+      readAs[place][number] = level;
+    }
+    return level;
   }
 
   /** One number is left for what is missing, if that is a level. */
@@ -187,7 +248,7 @@ final class CountHandler extends RowHandler {
   }
 
   @Override
-  void row(long line) {
+  void row() {
     Part part = exact;
     for (int place = filtersFrom; place < filtersTo; place++) {
       if (seen[place] != filter[place]) {
@@ -196,11 +257,11 @@ final class CountHandler extends RowHandler {
         }
         part = nearly;
       } else {
-        matched[place]++;
+        matched[place] += times();
       }
     }
-    part.rows++;
-    count(part, line);
+    part.rows += times();
+    count(part);
   }
 
   /** Whether the level at hand is the one asked for but for case. */
@@ -217,35 +278,36 @@ final class CountHandler extends RowHandler {
     return seen[place] != MISSING && nearLevels[place].get(seen[place]);
   }
 
-  private void count(Part part, long line) {
+  private void count(Part part) {
+    boolean fits = frequency == 0 || times() <= Tally.MAX_TRIALS / frequency;
+    long units = fits ? frequency * times() : limited(Long.MAX_VALUE);
     long key = 0;
     for (int place = 0; place < filtersFrom; place++) {
       if (seen[place] == MISSING) {
         if (request.missing() != Missing.LEVEL) {
-          leaveOut(part, place, line);
+          leaveOut(part, place, units);
           return;
         }
         seen[place] = tables[place].number(Missing.LEVEL_NAME);
       }
       key = key << levelBits | seen[place];
     }
-    limited(part.counts.add(key, frequency));
+    limited(part.counts.add(key, units));
     if (part.order != null) {
       part.order.add(seen[0]);
     }
   }
 
-  private void leaveOut(Part part, int place, long line) {
+  private void leaveOut(Part part, int place, long units) {
     if (request.missing() == Missing.FAIL) {
       throw new DataException(
           DataException.Code.MISSING,
-          "%s, line %d, column %s has no value, and missing values were not to be accepted;"
+          "%s, column %s has no value, and missing values were not to be accepted;"
               + " drop leaves such rows out, level counts them as a level",
-          source(),
-          line,
+          place(),
           columnNames[place]);
     }
-    part.missing.merge(columnNames[place], frequency, (a, b) -> limited(a + b));
+    part.missing.merge(columnNames[place], units, (a, b) -> limited(a + b));
   }
 
   private long limited(long count) {
@@ -278,11 +340,13 @@ final class CountHandler extends RowHandler {
   }
 
   private DataException badCount(String found) {
+    if (frequencyPlace == NO_PLACE) {
+      return new DataException(DataException.Code.COUNT, "%s %s", source(), found);
+    }
     return new DataException(
         DataException.Code.COUNT,
-        "%s, line %d, frequency column %s %s; accepted are whole numbers from 0",
-        source(),
-        line(),
+        "%s, frequency column %s %s; accepted are whole numbers from 0",
+        place(),
         columnNames[frequencyPlace],
         found);
   }
@@ -290,18 +354,17 @@ final class CountHandler extends RowHandler {
   private DataException tooManyLevels(int place) {
     return new DataException(
         DataException.Code.LEVEL,
-        "%s, line %d: column %s has more than %s different values, too many for a"
+        "%s: column %s has more than %s different values, too many for a"
             + " classification%s; is it the column you meant?",
-        source(),
-        line(),
+        place(),
         columnNames[place],
         Figures.count(mostLevels(place)),
         mostLevels(place) < MOST_LEVELS ? " of " + filtersFrom + " columns at once" : "");
   }
 
   /** The counts, and the first column's levels in the order of the rows. */
-  RowsInOrder rowsInOrder() {
-    Tabulation counted = tabulation();
+  RowsInOrder rowsInOrder(List<String> remarks) {
+    Tabulation counted = tabulation(remarks);
     return Objects.requireNonNull(part().order).with(counted, List.copyOf(tables[0].levels()));
   }
 
@@ -310,7 +373,7 @@ final class CountHandler extends RowHandler {
     return exact.rows > 0 || nearly.rows == 0 ? exact : nearly;
   }
 
-  Tabulation tabulation() {
+  Tabulation tabulation(List<String> remarks) {
     @Nullable Header header = knownHeader();
     if (header == null || rows() == 0) {
       throw new DataException(
@@ -327,12 +390,40 @@ final class CountHandler extends RowHandler {
       combinations.put(levels(part.counts.key(number)), part.counts.count(number));
     }
     return Tabulation.of(
-        source(),
-        List.of(columnNames).subList(0, filtersFrom),
-        combinations,
-        rows(),
-        rows() - part.rows,
-        part.missing);
+            source(),
+            List.of(columnNames).subList(0, filtersFrom),
+            combinations,
+            rows(),
+            rows() - part.rows,
+            part.missing)
+        .ordered(orders())
+        .remarking(remarks(remarks));
+  }
+
+  private List<List<String>> orders() {
+    return Arrays.stream(recodings)
+        .limit(filtersFrom)
+        .map(recoding -> recoding == null ? List.<String>of() : recoding.levels())
+        .toList();
+  }
+
+  private List<String> remarks(List<String> read) {
+    List<String> all = new ArrayList<>(read);
+    for (int place = 0; place < filtersFrom; place++) {
+      @Nullable Recoding recoding = recodings[place];
+      String remark =
+          recoding == null
+              ? ""
+              : recoding.remark(
+                  columnNames[place],
+                  tables[place].levels().stream()
+                      .filter(level -> !level.equals(Missing.LEVEL_NAME))
+                      .toList());
+      if (!remark.isEmpty()) {
+        all.add(remark);
+      }
+    }
+    return all;
   }
 
   private void checkFilters() {

@@ -16,12 +16,15 @@ import org.jspecify.annotations.Nullable;
  *     where that level never occurs, without regard to case
  * @param frequency the column that says how often a row counts; null for once
  * @param missing what becomes of rows that lack a value
+ * @param recodings columns whose values are read as something else: labels of codes, classes of
+ *     numbers
  */
 public record CountRequest(
     List<String> columns,
     Map<String, String> filters,
     @Nullable String frequency,
-    Missing missing) {
+    Missing missing,
+    Map<String, Recoding> recodings) {
 
   /**
    * Copies the parts.
@@ -31,6 +34,7 @@ public record CountRequest(
   public CountRequest {
     columns = List.copyOf(columns);
     filters = Collections.unmodifiableMap(new LinkedHashMap<>(filters));
+    recodings = Collections.unmodifiableMap(new LinkedHashMap<>(recodings));
     require(!columns.isEmpty(), "columns must name at least one column, got none");
   }
 
@@ -42,7 +46,7 @@ public record CountRequest(
    * @throws IllegalArgumentException if there is none
    */
   public static CountRequest of(String... columns) {
-    return new CountRequest(List.of(columns), Map.of(), null, Missing.DROP);
+    return new CountRequest(List.of(columns), Map.of(), null, Missing.DROP, Map.of());
   }
 
   /**
@@ -60,7 +64,7 @@ public record CountRequest(
       throw new IllegalArgumentException(
           "column " + column + " must be filtered once, got it twice");
     }
-    return new CountRequest(columns, more, frequency, missing);
+    return new CountRequest(columns, more, frequency, missing, recodings);
   }
 
   /**
@@ -70,7 +74,7 @@ public record CountRequest(
    * @return the request
    */
   public CountRequest frequency(@Nullable String column) {
-    return new CountRequest(columns, filters, column, missing);
+    return new CountRequest(columns, filters, column, missing, recodings);
   }
 
   /**
@@ -80,6 +84,29 @@ public record CountRequest(
    * @return the request
    */
   public CountRequest missing(Missing policy) {
-    return new CountRequest(columns, filters, frequency, policy);
+    return new CountRequest(columns, filters, frequency, policy, recodings);
+  }
+
+  /**
+   * The same of other columns.
+   *
+   * @param others the columns, at least one
+   * @return the request
+   */
+  CountRequest columns(List<String> others) {
+    return new CountRequest(others, filters, frequency, missing, recodings);
+  }
+
+  /**
+   * With the values of a column read as something else.
+   *
+   * @param column the column, counted or filtered
+   * @param recoding what its values are read as
+   * @return the request
+   */
+  public CountRequest recode(String column, Recoding recoding) {
+    Map<String, Recoding> more = new LinkedHashMap<>(recodings);
+    more.merge(column, recoding, Recoding::then);
+    return new CountRequest(columns, filters, frequency, missing, more);
   }
 }

@@ -2,6 +2,8 @@ package dev.tavik.data;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
+import java.util.Arrays;
+import java.util.List;
 
 /** Data that can be counted. Each kind of source answers in its own best way. */
 public interface CountSource {
@@ -13,6 +15,22 @@ public interface CountSource {
    * @throws DataException if the data can't be read or lack what is asked for
    */
   Tabulation count(CountRequest request);
+
+  /**
+   * Counts each column of a request by itself, with the same filters and frequency; what one column
+   * lacks leaves nothing out of another.
+   *
+   * @param request what to count; of its columns, one that is written {@code first,second} and is
+   *     no column of that name, stands for those it names
+   * @return the counts, a tabulation a column
+   * @throws DataException if the data can't be read or lack what is asked for
+   */
+  default List<Tabulation> countEach(CountRequest request) {
+    return request.columns().stream()
+        .flatMap(each -> Arrays.stream(each.split(",")))
+        .map(column -> count(request.columns(List.of(column.strip()))))
+        .toList();
+  }
 
   /**
    * What the data hold.

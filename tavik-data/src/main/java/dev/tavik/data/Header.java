@@ -36,6 +36,32 @@ record Header(String source, List<String> names) {
     return positions.get(0);
   }
 
+  /**
+   * The columns that are written: each by its name, or several with commas between, where no column
+   * is called like the whole.
+   *
+   * @throws DataException if one of them isn't there
+   */
+  List<String> columns(List<String> written) {
+    List<String> columns = new ArrayList<>();
+    for (String each : written) {
+      if (each.contains(",") && Names.matching(each, names).isEmpty()) {
+        for (String part : each.split(",")) {
+          columns.add(names.get(find(part.strip())));
+        }
+      } else {
+        columns.add(names.get(find(each)));
+      }
+    }
+    return columns;
+  }
+
+  /** The position of a column, or -1 if there is none, or several are. */
+  int position(String name) {
+    List<String> matching = Names.matching(name, names);
+    return matching.size() == 1 ? names.indexOf(matching.get(0)) : -1;
+  }
+
   private String title() {
     return names.contains("")
         ? ". Columns without a name may mean that the first line is a title; the header must come"

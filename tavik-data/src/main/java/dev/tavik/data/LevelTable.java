@@ -32,6 +32,19 @@ final class LevelTable {
     return add(new String(buffer, offset, length), hash, slot);
   }
 
+  /** The number of a level that was seen before, else -1. */
+  int find(char[] buffer, int offset, int length) {
+    int hash = hash(buffer, offset, length);
+    int mask = slots.length - 1;
+    for (int slot = hash & mask; slots[slot] != ABSENT; slot = (slot + 1) & mask) {
+      int number = slots[slot];
+      if (hashes[number] == hash && matches(characters[number], buffer, offset, length)) {
+        return number;
+      }
+    }
+    return ABSENT;
+  }
+
   int number(String level) {
     char[] text = level.toCharArray();
     return number(text, 0, text.length);

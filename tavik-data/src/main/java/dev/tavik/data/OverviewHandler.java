@@ -31,7 +31,7 @@ final class OverviewHandler extends RowHandler {
   }
 
   @Override
-  void row(long line) {
+  void row() {
     // Every value was taken as it came.
   }
 

@@ -1,7 +1,6 @@
 /**
- * Ways in. A {@link dev.tavik.data.CountSource} counts how often combinations of levels occur; a
- * {@link dev.tavik.data.StudyFile} holds questions; a {@link dev.tavik.data.Spec} is one question
- * as options or keys wrote it.
+ * Counting. A {@link dev.tavik.data.CountSource} counts how often combinations of levels occur, as
+ * a {@link dev.tavik.data.CountRequest} says; {@code dev.tavik.data.file} opens files.
  *
  * <pre>{@code
  * CountSource log = Sources.open(Path.of("firing-log.csv"));
@@ -9,7 +8,9 @@
  * Tally cracked = counts.tally("grade", "cracked");
  * }</pre>
  *
- * <p>Trouble in data is a {@link dev.tavik.data.DataException} that names the place.
+ * <p>A kind of source that has rows extends {@link dev.tavik.data.RowSource} and says only how they
+ * are read; what is missing, filtered, recoded or too much is the same for all. Trouble in data is
+ * a {@link dev.tavik.data.DataException} that names the place.
  */
 @NullMarked
 package dev.tavik.data;

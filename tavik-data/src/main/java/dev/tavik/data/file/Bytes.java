@@ -1,0 +1,113 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.DataException;
+import java.io.BufferedInputStream;
+import java.io.FilterInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.function.LongSupplier;
+
+/** The bytes of a file, which know their beginning and whose file they are. */
+final class Bytes extends FilterInputStream {
+  private static final int BEGINNING = 1 << 12;
+
+  /** Text may be packed to a hundredth of its size; more, beyond this, is no table of data. */
+  private static final long MOST_EXPANSION = 400;
+
+  private static final long EXPANSION_FROM = 1L << 26;
+
+  private final String name;
+  private final Beginning beginning;
+
+  Bytes(String name, InputStream bytes) throws IOException {
+    super(new BufferedInputStream(bytes, 1 << 16));
+    this.name = name;
+    in.mark(BEGINNING);
+    this.beginning = new Beginning(in.readNBytes(BEGINNING));
+    in.reset();
+  }
+
+  /** Returns the file's name, for messages. */
+  String name() {
+    return name;
+  }
+
+  Beginning beginning() {
+    return beginning;
+  }
+
+  /** Unpacked bytes, refused where they grow beyond measure. */
+  static InputStream bounded(String name, LongSupplier packed, InputStream unpacked) {
+    return new FilterInputStream(unpacked) {
+      private long count;
+
+      @Override
+      public int read() throws IOException {
+        byte[] one = new byte[1];
+        return read(one, 0, 1) < 0 ? -1 : one[0] & 0xFF;
+      }
+
+      @Override
+      public int read(byte[] buffer, int offset, int length) throws IOException {
+        int read = super.read(buffer, offset, length);
+        count += Math.max(0, read);
+        if (count > EXPANSION_FROM && count / MOST_EXPANSION > packed.getAsLong()) {
+          throw new DataException(
+              DataException.Code.MALFORMED,
+              "%s unpacks to more than %d times its size; that is no table of data",
+              name,
+              MOST_EXPANSION);
+        }
+        return read;
+      }
+    };
+  }
+
+  /** Counts the bytes that are taken. */
+  static final class Counted extends FilterInputStream {
+    private long count;
+
+    Counted(InputStream bytes) {
+      super(bytes);
+    }
+
+    long count() {
+      return count;
+    }
+
+    @Override
+    public int read() throws IOException {
+      int read = super.read();
+      count += read < 0 ? 0 : 1;
+      return read;
+    }
+
+    @Override
+    public int read(byte[] buffer, int offset, int length) throws IOException {
+      int read = super.read(buffer, offset, length);
+      count += Math.max(0, read);
+      return read;
+    }
+  }
+
+  /** Does something with a file of these bytes, which is gone afterwards. */
+  <T> T asFile(FileWork<T> work) throws IOException {
+    Path file = Files.createTempFile("tavik-", ".tmp");
+    try {
+      file.toFile().deleteOnExit();
+      try (var out = Files.newOutputStream(file)) {
+        transferTo(out);
+      }
+      return work.of(file);
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  /** Work with a file. */
+  interface FileWork<T> {
+    T of(Path file) throws IOException;
+  }
+}

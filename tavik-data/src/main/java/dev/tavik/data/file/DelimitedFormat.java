@@ -1,0 +1,160 @@
+package dev.tavik.data.file;
+
+import static dev.tavik.result.Figures.say;
+
+import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import dev.tavik.data.DataException;
+import dev.tavik.data.RowHandler;
+import dev.tavik.data.RowSource.Manner;
+import dev.tavik.result.Figures;
+import java.io.IOException;
+import java.io.PushbackReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Rows of text with a header line: in UTF-8, UTF-16 with a byte-order mark or an encoding that was
+ * said; the delimiter found by looking; quoted fields with doubled quotes, delimiters and line ends
+ * inside.
+ */
+final class DelimitedFormat implements Format {
+  private static final int LOOK_AT = 1 << 15;
+  private static final int LONGEST_FIELD = 1 << 20;
+
+  @Override
+  public boolean takes(Beginning beginning) {
+    return true;
+  }
+
+  @Override
+  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+    if (said.ofSheets()) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          "%s is text and has no sheets; leave sheet and range out",
+          bytes.name());
+    }
+    Encoding encoding = Encoding.of(bytes, said);
+    try (PushbackReader reader = new PushbackReader(new StrictReader(bytes, encoding), LOOK_AT)) {
+      Layout layout = layout(reader);
+      for (int line = 0; line < layout.above(); line++) {
+        passOver(reader);
+      }
+      run(bytes.name(), new Fields(rows, layout.above()), reader, layout);
+      return new Manner(layout.inWords() + ", " + encoding.inWords(), layout.remarks());
+    }
+  }
+
+  private static Layout layout(PushbackReader reader) throws IOException {
+    char[] beginning = new char[LOOK_AT];
+    int length = 0;
+    int count;
+    while (length < LOOK_AT && (count = reader.read(beginning, length, LOOK_AT - length)) > 0) {
+      length += count;
+    }
+    reader.unread(beginning, 0, length);
+    return Layout.of(new String(beginning, 0, length));
+  }
+
+  private static void passOver(Reader reader) throws IOException {
+    int character = reader.read();
+    while (character >= 0 && character != '\n') {
+      character = reader.read();
+    }
+  }
+
+  /** Hands over each field as it comes, and no record, so that the reader runs in one loop. */
+  private static final class Fields extends AbstractBaseCsvCallbackHandler<Object> {
+    private final RowHandler rows;
+    private final int above;
+    private boolean blank;
+
+    Fields(RowHandler rows, int above) {
+      this.rows = rows;
+      this.above = above;
+    }
+
+    @Override
+    protected void handleBegin(long startingLineNumber) {
+      rows.begin(startingLineNumber + above);
+      blank = false;
+    }
+
+    @Override
+    protected void handleEmpty() {
+      blank = true;
+    }
+
+    @Override
+    protected void handleField(int column, char[] buffer, int offset, int length, boolean quoted) {
+      rows.field(column, buffer, offset, length, quoted);
+    }
+
+    @Override
+    protected @Nullable Object buildRecord() {
+      if (blank) {
+        rows.blank();
+      } else {
+        rows.end(getFieldCount());
+      }
+      return null;
+    }
+  }
+
+  private static void run(String name, Fields fields, Reader reader, Layout layout) {
+    try (Stream<Object> none =
+        CsvReader.builder()
+            .fieldSeparator(layout.delimiter())
+            .skipEmptyLines(false)
+            .allowUnclosedQuote(false)
+            .maxBufferSize(LONGEST_FIELD)
+            .build(fields, reader)
+            .stream()) {
+      none.forEach(DelimitedFormat::nothing);
+    } catch (CsvParseException e) {
+      throw asData(name, e, fields.rows.number());
+    }
+  }
+
+  /** The handler keeps what it needs; no record ever comes out of the stream. */
+  private static void nothing(Object none) {
+    throw new IllegalStateException("the handler handed out " + none);
+  }
+
+  private static RuntimeException asData(String name, CsvParseException e, long line) {
+    if (e.getCause() instanceof DataException found) {
+      return found;
+    }
+    if (e.getCause() instanceof UncheckedIOException unreadable) {
+      return unreadable;
+    }
+    if (e.getCause() instanceof Error fault) {
+      throw fault;
+    }
+    if (e.getCause() != null) {
+      return new IllegalStateException(e.getCause());
+    }
+    String message = String.valueOf(e.getMessage());
+    String found;
+    if (message.contains("maximum buffer size")) {
+      found =
+          say(
+              "a field longer than %s characters; perhaps a quote is never closed",
+              Figures.count(LONGEST_FIELD));
+    } else if (message.startsWith("Unclosed")) {
+      found = "a quoted field that is never closed";
+    } else {
+      found = "text after a closing quote; a quote inside a quoted field is written twice";
+    }
+    return new DataException(
+        DataException.Code.MALFORMED,
+        "%s, record starting at line %d has %s",
+        name,
+        Math.max(1, line),
+        found);
+  }
+}

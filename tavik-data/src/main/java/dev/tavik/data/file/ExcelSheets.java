@@ -1,0 +1,132 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.DataException;
+import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.file.SheetRows.Cell;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import java.util.zip.ZipFile;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.ReadingOptions;
+import org.dhatim.fastexcel.reader.Row;
+import org.dhatim.fastexcel.reader.Sheet;
+import org.dhatim.fastexcel.reader.SheetVisibility;
+import org.jspecify.annotations.Nullable;
+
+/** A spreadsheet in the Office Open XML format, {@code .xlsx}. Formulas have their stored value. */
+record ExcelSheets(String name, Path file, ZipFile zip) {
+  /** What spreadsheets show of a number; more digits are those of its binary form. */
+  private static final MathContext SHOWN = new MathContext(15);
+
+  private static final Pattern ERROR =
+      Pattern.compile("#(DIV/0!|N/A|NAME\\?|NULL!|NUM!|REF!|VALUE!|SPILL!|CALC!)");
+
+  /** What a number format may hold beside the letters of dates: texts, colours, conditions. */
+  private static final Pattern ORNAMENT =
+      Pattern.compile("\"[^\"]*\"|\\\\.|_.|\\[(?!h|m|s)[^]]*]|AM/PM|General|E[+-]");
+
+  Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
+    Map<String, List<CellRange>> merged = new PackedXml(name, zip).inspect();
+    try (ReadableWorkbook workbook =
+        new ReadableWorkbook(file.toFile(), new ReadingOptions(true, true))) {
+      List<Sheet> all = workbook.getSheets().toList();
+      Sheets sheets =
+          new Sheets(
+              name,
+              all.stream().map(Sheet::getName).toList(),
+              all.stream().map(each -> each.getVisibility() != SheetVisibility.VISIBLE).toList());
+      int chosen = sheets.chosen(said);
+      Sheet sheet = all.get(chosen);
+      SheetTaker taken = takers.apply(sheet.getName());
+      try (Stream<Row> lines = sheet.openStream()) {
+        new Reader(merged.getOrDefault(sheet.getId(), List.of()), taken).read(lines.iterator());
+      }
+      List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
+      remarks.addAll(taken.end());
+      return new Manner("a spreadsheet (.xlsx), sheet " + sheet.getName(), remarks);
+    } catch (DataException | IOException e) {
+      throw e;
+    } catch (RuntimeException e) {
+      throw damaged(e);
+    }
+  }
+
+  private DataException damaged(RuntimeException e) {
+    for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+      if (cause instanceof DataException found) {
+        return found;
+      }
+    }
+    return new DataException(
+        DataException.Code.MALFORMED,
+        "%s is no spreadsheet that can be read (%s); open it and save it anew",
+        name,
+        String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
+  }
+
+  private record Reader(List<CellRange> merged, SheetTaker taken) {
+    void read(Iterator<Row> rows) {
+      while (rows.hasNext()) {
+        Row row = rows.next();
+        List<Cell> cells = new ArrayList<>();
+        for (int column = 0; column < row.getCellCount(); column++) {
+          cells.add(cell(row.getCell(column)));
+        }
+        for (CellRange range : merged) {
+          if (range.top() == row.getRowNum() && range.bottom() > range.top()) {
+            Cell first = range.left() < cells.size() ? cells.get(range.left()) : Cell.EMPTY;
+            taken.merge(range.left(), range.bottom(), first);
+          }
+        }
+        taken.row(row.getRowNum(), cells);
+      }
+    }
+
+    private static Cell cell(org.dhatim.fastexcel.reader.@Nullable Cell cell) {
+      Object value = cell == null ? null : cell.getValue();
+      if (cell == null || value == null) {
+        return Cell.EMPTY;
+      }
+      if (value instanceof BigDecimal number) {
+        return Cell.of(isDate(cell.getDataFormatString()) ? date(cell, number) : plain(number));
+      }
+      if (value instanceof Boolean truth) {
+        return Cell.of(truth ? "TRUE" : "FALSE");
+      }
+      String text = value.toString();
+      return ERROR.matcher(text).matches() ? new Cell(text, true) : Cell.of(text);
+    }
+
+    private static boolean isDate(@Nullable String format) {
+      return format != null
+          && ORNAMENT.matcher(format.split(";")[0]).replaceAll("").matches("(?i).*[ymdhs].*");
+    }
+
+    private static String date(org.dhatim.fastexcel.reader.Cell cell, BigDecimal number) {
+      LocalDateTime date = cell.asDate();
+      if (number.compareTo(BigDecimal.ONE) < 0) {
+        return date.toLocalTime().toString();
+      }
+      return date.toLocalTime().equals(LocalTime.MIDNIGHT)
+          ? date.toLocalDate().toString()
+          : date.toString();
+    }
+  }
+
+  /** A number as a spreadsheet shows it: whole ones without a point. */
+  static String plain(BigDecimal number) {
+    BigDecimal shown = number.round(SHOWN).stripTrailingZeros();
+    return shown.signum() == 0 ? "0" : shown.toPlainString();
+  }
+}

@@ -1,0 +1,66 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.DataException;
+import dev.tavik.data.Opening;
+import dev.tavik.data.RowHandler;
+import dev.tavik.data.RowSource;
+import java.io.EOFException;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.zip.ZipException;
+
+/** A file, whatever its kind: that is found from its first bytes. */
+final class FileSource extends RowSource {
+  /** The registry; a new kind of file is a line here, above the last, which takes what is left. */
+  static final List<Format> FORMATS =
+      List.of(
+          new GzipFormat(),
+          new ZipFormat(),
+          new ForeignFormat(),
+          new JsonFormat(),
+          new DelimitedFormat());
+
+  private final String path;
+  private final Opening opening;
+  private final Reading said;
+
+  FileSource(String path, Opening opening, Reading said) {
+    super(path.equals(Sources.STANDARD_INPUT) ? "standard input" : path);
+    int member = path.indexOf(".zip#");
+    this.path = member < 0 ? path : path.substring(0, member + 4);
+    this.opening = opening;
+    this.said = member < 0 ? said : said.member(path.substring(member + 5));
+  }
+
+  @Override
+  protected Manner read(RowHandler rows) {
+    try (Bytes bytes = new Bytes(name(), opening.open(path))) {
+      return read(bytes, said, rows);
+    } catch (IOException e) {
+      throw unreadable(e);
+    } catch (UncheckedIOException e) {
+      throw unreadable(e.getCause() == null ? new IOException(e.getMessage()) : e.getCause());
+    }
+  }
+
+  /** Reads what is of a kind that is known by its beginning. */
+  static Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+    for (Format format : FORMATS) {
+      if (format.takes(bytes.beginning())) {
+        return format.read(bytes, said, rows);
+      }
+    }
+    throw new IllegalStateException("the last format takes everything");
+  }
+
+  private DataException unreadable(IOException e) {
+    return e instanceof EOFException || e instanceof ZipException
+        ? new DataException(
+            DataException.Code.MALFORMED,
+            "%s is damaged or cut short (%s); copy it again",
+            name(),
+            e.getMessage())
+        : DataException.unreadable(name(), e);
+  }
+}

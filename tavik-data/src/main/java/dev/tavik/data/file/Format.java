@@ -1,0 +1,18 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.RowHandler;
+import dev.tavik.data.RowSource.Manner;
+import java.io.IOException;
+
+/** A kind of file: how it is known, and how its rows are read. */
+interface Format {
+  /** Whether a file that begins so is of this kind. */
+  boolean takes(Beginning beginning);
+
+  /**
+   * Reads every row.
+   *
+   * @throws IOException if the bytes can't be read
+   */
+  Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException;
+}

@@ -1,0 +1,27 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.RowHandler;
+import dev.tavik.data.RowSource.Manner;
+import java.io.IOException;
+import java.util.zip.GZIPInputStream;
+
+/** A file packed by gzip, whatever is in it. */
+final class GzipFormat implements Format {
+  private static final int BUFFER = 1 << 16;
+
+  @Override
+  public boolean takes(Beginning beginning) {
+    return beginning.startsWith("\u001F\u008B");
+  }
+
+  @Override
+  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+    Bytes.Counted packed = new Bytes.Counted(bytes);
+    try (Bytes unpacked =
+        new Bytes(
+            bytes.name(),
+            Bytes.bounded(bytes.name(), packed::count, new GZIPInputStream(packed, BUFFER)))) {
+      return FileSource.read(unpacked, said, rows);
+    }
+  }
+}

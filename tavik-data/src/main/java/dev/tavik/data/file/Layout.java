@@ -1,0 +1,194 @@
+package dev.tavik.data.file;
+
+import static dev.tavik.result.Figures.say;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * How delimited text is laid out, found by looking at its beginning: the delimiter is the one of
+ * comma, semicolon, tab and vertical bar that splits most of the first lines into equally many
+ * fields, and among those that do so alike the one that makes most fields. Titles above a table and
+ * decimal commas thus lose to what holds the columns apart. Delimiters and line ends inside quotes
+ * don't count. A first line {@code sep=;} says the delimiter.
+ *
+ * @param delimiter what stands between fields
+ * @param above how many lines stand above the header
+ * @param remarks what is to be said of them
+ */
+record Layout(char delimiter, int above, List<String> remarks) {
+  private static final char[] CANDIDATES = {',', ';', '\t', '|'};
+  private static final int LINES = 30;
+  private static final int MOST_TITLES = 10;
+  private static final int LONGEST_TITLE = 60;
+  private static final Pattern SAID = Pattern.compile("(?i)\"?sep=(.)\"?[,;\t|]*");
+
+  static Layout of(String beginning) {
+    List<String> lines = lines(beginning);
+    Matcher said = SAID.matcher(lines.isEmpty() ? "" : lines.get(0));
+    boolean saying = said.matches();
+    int first = saying ? 1 : 0;
+    int comments = 0;
+    while (first + comments < lines.size() && lines.get(first + comments).startsWith("#")) {
+      comments++;
+    }
+    List<String> table = lines.subList(first + comments, lines.size());
+    if (table.isEmpty()) {
+      table = lines.subList(first, lines.size());
+      comments = 0;
+    }
+    char delimiter = saying ? said.group(1).charAt(0) : best(table);
+    int width = width(table, delimiter);
+    if (comments > 0 && isHeader(lines.get(first + comments - 1), delimiter, width)) {
+      comments--;
+    }
+    int above = first + comments;
+    List<String> remarks = new ArrayList<>();
+    if (comments > 0) {
+      remarks.add(
+          comments == 1
+              ? "a comment line above the header is passed over"
+              : say("%d comment lines above the header are passed over", comments));
+    }
+    for (int titles = titles(lines.subList(above, lines.size()), delimiter, width);
+        titles > 0;
+        titles--) {
+      String title = fields(lines.get(above), delimiter).get(0).strip();
+      above++;
+      if (!title.isEmpty()) {
+        remarks.add(say("the title '%s' above the header is passed over", shortened(title)));
+      }
+    }
+    return new Layout(delimiter, above, remarks);
+  }
+
+  static String shortened(String title) {
+    return title.length() > LONGEST_TITLE ? title.substring(0, LONGEST_TITLE) + "..." : title;
+  }
+
+  /** A line of names that begins with a number sign, such as {@code #,kiln}. */
+  private static boolean isHeader(String line, char delimiter, int width) {
+    return width > 1 && fields(line, delimiter).size() == width && !line.startsWith("# ");
+  }
+
+  /**
+   * How many lines of one field only, or of none, stand above a line of names that has as many as
+   * the rows.
+   */
+  private static int titles(List<String> lines, char delimiter, int width) {
+    int titles = 0;
+    boolean padded = false;
+    while (titles < Math.min(MOST_TITLES, lines.size() - 1) && width > 1) {
+      List<String> fields = fields(lines.get(titles), delimiter);
+      if (fields.stream().skip(1).anyMatch(each -> !each.isBlank())
+          || (fields.get(0).isBlank() && fields.size() == width)) {
+        break;
+      }
+      padded |= fields.size() == width;
+      titles++;
+    }
+    boolean named = titles > 0 && areNames(fields(lines.get(titles), delimiter), width, padded);
+    return named ? titles : 0;
+  }
+
+  /** Below a title with as many delimiters as a row it takes surer names to be a header. */
+  private static boolean areNames(List<String> fields, int width, boolean surely) {
+    boolean sure =
+        new HashSet<>(fields).size() == width
+            && fields.stream().noneMatch(each -> each.strip().matches("|[-+]?[\\d.,]+%?"));
+    return fields.size() == width && (sure || !surely);
+  }
+
+  private static char best(List<String> lines) {
+    char best = CANDIDATES[0];
+    long bestScore = 0;
+    for (char candidate : CANDIDATES) {
+      long score = score(counts(lines, candidate));
+      if (score > bestScore) {
+        best = candidate;
+        bestScore = score;
+      }
+    }
+    return best;
+  }
+
+  /** How many lines have so many delimiters. */
+  private static Map<Integer, Integer> counts(List<String> lines, char delimiter) {
+    Map<Integer, Integer> counts = new HashMap<>();
+    for (String line : lines.subList(0, Math.min(LINES, lines.size()))) {
+      counts.merge(fields(line, delimiter).size() - 1, 1, Integer::sum);
+    }
+    return counts;
+  }
+
+  /** How many lines have equally many, the most common number of them; then that number. */
+  private static long score(Map<Integer, Integer> counts) {
+    return counts.entrySet().stream()
+        .filter(each -> each.getKey() > 0)
+        .mapToLong(each -> 1000L * each.getValue() + Math.min(each.getKey(), 999))
+        .max()
+        .orElse(0);
+  }
+
+  /** How many fields most lines have; one where no two agree. */
+  private static int width(List<String> lines, char delimiter) {
+    return counts(lines, delimiter).entrySet().stream()
+            .filter(each -> each.getValue() > 1)
+            .max(
+                Map.Entry.<Integer, Integer>comparingByValue()
+                    .thenComparing(Map.Entry.comparingByKey()))
+            .map(Map.Entry::getKey)
+            .orElse(0)
+        + 1;
+  }
+
+  /** The first lines; a line end inside quotes ends none, save in comments. */
+  private static List<String> lines(String text) {
+    List<String> lines = new ArrayList<>();
+    boolean quoted = false;
+    int start = 0;
+    for (int i = 0; i <= text.length() && lines.size() < LINES + MOST_TITLES; i++) {
+      char c = i < text.length() ? text.charAt(i) : '\n';
+      if (c == '"' && text.charAt(start) != '#') {
+        quoted = !quoted;
+      } else if (c == '\n' && (!quoted || i == text.length()) && (i > start || i < text.length())) {
+        String line = text.substring(start, i);
+        lines.add(line.endsWith("\r") ? line.substring(0, line.length() - 1) : line);
+        start = i + 1;
+      }
+    }
+    return lines;
+  }
+
+  private static List<String> fields(String line, char delimiter) {
+    List<String> fields = new ArrayList<>();
+    boolean quoted = false;
+    int start = 0;
+    for (int i = 0; i < line.length(); i++) {
+      char c = line.charAt(i);
+      if (c == '"') {
+        quoted = !quoted;
+      } else if (c == delimiter && !quoted) {
+        fields.add(line.substring(start, i));
+        start = i + 1;
+      }
+    }
+    fields.add(line.substring(start));
+    return fields;
+  }
+
+  String inWords() {
+    return switch (delimiter) {
+      case ',' -> "separated by commas";
+      case ';' -> "separated by semicolons";
+      case '\t' -> "separated by tabs";
+      case '|' -> "separated by vertical bars";
+      default -> "separated by '" + delimiter + "'";
+    };
+  }
+}

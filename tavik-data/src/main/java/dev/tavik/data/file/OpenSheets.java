@@ -1,0 +1,241 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.DataException;
+import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.file.SheetRows.Cell;
+import java.io.IOException;
+import java.io.InputStream;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.function.Function;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import javax.xml.stream.XMLInputFactory;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import org.jspecify.annotations.Nullable;
+
+/** A spreadsheet in the OpenDocument format, {@code .ods}, read as it streams by. */
+record OpenSheets(String name, ZipFile zip) {
+  private static final String CONTENT = "content.xml";
+  private static final int MOST_COLUMNS = 1 << 14;
+  private static final long MOST_ROWS = 1 << 20;
+
+  Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
+    List<String> names = names();
+    Sheets sheets = new Sheets(name, names, Collections.nCopies(names.size(), false));
+    int chosen = sheets.chosen(said);
+    String sheet = sheets.names().get(chosen);
+    SheetTaker taken = takers.apply(sheet);
+    reading(
+        xml -> {
+          int table = -1;
+          while (table < chosen && xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT && is(xml, "table")) {
+              table++;
+            }
+          }
+          new Table(xml, taken).read();
+        });
+    List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
+    remarks.addAll(taken.end());
+    return new Manner("a spreadsheet (.ods), sheet " + sheet, remarks);
+  }
+
+  private List<String> names() throws IOException {
+    List<String> names = new ArrayList<>();
+    reading(
+        xml -> {
+          while (xml.hasNext()) {
+            if (xml.next() == XMLStreamConstants.START_ELEMENT && is(xml, "table")) {
+              names.add(String.valueOf(attribute(xml, "name")));
+            }
+          }
+        });
+    return names;
+  }
+
+  /** Work with the content as it streams by. */
+  private interface Work {
+    void with(XMLStreamReader xml) throws XMLStreamException;
+  }
+
+  private void reading(Work work) throws IOException {
+    @Nullable ZipEntry content = zip.getEntry(CONTENT);
+    if (content == null) {
+      throw damaged("it has no " + CONTENT);
+    }
+    XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
+    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
+    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+    factory.setProperty(XMLInputFactory.IS_COALESCING, true);
+    try (InputStream in = ZipFormat.unpacked(name, zip, content)) {
+      XMLStreamReader xml = factory.createXMLStreamReader(in);
+      work.with(xml);
+      xml.close();
+    } catch (XMLStreamException e) {
+      if (e.getNestedException() instanceof DataException found) {
+        throw found;
+      }
+      if (e.getNestedException() instanceof IOException cut) {
+        throw cut;
+      }
+      throw damaged(String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
+    }
+  }
+
+  private DataException damaged(String found) {
+    return new DataException(
+        DataException.Code.MALFORMED,
+        "%s is no spreadsheet that can be read (%s); open it and save it anew",
+        name,
+        found);
+  }
+
+  private static boolean is(XMLStreamReader xml, String element) {
+    return xml.getLocalName().equals(element) && "table".equals(xml.getPrefix());
+  }
+
+  private static @Nullable String attribute(XMLStreamReader xml, String wanted) {
+    for (int i = 0; i < xml.getAttributeCount(); i++) {
+      if (xml.getAttributeLocalName(i).equals(wanted)
+          && !"calcext".equals(xml.getAttributePrefix(i))) {
+        return xml.getAttributeValue(i);
+      }
+    }
+    return null;
+  }
+
+  private static boolean isError(XMLStreamReader xml) {
+    for (int i = 0; i < xml.getAttributeCount(); i++) {
+      if ("calcext".equals(xml.getAttributePrefix(i)) && xml.getAttributeValue(i).equals("error")) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** How often a row or a cell is repeated, or how many it spans. */
+  private static long times(XMLStreamReader xml, String attribute) {
+    @Nullable String times = attribute(xml, attribute);
+    return times == null || !times.matches("[1-9]\\d{0,8}") ? 1 : Long.parseLong(times);
+  }
+
+  /** The rows of one sheet. */
+  private static final class Table {
+    private final XMLStreamReader xml;
+    private final SheetTaker taken;
+    private long number;
+
+    Table(XMLStreamReader xml, SheetTaker taken) {
+      this.xml = xml;
+      this.taken = taken;
+    }
+
+    void read() throws XMLStreamException {
+      while (xml.hasNext()) {
+        int event = xml.next();
+        if (event == XMLStreamConstants.START_ELEMENT && is(xml, "table-row")) {
+          long repeated = times(xml, "number-rows-repeated");
+          List<Cell> cells = row();
+          boolean filled = cells.stream().anyMatch(Cell::filled);
+          for (long i = 0; i < (filled ? Math.min(repeated, MOST_ROWS - number) : 0); i++) {
+            taken.row(number + 1 + i, cells);
+          }
+          number += repeated;
+        } else if (event == XMLStreamConstants.END_ELEMENT && is(xml, "table")) {
+          return;
+        }
+      }
+    }
+
+    private List<Cell> row() throws XMLStreamException {
+      List<Cell> cells = new ArrayList<>();
+      while (xml.hasNext()) {
+        int event = xml.next();
+        if (event == XMLStreamConstants.END_ELEMENT && is(xml, "table-row")) {
+          break;
+        }
+        if (event == XMLStreamConstants.START_ELEMENT
+            && (is(xml, "table-cell") || is(xml, "covered-table-cell"))) {
+          long repeated = times(xml, "number-columns-repeated");
+          long rows = times(xml, "number-rows-spanned");
+          Cell cell = cell();
+          if (rows > 1) {
+            taken.merge(cells.size(), number + rows, cell);
+          }
+          for (long i = 0; i < repeated && cells.size() < MOST_COLUMNS; i++) {
+            cells.add(cell);
+          }
+        }
+      }
+      return cells;
+    }
+
+    private Cell cell() throws XMLStreamException {
+      boolean error = isError(xml);
+      String end = xml.getLocalName();
+      @Nullable String type = attribute(xml, "value-type");
+      @Nullable String value =
+          switch (String.valueOf(type)) {
+            case "float", "percentage", "currency" -> number(attribute(xml, "value"));
+            case "date" -> attribute(xml, "date-value");
+            case "time" -> attribute(xml, "time-value");
+            case "boolean" -> "true".equals(attribute(xml, "boolean-value")) ? "TRUE" : "FALSE";
+            default -> null;
+          };
+      String text = text(end);
+      if (error) {
+        return new Cell(text, true);
+      }
+      return Cell.of(value != null ? withoutMidnight(value) : text);
+    }
+
+    private static @Nullable String number(@Nullable String value) {
+      return value == null || !value.matches("[-+]?[\\d.]+([eE][-+]?\\d{1,3})?")
+          ? value
+          : ExcelSheets.plain(new BigDecimal(value));
+    }
+
+    private static String withoutMidnight(String value) {
+      return value.endsWith("T00:00:00") ? value.substring(0, value.length() - 9) : value;
+    }
+
+    /** The paragraphs of the cell at hand; its notes are passed over. */
+    private String text(String end) throws XMLStreamException {
+      StringBuilder text = new StringBuilder();
+      int notes = 0;
+      int paragraphs = 0;
+      while (xml.hasNext()) {
+        int event = xml.next();
+        if (event == XMLStreamConstants.END_ELEMENT && is(xml, end)) {
+          break;
+        }
+        if (event == XMLStreamConstants.CHARACTERS && notes == 0) {
+          text.append(xml.getText());
+        } else if (event == XMLStreamConstants.START_ELEMENT) {
+          String element = xml.getLocalName();
+          notes += element.equals("annotation") ? 1 : 0;
+          boolean later = element.equals("p") && notes == 0 && paragraphs++ > 0;
+          text.append(
+              notes > 0 ? "" : later || element.equals("line-break") ? "\n" : space(element));
+        } else if (event == XMLStreamConstants.END_ELEMENT
+            && xml.getLocalName().equals("annotation")) {
+          notes--;
+        }
+      }
+      return text.toString();
+    }
+
+    private String space(String element) {
+      return switch (element) {
+        case "s" -> " ".repeat((int) Math.min(1_000, times(xml, "c")));
+        case "tab" -> "\t";
+        default -> "";
+      };
+    }
+  }
+}

@@ -1,0 +1,96 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.DataException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+
+/**
+ * Looks through the parts of an Office Open XML file before they are read: none may unpack beyond
+ * measure or bring definitions of entities. On the way it learns which cells are merged.
+ */
+record PackedXml(String name, ZipFile zip) {
+  private static final long LARGEST = 4L << 30;
+  private static final int HEAD = 1 << 10;
+  private static final int TAIL = 1 << 18;
+  private static final String RELATIONS = "xl/_rels/workbook.xml.rels";
+  private static final Pattern RELATION = Pattern.compile("<Relationship\\s[^>]*>");
+  private static final Pattern ID = Pattern.compile("\\sId=\"([^\"]*)\"");
+  private static final Pattern TARGET = Pattern.compile("\\sTarget=\"/?(?:xl/)?([^\"]*)\"");
+  private static final Pattern MERGED = Pattern.compile("<mergeCell ref=\"([A-Z0-9:$]+)\"");
+
+  /** The merged cells of each sheet, by the sheet's id. */
+  Map<String, List<CellRange>> inspect() throws IOException {
+    Map<String, List<CellRange>> byPart = new HashMap<>();
+    String relations = "";
+    long total = 0;
+    for (ZipEntry part : zip.stream().toList()) {
+      if (!part.getName().endsWith(".xml") && !part.getName().endsWith(".rels")) {
+        continue;
+      }
+      try (InputStream in = ZipFormat.unpacked(name, zip, part)) {
+        byte[] tail = new byte[0];
+        byte[] block = in.readNBytes(TAIL);
+        requirePlain(new String(block, 0, Math.min(HEAD, block.length), StandardCharsets.UTF_8));
+        if (part.getName().equals(RELATIONS)) {
+          relations = new String(block, StandardCharsets.UTF_8);
+        }
+        while (block.length > 0) {
+          total += block.length;
+          require(total <= LARGEST, "unpacks to more than 4 GiB");
+          byte[] next = in.readNBytes(TAIL);
+          if (next.length < TAIL) {
+            tail = joined(block, next);
+          }
+          block = next;
+        }
+        byPart.put(part.getName(), merged(new String(tail, StandardCharsets.UTF_8)));
+      }
+    }
+    Map<String, List<CellRange>> byId = new HashMap<>();
+    for (Matcher relation = RELATION.matcher(relations); relation.find(); ) {
+      Matcher id = ID.matcher(relation.group());
+      Matcher target = TARGET.matcher(relation.group());
+      if (id.find() && target.find()) {
+        byId.put(id.group(1), byPart.getOrDefault("xl/" + target.group(1), List.of()));
+      }
+    }
+    return byId;
+  }
+
+  private static byte[] joined(byte[] first, byte[] second) {
+    byte[] both = new byte[first.length + second.length];
+    System.arraycopy(first, 0, both, 0, first.length);
+    System.arraycopy(second, 0, both, first.length, second.length);
+    return both;
+  }
+
+  private void requirePlain(String head) {
+    require(!head.contains("<!DOCTYPE"), "defines a document type of its own");
+  }
+
+  private void require(boolean holds, String found) {
+    if (!holds) {
+      throw new DataException(
+          DataException.Code.MALFORMED, "%s %s; that is no spreadsheet of data", name, found);
+    }
+  }
+
+  private static List<CellRange> merged(String end) {
+    List<CellRange> ranges = new ArrayList<>();
+    for (Matcher found = MERGED.matcher(end); found.find(); ) {
+      if (found.group(1).contains(":")) {
+        ranges.add(CellRange.parse(found.group(1)));
+      }
+    }
+    return ranges;
+  }
+}

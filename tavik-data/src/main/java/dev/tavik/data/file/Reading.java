@@ -1,0 +1,109 @@
+package dev.tavik.data.file;
+
+import static dev.tavik.result.Figures.require;
+import static dev.tavik.result.Figures.say;
+
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
+import java.nio.charset.UnsupportedCharsetException;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What an analyst says of a file beside its name: how its text is encoded, and of a spreadsheet
+ * which sheet and which part of it.
+ */
+public final class Reading {
+  private static final Reading USUAL = new Reading(null, null, null, "");
+
+  private final @Nullable Charset encoding;
+  private final @Nullable String sheet;
+  private final @Nullable CellRange range;
+  private final String member;
+
+  private Reading(
+      @Nullable Charset encoding,
+      @Nullable String sheet,
+      @Nullable CellRange range,
+      String member) {
+    this.encoding = encoding;
+    this.sheet = sheet;
+    this.range = range;
+    this.member = member;
+  }
+
+  /**
+   * Returns the usual: UTF-8 unless a byte-order mark says otherwise, the first sheet, all of it.
+   */
+  public static Reading usual() {
+    return USUAL;
+  }
+
+  /**
+   * With an encoding of the text.
+   *
+   * @param name such as {@code windows-1252}, {@code ISO-8859-1} or {@code UTF-16LE}
+   * @return what is said
+   * @throws IllegalArgumentException if no such encoding is known
+   */
+  public Reading encoding(String name) {
+    try {
+      return new Reading(Charset.forName(name), sheet, range, member);
+    } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
+      throw new IllegalArgumentException(
+          say(
+              "encoding must be one that Java knows, such as UTF-8, windows-1252, ISO-8859-1 or"
+                  + " UTF-16LE, got '%s'",
+              name),
+          e);
+    }
+  }
+
+  /**
+   * With a sheet.
+   *
+   * @param nameOrNumber its name, or its number from 1
+   * @return what is said
+   */
+  public Reading sheet(String nameOrNumber) {
+    require(!nameOrNumber.isBlank(), "sheet must be a name or a number from 1, got nothing");
+    return new Reading(encoding, nameOrNumber, range, member);
+  }
+
+  /**
+   * With a part of a sheet.
+   *
+   * @param corners such as {@code B4:F200}, or {@code B4:F} down to the end
+   * @return what is said
+   * @throws IllegalArgumentException if it isn't written so
+   */
+  public Reading range(String corners) {
+    return new Reading(encoding, sheet, CellRange.parse(corners), member);
+  }
+
+  /** With the member of an archive; the empty word for the only one. */
+  Reading member(String name) {
+    return new Reading(encoding, sheet, range, name);
+  }
+
+  String member() {
+    return member;
+  }
+
+  Optional<Charset> encoding() {
+    return Optional.ofNullable(encoding);
+  }
+
+  Optional<String> sheet() {
+    return Optional.ofNullable(sheet);
+  }
+
+  CellRange range() {
+    return range == null ? CellRange.ALL : range;
+  }
+
+  /** Whether anything is said that only spreadsheets have. */
+  boolean ofSheets() {
+    return sheet != null || range != null;
+  }
+}

@@ -1,0 +1,16 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.file.SheetRows.Cell;
+import java.util.List;
+
+/** Takes the rows of a sheet as they come. */
+interface SheetTaker {
+  /** A cell of the row that comes next covers rows below it. */
+  void merge(int column, long lastRow, Cell cell);
+
+  /** Takes a row: its number from 1, its cells from the first column on. */
+  void row(long number, List<Cell> cells);
+
+  /** Ends the sheet; returns what is to be said of it. */
+  List<String> end();
+}

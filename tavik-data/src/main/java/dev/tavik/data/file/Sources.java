@@ -1,0 +1,55 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.CountSource;
+import dev.tavik.data.Opening;
+import java.nio.file.Path;
+
+/**
+ * Opens data by name. What a file is, is found from its first bytes: delimited text, a spreadsheet,
+ * JSON, each also packed by gzip or zip.
+ *
+ * <pre>{@code
+ * Tabulation counts = Sources.open(Path.of("firing-log.xlsx")).count(CountRequest.of("grade", "kiln"));
+ * Tally cracked = counts.tally("grade", "cracked");
+ * }</pre>
+ */
+public final class Sources {
+  /** The name that stands for standard input. */
+  public static final String STANDARD_INPUT = "-";
+
+  private Sources() {}
+
+  /**
+   * Opens a file.
+   *
+   * @param file the file
+   * @return the source; the file is read when it is asked
+   */
+  public static CountSource open(Path file) {
+    return open(file.toString(), Opening::file);
+  }
+
+  /**
+   * Opens anything that has a name.
+   *
+   * @param name its name, for messages too; {@value #STANDARD_INPUT} is called standard input, and
+   *     {@code week18.zip#kilns.csv} is one file of an archive
+   * @param opening how its bytes are reached
+   * @return the source; it is opened when it is asked
+   */
+  public static CountSource open(String name, Opening opening) {
+    return open(name, opening, Reading.usual());
+  }
+
+  /**
+   * Opens anything that has a name, with more to say about it.
+   *
+   * @param name its name, as above
+   * @param opening how its bytes are reached
+   * @param said its encoding, its sheet, the part of that
+   * @return the source; it is opened when it is asked
+   */
+  public static CountSource open(String name, Opening opening, Reading said) {
+    return new FileSource(name, opening, said);
+  }
+}

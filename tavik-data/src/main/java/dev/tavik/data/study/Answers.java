@@ -1,0 +1,39 @@
+package dev.tavik.data.study;
+
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Several answers in one field, such as {@code ash;iron}: a unit may have given each of them. */
+record Answers(Spec spec, String separator) {
+  Answers {
+    spec.check(!separator.isEmpty(), "{split} must be what stands between answers, such as ';'");
+    spec.check(
+        !spec.has("merge"), "{merge} doesn't go with {split}; name all answers with {success}");
+  }
+
+  /** The answers in one field. */
+  private List<String> parts(String field) {
+    return Arrays.stream(field.split(Pattern.quote(separator)))
+        .map(String::strip)
+        .filter(part -> !part.isEmpty())
+        .toList();
+  }
+
+  /** All answers in some fields, as they first appear. */
+  List<String> in(List<String> fields) {
+    Set<String> all = new LinkedHashSet<>();
+    fields.forEach(field -> all.addAll(parts(field)));
+    return List.copyOf(all);
+  }
+
+  /** The fields that hold one of some answers. */
+  Set<String> holding(List<String> fields, Set<String> wanted) {
+    return fields.stream()
+        .filter(field -> parts(field).stream().anyMatch(wanted::contains))
+        .collect(Collectors.toCollection(LinkedHashSet::new));
+  }
+}

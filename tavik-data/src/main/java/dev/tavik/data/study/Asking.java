@@ -1,0 +1,58 @@
+package dev.tavik.data.study;
+
+import dev.tavik.answer.Question;
+import dev.tavik.data.DataException;
+import dev.tavik.data.Opening;
+import dev.tavik.data.words.Vocabulary;
+import dev.tavik.data.words.Words;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/** The kinds of questions that words can ask: their vocabulary, and what is made of them. */
+public enum Asking {
+  /** Is one proportion different from a value? */
+  RATE(Words.RATE, RateSpec::question),
+  /** Do two proportions differ, and by how much? */
+  COMPARE(Words.COMPARE, CompareSpec::question),
+  /** Do the counts follow the claimed shares? */
+  SHARES(Words.SHARES, SharesSpec::question),
+  /** Are two classifications associated? */
+  CROSS(Words.CROSS, CrossSpec::question),
+  /** How many, how much power, how small an effect? */
+  PLAN(Words.PLAN, PlanSpec::question),
+  /** A probability or a critical value of a distribution. */
+  TAIL(Words.TAIL, TailSpec::question),
+  /** How do methods behave at this size? */
+  ASSESS(Words.ASSESS, AssessSpec::question);
+
+  private final Vocabulary words;
+  private final BiFunction<Spec, Opening, Question> maker;
+
+  Asking(Vocabulary words, BiFunction<Spec, Opening, Question> maker) {
+    this.words = words;
+    this.maker = maker;
+  }
+
+  /** Returns the words of such questions. */
+  public Vocabulary words() {
+    return words;
+  }
+
+  /**
+   * Makes a question.
+   *
+   * @param spec its words
+   * @param opening how files are opened
+   * @throws SpecException if the words can't be understood or contradict one another
+   * @throws DataException if a file can't be used
+   */
+  public Question question(Spec spec, Opening opening) {
+    return maker.apply(spec, opening);
+  }
+
+  /** Finds a kind by its word, such as {@code compare}. */
+  public static Optional<Asking> of(String kind) {
+    return Arrays.stream(values()).filter(each -> each.words.kind().equals(kind)).findFirst();
+  }
+}

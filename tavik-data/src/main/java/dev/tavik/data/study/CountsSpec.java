@@ -1,0 +1,265 @@
+package dev.tavik.data.study;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.count.Names;
+import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
+import dev.tavik.data.CountRequest;
+import dev.tavik.data.CountSource;
+import dev.tavik.data.DataException;
+import dev.tavik.data.Missing;
+import dev.tavik.data.Opening;
+import dev.tavik.data.RowsInOrder;
+import dev.tavik.data.file.Reading;
+import dev.tavik.data.file.Sources;
+import dev.tavik.study.CountedFrom;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** The words that say where counts come from, which every kind of question has. */
+record CountsSpec(Spec spec, Opening opening) {
+  /** The words about a file of rows, beside its name and those of its columns. */
+  static final String[] OF_ROWS = {
+    "count", "where", "missing", "codebook", "cut", "merge", "split"
+  };
+
+  /** The words about a file of either kind. */
+  private static final List<String> OF_FILES = List.of("encoding", "sheet", "range");
+
+  /** Tallies by group, and the groups that had no observation. */
+  record Groups(Map<String, Tally> tallies, List<String> empty) {}
+
+  /** The tallies of a word, each with its name before an equals sign; one may be without. */
+  static Map<String, Tally> named(List<String> written) {
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    for (String each : written) {
+      int equals = each.lastIndexOf('=');
+      String label = equals < 0 ? "" : each.substring(0, equals).strip();
+      if (groups.put(label, Tally.parse(each.substring(equals + 1))) != null) {
+        throw new SpecException(
+            label.isEmpty()
+                ? "several tallies need names, such as North=14/400 South=31/410"
+                : "two tallies are called '" + label + "'; give them different names");
+      }
+    }
+    if (groups.size() > 1 && groups.containsKey("")) {
+      throw new SpecException("several tallies need names, such as North=14/400 South=31/410");
+    }
+    return groups;
+  }
+
+  /** Counts the combinations of some columns; these must be different ones. */
+  Tabulation tabulation(String... columns) {
+    return new Merging(spec).applied(unmerged(columns));
+  }
+
+  /** The same with every level by itself. */
+  Tabulation unmerged(String... columns) {
+    return requireSome(source().count(request(columns)));
+  }
+
+  /** Counts each of some columns by itself, written with commas between. */
+  List<Tabulation> each(String columns) {
+    Merging merging = new Merging(spec);
+    return source().countEach(request(columns)).stream()
+        .map(CountsSpec::requireSome)
+        .map(merging::applied)
+        .toList();
+  }
+
+  /** The same of one column, with the order of the rows. */
+  RowsInOrder inOrder(String column) {
+    spec.check(
+        !spec.has("merge"),
+        "{merge} doesn't go with {sequence}; name all levels that count with {success}");
+    RowsInOrder rows = source().inOrder(request(column));
+    requireSome(rows.counts());
+    return rows;
+  }
+
+  private CountSource source() {
+    return Sources.open(spec.required("data", "a file with a header line"), opening, reading());
+  }
+
+  /** How the file is encoded, and which part of a spreadsheet is meant. */
+  Reading reading() {
+    Reading said = Reading.usual();
+    @Nullable String encoding = spec.text("encoding");
+    said = encoding == null ? said : said.encoding(encoding);
+    @Nullable String sheet = spec.text("sheet");
+    said = sheet == null ? said : said.sheet(sheet);
+    @Nullable String range = spec.text("range");
+    return range == null ? said : said.range(range);
+  }
+
+  private CountRequest request(String... columns) {
+    @Nullable String frequency = spec.text("count");
+    CountRequest request =
+        new Recodings(spec, opening)
+            .applied(CountRequest.of(columns).frequency(frequency).missing(missing()));
+    for (String filter : filters()) {
+      int equals = filter.indexOf('=');
+      spec.check(equals > 0, "{where} must be COLUMN=VALUE, got '%s'", filter);
+      String column = filter.substring(0, equals).strip();
+      spec.check(
+          !request.filters().containsKey(column),
+          "{where} keeps the rows with one value of a column, got two for %s (%s); ask for each"
+              + " by itself, or compare them",
+          column,
+          String.join(" and ", filters()));
+      request =
+          request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
+    }
+    return request;
+  }
+
+  private static Tabulation requireSome(Tabulation counts) {
+    if (counts.total() == 0) {
+      throw new DataException(
+          DataException.Code.EMPTY,
+          "%s: nothing is left to count; %s rows were read, but all lack a value, have a"
+              + " frequency of 0 or were filtered out",
+          counts.source(),
+          counts.rows());
+    }
+    return counts;
+  }
+
+  List<String> filters() {
+    return spec.all("where");
+  }
+
+  private Missing missing() {
+    String policy = spec.text("missing");
+    return policy == null ? Missing.DROP : Missing.of(policy);
+  }
+
+  /**
+   * Refuses counts from nowhere, and from several places.
+   *
+   * @param written where they are written out, in words; empty if they aren't
+   * @param nothing what is said where there are none
+   */
+  void requireOneSource(String written, String nothing) {
+    List<String> sources = new ArrayList<>(written.isEmpty() ? List.of() : List.of(written));
+    Stream.of("cells", "table", "data").filter(spec::has).map(spec::name).forEach(sources::add);
+    if (sources.isEmpty()) {
+      throw new SpecException(nothing);
+    }
+    for (String word : OF_FILES) {
+      spec.check(
+          !spec.has(word) || spec.has("data") || spec.has("table"),
+          "%s is about a file, and the counts are written out; leave it out",
+          spec.name(word));
+    }
+    if (sources.size() > 1) {
+      throw new SpecException(
+          "counts come from one place, not from %s; leave one out", String.join(" and ", sources));
+    }
+  }
+
+  /** Where the counts of a file came from. */
+  CountedFrom from(Tabulation counted, Set<String> success) {
+    return CountedFrom.of(counted, List.copyOf(success), spec.text("count"), filters());
+  }
+
+  /** Refuses one column for two purposes. */
+  void requireDifferent(String... words) {
+    for (int i = 0; i < words.length; i++) {
+      String first = spec.text(words[i]);
+      for (String second : List.of(words).subList(i + 1, words.length)) {
+        if (first != null && first.equals(spec.text(second))) {
+          throw new SpecException(
+              "%s and %s must be different columns, got '%s' for both",
+              spec.name(words[i]), spec.name(second), first);
+        }
+      }
+    }
+  }
+
+  void requireSuccess(String outcome) {
+    spec.check(
+        spec.has("success"),
+        "{success} is needed: the level or levels of %s that count as success",
+        outcome);
+  }
+
+  /** The combinations of answers that hold one of some; without several answers the same. */
+  Set<String> holding(Tabulation counted, Set<String> success) {
+    @Nullable Answers answers = answers();
+    return answers == null ? success : answers.holding(counted.levels(0), success);
+  }
+
+  /** The levels of the first column, or the answers in them. */
+  List<String> levels(Tabulation counted) {
+    @Nullable Answers answers = answers();
+    return answers == null ? counted.levels(0) : answers.in(counted.levels(0));
+  }
+
+  private @Nullable Answers answers() {
+    @Nullable String separator = spec.text("split");
+    return separator == null ? null : new Answers(spec, separator);
+  }
+
+  /** The levels that count as success: each value as it stands, else split at commas. */
+  Set<String> success(Tabulation counts, List<String> levels) {
+    Set<String> success = new LinkedHashSet<>();
+    for (String written : spec.all("success")) {
+      if (levels.contains(written.strip())) {
+        success.add(written.strip());
+      } else {
+        for (String part : Spec.parts(written)) {
+          success.add(level(part, levels, counts));
+        }
+      }
+    }
+    return success;
+  }
+
+  private static String level(String typed, List<String> levels, Tabulation counts) {
+    List<String> matching = Names.matching(typed, levels);
+    if (matching.size() == 1) {
+      return matching.get(0);
+    }
+    String column = counts.columns().get(0);
+    throw new DataException(
+        DataException.Code.LEVEL,
+        matching.isEmpty()
+            ? say(
+                "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
+                    + " itself: 0/%d",
+                counts.source(), column, typed, Names.hint(typed, levels), counts.total())
+            : say(
+                "%s: column %s has several levels that could be '%s': %s; write the one you mean"
+                    + " exactly",
+                counts.source(), column, typed, String.join(", ", matching)));
+  }
+
+  /** The tallies of each level of the second column. */
+  Groups groups(Tabulation counts, Set<String> success) {
+    Set<String> holding = holding(counts, success);
+    Map<String, Tally> groups = new LinkedHashMap<>();
+    List<String> empty = new ArrayList<>();
+    for (String level : counts.levels(1)) {
+      Tabulation part = counts.where(counts.columns().get(1), level);
+      if (part.total() == 0) {
+        empty.add(level);
+      } else {
+        groups.put(level, part.tally(part.columns().get(0), holding));
+      }
+    }
+    return new Groups(groups, empty);
+  }
+
+  String label(String otherwise) {
+    String label = spec.text("label");
+    return label == null ? otherwise : label;
+  }
+}

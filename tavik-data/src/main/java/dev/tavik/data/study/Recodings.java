@@ -1,0 +1,90 @@
+package dev.tavik.data.study;
+
+import dev.tavik.data.CountRequest;
+import dev.tavik.data.Opening;
+import dev.tavik.data.Recoding;
+import dev.tavik.data.file.Codebook;
+import java.io.FileNotFoundException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.NoSuchFileException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** What the values of columns are read as: a codebook's labels, then classes of numbers. */
+record Recodings(Spec spec, Opening opening) {
+  private static final Pattern CUT = Pattern.compile("(.+?):\\s*([-+<>=\\d].*)");
+  private static final List<String> COLUMNS =
+      List.of("outcome", "group", "rows", "columns", "strata");
+
+  CountRequest applied(CountRequest asked) {
+    CountRequest request = asked;
+    Optional<Codebook> codebook = codebook();
+    if (codebook.isPresent()) {
+      for (Map.Entry<String, Recoding> column : codebook.get().recodings().entrySet()) {
+        request = request.recode(column.getKey(), column.getValue());
+      }
+    }
+    for (Map.Entry<String, Recoding> cut : cuts().entrySet()) {
+      request = request.recode(cut.getKey(), cut.getValue());
+    }
+    return request;
+  }
+
+  private Map<String, Recoding> cuts() {
+    Map<String, Recoding> cuts = new LinkedHashMap<>();
+    for (String written : spec.all("cut")) {
+      Matcher parts = CUT.matcher(written);
+      spec.check(
+          parts.matches(),
+          "{cut} must be COLUMN:RANGE=NAME,..., such as score:0-6=low,7-10=high, got '%s'",
+          written);
+      String column = parts.group(1).strip();
+      List<String> used = used();
+      spec.check(
+          used.stream().anyMatch(each -> each.equalsIgnoreCase(column)),
+          "{cut} names the column %s, which this question doesn't use; it uses %s",
+          column,
+          String.join(", ", used));
+      spec.check(
+          cuts.put(column, Recoding.cut(parts.group(2))) == null,
+          "{cut} is given twice for %s; write all of its classes in one",
+          column);
+    }
+    return cuts;
+  }
+
+  private List<String> used() {
+    List<String> used = new ArrayList<>();
+    COLUMNS.forEach(word -> used.addAll(spec.list(word)));
+    spec.all("where").forEach(filter -> used.add(filter.replaceFirst("=.*", "").strip()));
+    return used;
+  }
+
+  /** The one that is named, else the one that lies beside the data. */
+  private Optional<Codebook> codebook() {
+    @Nullable String named = spec.text("codebook");
+    if (named != null) {
+      return named.equals("none") ? Optional.empty() : Optional.of(Codebook.read(named, opening));
+    }
+    @Nullable String data = spec.text("data");
+    Optional<String> beside = data == null ? Optional.empty() : Codebook.beside(data);
+    return beside.filter(this::isThere).map(file -> Codebook.read(file, opening));
+  }
+
+  private boolean isThere(String file) {
+    try (InputStream found = opening.open(file)) {
+      return found != null;
+    } catch (NoSuchFileException e) {
+      return false;
+    } catch (IOException | RuntimeException e) {
+      return !(e instanceof FileNotFoundException);
+    }
+  }
+}
