@@ -154,6 +154,6 @@ final class ChartOptions {
 
   private static void draw(Chart chart, Answer answer, Path file, OutputOptions output) {
     Picture picture = chart.of(answer);
-    output.picture(file, OutputOptions.ending(file).equals(".svg") ? picture.svg() : picture.png());
+    output.beside(file, OutputOptions.ending(file).equals(".svg") ? picture.svg() : picture.png());
   }
 }

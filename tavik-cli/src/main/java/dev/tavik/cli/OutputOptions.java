@@ -52,7 +52,7 @@ final class OutputOptions {
       description = "Show this help.")
   boolean help;
 
-  private final Map<Path, byte[]> pictures = new LinkedHashMap<>();
+  private final Map<Path, byte[]> beside = new LinkedHashMap<>();
   private final List<String> undrawn = new ArrayList<>();
 
   /**
@@ -134,9 +134,9 @@ final class OutputOptions {
     return file == null ? Report.TEXT : Report.of(file.toString()).orElse(Report.TEXT);
   }
 
-  /** Adds a picture to what is written together with the answer. */
-  void picture(Path file, byte[] bytes) {
-    pictures.put(file, bytes);
+  /** Adds what is written together with the answer, such as a picture. */
+  void beside(Path file, byte[] bytes) {
+    beside.put(file, bytes);
   }
 
   /** A picture that is missing, to be told after the answer. */
@@ -144,9 +144,9 @@ final class OutputOptions {
     undrawn.add(why);
   }
 
-  /** Writes the answer and the pictures; a note on the error stream says which files. */
+  /** Writes the answer and what is beside it; a note on the error stream says which files. */
   void write(String answer, Terminal terminal) {
-    Map<Path, byte[]> files = new LinkedHashMap<>(pictures);
+    Map<Path, byte[]> files = new LinkedHashMap<>(beside);
     Path file = out;
     if (file == null) {
       terminal.out().print(answer);

@@ -151,17 +151,24 @@ public final class Recoding {
         other.classes.isEmpty() ? classes : other.classes);
   }
 
-  /** Whether a value has a label of its own, whatever it looks like. */
-  boolean names(String value) {
+  /**
+   * Whether a value has a label of its own.
+   *
+   * @param value a code
+   * @return whether there is one
+   */
+  public boolean names(String value) {
     return labels.containsKey(value);
   }
 
   /**
-   * What a value is read as; null if it stands for a missing one.
+   * What a value is read as.
    *
+   * @param value the value, as it is written
+   * @return what it is read as; null if it stands for a missing value
    * @throws IllegalArgumentException if it lies in no class
    */
-  @Nullable String of(String value) {
+  public @Nullable String of(String value) {
     if (missing.contains(value)) {
       return null;
     }
@@ -186,8 +193,12 @@ public final class Recoding {
                         value, String.join(", ", levels()))));
   }
 
-  /** The levels in their order; empty where there is none. */
-  List<String> levels() {
+  /**
+   * The levels in their order.
+   *
+   * @return the levels; none where they have no order
+   */
+  public List<String> levels() {
     return classes.isEmpty()
         ? labels.values().stream().distinct().toList()
         : classes.stream().map(Bin::label).distinct().toList();

@@ -4,13 +4,18 @@ import static dev.tavik.result.Figures.say;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.tavik.count.DataOverview;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Recoding;
 import java.io.IOException;
 import java.io.Reader;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
@@ -25,6 +30,12 @@ import java.util.Set;
  */
 public final class Codebook {
   private static final String ENDING = ".schema.json";
+  private static final int MOST_CODES = 12;
+
+  /** Whole numbers by their value, all else as it comes. */
+  private static final Comparator<String> BY_NUMBER =
+      Comparator.comparing(
+          level -> level.matches("-?\\d{1,15}") ? Long.parseLong(level) : Long.MAX_VALUE);
 
   private final String name;
   private final Map<String, Recoding> recodings = new LinkedHashMap<>();
@@ -80,6 +91,47 @@ public final class Codebook {
    */
   public Map<String, Recoding> recodings() {
     return Collections.unmodifiableMap(recodings);
+  }
+
+  /**
+   * A first codebook for data, with a label to fill in for each level.
+   *
+   * @param overview what the data hold
+   * @return a Table Schema in JSON
+   */
+  public static String draft(DataOverview overview) {
+    JsonMapper mapper = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    ObjectNode root = mapper.createObjectNode();
+    ArrayNode fields = root.putArray("fields");
+    for (DataOverview.Column column : overview.columns()) {
+      ObjectNode field = fields.addObject().put("name", column.name()).put("title", column.name());
+      field.put("type", type(column.kind()));
+      if (column.kind().classifies() || coded(column)) {
+        ArrayNode categories = field.putArray("categories");
+        column.levels().keySet().stream()
+            .sorted(BY_NUMBER)
+            .forEach(level -> categories.addObject().put("value", level).put("label", level));
+      }
+    }
+    root.putArray("missingValues").add("");
+    return root.toPrettyString() + "\n";
+  }
+
+  /** A few whole numbers again and again may be codes. */
+  private static boolean coded(DataOverview.Column column) {
+    long values = column.levels().values().stream().mapToLong(Long::longValue).sum();
+    return column.kind() == DataOverview.Kind.WHOLE_NUMBERS
+        && column.distinct() <= MOST_CODES
+        && values > column.distinct();
+  }
+
+  private static String type(DataOverview.Kind kind) {
+    return switch (kind) {
+      case WHOLE_NUMBERS -> "integer";
+      case NUMBERS -> "number";
+      case DATES -> "date";
+      case TWO_LEVELS, CATEGORY, MANY_VALUES, CONSTANT, EMPTY -> "string";
+    };
   }
 
   private void take(JsonNode root) {

@@ -58,7 +58,7 @@ record Layout(char delimiter, int above, List<String> remarks) {
     for (int titles = titles(lines.subList(above, lines.size()), delimiter, width);
         titles > 0;
         titles--) {
-      String title = fields(lines.get(above), delimiter).get(0).strip();
+      String title = lines.get(above).replaceAll("[" + delimiter + "\\s]+$", "").strip();
       above++;
       if (!title.isEmpty()) {
         remarks.add(say("the title '%s' above the header is passed over", shortened(title)));
@@ -77,31 +77,45 @@ record Layout(char delimiter, int above, List<String> remarks) {
   }
 
   /**
-   * How many lines of one field only, or of none, stand above a line of names that has as many as
-   * the rows.
+   * How many lines with fewer fields stand above a line of names that has as many as the rows. What
+   * has several fields may be a header that lacks some, and is a title only if it is surely none.
    */
   private static int titles(List<String> lines, char delimiter, int width) {
     int titles = 0;
-    boolean padded = false;
+    boolean surely = false;
     while (titles < Math.min(MOST_TITLES, lines.size() - 1) && width > 1) {
       List<String> fields = fields(lines.get(titles), delimiter);
-      if (fields.stream().skip(1).anyMatch(each -> !each.isBlank())
-          || (fields.get(0).isBlank() && fields.size() == width)) {
+      boolean alone = fields.stream().skip(1).allMatch(String::isBlank);
+      if (fields.size() >= width && (!alone || fields.get(0).isBlank())) {
         break;
       }
-      padded |= fields.size() == width;
+      surely |= fields.size() == width || !alone;
       titles++;
     }
-    boolean named = titles > 0 && areNames(fields(lines.get(titles), delimiter), width, padded);
+    boolean named =
+        titles > 0
+            && areNames(lines.subList(titles, lines.size()), delimiter, width, surely)
+            && (!surely || titles > 1 || recursNowhere(lines, delimiter));
     return named ? titles : 0;
   }
 
-  /** Below a title with as many delimiters as a row it takes surer names to be a header. */
-  private static boolean areNames(List<String> fields, int width, boolean surely) {
+  /** Whether a line is one of names: as many as there are columns, and surely no values. */
+  private static boolean areNames(List<String> lines, char delimiter, int width, boolean surely) {
+    List<String> fields = fields(lines.get(0), delimiter);
     boolean sure =
         new HashSet<>(fields).size() == width
             && fields.stream().noneMatch(each -> each.strip().matches("|[-+]?[\\d.,]+%?"));
     return fields.size() == width && (sure || !surely);
+  }
+
+  /** Whether no value of the second line stands in one of the lines below: names don't. */
+  private static boolean recursNowhere(List<String> lines, char delimiter) {
+    HashSet<String> names = new HashSet<>(fields(lines.get(1), delimiter));
+    return lines.size() > 4
+        && lines.stream()
+            .skip(2)
+            .flatMap(line -> fields(line, delimiter).stream())
+            .noneMatch(names::contains);
   }
 
   private static char best(List<String> lines) {

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -102,8 +103,7 @@ record CountsSpec(Spec spec, Opening opening) {
   private CountRequest request(String... columns) {
     @Nullable String frequency = spec.text("count");
     CountRequest request =
-        new Recodings(spec, opening)
-            .applied(CountRequest.of(columns).frequency(frequency).missing(missing()));
+        recodings().applied(CountRequest.of(columns).frequency(frequency).missing(missing()));
     for (String filter : filters()) {
       int equals = filter.indexOf('=');
       spec.check(equals > 0, "{where} must be COLUMN=VALUE, got '%s'", filter);
@@ -130,6 +130,15 @@ record CountsSpec(Spec spec, Opening opening) {
           counts.rows());
     }
     return counts;
+  }
+
+  private Recodings recodings() {
+    return new Recodings(spec, opening);
+  }
+
+  /** Whether the levels of a column have an order that a codebook or a cut gives. */
+  boolean hasOrder(String column) {
+    return recodings().of(column).filter(each -> !each.levels().isEmpty()).isPresent();
   }
 
   List<String> filters() {
@@ -223,12 +232,17 @@ record CountsSpec(Spec spec, Opening opening) {
     return success;
   }
 
-  private static String level(String typed, List<String> levels, Tabulation counts) {
+  private String level(String typed, List<String> levels, Tabulation counts) {
     List<String> matching = Names.matching(typed, levels);
     if (matching.size() == 1) {
       return matching.get(0);
     }
     String column = counts.columns().get(0);
+    Optional<String> label =
+        recodings().of(column).filter(each -> each.names(typed)).map(each -> each.of(typed));
+    if (label.filter(levels::contains).isPresent()) {
+      return label.get();
+    }
     throw new DataException(
         DataException.Code.LEVEL,
         matching.isEmpty()

@@ -232,10 +232,10 @@ final class CrossSpec {
     Grid grid = arranged(found);
     CrossTable table = grid.table();
     if (settings.ordered().rows()) {
-      requireOrder(table.rows());
+      requireOrder("rows", table.rows());
     }
     if (settings.ordered().columns()) {
-      requireOrder(table.columns());
+      requireOrder("columns", table.columns());
     }
     TestOptions options = settings.options();
     if (settings.ordered().rows() && options.rowScores().isEmpty()) {
@@ -271,10 +271,14 @@ final class CrossSpec {
    * Words of a file come in the order of the rows in which they first occur, which says nothing;
    * who calls them ordered says how. A table is laid out by a person, in an order.
    */
-  private void requireOrder(List<String> levels) {
+  private void requireOrder(String word, List<String> levels) {
+    @Nullable String column = spec.text(word);
     boolean said =
         spec.list("order").stream().anyMatch(each -> !Names.matching(each, levels).isEmpty());
-    if (spec.has("data") && !said && !inherent(levels)) {
+    if (spec.has("data")
+        && !said
+        && !inherent(levels)
+        && !(column != null && counts.hasOrder(column))) {
       throw spec.refusal(
           "{ordered} needs to know the order of %s; in the file they only come as they occur."
               + " Name them from low to high with {order}",
@@ -330,7 +334,7 @@ final class CrossSpec {
     }
     List<String> levels = spec.has("order") ? List.copyOf(all) : Levels.ordered(List.copyOf(all));
     if (settings.ordered() != Ordered.NONE) {
-      requireOrder(levels);
+      requireOrder("rows", levels);
     }
     List<List<Long>> cells =
         levels.stream()

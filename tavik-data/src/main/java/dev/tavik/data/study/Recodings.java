@@ -37,6 +37,14 @@ record Recodings(Spec spec, Opening opening) {
     return request;
   }
 
+  /** What the values of one column are read as. */
+  Optional<Recoding> of(String column) {
+    return applied(CountRequest.of(column)).recodings().entrySet().stream()
+        .filter(each -> each.getKey().equalsIgnoreCase(column))
+        .map(Map.Entry::getValue)
+        .findFirst();
+  }
+
   private Map<String, Recoding> cuts() {
     Map<String, Recoding> cuts = new LinkedHashMap<>();
     for (String written : spec.all("cut")) {
