@@ -20,4 +20,7 @@ module dev.tavik.data {
   exports dev.tavik.data.file;
   exports dev.tavik.data.study;
   exports dev.tavik.data.words;
+
+  uses dev.tavik.data.Database.Connector;
+  uses dev.tavik.data.file.ColumnEngine;
 }

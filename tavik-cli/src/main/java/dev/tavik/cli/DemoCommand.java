@@ -78,6 +78,15 @@ final class DemoCommand implements Callable<Integer> {
               "rate --data demo/firing-log.csv --outcome grade --success crazed --where"
                   + " glaze=cobalt --against 8% --alternative less --sequence"),
           new Stop(
+              "The foreman keeps week 18 in a workbook. Did the kilns differ in that week?",
+              "compare --data demo/week-18.xlsx --outcome grade --success cracked,warped"
+                  + " --group kiln"),
+          new Stop(
+              "A panel's answers came as codes, with a codebook beside. Which glazes do more than"
+                  + " half of the customers stock?",
+              "rate --data demo/panel-codes.csv --outcome glazes --split ';' --against 50%"
+                  + " --alternative greater"),
+          new Stop(
               "A slower firing: how many tiles would settle whether it scraps fewer?",
               "plan compare --base 8% --expect 5%,4.5% --power 80% --units tiles --group"
                   + " firing"),

@@ -4,8 +4,9 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.data.file.Codebook;
-import dev.tavik.data.file.Reading;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.study.Asking;
+import dev.tavik.data.study.Spec;
+import dev.tavik.data.words.Words;
 import dev.tavik.report.Report;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -13,77 +14,40 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
-import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Option;
+import picocli.CommandLine.Model.CommandSpec;
 
-/** What is in a file? */
-@Command(
-    name = "look",
-    description = "What is in a file: columns, levels, missing values, and what could be asked.",
-    sortOptions = false,
-    optionListHeading = "%n",
-    footer = {"", "Example:", "  tavik look --data firing-log.csv"})
+/** What is in a file, or in a relation of a database? */
 final class LookCommand implements Callable<Integer> {
   private final Terminal terminal;
-
-  @Option(
-      names = "--data",
-      paramLabel = "FILE",
-      required = true,
-      description =
-          "Rows with a header line: text, a spreadsheet, JSON, each also packed; - reads standard"
-              + " input.")
-  String data;
-
-  @Option(
-      names = "--encoding",
-      paramLabel = "NAME",
-      description = "How text is encoded, such as windows-1252; UTF-8 unless given.")
-  @Nullable String encoding;
-
-  @Option(
-      names = "--sheet",
-      paramLabel = "NAME|NUMBER",
-      description = "Which sheet of a spreadsheet; the first unless given.")
-  @Nullable String sheet;
-
-  @Option(
-      names = "--range",
-      paramLabel = "A1:F200",
-      description = "Which part of the sheet; all of it unless given.")
-  @Nullable String range;
-
-  @Option(
-      names = "--codebook-out",
-      paramLabel = "FILE",
-      description =
-          "Write a first codebook, a Table Schema in JSON: fill in labels and missing codes.")
-  @Nullable Path codebook;
-
-  @Mixin OutputOptions output;
+  private final OutputOptions output = new OutputOptions();
+  private final CommandSpec command;
+  private final CommandWords words;
 
   LookCommand(Terminal terminal) {
     this.terminal = terminal;
+    this.command = CommandSpec.wrapWithoutInspection(this);
+    this.words = new CommandWords(Words.LOOK, command);
+    command.addMixin("output", CommandSpec.forAnnotatedObject(output));
+  }
+
+  CommandSpec command() {
+    return command;
   }
 
   @Override
   public Integer call() {
-    output.check(List.of(data));
-    Path book = codebook;
+    Spec spec = words.spec(command.commandLine().getParseResult());
+    List<String> sources = spec.all("data");
+    output.check(sources);
+    @Nullable String book = spec.text("codebook-out");
     if (book != null) {
-      OutputOptions.requireEnding("--codebook-out", book, List.of(".json"));
-      OutputOptions.requireWritable("--codebook-out", book, List.of(data));
-      require(
-          !Files.exists(book),
-          "--codebook-out: there is a file %s; a codebook is filled in by hand and never replaced",
-          book);
+      requireNew(Path.of(book), sources);
     }
-    DataOverview overview = Sources.open(data, terminal.files(), reading()).overview();
+    DataOverview overview = Asking.source(spec, terminal.files()).overview();
     if (book != null) {
-      output.beside(book, Codebook.draft(overview).getBytes(StandardCharsets.UTF_8));
+      output.beside(Path.of(book), Codebook.draft(overview).getBytes(StandardCharsets.UTF_8));
     }
-    List<String> suggestions = Suggestions.of(overview, data, terminal.name());
+    List<String> suggestions = Suggestions.of(overview, spec, terminal.name());
     Report report = output.report();
     output.write(
         report == Report.TEXT
@@ -93,10 +57,12 @@ final class LookCommand implements Callable<Integer> {
     return ExitStatus.ANSWERED;
   }
 
-  private Reading reading() {
-    Reading said = Reading.usual();
-    said = encoding == null ? said : said.encoding(encoding);
-    said = sheet == null ? said : said.sheet(sheet);
-    return range == null ? said : said.range(range);
+  private static void requireNew(Path book, List<String> sources) {
+    OutputOptions.requireEnding("--codebook-out", book, List.of(".json"));
+    OutputOptions.requireWritable("--codebook-out", book, sources);
+    require(
+        !Files.exists(book),
+        "--codebook-out: there is a file %s; a codebook is filled in by hand and never replaced",
+        book);
   }
 }

@@ -5,6 +5,9 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.data.study.Spec;
+import dev.tavik.data.words.Word;
+import dev.tavik.data.words.Words;
 import dev.tavik.report.Visible;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,18 +25,19 @@ final class Suggestions {
 
   private Suggestions() {}
 
-  static List<String> of(DataOverview overview, String data, String name) {
+  static List<String> of(DataOverview overview, Spec spec, String name) {
+    String data = source(spec);
     Optional<Column> frequency = frequency(overview);
     List<Column> classes =
         overview.columns().stream()
             .filter(column -> column.kind().classifies() && !column.name().isEmpty())
             .filter(column -> frequency.isEmpty() || !column.equals(frequency.get()))
             .toList();
-    if (classes.isEmpty() || twoWayTable(overview)) {
-      return twoWayTable(overview)
+    if (classes.isEmpty() || twoWayTable(overview, spec)) {
+      return twoWayTable(overview, spec)
           ? List.of(
-              quoted(name) + " compare --table " + quoted(data),
-              quoted(name) + " cross --table " + quoted(data))
+              quoted(name) + " compare" + data.replace(" --data ", " --table "),
+              quoted(name) + " cross" + data.replace(" --data ", " --table "))
           : List.of();
     }
     Column outcome =
@@ -44,8 +48,8 @@ final class Suggestions {
     String success = affirmative(outcome).orElseGet(() -> rarest(outcome));
     String counted =
         say(
-            " --data %s --outcome %s --success %s%s",
-            quoted(data),
+            "%s --outcome %s --success %s%s",
+            data,
             quoted(outcome.name()),
             quoted(success),
             frequency.map(column -> " --count " + quoted(column.name())).orElse(""));
@@ -70,9 +74,9 @@ final class Suggestions {
             column ->
                 suggestions.add(
                     say(
-                        "%s cross --data %s --rows %s --columns %s%s",
+                        "%s cross%s --rows %s --columns %s%s",
                         quoted(name),
-                        quoted(data),
+                        data,
                         quoted(column.name()),
                         quoted(outcome.name()),
                         frequency.map(each -> " --count " + quoted(each.name())).orElse(""))));
@@ -82,21 +86,30 @@ final class Suggestions {
               String columns = quoted(pair.get(0).name()) + "," + quoted(pair.get(1).name());
               suggestions.add(
                   say(
-                      "%s compare --paired --data %s --outcome %s --success %s",
-                      quoted(name), quoted(data), columns, quoted(success)));
+                      "%s compare --paired%s --outcome %s --success %s",
+                      quoted(name), data, columns, quoted(success)));
               suggestions.add(
                   say(
-                      "%s cross --paired --data %s --rows %s --columns %s",
-                      quoted(name),
-                      quoted(data),
-                      quoted(pair.get(0).name()),
-                      quoted(pair.get(1).name())));
+                      "%s cross --paired%s --rows %s --columns %s",
+                      quoted(name), data, quoted(pair.get(0).name()), quoted(pair.get(1).name())));
             });
     return suggestions;
   }
 
+  /** The words that name the rows, as they were written. */
+  private static String source(Spec spec) {
+    StringBuilder words = new StringBuilder();
+    for (Word word : Words.LOOK.words()) {
+      if (!word.name().equals("codebook-out")) {
+        spec.all(word.name())
+            .forEach(value -> words.append(say(" --%s %s", word.name(), quoted(value))));
+      }
+    }
+    return words.toString();
+  }
+
   /** A name in each row, once, and whole counts in all other columns, of which there are a few. */
-  private static boolean twoWayTable(DataOverview overview) {
+  private static boolean twoWayTable(DataOverview overview, Spec spec) {
     List<Column> columns = overview.columns();
     boolean named =
         columns.size() >= 3
@@ -104,6 +117,7 @@ final class Suggestions {
             && columns.get(0).missing() == 0
             && !columns.get(0).kind().equals(Kind.WHOLE_NUMBERS);
     return named
+        && spec.has("data")
         && overview.rows() >= 2
         && overview.rows() <= MOST_ROWS
         && columns.stream().skip(1).allMatch(Suggestions::counts);

@@ -40,7 +40,7 @@ public final class Tavik {
       commands.addSubcommand(each.command().name(), new CommandLine(each.command()));
     }
     commands
-        .addSubcommand(new LookCommand(terminal))
+        .addSubcommand("look", new CommandLine(new LookCommand(terminal).command()))
         .addSubcommand(new RunCommand(terminal))
         .addSubcommand(new DemoCommand(terminal))
         .addSubcommand(new CommandLine.HelpCommand())

@@ -76,6 +76,7 @@ class ArchitectureTest {
     arrows.put("data", List.of("result", "count"));
     arrows.put("data.file", List.of("result", "count", "data"));
     arrows.put("data.study", with(rooms, "data", "data.file", "data.words"));
+    arrows.put("sql", List.of("result", "count", "data", "data.file"));
     arrows.put("chart", rooms);
     // A format knows answers, and no question.
     arrows.put("report", List.of("result", "count", "answer", "study"));

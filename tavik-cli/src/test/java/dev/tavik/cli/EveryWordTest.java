@@ -2,11 +2,15 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.tavik.data.words.Word;
+import dev.tavik.data.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -131,7 +135,30 @@ class EveryWordTest {
           Map.entry("sd", "2"),
           Map.entry("noncentrality", "2"),
           Map.entry("population", "500"),
-          Map.entry("successes", "25"));
+          Map.entry("successes", "25"),
+          Map.entry("encoding", "UTF-16LE"),
+          Map.entry("sheet", "2"),
+          Map.entry("range", "A1:B7"),
+          Map.entry("codebook", "demo/panel-codes.schema.json"),
+          Map.entry("cut", "grade:1-2=few"),
+          Map.entry("split", ";"),
+          Map.entry("database", "jdbc:sqlite:none.db"),
+          Map.entry("relation", "log"),
+          Map.entry("query", "SELECT 1"),
+          Map.entry("order-by", "day"),
+          Map.entry("db-timeout", "7"),
+          Map.entry("db-credentials", "none.properties"),
+          Map.entry("driver-path", "none.jar"));
+
+  private static final List<String> FLAGS =
+      List.of(
+          "--bayes",
+          "--sequence",
+          "--pairwise",
+          "--paired",
+          "--working",
+          "--until-clear",
+          "--show-sql");
 
   /** Words that say what holds anyway: all the tests there are, no value missing in the file. */
   private static final Set<String> ALREADY_SO =
@@ -165,7 +192,7 @@ class EveryWordTest {
             }
           }
         });
-    for (String flag : List.of("--bayes", "--sequence", "--pairwise", "--paired", "--working")) {
+    for (String flag : FLAGS) {
       CommandLine more = CommandLine.shell(command + " " + flag);
       assertThat(more.status()).as(command + " " + flag + more.err()).isBetween(0, 3);
       if (!given.contains(flag)
@@ -176,5 +203,16 @@ class EveryWordTest {
       }
     }
     assertThat(ignored).isEmpty();
+  }
+
+  /** A word that is new must be tried too. */
+  @Test
+  void everyWordIsTried() {
+    Set<String> tried = new HashSet<>(VALUES.keySet());
+    FLAGS.forEach(flag -> tried.add(flag.substring(2)));
+    tried.add("codebook-out");
+    assertThat(tried)
+        .containsAll(
+            Words.all().stream().flatMap(kind -> kind.words().stream()).map(Word::name).toList());
   }
 }

@@ -186,7 +186,7 @@ class TroubleTest {
           2|rate --data demo/firing-log.csv --outcome grade --success cracked,warped --against 8% --chart rates.pdf|must end in .png or .svg
           2|rate --data demo/firing-log.csv --outcome grade --success cracked,warped --against 8% --chart a.png --chart null=a.png|different files
           2|look --against 5% --data demo/firing-log.csv|no option --against
-          2|look|--data FILE is missing
+          2|look|--data is needed: a file of rows, or a database
           2|lok|there is no command lok
           3|rate --data demo/fireing-log.csv --outcome grade --success cracked,warped --against 8%|there is no file
           3|rate --data FOLDER --outcome grade --success cracked,warped --against 8%|is a directory

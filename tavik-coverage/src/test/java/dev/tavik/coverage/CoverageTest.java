@@ -41,7 +41,15 @@ class CoverageTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"tavik-core", "tavik-data", "tavik-report", "tavik-chart", "tavik-cli"})
+  @ValueSource(
+      strings = {
+        "tavik-core",
+        "tavik-data",
+        "tavik-sql",
+        "tavik-report",
+        "tavik-chart",
+        "tavik-cli"
+      })
   void mostLinesOfEveryModuleAreRun(String module) throws IOException {
     CoverageBuilder found = new CoverageBuilder();
     Path classes = ROOT.resolve(module).resolve("target/classes");

@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -119,6 +120,11 @@ final class CountHandler extends RowHandler {
   }
 
   @Override
+  public Need need() {
+    return exact.order == null ? Need.COUNTS : Need.ORDER;
+  }
+
+  @Override
   boolean[] header(Header header) {
     placesOf = new int[header.names().size()][0];
     for (int place = 0; place < places.size(); place++) {
@@ -129,6 +135,7 @@ final class CountHandler extends RowHandler {
       placesOf[column][others.length] = place;
     }
     requireOneFilterEach();
+    requireRecoded(header);
     request.recodings().forEach((column, recoding) -> recode(header.position(column), recoding));
     int filtered = filtersFrom;
     for (String level : request.filters().values()) {
@@ -144,6 +151,19 @@ final class CountHandler extends RowHandler {
       wanted[column] = placesOf[column].length > 0;
     }
     return wanted;
+  }
+
+  /** A codebook of other data is refused. */
+  private void requireRecoded(Header header) {
+    Set<String> described = request.recodings().keySet();
+    if (!described.isEmpty() && described.stream().allMatch(each -> header.position(each) < 0)) {
+      throw new DataException(
+          DataException.Code.COLUMN,
+          "%s has none of the columns that its codebook describes: %s. There are: %s",
+          source(),
+          Names.listed(List.copyOf(described)),
+          Names.listed(header.names()));
+    }
   }
 
   private void recode(int column, Recoding recoding) {

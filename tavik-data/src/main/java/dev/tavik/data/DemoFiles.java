@@ -15,6 +15,9 @@ public final class DemoFiles {
           "returns-by-depot.csv",
           "regrade.csv",
           "scrap-by-kiln.csv",
+          "week-18.xlsx",
+          "panel-codes.csv",
+          "panel-codes.schema.json",
           "kiln-acceptance.yaml");
 
   private DemoFiles() {}

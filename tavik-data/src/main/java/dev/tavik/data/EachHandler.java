@@ -16,6 +16,11 @@ final class EachHandler extends RowHandler {
   }
 
   @Override
+  public Need need() {
+    return Need.COUNTS;
+  }
+
+  @Override
   boolean[] header(Header header) {
     boolean[] all = new boolean[header.names().size()];
     for (String column : header.columns(request.columns())) {

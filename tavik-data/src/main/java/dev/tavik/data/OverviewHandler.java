@@ -14,6 +14,11 @@ final class OverviewHandler extends RowHandler {
   }
 
   @Override
+  public Need need() {
+    return Need.ROWS;
+  }
+
+  @Override
   boolean[] header(Header header) {
     header.names().forEach(name -> profiles.add(new ColumnProfile(name)));
     boolean[] wanted = new boolean[profiles.size()];

@@ -41,6 +41,19 @@ public abstract class RowHandler {
     this.source = source;
   }
 
+  /** What of the rows is needed. */
+  public enum Need {
+    /** How often each combination of values occurs: equal rows may come as one. */
+    COUNTS,
+    /** Every row, in order. */
+    ORDER,
+    /** Every row, in any order. */
+    ROWS
+  }
+
+  /** Returns what is needed. */
+  public abstract Need need();
+
   /** The header is complete; says which columns are wanted. */
   abstract boolean[] header(Header complete);
 

@@ -1,14 +1,19 @@
 package dev.tavik.examples;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
 
 /**
  * Makes the demo data of Harrowmere Tileworks, always the same from the same seed. Its kilns really
@@ -19,6 +24,24 @@ public final class HarrowmereData {
   private static final String[] GRADES = {"sound", "crazed", "cracked", "warped"};
   private static final String[] GLAZES = {"ash", "celadon", "cobalt", "iron"};
   private static final String[] RATINGS = {"very poor", "poor", "fair", "good", "very good"};
+
+  private static final String PANEL_CODEBOOK =
+      """
+      {
+        "fields": [
+          {"name": "person", "type": "integer"},
+          {"name": "region", "title": "Region", "type": "integer", "categories": [
+            {"value": 1, "label": "Coast"}, {"value": 2, "label": "Valley"},
+            {"value": 3, "label": "Moors"}, {"value": 4, "label": "Uplands"}]},
+          {"name": "reorder", "title": "Would order again", "type": "integer", "categories": [
+            {"value": 1, "label": "yes"}, {"value": 0, "label": "no"}], "missingValues": ["9"]},
+          {"name": "recommend", "title": "Would recommend, 0 to 10", "type": "integer",
+            "missingValues": ["99"]},
+          {"name": "glazes", "title": "Glazes in stock, several answers", "type": "string"}
+        ],
+        "missingValues": [""]
+      }
+      """;
 
   private final UniformRandomProvider random = RandomSource.XO_SHI_RO_256_PP.create(SEED);
 
@@ -35,6 +58,9 @@ public final class HarrowmereData {
     for (Map.Entry<String, String> file : files().entrySet()) {
       Files.writeString(folder.resolve(file.getKey()), file.getValue());
     }
+    try (OutputStream out = Files.newOutputStream(folder.resolve("week-18.xlsx"))) {
+      week(files().get("firing-log.csv"), out);
+    }
   }
 
   /** The files' names and contents. */
@@ -47,6 +73,8 @@ public final class HarrowmereData {
     files.put("panel-survey.csv", data.panelSurvey());
     files.put("returns-by-depot.csv", data.returnsByDepot());
     files.put("regrade.csv", data.regrade());
+    files.put("panel-codes.csv", data.panelCodes());
+    files.put("panel-codes.schema.json", PANEL_CODEBOOK);
     return files;
   }
 
@@ -142,6 +170,55 @@ public final class HarrowmereData {
       text.append(String.format(Locale.ROOT, "T%03d,%s,%s%n", tile, GRADES[first], GRADES[second]));
     }
     return text.toString().replace("\r", "");
+  }
+
+  /** A later wave of the panel as an export has it: codes for answers, several in one field. */
+  private String panelCodes() {
+    StringBuilder text = new StringBuilder("person,region,reorder,recommend,glazes\n");
+    for (int person = 1; person <= 400; person++) {
+      int region = 1 + pick(0.3, 0.3, 0.22, 0.18);
+      boolean reorder = chance(region == 4 ? 0.6 : 0.74);
+      int recommend = Math.min(10, pick(0.02, 0.02, 0.03, 0.05, 0.1, 0.28, 0.3, 0.2) + 3);
+      List<String> glazes = new ArrayList<>();
+      for (int glaze = 0; glaze < GLAZES.length; glaze++) {
+        if (chance(new double[] {0.62, 0.4, 0.33, 0.25}[glaze])) {
+          glazes.add(GLAZES[glaze]);
+        }
+      }
+      text.append(person).append(',').append(region).append(',');
+      text.append(chance(0.02) ? 9 : reorder ? 1 : 0).append(',');
+      text.append(chance(0.03) ? 99 : recommend).append(',');
+      text.append(String.join(";", glazes)).append('\n');
+    }
+    return text.toString();
+  }
+
+  /**
+   * One week of the log as a foreman keeps it: a workbook with a title, dates, and a second sheet.
+   */
+  private static void week(String log, OutputStream out) throws IOException {
+    Workbook book = new Workbook(out, "Harrowmere", "1.0");
+    Worksheet firings = book.newWorksheet("Firings");
+    firings.value(0, 0, "Firings of week 18, 2026");
+    int row = 2;
+    for (String line : log.lines().toList()) {
+      String[] fields = line.split(",", -1);
+      boolean names = row == 2;
+      if (names
+          || (fields[0].compareTo("2026-04-27") >= 0 && fields[0].compareTo("2026-05-04") < 0)) {
+        for (int column = 0; column < fields.length; column++) {
+          if (!names && column == 0) {
+            firings.value(row, column, LocalDate.parse(fields[column]));
+            firings.style(row, column).format("yyyy-mm-dd").set();
+          } else if (!fields[column].isEmpty()) {
+            firings.value(row, column, fields[column]);
+          }
+        }
+        row++;
+      }
+    }
+    book.newWorksheet("Notes").value(0, 0, "The South kiln got new burners on Thursday.");
+    book.finish();
   }
 
   private boolean chance(double probability) {

@@ -84,6 +84,11 @@ public final class Codebook {
     }
   }
 
+  /** Returns the file's name. */
+  public String name() {
+    return name;
+  }
+
   /**
    * What the values of each column are read as.
    *

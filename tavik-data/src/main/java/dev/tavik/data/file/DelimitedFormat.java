@@ -32,12 +32,7 @@ final class DelimitedFormat implements Format {
 
   @Override
   public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
-    if (said.ofSheets()) {
-      throw new DataException(
-          DataException.Code.MALFORMED,
-          "%s is text and has no sheets; leave sheet and range out",
-          bytes.name());
-    }
+    said.requireNoSheet(bytes.name());
     Encoding encoding = Encoding.of(bytes, said);
     try (PushbackReader reader = new PushbackReader(new StrictReader(bytes, encoding), LOOK_AT)) {
       Layout layout = layout(reader);

@@ -17,6 +17,7 @@ final class FileSource extends RowSource {
       List.of(
           new GzipFormat(),
           new ZipFormat(),
+          new ParquetFormat(),
           new ForeignFormat(),
           new JsonFormat(),
           new DelimitedFormat());

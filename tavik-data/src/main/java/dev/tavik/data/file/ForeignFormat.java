@@ -20,7 +20,6 @@ final class ForeignFormat implements Format {
       List.of(
           new Kind(0, "SQLite format 3\0", "a SQLite database", database("sqlite")),
           new Kind(8, "DUCK", "a DuckDB database", database("duckdb")),
-          new Kind(0, "PAR1", "a Parquet file", "convert it to CSV"),
           new Kind(0, "ARROW1", "an Arrow file", "convert it to CSV"),
           new Kind(0, "ORC", "an ORC file", "convert it to CSV"),
           new Kind(0, "Obj\u0001", "an Avro file", "convert it to CSV"),
@@ -38,7 +37,7 @@ final class ForeignFormat implements Format {
           new Kind(0, "\u00FF\u00D8\u00FF", "a picture", "type the counts"));
 
   private static String database(String kind) {
-    return "convert its relation to CSV (" + kind + ")";
+    return "name it as a database, jdbc:" + kind + ":FILE, with a relation";
   }
 
   @Override

@@ -46,6 +46,7 @@ final class JsonFormat implements Format {
 
   @Override
   public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+    said.requireNoSheet(bytes.name());
     Encoding encoding = Encoding.of(bytes, said);
     try (JsonParser json = FACTORY.createParser(new StrictReader(bytes, encoding))) {
       boolean array = json.nextToken() == JsonToken.START_ARRAY;

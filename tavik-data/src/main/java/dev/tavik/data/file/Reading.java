@@ -3,6 +3,7 @@ package dev.tavik.data.file;
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.data.DataException;
 import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.UnsupportedCharsetException;
@@ -102,8 +103,13 @@ public final class Reading {
     return range == null ? CellRange.ALL : range;
   }
 
-  /** Whether anything is said that only spreadsheets have. */
-  boolean ofSheets() {
-    return sheet != null || range != null;
+  /** Refuses what is said of sheets where there are none. */
+  void requireNoSheet(String name) {
+    if (sheet != null || range != null) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          "%s is no spreadsheet and has no sheets; leave sheet and range out",
+          name);
+    }
   }
 }

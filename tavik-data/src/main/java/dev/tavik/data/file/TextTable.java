@@ -126,6 +126,7 @@ public final class TextTable {
   }
 
   private static List<Line> text(Bytes bytes, Reading said) throws IOException {
+    said.requireNoSheet(bytes.name());
     String text = whole(bytes, Encoding.of(bytes, said));
     String start = text.stripLeading();
     if (start.startsWith("<")) {

@@ -23,6 +23,15 @@ record Answers(Spec spec, String separator) {
         .toList();
   }
 
+  /** Refuses a separator that separates nothing, which may be mistyped. */
+  void requireSome(List<String> fields, String column) {
+    spec.check(
+        fields.stream().anyMatch(field -> field.contains(separator)),
+        "{split}: no value of %s holds a '%s'; leave it out, or give what stands between answers",
+        column,
+        separator);
+  }
+
   /** All answers in some fields, as they first appear. */
   List<String> in(List<String> fields) {
     Set<String> all = new LinkedHashSet<>();

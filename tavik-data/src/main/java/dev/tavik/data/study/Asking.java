@@ -1,6 +1,7 @@
 package dev.tavik.data.study;
 
 import dev.tavik.answer.Question;
+import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
 import dev.tavik.data.words.Vocabulary;
@@ -49,6 +50,20 @@ public enum Asking {
    */
   public Question question(Spec spec, Opening opening) {
     return maker.apply(spec, opening);
+  }
+
+  /**
+   * Opens the rows that words name, of a file or of a database.
+   *
+   * @param spec the words: data or database, and what goes with them
+   * @param opening how files are opened
+   * @return the source; it is read when it is asked
+   * @throws SpecException if they name none, or contradict one another
+   */
+  public static CountSource source(Spec spec, Opening opening) {
+    CountsSpec counts = new CountsSpec(spec, opening);
+    counts.requireRows();
+    return counts.source();
   }
 
   /** Finds a kind by its word, such as {@code compare}. */

@@ -76,11 +76,11 @@ final class CompareSpec {
         !spec.has("cells"),
         "{cells} are the four counts of pairs and go with {paired}; two groups are written"
             + " North=14/400 South=31/410");
-    spec.requireWith("data", "outcome", "group");
-    spec.requireWith("data", CountsSpec.OF_ROWS);
+    counts.requireRows("outcome", "group");
+    counts.requireRows(CountsSpec.OF_ROWS);
     spec.requireWith("table", "total");
     spec.check(
-        (!spec.has("success") || spec.has("data")) || spec.has("table"),
+        !spec.has("success") || counts.hasRows() || spec.has("table"),
         "{success} names levels of a file; in tallies such as 14/400 the first number is the"
             + " successes");
     boolean tallies = spec.has("tally") || spec.has("first") || spec.has("second");

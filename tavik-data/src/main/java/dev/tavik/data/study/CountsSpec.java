@@ -63,7 +63,7 @@ record CountsSpec(Spec spec, Opening opening) {
 
   /** The same with every level by itself. */
   Tabulation unmerged(String... columns) {
-    return requireSome(source().count(request(columns)));
+    return recodings().told(requireSome(source().count(request(columns))));
   }
 
   /** Counts each of some columns by itself, written with commas between. */
@@ -71,6 +71,7 @@ record CountsSpec(Spec spec, Opening opening) {
     Merging merging = new Merging(spec);
     return source().countEach(request(columns)).stream()
         .map(CountsSpec::requireSome)
+        .map(recodings()::told)
         .map(merging::applied)
         .toList();
   }
@@ -85,8 +86,27 @@ record CountsSpec(Spec spec, Opening opening) {
     return rows;
   }
 
-  private CountSource source() {
-    return Sources.open(spec.required("data", "a file with a header line"), opening, reading());
+  /** Whether there are rows to count, of a file or a database. */
+  boolean hasRows() {
+    return spec.has("data") || spec.has("database");
+  }
+
+  /** Refuses words that are about rows where there are none. */
+  void requireRows(String... words) {
+    if (!spec.has("database")) {
+      spec.requireWith("data", words);
+    }
+    spec.requireWith("database", DatabaseSpec.WORDS);
+    spec.check(
+        !spec.has("data") || !spec.has("database"),
+        "counts come from {data} or from {database}, not from both; leave one out");
+  }
+
+  CountSource source() {
+    if (spec.has("database")) {
+      return new DatabaseSpec(spec).source();
+    }
+    return Sources.open(spec.required("data", "a file of rows, or a database"), opening, reading());
   }
 
   /** How the file is encoded, and which part of a spreadsheet is meant. */
@@ -158,7 +178,10 @@ record CountsSpec(Spec spec, Opening opening) {
    */
   void requireOneSource(String written, String nothing) {
     List<String> sources = new ArrayList<>(written.isEmpty() ? List.of() : List.of(written));
-    Stream.of("cells", "table", "data").filter(spec::has).map(spec::name).forEach(sources::add);
+    Stream.of("cells", "table", "data", "database")
+        .filter(spec::has)
+        .map(spec::name)
+        .forEach(sources::add);
     if (sources.isEmpty()) {
       throw new SpecException(nothing);
     }
@@ -209,7 +232,11 @@ record CountsSpec(Spec spec, Opening opening) {
   /** The levels of the first column, or the answers in them. */
   List<String> levels(Tabulation counted) {
     @Nullable Answers answers = answers();
-    return answers == null ? counted.levels(0) : answers.in(counted.levels(0));
+    if (answers == null) {
+      return counted.levels(0);
+    }
+    answers.requireSome(counted.levels(0), counted.columns().get(0));
+    return answers.in(counted.levels(0));
   }
 
   private @Nullable Answers answers() {

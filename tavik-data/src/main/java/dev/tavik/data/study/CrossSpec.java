@@ -71,8 +71,7 @@ final class CrossSpec {
   }
 
   private Question question() {
-    spec.requireWith(
-        "data", "rows", "columns", "strata", "count", "where", "missing", "codebook", "cut");
+    counts.requireRows("rows", "columns", "strata", "count", "where", "missing", "codebook", "cut");
     counts.requireOneSource(
         "",
         spec.say(
@@ -275,7 +274,7 @@ final class CrossSpec {
     @Nullable String column = spec.text(word);
     boolean said =
         spec.list("order").stream().anyMatch(each -> !Names.matching(each, levels).isEmpty());
-    if (spec.has("data")
+    if (counts.hasRows()
         && !said
         && !inherent(levels)
         && !(column != null && counts.hasOrder(column))) {

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a paired comparison from its words. */
@@ -29,21 +30,13 @@ final class PairedSpec {
     "tally", "first", "second", "table", "total", "group", "baseline", "against", "margin", "show"
   };
 
-  private static final String[] OF_A_FILE = {
-    "data",
-    "outcome",
-    "success",
-    "count",
-    "where",
-    "missing",
-    "encoding",
-    "sheet",
-    "range",
-    "codebook",
-    "cut",
-    "merge"
-  };
-
+  private static final List<String> OF_A_FILE =
+      Stream.of(
+              Stream.of("data", "outcome", "success", "encoding", "sheet", "range", "database"),
+              Arrays.stream(CountsSpec.OF_ROWS),
+              Arrays.stream(DatabaseSpec.WORDS))
+          .flatMap(words -> words)
+          .toList();
   private final Spec spec;
   private final CountsSpec counts;
 
@@ -127,7 +120,10 @@ final class PairedSpec {
             spec.name(word));
       }
     }
-    spec.required("data", "a file with a header line, for the columns of judgements");
+    counts.requireRows();
+    if (!spec.has("database")) {
+      spec.required("data", "a file with a header line, for the columns of judgements");
+    }
     List<String> columns = outcomes();
     spec.check(
         new LinkedHashSet<>(columns).size() >= columns.size(),
@@ -154,7 +150,10 @@ final class PairedSpec {
   }
 
   private PairedQuestion fromFile(PairedSettings settings) {
-    spec.required("data", "a file with a header line, for the two columns of pairs");
+    counts.requireRows();
+    if (!spec.has("database")) {
+      spec.required("data", "a file with a header line, for the two columns of pairs");
+    }
     List<String> columns = outcomes();
     spec.check(
         columns.size() == 2 && !columns.get(0).equals(columns.get(1)),

@@ -57,14 +57,14 @@ final class RateSpec {
       return new OutlookSpec(spec).question();
     }
     spec.requireWith("planned", "threshold", "expect");
-    spec.requireWith("data", "outcome", "success", "group", "encoding", "sheet", "range");
-    spec.requireWith("data", CountsSpec.OF_ROWS);
+    counts.requireRows("outcome", "success", "group", "encoding", "sheet", "range");
+    counts.requireRows(CountsSpec.OF_ROWS);
     boolean inline = spec.has("tally");
     spec.check(
-        !inline || !spec.has("data"),
+        !inline || !counts.hasRows(),
         "counts come from a tally or from {data}, not from both; leave one out");
     spec.check(
-        inline || spec.has("data"),
+        inline || counts.hasRows(),
         "nothing to count: give a tally such as 14/400, or {data} with {outcome} and"
             + " {success}");
     RateSettings settings = settings();

@@ -1,5 +1,6 @@
 package dev.tavik.data.study;
 
+import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Recoding;
@@ -43,6 +44,18 @@ record Recodings(Spec spec, Opening opening) {
         .filter(each -> each.getKey().equalsIgnoreCase(column))
         .map(Map.Entry::getValue)
         .findFirst();
+  }
+
+  /** With a remark where a codebook said what the codes of a counted column mean. */
+  Tabulation told(Tabulation counted) {
+    Optional<Codebook> codebook = codebook();
+    if (codebook.isEmpty()
+        || counted.columns().stream().noneMatch(codebook.get().recodings()::containsKey)) {
+      return counted;
+    }
+    List<String> remarks = new ArrayList<>(counted.remarks());
+    remarks.add("codes are read as " + codebook.get().name() + " says");
+    return counted.remarking(remarks);
   }
 
   private Map<String, Recoding> cuts() {

@@ -57,8 +57,8 @@ final class SharesSpec {
   }
 
   private Question question() {
-    spec.requireWith("data", "outcome", "order");
-    spec.requireWith("data", CountsSpec.OF_ROWS);
+    counts.requireRows("outcome", "order");
+    counts.requireRows(CountsSpec.OF_ROWS);
     counts.requireOneSource(
         spec.has("counts") ? "the counts themselves" : "",
         spec.say(

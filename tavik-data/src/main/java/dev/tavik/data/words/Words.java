@@ -31,6 +31,9 @@ public final class Words {
   /** Of how methods behave. */
   public static final Vocabulary ASSESS = of("assess");
 
+  /** Of what is in a file. */
+  public static final Vocabulary LOOK = of("look");
+
   private Words() {}
 
   /** Returns all vocabularies. */

@@ -167,7 +167,7 @@ class FormatsTest {
         Arguments.of(cut(book), "log is damaged or cut short"),
         Arguments.of(Files.zip(two), "as in log#a.csv. There are: a.csv, b.csv"),
         Arguments.of(Files.zip(Map.of()), "has no file in it"),
-        Arguments.of(utf8("PAR1xxxx"), "is a Parquet file"),
+        Arguments.of(utf8("PAR1xxxx"), "Parquet file"),
         Arguments.of(utf8("SQLite format 3\0xxxx"), "is a SQLite database"),
         Arguments.of(utf8("%PDF-1.7"), "is a PDF document"),
         Arguments.of(utf8("<html><table>"), "is a web page"),

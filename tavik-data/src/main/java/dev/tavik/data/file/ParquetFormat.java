@@ -1,0 +1,35 @@
+package dev.tavik.data.file;
+
+import dev.tavik.data.DataException;
+import dev.tavik.data.RowHandler;
+import dev.tavik.data.RowSource.Manner;
+import java.io.IOException;
+import java.util.ServiceLoader;
+
+/** A Parquet file, which a column engine reads, where there is one. */
+final class ParquetFormat implements Format {
+  @Override
+  public boolean takes(Beginning beginning) {
+    return beginning.startsWith("PAR1");
+  }
+
+  @Override
+  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+    said.requireNoSheet(bytes.name());
+    ColumnEngine engine =
+        ServiceLoader.load(ColumnEngine.class)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new DataException(
+                        DataException.Code.ENCODING,
+                        "%s is a Parquet file, which the module tavik-sql reads; convert it to CSV",
+                        bytes.name()));
+    bytes.asFile(
+        file -> {
+          engine.parquet(bytes.name(), file, rows);
+          return file;
+        });
+    return Manner.of("Parquet");
+  }
+}

@@ -1,0 +1,93 @@
+package dev.tavik.sql;
+
+import dev.tavik.data.DataException;
+import java.io.IOException;
+import java.net.MalformedURLException;
+import java.net.URISyntaxException;
+import java.net.URL;
+import java.net.URLClassLoader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Driver;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import java.util.ServiceConfigurationError;
+import java.util.ServiceLoader;
+import java.util.stream.Stream;
+
+/**
+ * Finds the driver of a database: on the class path, in the folder {@code lib} beside the program,
+ * or where it was said. None is loaded before it is asked for.
+ */
+final class Drivers {
+  private Drivers() {}
+
+  static Driver of(String url, Optional<Path> said) {
+    List<URL> jars = new ArrayList<>();
+    said.ifPresent(place -> jars.addAll(jars(place)));
+    besideProgram().ifPresent(place -> jars.addAll(jars(place)));
+    ClassLoader loader =
+        jars.isEmpty()
+            ? Drivers.class.getClassLoader()
+            : new URLClassLoader(jars.toArray(URL[]::new), Drivers.class.getClassLoader());
+    return found(loader, url)
+        .orElseThrow(
+            () ->
+                new DataException(
+                    DataException.Code.UNREADABLE,
+                    "no driver for %s; name the jar of one as the driver path",
+                    kind(url)));
+  }
+
+  /** The kind of database, which is safe to show. */
+  static String kind(String url) {
+    return url.substring(0, url.indexOf(':', 5) + 1);
+  }
+
+  private static Optional<Driver> found(ClassLoader loader, String url) {
+    for (Iterator<Driver> drivers = ServiceLoader.load(Driver.class, loader).iterator(); ; ) {
+      try {
+        if (!drivers.hasNext()) {
+          return Optional.empty();
+        }
+        Driver driver = drivers.next();
+        if (driver.acceptsURL(url)) {
+          return Optional.of(driver);
+        }
+      } catch (SQLException | ServiceConfigurationError e) {
+        // A driver that can't even say so is none for this URL; the next one is asked.
+      }
+    }
+  }
+
+  private static Optional<Path> besideProgram() {
+    try {
+      Path program =
+          Path.of(Drivers.class.getProtectionDomain().getCodeSource().getLocation().toURI());
+      Path lib = program.resolveSibling("lib");
+      return Files.isDirectory(lib) ? Optional.of(lib) : Optional.empty();
+    } catch (URISyntaxException | RuntimeException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static List<URL> jars(Path place) {
+    try (Stream<Path> files = Files.isDirectory(place) ? Files.list(place) : Stream.of(place)) {
+      List<URL> jars = new ArrayList<>();
+      for (Path file : files.filter(each -> each.toString().endsWith(".jar")).sorted().toList()) {
+        if (!Files.isReadable(file)) {
+          throw new DataException(DataException.Code.UNREADABLE, "there is no driver jar " + file);
+        }
+        jars.add(file.toUri().toURL());
+      }
+      return jars;
+    } catch (MalformedURLException e) {
+      throw new IllegalStateException(e);
+    } catch (IOException e) {
+      throw DataException.unreadable(place.toString(), e);
+    }
+  }
+}

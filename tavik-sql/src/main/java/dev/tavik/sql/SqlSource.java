@@ -1,0 +1,176 @@
+package dev.tavik.sql;
+
+import dev.tavik.count.Names;
+import dev.tavik.data.CountSource;
+import dev.tavik.data.DataException;
+import dev.tavik.data.Database;
+import dev.tavik.data.RowHandler;
+import dev.tavik.data.RowSource;
+import java.sql.Connection;
+import java.sql.DatabaseMetaData;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.SQLTimeoutException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javax.sql.DataSource;
+
+/**
+ * The rows of a table, a view or a query. What is counted is counted by the database, in one
+ * statement that groups by the columns of the question; only counts cross the wire. Which of the
+ * counted values are missing, filtered or successes is decided here, by the rules of every other
+ * source, so that no value is ever written into a statement. A text that isn't empty is a value; an
+ * empty one and NULL are missing.
+ */
+public final class SqlSource extends RowSource {
+  private final Database database;
+  private final Connecting connecting;
+  private final String secret;
+
+  /** Connects. */
+  interface Connecting {
+    Connection connect() throws SQLException;
+  }
+
+  SqlSource(Database database, Connecting connecting, String secret) {
+    super(database.relation().orElse("the query"));
+    this.database = database;
+    this.connecting = connecting;
+    this.secret = secret;
+  }
+
+  /**
+   * The rows of a database for which a program has a data source already.
+   *
+   * @param connections where connections come from; each is closed after use
+   * @param relation a table or view, {@code name} or {@code schema.name}
+   * @return the source
+   */
+  public static CountSource of(DataSource connections, String relation) {
+    Database database = Database.at("jdbc:given:").relation(relation).build();
+    return new SqlSource(database, connections::getConnection, "");
+  }
+
+  /**
+   * The rows of a query.
+   *
+   * @param connections where connections come from; each is closed after use
+   * @param sql the query
+   * @return the source
+   */
+  public static CountSource ofQuery(DataSource connections, String sql) {
+    Database database = Database.at("jdbc:given:").query(sql).build();
+    return new SqlSource(database, connections::getConnection, "");
+  }
+
+  @Override
+  protected void requireOrder() {
+    if (database.order().isEmpty()) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          "rows of a database have no order; say by which column they do (order-by)");
+    }
+  }
+
+  @Override
+  protected Manner read(RowHandler rows) {
+    try (Connection connection = connecting.connect()) {
+      Dialect dialect = Dialect.of(connection.getMetaData().getDatabaseProductName());
+      begin(connection);
+      String product = connection.getMetaData().getDatabaseProductName();
+      try {
+        Selection selection = selection(connection, dialect);
+        String sql = new SqlRows(connection, database, rows).read(selection);
+        return new Manner(
+            "a relation of " + product,
+            database.showsSql() ? List.of("counted by " + sql) : List.of());
+      } finally {
+        connection.rollback();
+      }
+    } catch (SQLTimeoutException e) {
+      throw new DataException(
+          DataException.Code.UNREADABLE,
+          "%s took longer than %d seconds; allow more (db-timeout), or ask about less",
+          name(),
+          database.timeout());
+    } catch (SQLException e) {
+      throw trouble(e);
+    }
+  }
+
+  private static void begin(Connection connection) throws SQLException {
+    try {
+      connection.setReadOnly(true);
+    } catch (SQLException e) {
+      // Some drivers want it said when a connection is opened, as was done.
+    }
+    connection.setAutoCommit(false);
+  }
+
+  /** What a driver says, without what must not be seen. */
+  private DataException trouble(SQLException e) {
+    String said = String.valueOf(e.getMessage()).strip().lines().findFirst().orElse("");
+    for (String hidden : new String[] {secret, database.url()}) {
+      said = hidden.isEmpty() ? said : said.replace(hidden, "***");
+    }
+    return new DataException(
+        DataException.Code.UNREADABLE, "%s can't be read from the database: %s", name(), said);
+  }
+
+  private Selection selection(Connection connection, Dialect dialect) throws SQLException {
+    String quote = connection.getMetaData().getIdentifierQuoteString().strip();
+    Quoting quoting = new Quoting(quote.isEmpty() ? "\"" : quote);
+    Optional<String> query = database.query();
+    if (query.isPresent()) {
+      return Selection.ofQuery(query.get(), quoting);
+    }
+    return relation(connection.getMetaData(), dialect, quoting, database.relation().orElseThrow());
+  }
+
+  /** The one of this name: as it is written, else but for case. */
+  private Selection relation(
+      DatabaseMetaData known, Dialect dialect, Quoting quoting, String wanted) throws SQLException {
+    List<Relation> all = new ArrayList<>();
+    try (ResultSet tables = known.getTables(null, null, "%", null)) {
+      while (tables.next()) {
+        String type = String.valueOf(tables.getString("TABLE_TYPE"));
+        if (!type.contains("INDEX") && !type.contains("SEQUENCE") && !type.startsWith("SYSTEM")) {
+          all.add(
+              new Relation(
+                  Optional.ofNullable(tables.getString("TABLE_SCHEM")),
+                  tables.getString("TABLE_NAME"),
+                  type.endsWith("TABLE")));
+        }
+      }
+    }
+    List<String> names = all.stream().flatMap(each -> each.names().stream()).distinct().toList();
+    List<String> matching = Names.matching(wanted, names);
+    List<Relation> found =
+        matching.size() != 1
+            ? List.of()
+            : all.stream().filter(each -> each.names().contains(matching.get(0))).toList();
+    if (found.size() != 1) {
+      throw new DataException(
+          DataException.Code.UNREADABLE,
+          found.isEmpty()
+              ? "the database has no relation '%s'%s"
+              : "the database has several relations '%s'; write schema.name%s",
+          wanted,
+          found.isEmpty() ? Names.hint(wanted, names) : "");
+    }
+    Relation relation = found.get(0);
+    return new Selection(
+        relation.schema().map(schema -> quoting.quoted(schema) + ".").orElse("")
+            + quoting.quoted(relation.name()),
+        relation.table() ? dialect.place() : "",
+        quoting);
+  }
+
+  /** A table or a view. */
+  private record Relation(Optional<String> schema, String name, boolean table) {
+    List<String> names() {
+      return schema.map(each -> List.of(name, each + "." + name)).orElse(List.of(name));
+    }
+  }
+}
