@@ -6,10 +6,10 @@ import dev.tavik.association.SquareTest;
 import dev.tavik.association.StratifiedTest;
 import dev.tavik.association.StrengthInterval;
 import dev.tavik.association.TableTest;
-import dev.tavik.data.study.Asking;
 import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
+import dev.tavik.data.words.Words;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.HomogeneityTest;
@@ -76,7 +76,9 @@ final class GuideParts {
       return list(FAMILIES.get(name).stream().map(GuideParts::method).toList());
     }
     if (name.startsWith("options of ")) {
-      return options(Asking.of(name.substring("options of ".length())).orElseThrow().words());
+      String kind = name.substring("options of ".length());
+      return options(
+          Words.all().stream().filter(each -> each.kind().equals(kind)).findFirst().orElseThrow());
     }
     if (name.equals("what is exact")) {
       return exact();

@@ -4,6 +4,7 @@ import dev.tavik.data.DemoFiles;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -62,6 +63,14 @@ final class Files {
             packed.write(content);
           }
         });
+  }
+
+  /** A hundred million times the same two bytes, which never stand anywhere as a whole. */
+  static void repeat(OutputStream out, String two) throws IOException {
+    byte[] block = two.repeat(1 << 16).getBytes(StandardCharsets.US_ASCII);
+    for (int i = 0; i < 100_000_000 >> 16; i++) {
+      out.write(block);
+    }
   }
 
   static byte[] zip(Map<String, byte[]> members) {
