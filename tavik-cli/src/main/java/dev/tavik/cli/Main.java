@@ -12,6 +12,8 @@ import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 
@@ -38,7 +40,7 @@ public final class Main {
         new Terminal(
             writer(FileDescriptor.out),
             writer(FileDescriptor.err),
-            name -> name.equals(Sources.STANDARD_INPUT) ? stdin() : Opening.file(name),
+            new FilesAndInput(),
             plain ? Emphasis.NONE : Emphasis.TERMINAL,
             System.getProperty("tavik.name", "tavik"));
     CountDownLatch finished = new CountDownLatch(1);
@@ -63,6 +65,21 @@ public final class Main {
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
+    }
+  }
+
+  /** Files by their paths, and standard input. */
+  private static final class FilesAndInput implements Opening {
+    private final Opening files = Opening.ofFiles();
+
+    @Override
+    public InputStream open(String name) throws IOException {
+      return name.equals(Sources.STANDARD_INPUT) ? stdin() : files.open(name);
+    }
+
+    @Override
+    public Optional<Path> path(String name) {
+      return name.equals(Sources.STANDARD_INPUT) ? Optional.empty() : files.path(name);
     }
   }
 

@@ -8,6 +8,7 @@ import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Opening;
 import dev.tavik.report.Emphasis;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
@@ -15,6 +16,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -30,15 +32,22 @@ record CommandLine(int status, String out, String err) {
     StringWriter err = new StringWriter();
     Terminal terminal =
         new Terminal(
-            new PrintWriter(out),
-            new PrintWriter(err),
-            name ->
-                name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : Opening.file(name),
-            Emphasis.NONE,
-            "tavik");
+            new PrintWriter(out), new PrintWriter(err), new DemoAndFiles(), Emphasis.NONE, "tavik");
     int status = new Tavik(terminal).run(arguments);
     Arrays.stream(arguments).filter(word -> word.endsWith(".svg")).forEach(CommandLine::parse);
     return new CommandLine(status, out.toString(), err.toString());
+  }
+
+  private static final class DemoAndFiles implements Opening {
+    @Override
+    public InputStream open(String name) throws IOException {
+      return name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : Opening.file(name);
+    }
+
+    @Override
+    public Optional<Path> path(String name) {
+      return name.startsWith("demo/") ? Optional.empty() : Opening.ofFiles().path(name);
+    }
   }
 
   /** Every picture that a test draws is legal, whatever its labels. */

@@ -133,6 +133,38 @@ class EverySourceTest {
     }
   }
 
+  /** What the column engine counts is what the reader of rows counts; the rest it isn't given. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '!',
+      quoteCharacter = '~',
+      value = {
+        "g,h_a,x_b,y_a,x",
+        "g;h_a;x__b;y_'a';x_",
+        "# note_Title_g@h_a@x_NA@y_'NA'@x_@x_''@y",
+        "g,h_ a,x_a ,y_a,x",
+        "g,h_'a',x_' a',y_'say ''a''',x",
+        "g,h_'a,b',x_'a_b',y",
+        "h,g,g2_x,a,1_y,n/a,2_x,null,3",
+        "g,h_a,x_b",
+        "g,h_a,x_'b,y",
+        "g_a_b__a",
+        "g,h_ä,x_€,y_😀,x",
+        "g,h_a,x_a,x_b,"
+      })
+  void theEngineCountsAlike(String lines) throws IOException {
+    String text = lines.replace("_", "\n").replace("'", "\"").replace("@", "\t") + "\n";
+    Path file = Files.writeString(folder.resolve("engine.csv"), text);
+    for (String missing : List.of("drop", "level", "fail")) {
+      String command =
+          "rate --data " + file + " --outcome g --success a --against 50% --missing " + missing;
+      CommandLine rows = CommandLine.shell(command);
+      CommandLine columns = CommandLine.shell(command + " --engine");
+      assertThat(columns.out()).isEqualTo(rows.out());
+      assertThat(columns.status()).isEqualTo(rows.status());
+    }
+  }
+
   @Test
   void theSequenceOfRowsIsTheSame() {
     String command = "rate --outcome grade --success crazed --against 8% --sequence";

@@ -146,6 +146,7 @@ class EveryWordTest {
           Map.entry("relation", "log"),
           Map.entry("query", "SELECT 1"),
           Map.entry("order-by", "day"),
+          Map.entry("engine-above", "1x"),
           Map.entry("db-timeout", "7"),
           Map.entry("db-credentials", "none.properties"),
           Map.entry("driver-path", "none.jar"));
@@ -210,7 +211,8 @@ class EveryWordTest {
   void everyWordIsTried() {
     Set<String> tried = new HashSet<>(VALUES.keySet());
     FLAGS.forEach(flag -> tried.add(flag.substring(2)));
-    tried.add("codebook-out");
+    // A faster way to the same answer, and what look writes beside it.
+    tried.addAll(List.of("engine", "codebook-out"));
     assertThat(tried)
         .containsAll(
             Words.all().stream().flatMap(kind -> kind.words().stream()).map(Word::name).toList());

@@ -23,6 +23,8 @@ final class EachHandler extends RowHandler {
   @Override
   boolean[] header(Header header) {
     boolean[] all = new boolean[header.names().size()];
+    each.clear();
+    wanted.clear();
     for (String column : header.columns(request.columns())) {
       CountHandler one = new CountHandler(source(), request.columns(List.of(column)));
       boolean[] own = one.headed(header);

@@ -3,6 +3,7 @@ package dev.tavik.data;
 import static dev.tavik.result.Figures.say;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.Collectors;
 
 /**
@@ -19,6 +20,10 @@ public enum Missing {
 
   /** The name of the level that stands for missing values. */
   public static final String LEVEL_NAME = "(missing)";
+
+  /** The unquoted words that stand for a missing value. */
+  public static final List<String> WORDS =
+      List.of("NA", "na", "N/A", "n/a", "NaN", "nan", "null", "NULL");
 
   private final String id;
 

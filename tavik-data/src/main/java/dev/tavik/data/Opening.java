@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 
 /** Opens a named source of bytes: a file, standard input, a resource. */
 @FunctionalInterface
@@ -16,6 +17,36 @@ public interface Opening {
    * @throws IOException if it can't be opened
    */
   InputStream open(String name) throws IOException;
+
+  /**
+   * Opens files by their paths.
+   *
+   * @return an opening that also tells where the files are
+   */
+  static Opening ofFiles() {
+    return new Opening() {
+      @Override
+      public InputStream open(String name) throws IOException {
+        return file(name);
+      }
+
+      @Override
+      public Optional<Path> path(String name) {
+        Path path = Path.of(name);
+        return Files.isRegularFile(path) ? Optional.of(path) : Optional.empty();
+      }
+    };
+  }
+
+  /**
+   * Where a source is, for readers that open files by themselves.
+   *
+   * @param name its name
+   * @return the ordinary file that has its bytes; none unless it is one
+   */
+  default Optional<Path> path(String name) {
+    return Optional.empty();
+  }
 
   /**
    * Opens a file.

@@ -80,6 +80,12 @@ public abstract class RowHandler {
     times = 1;
   }
 
+  /** Forgets the header: another reader begins, and nothing was counted. */
+  public final void again() {
+    header = null;
+    names.clear();
+  }
+
   /** The row at hand stands for so many equal ones; one unless said. */
   public final void times(long count) {
     times = count;

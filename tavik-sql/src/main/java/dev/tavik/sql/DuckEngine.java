@@ -2,14 +2,18 @@ package dev.tavik.sql;
 
 import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
+import dev.tavik.data.Missing;
 import dev.tavik.data.RowHandler;
 import dev.tavik.data.file.ColumnEngine;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.List;
 import java.util.Optional;
 import java.util.Properties;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Reads files by an embedded column engine, DuckDB, without a file of its own or any network. */
 public final class DuckEngine implements ColumnEngine {
@@ -21,7 +25,7 @@ public final class DuckEngine implements ColumnEngine {
 
   @Override
   public void parquet(String name, Path file, RowHandler rows) {
-    String from = "read_parquet('" + file.toString().replace("'", "''") + "')";
+    String from = "read_parquet(" + literal(file.toString()) + ")";
     Database database = Database.at(URL).relation(name).timeout(TIMEOUT).build();
     try (Connection engine = connected(database)) {
       Selection selection = new Selection(from, "file_row_number", new Quoting("\""));
@@ -37,6 +41,45 @@ public final class DuckEngine implements ColumnEngine {
               .orElse("")
               .replace(file.toString(), name));
     }
+  }
+
+  @Override
+  public boolean text(Path file, char delimiter, int above, List<String> names, RowHandler rows) {
+    String columns =
+        IntStream.range(0, names.size())
+            .mapToObj(i -> "'" + Selection.column(i) + "': 'VARCHAR'")
+            .collect(Collectors.joining(", "));
+    String missing =
+        Missing.WORDS.stream().map(DuckEngine::literal).collect(Collectors.joining(", "));
+    String table =
+        "read_csv("
+            + literal(file.toString())
+            + ", auto_detect = false, columns = {"
+            + columns
+            + "}, delim = "
+            + literal(String.valueOf(delimiter))
+            + ", header = false, skip = "
+            + above
+            + ", quote = '\"', escape = '\"', nullstr = ['', "
+            + missing
+            + "], allow_quoted_nulls = false, strict_mode = true, null_padding = false,"
+            + " ignore_errors = false, max_line_size = 4194304)";
+    Database database = Database.at(URL).relation("text").timeout(TIMEOUT).build();
+    try (Connection engine = connected(database)) {
+      if (new SqlRows(engine, database, rows).readAlike(names, Selection.numbered(table))) {
+        return true;
+      }
+    } catch (SQLException e) {
+      // What it can't read is read, or refused with its place, by the reader of rows.
+      rows.again();
+      return false;
+    }
+    rows.again();
+    return false;
+  }
+
+  private static String literal(String text) {
+    return "'" + text.replace("'", "''") + "'";
   }
 
   private static Connection connected(Database database) throws SQLException {

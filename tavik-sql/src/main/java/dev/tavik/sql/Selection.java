@@ -30,6 +30,19 @@ record Selection(String from, String place, Quoting quoting) {
     return new Selection("(" + query + "\n) AS asked", "", quoting);
   }
 
+  /** What a column of a file is called while it is counted. */
+  static String column(int position) {
+    return "c" + position;
+  }
+
+  /** Rows that have no place of their own and are numbered as they come. */
+  static Selection numbered(String table) {
+    Quoting quoting = new Quoting("\"");
+    String number = quoting.quoted("row");
+    return new Selection(
+        "(SELECT *, ROW_NUMBER() OVER () AS " + number + " FROM " + table + ")", number, quoting);
+  }
+
   /** No row, for the names of the columns. */
   String nothing() {
     return "SELECT * FROM " + from + " WHERE 1 = 0";

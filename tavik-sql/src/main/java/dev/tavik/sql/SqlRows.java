@@ -13,27 +13,19 @@ import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Hands over rows of a database: the names of its columns, then what is needed of those wanted. */
 record SqlRows(Connection connection, Database database, RowHandler rows) {
   private static final int FETCHED = 1_000;
+  private static final int MOST_GROUPS = 1_000_000;
 
   /** Hands over everything; returns the statement that it took. */
   String read(Selection selection) throws SQLException {
     List<String> names = names(selection);
-    rows.unit("row");
-    rows.begin(0);
-    for (int column = 0; column < names.size(); column++) {
-      rows.field(column, names.get(column), true);
-    }
-    rows.end(names.size());
-    List<Integer> wanted = new ArrayList<>();
-    for (int column = 0; column < names.size(); column++) {
-      if (rows.wants(column)) {
-        wanted.add(column);
-      }
-    }
+    List<Integer> wanted = headed(names);
     List<String> columns = wanted.stream().map(names::get).toList();
     boolean counted = rows.need() == RowHandler.Need.COUNTS;
     String sql =
@@ -47,6 +39,57 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
         };
     run(sql, results -> hand(results, names.size(), wanted, counted));
     return sql;
+  }
+
+  /** Hands over the names; returns the positions of the columns that are wanted. */
+  private List<Integer> headed(List<String> names) {
+    rows.unit("row");
+    rows.begin(0);
+    for (int column = 0; column < names.size(); column++) {
+      rows.field(column, names.get(column), true);
+    }
+    rows.end(names.size());
+    return IntStream.range(0, names.size()).filter(rows::wants).boxed().toList();
+  }
+
+  /**
+   * Counts text of these columns, if none of its values has blanks at its ends: whether they stood
+   * in quotes, and so belong to it, isn't known here.
+   */
+  boolean readAlike(List<String> names, Selection selection) throws SQLException {
+    List<Integer> wanted = headed(names);
+    List<List<String>> groups = new ArrayList<>();
+    List<Long> counts = new ArrayList<>();
+    boolean[] alike = {true};
+    run(
+        selection.counts(wanted.stream().map(Selection::column).toList()),
+        results -> {
+          while (alike[0] && results.next()) {
+            List<String> group = new ArrayList<>();
+            for (int i = 1; i <= wanted.size(); i++) {
+              group.add(Objects.requireNonNullElse(results.getString(i), ""));
+            }
+            groups.add(group);
+            counts.add(results.getLong(wanted.size() + 1));
+            alike[0] =
+                groups.size() < MOST_GROUPS && group.stream().noneMatch(SqlRows::blankAtEnds);
+          }
+        });
+    for (int group = 0; alike[0] && group < groups.size(); group++) {
+      rows.begin(group + 1L);
+      for (int i = 0; i < wanted.size(); i++) {
+        rows.field(wanted.get(i), groups.get(group).get(i), true);
+      }
+      rows.times(counts.get(group));
+      rows.end(names.size());
+    }
+    return alike[0];
+  }
+
+  private static boolean blankAtEnds(String value) {
+    return !value.isEmpty()
+        && (" \t".indexOf(value.charAt(0)) >= 0
+            || " \t".indexOf(value.charAt(value.length() - 1)) >= 0);
   }
 
   private String order(List<String> names) {

@@ -7,7 +7,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.function.LongSupplier;
+import org.jspecify.annotations.Nullable;
 
 /** The bytes of a file, which know their beginning and whose file they are. */
 final class Bytes extends FilterInputStream {
@@ -20,10 +22,17 @@ final class Bytes extends FilterInputStream {
 
   private final String name;
   private final Beginning beginning;
+  private final @Nullable Path file;
 
   Bytes(String name, InputStream bytes) throws IOException {
+    this(name, bytes, null);
+  }
+
+  /** Bytes of an ordinary file, which a reader may open by itself. */
+  Bytes(String name, InputStream bytes, @Nullable Path file) throws IOException {
     super(new BufferedInputStream(bytes, 1 << 16));
     this.name = name;
+    this.file = file;
     in.mark(BEGINNING);
     this.beginning = new Beginning(in.readNBytes(BEGINNING));
     in.reset();
@@ -36,6 +45,11 @@ final class Bytes extends FilterInputStream {
 
   Beginning beginning() {
     return beginning;
+  }
+
+  /** Returns the file that holds just these bytes, if there is one. */
+  Optional<Path> file() {
+    return Optional.ofNullable(file);
   }
 
   /** Unpacked bytes, refused where they grow beyond measure. */
@@ -92,17 +106,22 @@ final class Bytes extends FilterInputStream {
     }
   }
 
-  /** Does something with a file of these bytes, which is gone afterwards. */
+  /**
+   * Does something with a file of these bytes, which is gone afterwards if it was made for that.
+   */
   <T> T asFile(FileWork<T> work) throws IOException {
-    Path file = Files.createTempFile("tavik-", ".tmp");
+    if (file != null) {
+      return work.of(file);
+    }
+    Path copy = Files.createTempFile("tavik-", ".tmp");
     try {
-      file.toFile().deleteOnExit();
-      try (var out = Files.newOutputStream(file)) {
+      copy.toFile().deleteOnExit();
+      try (var out = Files.newOutputStream(copy)) {
         transferTo(out);
       }
-      return work.of(file);
+      return work.of(copy);
     } finally {
-      Files.deleteIfExists(file);
+      Files.deleteIfExists(copy);
     }
   }
 

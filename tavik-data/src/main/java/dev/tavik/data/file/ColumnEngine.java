@@ -2,6 +2,7 @@ package dev.tavik.data.file;
 
 import dev.tavik.data.RowHandler;
 import java.nio.file.Path;
+import java.util.List;
 
 /** Reads files by columns; the module tavik-sql has such an engine, found as a service. */
 public interface ColumnEngine {
@@ -13,4 +14,17 @@ public interface ColumnEngine {
    * @param rows who takes the rows
    */
   void parquet(String name, Path file, RowHandler rows);
+
+  /**
+   * Counts a file of delimited text in UTF-8, if it reads it just as this package does: the same
+   * rows, values and missing values.
+   *
+   * @param file where it is
+   * @param delimiter what stands between fields
+   * @param above how many lines stand above the rows, the header the last of them
+   * @param names the names of the columns
+   * @param rows who takes the rows; untouched if nothing is handed over
+   * @return whether the rows were handed over; if not, they are to be read otherwise
+   */
+  boolean text(Path file, char delimiter, int above, List<String> names, RowHandler rows);
 }

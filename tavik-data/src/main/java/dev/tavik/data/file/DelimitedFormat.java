@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
 import dev.tavik.data.DataException;
 import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource.Manner;
@@ -13,6 +14,12 @@ import java.io.IOException;
 import java.io.PushbackReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.ServiceLoader;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -36,11 +43,57 @@ final class DelimitedFormat implements Format {
     Encoding encoding = Encoding.of(bytes, said);
     try (PushbackReader reader = new PushbackReader(new StrictReader(bytes, encoding), LOOK_AT)) {
       Layout layout = layout(reader);
+      if (byEngine(bytes, encoding, layout, said, rows)) {
+        return new Manner(
+            layout.inWords() + ", " + encoding.inWords() + ", by columns", layout.remarks());
+      }
       for (int line = 0; line < layout.above(); line++) {
         passOver(reader);
       }
       run(bytes.name(), new Fields(rows, layout.above()), reader, layout);
       return new Manner(layout.inWords() + ", " + encoding.inWords(), layout.remarks());
+    }
+  }
+
+  /** Whether a column engine was asked for, is there, and reads this file as it is read here. */
+  private static boolean byEngine(
+      Bytes bytes, Encoding encoding, Layout layout, Reading said, RowHandler rows)
+      throws IOException {
+    Optional<Path> file = bytes.file();
+    if (said.engineAbove() == Long.MAX_VALUE
+        || file.isEmpty()
+        || Files.size(file.get()) < said.engineAbove()
+        || encoding.mark() > 0
+        || !encoding.charset().equals(StandardCharsets.UTF_8)
+        || rows.need() != RowHandler.Need.COUNTS) {
+      return false;
+    }
+    ColumnEngine engine =
+        ServiceLoader.load(ColumnEngine.class)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new DataException(
+                        DataException.Code.UNREADABLE,
+                        "the column engine is part of the module tavik-sql, which isn't there"));
+    List<String> names = names(layout);
+    return !names.isEmpty()
+        && engine.text(file.get(), layout.delimiter(), layout.above() + 1, names, rows);
+  }
+
+  /** The names in a header of one line; none where it isn't plain. */
+  private static List<String> names(Layout layout) {
+    try (Stream<CsvRecord> lines =
+        CsvReader.builder()
+            .fieldSeparator(layout.delimiter())
+            .allowUnclosedQuote(false)
+            .ofCsvRecord(layout.header())
+            .stream()) {
+      return layout.header().length() < LOOK_AT / 2 && !layout.header().contains("\n")
+          ? lines.findFirst().map(CsvRecord::getFields).orElse(List.of())
+          : List.of();
+    } catch (CsvParseException e) {
+      return List.of();
     }
   }
 

@@ -36,7 +36,7 @@ final class FileSource extends RowSource {
 
   @Override
   protected Manner read(RowHandler rows) {
-    try (Bytes bytes = new Bytes(name(), opening.open(path))) {
+    try (Bytes bytes = new Bytes(name(), opening.open(path), opening.path(path).orElse(null))) {
       return read(bytes, said, rows);
     } catch (IOException e) {
       throw unreadable(e);

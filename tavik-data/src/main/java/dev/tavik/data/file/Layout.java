@@ -19,9 +19,10 @@ import java.util.regex.Pattern;
  *
  * @param delimiter what stands between fields
  * @param above how many lines stand above the header
+ * @param header the line of names, as far as it was looked at
  * @param remarks what is to be said of them
  */
-record Layout(char delimiter, int above, List<String> remarks) {
+record Layout(char delimiter, int above, String header, List<String> remarks) {
   private static final char[] CANDIDATES = {',', ';', '\t', '|'};
   private static final int LINES = 30;
   private static final int MOST_TITLES = 10;
@@ -64,7 +65,11 @@ record Layout(char delimiter, int above, List<String> remarks) {
         remarks.add(say("the title '%s' above the header is passed over", shortened(title)));
       }
     }
-    return new Layout(delimiter, above, remarks);
+    while (above < lines.size() - 1 && lines.get(above).isBlank()) {
+      above++;
+    }
+    String header = above < lines.size() ? lines.get(above) : "";
+    return new Layout(delimiter, above, header, remarks);
   }
 
   static String shortened(String title) {

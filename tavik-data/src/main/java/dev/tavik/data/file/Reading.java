@@ -15,22 +15,25 @@ import org.jspecify.annotations.Nullable;
  * which sheet and which part of it.
  */
 public final class Reading {
-  private static final Reading USUAL = new Reading(null, null, null, "");
+  private static final Reading USUAL = new Reading(null, null, null, "", Long.MAX_VALUE);
 
   private final @Nullable Charset encoding;
   private final @Nullable String sheet;
   private final @Nullable CellRange range;
   private final String member;
+  private final long engineAbove;
 
   private Reading(
       @Nullable Charset encoding,
       @Nullable String sheet,
       @Nullable CellRange range,
-      String member) {
+      String member,
+      long engineAbove) {
     this.encoding = encoding;
     this.sheet = sheet;
     this.range = range;
     this.member = member;
+    this.engineAbove = engineAbove;
   }
 
   /**
@@ -49,7 +52,7 @@ public final class Reading {
    */
   public Reading encoding(String name) {
     try {
-      return new Reading(Charset.forName(name), sheet, range, member);
+      return new Reading(Charset.forName(name), sheet, range, member, engineAbove);
     } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
       throw new IllegalArgumentException(
           say(
@@ -68,7 +71,7 @@ public final class Reading {
    */
   public Reading sheet(String nameOrNumber) {
     require(!nameOrNumber.isBlank(), "sheet must be a name or a number from 1, got nothing");
-    return new Reading(encoding, nameOrNumber, range, member);
+    return new Reading(encoding, nameOrNumber, range, member, engineAbove);
   }
 
   /**
@@ -79,12 +82,27 @@ public final class Reading {
    * @throws IllegalArgumentException if it isn't written so
    */
   public Reading range(String corners) {
-    return new Reading(encoding, sheet, CellRange.parse(corners), member);
+    return new Reading(encoding, sheet, CellRange.parse(corners), member, engineAbove);
+  }
+
+  /**
+   * With text files from a size on counted by the column engine, where there is one.
+   *
+   * @param bytes the size; 0 for every file
+   * @return what is said
+   */
+  public Reading engineAbove(long bytes) {
+    require(bytes >= 0, "a size must be a number of bytes from 0, got %s", bytes);
+    return new Reading(encoding, sheet, range, member, bytes);
+  }
+
+  long engineAbove() {
+    return engineAbove;
   }
 
   /** With the member of an archive; the empty word for the only one. */
   Reading member(String name) {
-    return new Reading(encoding, sheet, range, name);
+    return new Reading(encoding, sheet, range, name, engineAbove);
   }
 
   String member() {

@@ -26,7 +26,7 @@ public final class Sources {
    * @return the source; the file is read when it is asked
    */
   public static CountSource open(Path file) {
-    return open(file.toString(), Opening::file);
+    return open(file.toString(), Opening.ofFiles());
   }
 
   /**

@@ -221,7 +221,7 @@ public final class TextTable {
   private static List<Line> ofBlanks(String text) {
     return split(text, "\\s{2,}")
         .or(() -> split(text, "\\s+"))
-        .orElseGet(() -> delimited(text, new Layout(',', 0, List.of())));
+        .orElseGet(() -> delimited(text, new Layout(',', 0, "", List.of())));
   }
 
   private static Optional<List<Line>> split(String text, String apart) {

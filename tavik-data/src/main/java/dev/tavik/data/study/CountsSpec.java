@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 record CountsSpec(Spec spec, Opening opening) {
   /** The words about a file of rows, beside its name and those of its columns. */
   static final String[] OF_ROWS = {
-    "count", "where", "missing", "codebook", "cut", "merge", "split"
+    "count", "where", "missing", "codebook", "cut", "merge", "split", "engine", "engine-above"
   };
 
   /** The words about a file of either kind. */
@@ -117,7 +117,14 @@ record CountsSpec(Spec spec, Opening opening) {
     @Nullable String sheet = spec.text("sheet");
     said = sheet == null ? said : said.sheet(sheet);
     @Nullable String range = spec.text("range");
-    return range == null ? said : said.range(range);
+    said = range == null ? said : said.range(range);
+    @Nullable String size = spec.text("engine-above");
+    spec.check(
+        size == null || (size.matches("\\d{1,9}") && !spec.flag("engine")),
+        "{engine-above} must be a whole number of megabytes, and instead of {engine}, got '%s'",
+        size);
+    long above = size == null ? 0 : 1_000_000 * Long.parseLong(size);
+    return size == null && !spec.flag("engine") ? said : said.engineAbove(above);
   }
 
   private CountRequest request(String... columns) {

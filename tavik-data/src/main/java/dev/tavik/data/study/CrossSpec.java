@@ -71,7 +71,17 @@ final class CrossSpec {
   }
 
   private Question question() {
-    counts.requireRows("rows", "columns", "strata", "count", "where", "missing", "codebook", "cut");
+    counts.requireRows(
+        "rows",
+        "columns",
+        "strata",
+        "count",
+        "where",
+        "missing",
+        "codebook",
+        "cut",
+        "engine",
+        "engine-above");
     counts.requireOneSource(
         "",
         spec.say(

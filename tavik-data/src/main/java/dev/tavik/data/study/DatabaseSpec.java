@@ -13,7 +13,7 @@ record DatabaseSpec(Spec spec) {
   };
 
   CountSource source() {
-    for (String word : new String[] {"encoding", "sheet", "range"}) {
+    for (String word : new String[] {"encoding", "sheet", "range", "engine", "engine-above"}) {
       spec.check(
           !spec.has(word), "%s is about a file and doesn't go with {database}", spec.name(word));
     }

@@ -22,6 +22,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -115,7 +116,7 @@ public final class StudyFile {
           values.put(key, said);
         }
       }
-      Question made = known.question(new Spec(values, Spec.Wording.KEY), this::openBeside);
+      Question made = known.question(new Spec(values, Spec.Wording.KEY), new Beside());
       return () -> Unanswered.orAnswer(made, kind, label, place(number));
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
@@ -156,9 +157,20 @@ public final class StudyFile {
   }
 
   /** A data file named by a study lies beside it, unless its path is absolute. */
-  private InputStream openBeside(String data) throws IOException {
-    Path beside = Path.of(name).resolveSibling(data);
-    return opening.open(beside.toString());
+  private final class Beside implements Opening {
+    @Override
+    public InputStream open(String data) throws IOException {
+      return opening.open(at(data));
+    }
+
+    @Override
+    public Optional<Path> path(String data) {
+      return opening.path(at(data));
+    }
+
+    private String at(String data) {
+      return Path.of(name).resolveSibling(data).toString();
+    }
   }
 
   /** The values of a key: one, a list, or a mapping as {@code name=value}. */
