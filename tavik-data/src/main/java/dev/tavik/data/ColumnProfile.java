@@ -18,7 +18,8 @@ final class ColumnProfile {
   private static final int LONGEST_KEPT = 200;
   private static final int MOST_CLASSES = 30;
   private static final Pattern WHOLE = Pattern.compile("[+-]?\\d{1,15}");
-  private static final Pattern NUMBER = Pattern.compile("[+-]?(\\d{1,15}\\.?\\d*|\\.\\d+)");
+  private static final Pattern NUMBER =
+      Pattern.compile("[+-]?(\\d{1,15}\\.?\\d*|\\.\\d+|\\d{1,15},(\\d{1,2}|\\d{4,15}))");
   private static final Pattern DATE = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
 
   private final String name;
@@ -93,9 +94,11 @@ final class ColumnProfile {
   }
 
   private int compare(String first, String second) {
-    return number
-        ? new BigDecimal(first).compareTo(new BigDecimal(second))
-        : first.compareTo(second);
+    return number ? decimal(first).compareTo(decimal(second)) : first.compareTo(second);
+  }
+
+  private static BigDecimal decimal(String text) {
+    return new BigDecimal(text.replace(',', '.'));
   }
 
   Column column() {

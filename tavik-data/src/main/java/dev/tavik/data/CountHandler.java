@@ -345,10 +345,10 @@ final class CountHandler extends RowHandler {
     if (text.matches("[+-]?\\d{1,3}([.,]\\d{3})+")) {
       throw badCount("has '" + text + "'; write it without separators of thousands");
     }
-    if (!text.matches("[+-]?\\d{1,15}(\\.\\d*)?")) {
+    if (!text.matches("[+-]?\\d{1,15}(\\.\\d*|,0{1,2})?")) {
       throw badCount("has '" + text + "'");
     }
-    int point = text.indexOf('.');
+    int point = Math.max(text.indexOf('.'), text.indexOf(','));
     if (point >= 0 && !text.substring(point + 1).matches("0*")) {
       throw badCount("has '" + text + "', a fraction; weights are not counts");
     }

@@ -8,7 +8,9 @@ import dev.tavik.answer.Posterior;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
+import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.file.Sources;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
@@ -20,6 +22,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -154,6 +157,36 @@ class ExamplesTest {
       assertThat(answer.tests()).hasSize(2);
     }
     assertThat(bytes.toString(StandardCharsets.UTF_8)).contains("Coldmere x broken above");
+  }
+
+  @Test
+  void aWorkbookACodebookAndADatabaseAreRead(@TempDir Path folder)
+      throws IOException, SQLException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
+      assertThat(((CrossQuestion) ReadTheWorkbook.ask("Firings", out).question()).table().total())
+          .isEqualTo(100);
+      CompareQuestion regions =
+          (CompareQuestion) ReadThePanel.compare("Uplands", "Coast", out).question();
+      assertThat(regions.first().tally()).hasToString("39/76");
+      assertThat(regions.second().tally()).hasToString("83/123");
+      assertThat(
+              ((RateQuestion) AskTheDatabase.ask(folder.resolve("made.db"), out).question())
+                  .tally())
+          .hasToString("37/408");
+    }
+    assertThat(bytes.toString(StandardCharsets.UTF_8))
+        .startsWith("100 tiles; the title 'Firings of week 18, 2026' above the header")
+        .contains("Recommend at 9 or 10: 172 of 382.", "counted by SELECT \"kiln\", \"grade\"");
+  }
+
+  /** A workbook is never twice the same to the byte; what it holds is. */
+  @Test
+  void theDemoWorkbookIsThatOfTheGenerator(@TempDir Path folder) throws IOException {
+    HarrowmereData.main(new String[] {folder.toString()});
+    CountRequest whole = CountRequest.of("date", "kiln", "shift", "glaze", "grade");
+    assertThat(Sources.open(folder.resolve("week-18.xlsx")).count(whole).counts())
+        .isEqualTo(Sources.open("week-18.xlsx", DemoFiles::open).count(whole).counts());
   }
 
   @Test

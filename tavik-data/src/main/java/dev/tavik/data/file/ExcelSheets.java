@@ -39,7 +39,7 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
   Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
     Map<String, List<CellRange>> merged = new PackedXml(name, zip).inspect();
     try (ReadableWorkbook workbook =
-        new ReadableWorkbook(file.toFile(), new ReadingOptions(true, true))) {
+        new ReadableWorkbook(file.toFile(), new ReadingOptions(styled(), true))) {
       List<Sheet> all = workbook.getSheets().toList();
       Sheets sheets =
           new Sheets(
@@ -60,6 +60,11 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     } catch (RuntimeException e) {
       throw damaged(e);
     }
+  }
+
+  /** Without styles no number is known to be a date. */
+  private boolean styled() {
+    return zip.getEntry("xl/styles.xml") != null;
   }
 
   private DataException damaged(RuntimeException e) {

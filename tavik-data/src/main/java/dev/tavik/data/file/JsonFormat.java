@@ -6,6 +6,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import dev.tavik.data.DataException;
 import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource.Manner;
@@ -41,7 +42,8 @@ final class JsonFormat implements Format {
   public boolean takes(Beginning beginning) {
     String text = beginning.text();
     String inside = text.startsWith("[") ? text.substring(1).stripLeading() : text;
-    return inside.startsWith("{") || (text.startsWith("[") && inside.startsWith("]"));
+    return inside.startsWith("{")
+        || (text.startsWith("[") && !inside.isEmpty() && "][\"".indexOf(inside.charAt(0)) >= 0);
   }
 
   @Override
@@ -53,6 +55,12 @@ final class JsonFormat implements Format {
       new Objects(bytes.name(), json, rows).read(array);
       return Manner.of(
           (array ? "an array of JSON objects, " : "JSON objects, ") + encoding.inWords());
+    } catch (StreamConstraintsException e) {
+      throw new DataException(
+          DataException.Code.MALFORMED,
+          "%s has a value of more than %s characters, or lists that stand in one another deeply",
+          bytes.name(),
+          Figures.count(LONGEST_TEXT));
     } catch (JsonProcessingException e) {
       var place = e.getLocation();
       throw new DataException(
@@ -61,7 +69,7 @@ final class JsonFormat implements Format {
           bytes.name(),
           place == null ? 1 : place.getLineNr(),
           place == null ? 1 : place.getColumnNr(),
-          e.getOriginalMessage());
+          e.getOriginalMessage().replaceAll("\\s*\\(start marker at \\[Source.*", ""));
     }
   }
 
@@ -94,8 +102,9 @@ final class JsonFormat implements Format {
       boolean ended = token == (array ? JsonToken.END_ARRAY : null);
       if (!ended || (array && json.nextToken() != null)) {
         throw malformed(
-            "has something else than an object behind object "
-                + number
+            (number == 0
+                    ? "holds something else than objects"
+                    : "has something else than an object behind object " + number)
                 + "; accepted are an array of flat objects, or one object after another");
       }
       head();

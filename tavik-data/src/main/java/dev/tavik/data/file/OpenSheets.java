@@ -38,7 +38,7 @@ record OpenSheets(String name, ZipFile zip) {
               table++;
             }
           }
-          new Table(xml, taken).read();
+          new Table(name, xml, taken).read();
         });
     List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
     remarks.addAll(taken.end());
@@ -126,11 +126,13 @@ record OpenSheets(String name, ZipFile zip) {
 
   /** The rows of one sheet. */
   private static final class Table {
+    private final String name;
     private final XMLStreamReader xml;
     private final SheetTaker taken;
     private long number;
 
-    Table(XMLStreamReader xml, SheetTaker taken) {
+    Table(String name, XMLStreamReader xml, SheetTaker taken) {
+      this.name = name;
       this.xml = xml;
       this.taken = taken;
     }
@@ -142,7 +144,14 @@ record OpenSheets(String name, ZipFile zip) {
           long repeated = times(xml, "number-rows-repeated");
           List<Cell> cells = row();
           boolean filled = cells.stream().anyMatch(Cell::filled);
-          for (long i = 0; i < (filled ? Math.min(repeated, MOST_ROWS - number) : 0); i++) {
+          if (filled && number + repeated > MOST_ROWS) {
+            throw new DataException(
+                DataException.Code.MALFORMED,
+                "%s repeats a row %d times, more than a sheet has",
+                name,
+                repeated);
+          }
+          for (long i = 0; filled && i < repeated; i++) {
             taken.row(number + 1 + i, cells);
           }
           number += repeated;

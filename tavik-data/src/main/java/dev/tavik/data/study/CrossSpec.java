@@ -302,10 +302,10 @@ final class CrossSpec {
 
   /** Levels that are rising numbers are their own scores. */
   private static List<Double> natural(List<String> levels) {
-    if (!levels.stream().allMatch(level -> level.matches("-?\\d{1,15}(\\.\\d{1,15})?"))) {
+    if (!Levels.numbers(levels)) {
       return List.of();
     }
-    List<Double> scores = levels.stream().map(Double::valueOf).toList();
+    List<Double> scores = levels.stream().map(level -> Levels.number(level).doubleValue()).toList();
     boolean rising =
         IntStream.range(1, scores.size()).allMatch(i -> scores.get(i) > scores.get(i - 1));
     return rising ? scores : List.of();

@@ -46,15 +46,17 @@ record Recodings(Spec spec, Opening opening) {
         .findFirst();
   }
 
-  /** With a remark where a codebook said what the codes of a counted column mean. */
+  /** With a remark where a codebook says what codes mean, or a comma is a decimal one. */
   Tabulation told(Tabulation counted) {
-    Optional<Codebook> codebook = codebook();
-    if (codebook.isEmpty()
-        || counted.columns().stream().noneMatch(codebook.get().recodings()::containsKey)) {
-      return counted;
-    }
     List<String> remarks = new ArrayList<>(counted.remarks());
-    remarks.add("codes are read as " + codebook.get().name() + " says");
+    codebook()
+        .filter(book -> counted.columns().stream().anyMatch(book.recodings()::containsKey))
+        .ifPresent(book -> remarks.add("codes are read as " + book.name() + " says"));
+    for (int column = 0; column < counted.columns().size(); column++) {
+      if (Levels.decimalCommas(counted.levels(column))) {
+        remarks.add("numbers of " + counted.columns().get(column) + " have a decimal comma");
+      }
+    }
     return counted.remarking(remarks);
   }
 

@@ -110,6 +110,48 @@ final class Files {
         });
   }
 
+  /**
+   * A workbook without styles, as programs write it: rows of cells, and what stands behind them.
+   */
+  static byte[] bareExcel(String rows, String behind) {
+    String types = "http://schemas.openxmlformats.org/package/2006/content-types";
+    String relations = "http://schemas.openxmlformats.org/package/2006/relationships";
+    String document = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
+    String main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main";
+    String kind = "application/vnd.openxmlformats-officedocument.spreadsheetml.";
+    Map<String, String> parts = new LinkedHashMap<>();
+    parts.put(
+        "[Content_Types].xml",
+        "<Types xmlns='%s'><Override PartName='/xl/workbook.xml' ContentType='%ssheet.main+xml'/>"
+                .formatted(types, kind)
+            + "<Override PartName='/xl/worksheets/sheet1.xml' ContentType='%sworksheet+xml'/></Types>"
+                .formatted(kind));
+    parts.put(
+        "_rels/.rels",
+        "<Relationships xmlns='%s'><Relationship Id='rId1' Type='%s/officeDocument'"
+                .formatted(relations, document)
+            + " Target='xl/workbook.xml'/></Relationships>");
+    parts.put(
+        "xl/_rels/workbook.xml.rels",
+        "<Relationships xmlns='%s'><Relationship Id='rId1' Type='%s/worksheet'"
+                .formatted(relations, document)
+            + " Target='worksheets/sheet1.xml'/></Relationships>");
+    parts.put(
+        "xl/workbook.xml",
+        "<workbook xmlns='%s' xmlns:r='%s'><sheets><sheet name='Log' sheetId='1' r:id='rId1'/>"
+                .formatted(main, document)
+            + "</sheets></workbook>");
+    parts.put(
+        "xl/worksheets/sheet1.xml",
+        "<worksheet xmlns='%s'><sheetData>%s</sheetData>%s</worksheet>"
+            .formatted(main, rows, behind));
+    Map<String, byte[]> members = new LinkedHashMap<>();
+    parts.forEach(
+        (name, text) ->
+            members.put(name, text.replace('\'', '"').getBytes(StandardCharsets.UTF_8)));
+    return zip(members);
+  }
+
   static byte[] open(String table) {
     String content =
         "<?xml version=\"1.0\" encoding=\"UTF-8\"?><office:document-content"

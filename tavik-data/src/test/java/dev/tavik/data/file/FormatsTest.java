@@ -133,6 +133,45 @@ class FormatsTest {
     assertThat(merge.remarks()).containsExactly("merged cells stand for every row that they cover");
   }
 
+  /** Formulas count by their stored value, merged cells for each row, errors not at all. */
+  @Test
+  void workbooksAreReadAsTheyShow() {
+    String header = row(1, text("A1", "kiln") + text("B1", "grade") + text("C1", "n"));
+    String formula =
+        "<c r='B2' t='str'><f>A1&amp;B1</f><v>sound</v></c><c r='C2'><f>1+1</f><v>2.0</v></c>";
+    byte[] bytes =
+        Files.bareExcel(
+            header
+                + row(2, text("A2", "North") + formula)
+                + row(3, text("B3", "cracked") + "<c r='C3'><v>0.30000000000000004</v></c>")
+                + row(5, text("A5", "South") + "<c r='B5' t='b'><v>1</v></c>"),
+            "<mergeCells count='1'><mergeCell ref='A2:A3'/></mergeCells>");
+    Tabulation counted =
+        source(bytes).count(CountRequest.of("kiln", "grade", "n").missing(Missing.LEVEL));
+    assertThat(counted.counts())
+        .isEqualTo(
+            Map.of(
+                List.of("North", "sound", "2"), 1L,
+                List.of("North", "cracked", "0.3"), 1L,
+                List.of("South", "TRUE", "(missing)"), 1L));
+    assertThat(counted.remarks())
+        .containsExactly("merged cells stand for every row that they cover");
+    byte[] error =
+        Files.bareExcel(header + row(2, text("A2", "x") + "<c r='B2' t='e'><v>#N/A</v></c>"), "");
+    assertThat(source(error).count(CountRequest.of("kiln")).total()).isOne();
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> source(error).count(CountRequest.of("grade")))
+        .withMessageContaining("sheet Log has an error in the cell B2 (#N/A)");
+  }
+
+  private static String row(int number, String cells) {
+    return "<row r='" + number + "'>" + cells + "</row>";
+  }
+
+  private static String text(String place, String text) {
+    return "<c r='" + place + "' t='inlineStr'><is><t>" + text + "</t></is></c>";
+  }
+
   private static String name(String text) {
     return "<table:table-cell office:value-type=\"string\"><text:p>"
         + text
@@ -181,6 +220,21 @@ class FormatsTest {
         Arguments.of(utf8("[{\"grade\": 1}"), "isn't JSON as it should be"),
         Arguments.of(utf8("[{\"grade\": 1, \"grade\": 2}]"), "Duplicate field 'grade'"),
         Arguments.of(utf8("[]"), "log is empty"),
+        Arguments.of(utf8("[\"a\", \"b\"]"), "holds something else than objects"),
+        Arguments.of(utf8("[".repeat(100_000)), "holds something else than objects"),
+        Arguments.of(
+            utf8("[{\"grade\": \"" + "x".repeat(2_000_000) + "\"}]"),
+            "a value of more than 1,048,576 characters"),
+        Arguments.of(
+            Files.open(
+                "<table:table table:name=\"Log\"><table:table-row>"
+                    + name("grade")
+                    + name("n")
+                    + "</table:table-row><table:table-row table:number-rows-repeated=\"999999999\">"
+                    + name("x")
+                    + name("1")
+                    + "</table:table-row></table:table>"),
+            "repeats a row 999999999 times"),
         Arguments.of(
             utf8("{\"grade\": 1}\n".repeat(1_000) + "{\"kiln\": 1}"), "has the key 'kiln'"),
         Arguments.of(Files.gzip(packedAgain()), "more than 400 times its size"),
