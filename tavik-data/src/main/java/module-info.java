@@ -1,5 +1,6 @@
 /**
- * Everything that comes in: delimited text and study files, to counts and questions.
+ * Everything that comes in: files of any kind, databases through a service, and study files; to
+ * counts and questions.
  *
  * <p>Begin with {@code Sources}, which opens data to be counted, or with {@code StudyFile}, which
  * reads questions.
@@ -17,10 +18,9 @@ module dev.tavik.data {
   requires static org.jspecify;
 
   exports dev.tavik.data;
-  exports dev.tavik.data.file;
   exports dev.tavik.data.study;
   exports dev.tavik.data.words;
 
   uses dev.tavik.data.Database.Connector;
-  uses dev.tavik.data.file.ColumnEngine;
+  uses dev.tavik.data.ColumnEngine;
 }

@@ -14,7 +14,7 @@ module dev.tavik.sql {
 
   provides dev.tavik.data.Database.Connector with
       dev.tavik.sql.SqlConnector;
-  provides dev.tavik.data.file.ColumnEngine with
+  provides dev.tavik.data.ColumnEngine with
       dev.tavik.sql.DuckEngine;
 
   uses java.sql.Driver;

@@ -3,7 +3,7 @@ package dev.tavik.bench;
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import de.siegmar.fastcsv.reader.CsvReader;
 import dev.tavik.data.CountRequest;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.InputStream;
@@ -115,14 +115,15 @@ public final class ReadFiles {
   }
 
   private static String row(Random random, int row) {
-    return "2026-04-%02d,%s,%s,%s,%s,%d"
-        .formatted(
-            1 + row % 30,
-            KILNS[random.nextInt(KILNS.length)],
-            random.nextBoolean() ? "early" : "late",
-            random.nextBoolean() ? "\"ash, matt\"" : "celadon",
-            GRADES[random.nextInt(GRADES.length)],
-            row);
+    return String.format(
+        Locale.ROOT,
+        "2026-04-%02d,%s,%s,%s,%s,%d",
+        1 + row % 30,
+        KILNS[random.nextInt(KILNS.length)],
+        random.nextBoolean() ? "early" : "late",
+        random.nextBoolean() ? "\"ash, matt\"" : "celadon",
+        GRADES[random.nextInt(GRADES.length)],
+        row);
   }
 
   private static void write(Path file, int rows) throws IOException {

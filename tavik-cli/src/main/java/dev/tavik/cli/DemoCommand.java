@@ -82,8 +82,7 @@ final class DemoCommand implements Callable<Integer> {
               "compare --data demo/week-18.xlsx --outcome grade --success cracked,warped"
                   + " --group kiln"),
           new Stop(
-              "A panel's answers came as codes, with a codebook beside. Which glazes do more than"
-                  + " half of the customers stock?",
+              "A panel named the glazes in stock. Which have more than half of the customers?",
               "rate --data demo/panel-codes.csv --outcome glazes --split ';' --against 50%"
                   + " --alternative greater"),
           new Stop(

@@ -3,7 +3,7 @@ package dev.tavik.cli;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.DataOverview;
-import dev.tavik.data.file.Codebook;
+import dev.tavik.data.Codebook;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.study.Spec;
 import dev.tavik.data.words.Words;

@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.Opening;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Emphasis;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;

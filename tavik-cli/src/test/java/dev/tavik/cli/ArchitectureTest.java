@@ -74,14 +74,12 @@ class ArchitectureTest {
     rooms.remove("study.parts");
     arrows.put("data.words", rooms);
     arrows.put("data", List.of("result", "count"));
-    arrows.put("data.file", List.of("result", "count", "data"));
-    arrows.put("data.study", with(rooms, "data", "data.file", "data.words"));
-    arrows.put("sql", List.of("result", "count", "data", "data.file"));
+    arrows.put("data.study", with(rooms, "data", "data.words"));
+    arrows.put("sql", List.of("result", "count", "data"));
     arrows.put("chart", rooms);
     // A format knows answers, and no question.
     arrows.put("report", List.of("result", "count", "answer", "study"));
-    arrows.put(
-        "cli", with(rooms, "data", "data.file", "data.study", "data.words", "chart", "report"));
+    arrows.put("cli", with(rooms, "data", "data.study", "data.words", "chart", "report"));
     return arrows;
   }
 

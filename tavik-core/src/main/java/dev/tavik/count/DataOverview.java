@@ -10,8 +10,10 @@ import java.util.Map;
  * @param layout how it is written, in words, such as {@code comma-separated, UTF-8}
  * @param rows how many rows of data it has
  * @param columns its columns, in order
+ * @param remarks how it was read, where that isn't plain; each the end of a sentence
  */
-public record DataOverview(String source, String layout, long rows, List<Column> columns) {
+public record DataOverview(
+    String source, String layout, long rows, List<Column> columns, List<String> remarks) {
 
   /** What the values of a column look like. */
   public enum Kind {

@@ -109,4 +109,18 @@ public record CountRequest(
     more.merge(column, recoding, Recoding::then);
     return new CountRequest(columns, filters, frequency, missing, more);
   }
+
+  /**
+   * With the codes of every column that a codebook describes read as it says.
+   *
+   * @param codebook the codebook
+   * @return the request
+   */
+  public CountRequest recode(Codebook codebook) {
+    CountRequest recoded = this;
+    for (Map.Entry<String, Recoding> column : codebook.recodings().entrySet()) {
+      recoded = recoded.recode(column.getKey(), column.getValue());
+    }
+    return recoded;
+  }
 }

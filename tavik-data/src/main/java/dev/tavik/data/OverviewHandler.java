@@ -40,13 +40,13 @@ final class OverviewHandler extends RowHandler {
     // Every value was taken as it came.
   }
 
-  DataOverview overview(String layout) {
+  DataOverview overview(String layout, List<String> remarks) {
     if (knownHeader() == null) {
       throw new DataException(
           DataException.Code.EMPTY,
           source() + " is empty; a header line and rows of data are needed");
     }
     return new DataOverview(
-        source(), layout, rows(), profiles.stream().map(ColumnProfile::column).toList());
+        source(), layout, rows(), profiles.stream().map(ColumnProfile::column).toList(), remarks);
   }
 }

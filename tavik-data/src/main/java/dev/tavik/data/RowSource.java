@@ -89,10 +89,6 @@ public abstract class RowSource implements CountSource {
   public final DataOverview overview() {
     OverviewHandler handler = new OverviewHandler(name);
     Manner manner = read(handler);
-    String layout = manner.layout();
-    for (String remark : manner.remarks()) {
-      layout += "; " + remark;
-    }
-    return handler.overview(layout);
+    return handler.overview(manner.layout(), manner.remarks());
   }
 }

@@ -1,6 +1,7 @@
 /**
- * Counting. A {@link dev.tavik.data.CountSource} counts how often combinations of levels occur, as
- * a {@link dev.tavik.data.CountRequest} says; {@code dev.tavik.data.file} opens files.
+ * From data to counts. A {@link dev.tavik.data.CountSource} counts how often combinations of levels
+ * occur, as a {@link dev.tavik.data.CountRequest} says; {@link dev.tavik.data.Sources} opens files,
+ * whatever they are: that is found from their first bytes.
  *
  * <pre>{@code
  * CountSource log = Sources.open(Path.of("firing-log.csv"));
@@ -8,9 +9,17 @@
  * Tally cracked = counts.tally("grade", "cracked");
  * }</pre>
  *
- * <p>A kind of source that has rows extends {@link dev.tavik.data.RowSource} and says only how they
- * are read; what is missing, filtered, recoded or too much is the same for all. Trouble in data is
- * a {@link dev.tavik.data.DataException} that names the place.
+ * <p>Read are delimited text, spreadsheets ({@code .xlsx}, {@code .ods}), arrays of JSON objects
+ * and one object after another, each also packed by gzip or zip; Parquet files where there is a
+ * {@link dev.tavik.data.ColumnEngine}. {@link dev.tavik.data.Reading} says what a file doesn't: its
+ * encoding, the sheet, the part of it. A {@link dev.tavik.data.Codebook} has labels, order and
+ * missing codes of its columns; {@link dev.tavik.data.TextTable} reads small tables as people paste
+ * them; a {@link dev.tavik.data.Database} is counted where it is.
+ *
+ * <p>A kind of file is one class and one line in the registry of {@code FileSource}. What else has
+ * rows extends {@link dev.tavik.data.RowSource} and says only how they are read; what is missing,
+ * filtered, recoded or too much is the same for all. Trouble in data is a {@link
+ * dev.tavik.data.DataException} that names the place.
  */
 @NullMarked
 package dev.tavik.data;

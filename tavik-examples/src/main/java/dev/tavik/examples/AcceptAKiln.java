@@ -7,7 +7,7 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.rate.RateQuestion;

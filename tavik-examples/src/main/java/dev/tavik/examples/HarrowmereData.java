@@ -59,7 +59,7 @@ public final class HarrowmereData {
       Files.writeString(folder.resolve(file.getKey()), file.getValue());
     }
     try (OutputStream out = Files.newOutputStream(folder.resolve("week-18.xlsx"))) {
-      week(files().get("firing-log.csv"), out);
+      week(new HarrowmereData().firingLog(), out);
     }
   }
 

@@ -7,7 +7,7 @@ import dev.tavik.bayes.Evidence;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.rate.RateQuestion;

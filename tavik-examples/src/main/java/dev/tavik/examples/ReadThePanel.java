@@ -4,12 +4,12 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
+import dev.tavik.data.Codebook;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Recoding;
-import dev.tavik.data.file.Codebook;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.study.compare.CompareQuestion;
 import java.io.PrintStream;
@@ -35,11 +35,7 @@ public final class ReadThePanel {
     CountSource panel = Sources.open("panel-codes.csv", DemoFiles::open);
     Codebook codebook = Codebook.read("panel-codes.schema.json", DemoFiles::open);
 
-    CountRequest asked = CountRequest.of("reorder", "region");
-    for (String column : asked.columns()) {
-      asked = asked.recode(column, codebook.recodings().get(column));
-    }
-    Tabulation counts = panel.count(asked);
+    Tabulation counts = panel.count(CountRequest.of("reorder", "region").recode(codebook));
     Answer answer =
         CompareQuestion.of(
                 counts.where("region", first).tally("reorder", "yes"),
@@ -52,7 +48,7 @@ public final class ReadThePanel {
     Tabulation warmth =
         panel.count(
             CountRequest.of("recommend")
-                .recode("recommend", codebook.recodings().get("recommend"))
+                .recode(codebook)
                 .recode("recommend", Recoding.cut("0-6=low,7-8=middle,9-10=high")));
     Tally high = warmth.tally("recommend", "high");
     out.printf("%nRecommend at 9 or 10: %s of %s.%n", high.successes(), high.trials());

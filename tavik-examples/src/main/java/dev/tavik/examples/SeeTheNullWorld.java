@@ -5,7 +5,7 @@ import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.simulation.Draws;
 import dev.tavik.study.compare.CompareQuestion;

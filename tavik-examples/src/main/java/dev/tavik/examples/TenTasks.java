@@ -12,7 +12,7 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.proportion.DifferenceInterval;

@@ -6,7 +6,7 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.study.paired.PairedQuestion;
 import java.io.PrintStream;

@@ -11,6 +11,7 @@ import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** What is in a file of data, and what could be asked of it. */
@@ -29,6 +30,12 @@ record Overview(DataOverview overview, List<String> suggestions) {
                 overview.columns().size(),
                 overview.columns().size() == 1 ? "column" : "columns",
                 overview.layout())));
+    if (!overview.remarks().isEmpty()) {
+      String remarks = String.join("; ", overview.remarks());
+      blocks.add(
+          Block.paragraph(
+              remarks.substring(0, 1).toUpperCase(Locale.ROOT) + remarks.substring(1) + "."));
+    }
     overview.columns().forEach(column -> column(blocks, column));
     if (!suggestions.isEmpty()) {
       blocks.add(Block.heading("What could be asked"));
@@ -117,10 +124,15 @@ record Overview(DataOverview overview, List<String> suggestions) {
   }
 
   Value.Fields figures() {
-    return Value.fields()
-        .with("data", overview.source())
-        .with("layout", overview.layout())
-        .with("rows", overview.rows())
+    Value.Fields fields =
+        Value.fields()
+            .with("data", overview.source())
+            .with("layout", overview.layout())
+            .with("rows", overview.rows());
+    if (!overview.remarks().isEmpty()) {
+      fields.with("remarks", Value.words(overview.remarks()));
+    }
+    return fields
         .with("columns", Value.list(overview.columns(), Overview::figures))
         .with("suggestions", Value.words(suggestions));
   }

@@ -132,9 +132,11 @@ class ReportTest {
             List.of(
                 new Column("depot", Kind.CATEGORY, levels, 15, 1, List.of(), 0),
                 new Column("", Kind.MANY_VALUES, Map.of(), 1_000, 0, List.of(), 0),
-                new Column("n", Kind.WHOLE_NUMBERS, Map.of(), 9, 0, List.of("1", "9"), 45)));
+                new Column("n", Kind.WHOLE_NUMBERS, Map.of(), 9, 0, List.of("1", "9"), 45)),
+            List.of("the title 'Returns' above the header is passed over"));
     assertThat(Report.TEXT.of(overview, List.of()))
         .startsWith("returns.csv: 1 row, 3 columns, separated by tabs, UTF-8\n")
+        .contains("  The title 'Returns' above the header is passed over.\n")
         .contains("category, 15 levels; 1 row lacks a value\n")
         .contains("  and 3 more levels\n")
         .contains("(no name)\n  many values, 1,000 or more different ones\n")

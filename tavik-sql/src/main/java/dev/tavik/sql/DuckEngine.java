@@ -1,10 +1,10 @@
 package dev.tavik.sql;
 
+import dev.tavik.data.ColumnEngine;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
 import dev.tavik.data.Missing;
 import dev.tavik.data.RowHandler;
-import dev.tavik.data.file.ColumnEngine;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;

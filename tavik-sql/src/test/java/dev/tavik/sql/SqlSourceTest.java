@@ -12,7 +12,7 @@ import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Missing;
-import dev.tavik.data.file.Sources;
+import dev.tavik.data.Sources;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;

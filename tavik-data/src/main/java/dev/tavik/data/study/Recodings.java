@@ -1,10 +1,10 @@
 package dev.tavik.data.study;
 
 import dev.tavik.count.Tabulation;
+import dev.tavik.data.Codebook;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Recoding;
-import dev.tavik.data.file.Codebook;
 import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -28,9 +28,7 @@ record Recodings(Spec spec, Opening opening) {
     CountRequest request = asked;
     Optional<Codebook> codebook = codebook();
     if (codebook.isPresent()) {
-      for (Map.Entry<String, Recoding> column : codebook.get().recodings().entrySet()) {
-        request = request.recode(column.getKey(), column.getValue());
-      }
+      request = request.recode(codebook.get());
     }
     for (Map.Entry<String, Recoding> cut : cuts().entrySet()) {
       request = request.recode(cut.getKey(), cut.getValue());

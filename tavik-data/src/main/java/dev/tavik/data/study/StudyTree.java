@@ -11,7 +11,7 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
 import com.fasterxml.jackson.dataformat.yaml.YAMLParser;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
-import dev.tavik.data.file.StrictReader;
+import dev.tavik.data.StrictReader;
 import java.io.IOException;
 import java.io.Reader;
 import java.util.ArrayList;

@@ -4,9 +4,9 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
-import dev.tavik.data.file.Reading;
-import dev.tavik.data.file.TextTable;
-import dev.tavik.data.file.TextTable.Line;
+import dev.tavik.data.Reading;
+import dev.tavik.data.TextTable;
+import dev.tavik.data.TextTable.Line;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,6 +1,6 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.file.SheetRows.Cell;
+import dev.tavik.data.SheetRows.Cell;
 import java.util.List;
 
 /** Takes the rows of a sheet as they come. */

@@ -1,4 +1,4 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 

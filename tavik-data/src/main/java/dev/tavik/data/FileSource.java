@@ -1,9 +1,5 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
-import dev.tavik.data.RowHandler;
-import dev.tavik.data.RowSource;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -1,8 +1,7 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.DataException;
 import dev.tavik.data.RowSource.Manner;
-import dev.tavik.data.file.SheetRows.Cell;
+import dev.tavik.data.SheetRows.Cell;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.MathContext;

@@ -1,6 +1,5 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.DataException;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;

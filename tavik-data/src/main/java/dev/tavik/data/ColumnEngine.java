@@ -1,6 +1,5 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.RowHandler;
 import java.nio.file.Path;
 import java.util.List;
 

@@ -1,7 +1,5 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.DataException;
-import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource.Manner;
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,6 +1,5 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.DataException;
 import java.io.BufferedInputStream;
 import java.io.FilterInputStream;
 import java.io.IOException;

@@ -1,4 +1,4 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
@@ -7,8 +7,6 @@ import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
-import dev.tavik.data.DataException;
-import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource.Manner;
 import dev.tavik.result.Figures;
 import java.io.IOException;

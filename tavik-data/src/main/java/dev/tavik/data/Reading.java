@@ -1,9 +1,8 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.data.DataException;
 import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.UnsupportedCharsetException;

@@ -1,14 +1,10 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
-import dev.tavik.data.CountRequest;
-import dev.tavik.data.CountSource;
-import dev.tavik.data.DataException;
-import dev.tavik.data.Missing;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;

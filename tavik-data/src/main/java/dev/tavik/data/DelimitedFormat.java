@@ -1,4 +1,4 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
@@ -6,8 +6,6 @@ import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import dev.tavik.data.DataException;
-import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource.Manner;
 import dev.tavik.result.Figures;
 import java.io.IOException;

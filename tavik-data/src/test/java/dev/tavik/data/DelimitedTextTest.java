@@ -1,4 +1,4 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
@@ -7,11 +7,6 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.count.Tabulation;
-import dev.tavik.data.CountRequest;
-import dev.tavik.data.CountSource;
-import dev.tavik.data.DataException;
-import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Missing;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.nio.charset.Charset;

@@ -1,7 +1,5 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
-import dev.tavik.data.CountSource;
-import dev.tavik.data.Opening;
 import java.nio.file.Path;
 
 /**

@@ -1,9 +1,8 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
-import dev.tavik.data.DataException;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,4 +1,4 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
@@ -9,9 +9,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.count.DataOverview;
-import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
-import dev.tavik.data.Recoding;
 import java.io.IOException;
 import java.io.Reader;
 import java.util.Collections;

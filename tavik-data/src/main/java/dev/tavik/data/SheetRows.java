@@ -1,9 +1,7 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.data.DataException;
-import dev.tavik.data.RowHandler;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

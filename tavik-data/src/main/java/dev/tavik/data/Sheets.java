@@ -1,9 +1,8 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Names;
-import dev.tavik.data.DataException;
 import java.util.List;
 import java.util.stream.IntStream;
 

@@ -1,11 +1,9 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
-import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
-import dev.tavik.data.file.SheetRows.Cell;
+import dev.tavik.data.SheetRows.Cell;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.UncheckedIOException;

@@ -1,9 +1,7 @@
-package dev.tavik.data.file;
+package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.data.DataException;
-import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource.Manner;
 import java.util.List;
 import java.util.Locale;
