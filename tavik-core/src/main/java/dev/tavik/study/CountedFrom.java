@@ -59,20 +59,8 @@ public record CountedFrom(
    */
   public static CountedFrom of(
       Tabulation counts, List<String> success, @Nullable String count, List<String> where) {
-    return new CountedFrom(
-        counts.source(),
-        counts.columns().get(0),
-        List.copyOf(success),
-        counts.columns().size() > 1 ? counts.columns().get(1) : null,
-        count,
-        List.copyOf(where),
-        counts.rows(),
-        counts.filtered(),
-        counts.missing(),
-        similar(counts),
-        List.of(),
-        null,
-        counts.remarks());
+    String group = counts.columns().size() > 1 ? counts.columns().get(1) : null;
+    return counted(List.of(counts), counts.columns().get(0), group, success, count, where);
   }
 
   /**
@@ -86,20 +74,8 @@ public record CountedFrom(
    */
   public static CountedFrom pairs(
       Tabulation counts, List<String> success, @Nullable String count, List<String> where) {
-    return new CountedFrom(
-        counts.source(),
-        String.join(", ", counts.columns()),
-        List.copyOf(success),
-        null,
-        count,
-        List.copyOf(where),
-        counts.rows(),
-        counts.filtered(),
-        counts.missing(),
-        similar(counts),
-        List.of(),
-        null,
-        counts.remarks());
+    String outcome = String.join(", ", counts.columns());
+    return counted(List.of(counts), outcome, null, success, count, where);
   }
 
   /**
@@ -168,6 +144,18 @@ public record CountedFrom(
    */
   public static CountedFrom each(
       List<Tabulation> counts, List<String> success, @Nullable String count, List<String> where) {
+    String outcome =
+        counts.stream().map(each -> each.columns().get(0)).collect(Collectors.joining(", "));
+    return counted(counts, outcome, null, success, count, where);
+  }
+
+  private static CountedFrom counted(
+      List<Tabulation> counts,
+      String outcome,
+      @Nullable String group,
+      List<String> success,
+      @Nullable String count,
+      List<String> where) {
     Map<String, Long> missing = new LinkedHashMap<>();
     List<List<String>> similar = new ArrayList<>();
     Set<String> remarks = new LinkedHashSet<>();
@@ -178,9 +166,9 @@ public record CountedFrom(
     }
     return new CountedFrom(
         counts.get(0).source(),
-        counts.stream().map(each -> each.columns().get(0)).collect(Collectors.joining(", ")),
+        outcome,
         List.copyOf(success),
-        null,
+        group,
         count,
         List.copyOf(where),
         counts.get(0).rows(),

@@ -31,7 +31,7 @@ final class CountHandler extends RowHandler {
 
   private static final int MOST_BITS = 14;
   private static final int MOST_COLUMNS = 20;
-  private static final int MISSING = -1;
+  private static final int MISSING = RecodedLevels.MISSING;
   private static final int NO_PLACE = -1;
 
   private final CountRequest request;
@@ -52,11 +52,8 @@ final class CountHandler extends RowHandler {
   /** Those that have them but for case, needed where the very levels never occur. */
   private final Part nearly;
 
-  /** What the values of a place are read as, and what each value met so far is. */
-  private final @Nullable Recoding[] recodings;
-
-  private final LevelTable[] written;
-  private final int[][] readAs;
+  /** What the values of a place are read as, where that is something else. */
+  private final @Nullable RecodedLevels[] recoded;
 
   private final BitSet[] nearLevels;
   private final int[] nearKnown;
@@ -107,11 +104,7 @@ final class CountHandler extends RowHandler {
     this.nearLevels = new BitSet[places.size()];
     Arrays.setAll(nearLevels, i -> new BitSet());
     this.nearKnown = new int[places.size()];
-    this.recodings = new Recoding[places.size()];
-    this.written = new LevelTable[places.size()];
-    Arrays.setAll(written, i -> new LevelTable());
-    this.readAs = new int[places.size()][];
-    Arrays.setAll(readAs, i -> new int[0]);
+    this.recoded = new RecodedLevels[places.size()];
   }
 
   /** With the order of the first column's levels taken down. */
@@ -139,11 +132,7 @@ final class CountHandler extends RowHandler {
     request.recodings().forEach((column, recoding) -> recode(header.position(column), recoding));
     int filtered = filtersFrom;
     for (String level : request.filters().values()) {
-      @Nullable Recoding recoding = recodings[filtered];
-      boolean code = recoding != null && recoding.names(level);
-      filter[filtered] =
-          tables[filtered].number(
-              code ? String.valueOf(Objects.requireNonNull(recoding).of(level)) : level);
+      filter[filtered] = tables[filtered].number(label(filtered, level));
       filtered++;
     }
     boolean[] wanted = new boolean[placesOf.length];
@@ -167,11 +156,18 @@ final class CountHandler extends RowHandler {
   }
 
   private void recode(int column, Recoding recoding) {
-    if (column >= 0) {
-      for (int place : placesOf[column]) {
-        recodings[place] = place == frequencyPlace ? null : recoding;
-      }
+    for (int place : column < 0 ? new int[0] : placesOf[column]) {
+      boolean counts = place == frequencyPlace;
+      recoded[place] = counts ? null : new RecodedLevels(recoding, tables[place]);
     }
+  }
+
+  /** A filter may name a level by its code. */
+  private String label(int place, String level) {
+    @Nullable RecodedLevels levels = recoded[place];
+    return levels == null || !levels.recoding().names(level)
+        ? level
+        : String.valueOf(levels.recoding().of(level));
   }
 
   @Override
@@ -186,11 +182,11 @@ final class CountHandler extends RowHandler {
       frequency = frequency(buffer, offset, length);
       return;
     }
-    @Nullable Recoding recoding = recodings[place];
+    @Nullable RecodedLevels levels = recoded[place];
     if (length == 0
         || (!quoted
             && Missing.isMissing(buffer, offset, length)
-            && (recoding == null || !recoding.names(new String(buffer, offset, length))))) {
+            && (levels == null || !levels.names(buffer, offset, length)))) {
       seen[place] = MISSING;
       return;
     }
@@ -204,27 +200,17 @@ final class CountHandler extends RowHandler {
           Figures.count(length));
     }
     seen[place] =
-        recoding == null
-            ? limited(place, tables[place].number(buffer, offset, length))
-            : recoded(place, recoding, buffer, offset, length);
-  }
-
-  private int limited(int place, int level) {
-    if (level >= mostLevels(place)) {
+        levels == null
+            ? tables[place].number(buffer, offset, length)
+            : recoded(place, levels, buffer, offset, length);
+    if (seen[place] >= mostLevels(place)) {
       throw tooManyLevels(place);
     }
-    return level;
   }
 
-  /** What a value is read as, remembered for the next time, as long as there are few values. */
-  private int recoded(int place, Recoding recoding, char[] buffer, int offset, int length) {
-    int number = written[place].find(buffer, offset, length);
-    if (number >= 0) {
-      return readAs[place][number];
-    }
-    @Nullable String read;
+  private int recoded(int place, RecodedLevels levels, char[] buffer, int offset, int length) {
     try {
-      read = recoding.of(new String(buffer, offset, length));
+      return levels.number(buffer, offset, length);
     } catch (IllegalArgumentException e) {
       throw new DataException(
           DataException.Code.LEVEL,
@@ -233,15 +219,6 @@ final class CountHandler extends RowHandler {
           columnNames[place],
           e.getMessage());
     }
-    int level = read == null ? MISSING : limited(place, tables[place].number(read));
-    if (written[place].size() < MOST_LEVELS) {
-      number = written[place].number(buffer, offset, length);
-      if (number >= readAs[place].length) {
-        readAs[place] = Arrays.copyOf(readAs[place], 2 * number + 16);
-      }
-      readAs[place][number] = level;
-    }
-    return level;
   }
 
   /** One number is left for what is missing, if that is a level. */
@@ -338,25 +315,11 @@ final class CountHandler extends RowHandler {
   }
 
   private long frequency(char[] buffer, int offset, int length) {
-    String text = new String(buffer, offset, length).strip();
-    if (text.isEmpty()) {
-      throw badCount("is blank");
+    try {
+      return limited(Frequency.parse(new String(buffer, offset, length)));
+    } catch (IllegalArgumentException e) {
+      throw badCount(String.valueOf(e.getMessage()));
     }
-    if (text.matches("[+-]?\\d{1,3}([.,]\\d{3})+")) {
-      throw badCount("has '" + text + "'; write it without separators of thousands");
-    }
-    if (!text.matches("[+-]?\\d{1,15}(\\.\\d*|,0{1,2})?")) {
-      throw badCount("has '" + text + "'");
-    }
-    int point = Math.max(text.indexOf('.'), text.indexOf(','));
-    if (point >= 0 && !text.substring(point + 1).matches("0*")) {
-      throw badCount("has '" + text + "', a fraction; weights are not counts");
-    }
-    long value = Long.parseLong(point < 0 ? text : text.substring(0, point));
-    if (value < 0) {
-      throw badCount("has " + text + ", below 0");
-    }
-    return limited(value);
   }
 
   private DataException badCount(String found) {
@@ -421,24 +384,17 @@ final class CountHandler extends RowHandler {
   }
 
   private List<List<String>> orders() {
-    return Arrays.stream(recodings)
+    return Arrays.stream(recoded)
         .limit(filtersFrom)
-        .map(recoding -> recoding == null ? List.<String>of() : recoding.levels())
+        .map(levels -> levels == null ? List.<String>of() : levels.recoding().levels())
         .toList();
   }
 
   private List<String> remarks(List<String> read) {
     List<String> all = new ArrayList<>(read);
     for (int place = 0; place < filtersFrom; place++) {
-      @Nullable Recoding recoding = recodings[place];
-      String remark =
-          recoding == null
-              ? ""
-              : recoding.remark(
-                  columnNames[place],
-                  tables[place].levels().stream()
-                      .filter(level -> !level.equals(Missing.LEVEL_NAME))
-                      .toList());
+      @Nullable RecodedLevels levels = recoded[place];
+      String remark = levels == null ? "" : levels.remark(columnNames[place]);
       if (!remark.isEmpty()) {
         all.add(remark);
       }

@@ -88,6 +88,7 @@ record Layout(char delimiter, int above, String header, List<String> remarks) {
   private static int titles(List<String> lines, char delimiter, int width) {
     int titles = 0;
     boolean surely = false;
+    boolean several = false;
     while (titles < Math.min(MOST_TITLES, lines.size() - 1) && width > 1) {
       List<String> fields = fields(lines.get(titles), delimiter);
       boolean alone = fields.stream().skip(1).allMatch(String::isBlank);
@@ -95,12 +96,13 @@ record Layout(char delimiter, int above, String header, List<String> remarks) {
         break;
       }
       surely |= fields.size() == width || !alone;
+      several |= !alone;
       titles++;
     }
     boolean named =
         titles > 0
             && areNames(lines.subList(titles, lines.size()), delimiter, width, surely)
-            && (!surely || titles > 1 || recursNowhere(lines, delimiter));
+            && (!several || titles > 1 || recursNowhere(lines, delimiter));
     return named ? titles : 0;
   }
 

@@ -39,6 +39,27 @@ public interface Opening {
   }
 
   /**
+   * Opens what lies beside a file, unless its path is absolute.
+   *
+   * @param name the file's name
+   * @return an opening of names that start from the file's folder
+   */
+  default Opening beside(String name) {
+    Opening whole = this;
+    return new Opening() {
+      @Override
+      public InputStream open(String other) throws IOException {
+        return whole.open(Path.of(name).resolveSibling(other).toString());
+      }
+
+      @Override
+      public Optional<Path> path(String other) {
+        return whole.path(Path.of(name).resolveSibling(other).toString());
+      }
+    };
+  }
+
+  /**
    * Where a source is, for readers that open files by themselves.
    *
    * @param name its name

@@ -9,6 +9,7 @@ import java.io.InputStream;
 import java.io.Reader;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -63,5 +64,47 @@ class TextTest {
   void theDelimiterIsFoundByLooking(String beginning, String delimiter) {
     char expected = delimiter.equals("TAB") ? '\t' : delimiter.charAt(0);
     assertThat(Layout.of(beginning).delimiter()).isEqualTo(expected);
+  }
+
+  /** Lines are apart by a bar here; what stands above the header, and what is said of it. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '!',
+      value = {
+        "g,h|a,1|b,2 ! 0 !",
+        "sep=;|g;h|a;1|b;2 ! 1 !",
+        "# one|g,h|a,1|b,2 ! 1 ! a comment line",
+        "# one, two|# three|g,h|a,1|b,2 ! 2 ! 2 comment lines",
+        "#,g|1,a|2,b ! 0 !",
+        "#g,h|1,a|2,b ! 0 !",
+        "Log|g,h|a,1|b,2 ! 1 ! the title 'Log'",
+        "Log||g,h|a,1|b,2 ! 2 ! the title 'Log'",
+        "Log,|g,h|a,1|b,2 ! 1 ! the title 'Log'",
+        "Log|Week 18|g,h,i|a,1,x|b,2,y ! 2 ! the title 'Week 18'",
+        "Log, week 18|g,h,i|a,1,x|b,2,x|c,3,y ! 1 ! the title 'Log, week 18'",
+        // A header that lacks a name is none: the row below it is one of values.
+        "g,h|a,x,1|b,y,2|c,z,3 ! 0 !",
+        "g,h|a,b,c|a,b,d|a,b,e ! 0 !",
+        "g,|a,1|b,2 ! 0 !",
+        "g|a|b|c ! 0 !",
+        "g,h ! 0 !"
+      })
+  void whatStandsAboveTheHeaderIsFound(String lines, int above, String said) {
+    Layout layout = Layout.of(lines.replace("|", "\n") + "\n");
+    assertThat(layout.above()).isEqualTo(above);
+    assertThat(String.join("; ", layout.remarks())).contains(said == null ? "" : said);
+    assertThat(layout.remarks().isEmpty()).isEqualTo(said == null);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "B4:F200, 1, 4, 5, 200",
+    "$a$1:$aa$9, 0, 1, 26, 9",
+    "C2:D, 2, 2, 3, 9223372036854775807"
+  })
+  void partsOfSheetsAreParsed(String written, int left, long top, int right, long bottom) {
+    assertThat(CellRange.parse(written)).isEqualTo(new CellRange(left, top, right, bottom));
+    assertThat(CellRange.letters(right))
+        .isEqualTo(written.replaceAll(".*:|[$0-9]", "").toUpperCase(Locale.ROOT));
   }
 }

@@ -114,12 +114,9 @@ final class CompareIntervalWorking {
                 + " The pooled standard error belongs to the test of no difference.");
     double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
     double half = z * Calculation.difference(one, two).standardError();
-    if (corrected) {
-      double correction = 0.5 / one.trials() + 0.5 / two.trials();
-      by.line("half width", "h", "z* SE + 1 / (2 n1) + 1 / (2 n2)", half + correction);
-    } else {
-      by.line("half width", "h", "z* SE", half);
-    }
+    double correction = corrected ? 0.5 / one.trials() + 0.5 / two.trials() : 0;
+    String formula = corrected ? "z* SE + 1 / (2 n1) + 1 / (2 n2)" : "z* SE";
+    by.line("half width", "h", formula, half + correction);
     limits("d - h", "", "d + h");
   }
 

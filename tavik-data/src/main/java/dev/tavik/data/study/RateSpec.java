@@ -166,24 +166,22 @@ final class RateSpec {
     Map<String, Tally> tallies = new LinkedHashMap<>();
     for (Tabulation counted : each) {
       Set<String> holding = counts.holding(counted, success);
-      long successes =
-          counted.counts().entrySet().stream()
-              .filter(cell -> holding.contains(cell.getKey().get(0)))
-              .mapToLong(Map.Entry::getValue)
-              .sum();
+      Map<List<String>, Long> successes = new LinkedHashMap<>(counted.counts());
+      successes.keySet().removeIf(level -> !holding.contains(level.get(0)));
+      long sum = successes.values().stream().mapToLong(Long::longValue).sum();
       spec.check(
-          tallies.put(counted.columns().get(0), Tally.of(successes, counted.total())) == null,
+          tallies.put(counted.columns().get(0), Tally.of(sum, counted.total())) == null,
           "{outcome} must name different columns, got %s twice",
           counted.columns().get(0));
     }
     CountedFrom from =
         CountedFrom.each(each, List.copyOf(success), spec.text("count"), counts.filters());
-    String label = counts.label(String.join(" or ", success));
+    String said = String.join(" or ", success);
     return each.size() == 1
         ? RateQuestion.of(tallies.values().iterator().next(), settings)
-            .named(counts.label(from.outcome() + " " + String.join(" or ", success)))
+            .named(counts.label(from.outcome() + " " + said))
             .countedFrom(from)
-        : new RateByGroupQuestion(label, tallies, List.of(), settings, from);
+        : new RateByGroupQuestion(counts.label(said), tallies, List.of(), settings, from);
   }
 
   /** Of several answers, or in the Bayesian view, the rate of every level is held against it. */

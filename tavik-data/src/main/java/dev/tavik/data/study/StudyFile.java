@@ -13,16 +13,12 @@ import dev.tavik.data.study.StudyTree.Nothing;
 import dev.tavik.data.study.StudyTree.Text;
 import dev.tavik.study.Study;
 import dev.tavik.study.Unanswered;
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -116,7 +112,7 @@ public final class StudyFile {
           values.put(key, said);
         }
       }
-      Question made = known.question(new Spec(values, Spec.Wording.KEY), new Beside());
+      Question made = known.question(new Spec(values, Spec.Wording.KEY), opening.beside(name));
       return () -> Unanswered.orAnswer(made, kind, label, place(number));
     } catch (DataException e) {
       return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
@@ -154,23 +150,6 @@ public final class StudyFile {
 
   private String place(int number) {
     return name + ", question " + number + ": ";
-  }
-
-  /** A data file named by a study lies beside it, unless its path is absolute. */
-  private final class Beside implements Opening {
-    @Override
-    public InputStream open(String data) throws IOException {
-      return opening.open(at(data));
-    }
-
-    @Override
-    public Optional<Path> path(String data) {
-      return opening.path(at(data));
-    }
-
-    private String at(String data) {
-      return Path.of(name).resolveSibling(data).toString();
-    }
   }
 
   /** The values of a key: one, a list, or a mapping as {@code name=value}. */
