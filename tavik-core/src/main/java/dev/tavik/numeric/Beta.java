@@ -139,9 +139,6 @@ public final class Beta {
       product *= (n - b) / n * p;
       term = a * product / (a + n);
       sum += term;
-      if (product == 0) {
-        break;
-      }
     }
     // ln(a B(a, b)) is small where a is, and its parts aren't.
     double log = a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum);
@@ -151,7 +148,9 @@ public final class Beta {
   /** The tail divided by the density, by p and by q. */
   private static double ratio(double a, double b, double p, double q) {
     boolean many = Math.min(a, b) >= LARGE && p * (a + b) > FAR * a;
-    return many ? shape(a - 1, b - 1, p, q) / q : fraction(a, b, p, q);
+    return many
+        ? shapeFrom(a - 1, b - 1, p / q, ((a - 1) * q - (b - 1) * p) / q) / q
+        : fraction(a, b, p, q);
   }
 
   /**
@@ -181,14 +180,9 @@ public final class Beta {
         : ratio(beta, alpha, p.complement(), p.value());
   }
 
-  /** The integral over e of (1 - e)^a (1 + e p/q)^b, whose exponent falls from 0. */
-  private static double shape(double a, double b, double p, double q) {
-    return shapeFrom(a, b, p / q, (a * q - b * p) / q);
-  }
-
   /**
-   * The same with p/q and the exponent's slope at 0, (a q - b p)/q, which its parts may not have
-   * the digits for.
+   * The integral over e of (1 - e)^a (1 + e odds)^b, whose exponent falls from 0, with odds of p/q
+   * and the exponent's slope at 0, (a q - b p)/q, which its parts may not have the digits for.
    */
   static double shapeFrom(double a, double b, double odds, double slope) {
     double curvature = a + b * odds * odds;
