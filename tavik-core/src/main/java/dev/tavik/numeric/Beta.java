@@ -141,8 +141,7 @@ public final class Beta {
       sum += term;
     }
     // ln(a B(a, b)) is small where a is, and its parts aren't.
-    double log = a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum);
-    return Math.min(0, log);
+    return Math.min(0, a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum));
   }
 
   /** The tail divided by the density, by p and by q. */
