@@ -165,14 +165,13 @@ final class RateSpec {
     Set<String> success = counts.success(each.get(0), List.copyOf(levels));
     Map<String, Tally> tallies = new LinkedHashMap<>();
     for (Tabulation counted : each) {
+      Map<List<String>, Long> held = new LinkedHashMap<>(counted.counts());
       Set<String> holding = counts.holding(counted, success);
-      Map<List<String>, Long> successes = new LinkedHashMap<>(counted.counts());
-      successes.keySet().removeIf(level -> !holding.contains(level.get(0)));
-      long sum = successes.values().stream().mapToLong(Long::longValue).sum();
-      spec.check(
-          tallies.put(counted.columns().get(0), Tally.of(sum, counted.total())) == null,
-          "{outcome} must name different columns, got %s twice",
-          counted.columns().get(0));
+      held.keySet().removeIf(level -> !holding.contains(level.get(0)));
+      long sum = held.values().stream().mapToLong(Long::longValue).sum();
+      String column = counted.columns().get(0);
+      boolean other = tallies.put(column, Tally.of(sum, counted.total())) == null;
+      spec.check(other, "{outcome} must name different columns, got %s twice", column);
     }
     CountedFrom from =
         CountedFrom.each(each, List.copyOf(success), spec.text("count"), counts.filters());
