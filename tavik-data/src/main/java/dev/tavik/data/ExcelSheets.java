@@ -9,11 +9,13 @@ import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipFile;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
@@ -79,25 +81,35 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
         String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
   }
 
-  private record Reader(List<CellRange> merged, SheetTaker taken) {
+  private static final class Reader {
+    private final Map<Long, List<CellRange>> merged;
+    private final SheetTaker taken;
+    private final Map<String, Boolean> dates = new HashMap<>();
+
+    Reader(List<CellRange> merged, SheetTaker taken) {
+      this.merged =
+          merged.stream()
+              .filter(range -> range.bottom() > range.top())
+              .collect(Collectors.groupingBy(CellRange::top));
+      this.taken = taken;
+    }
+
     void read(Iterator<Row> rows) {
       while (rows.hasNext()) {
         Row row = rows.next();
-        List<Cell> cells = new ArrayList<>();
+        List<Cell> cells = new ArrayList<>(row.getCellCount());
         for (int column = 0; column < row.getCellCount(); column++) {
           cells.add(cell(row.getCell(column)));
         }
-        for (CellRange range : merged) {
-          if (range.top() == row.getRowNum() && range.bottom() > range.top()) {
-            Cell first = range.left() < cells.size() ? cells.get(range.left()) : Cell.EMPTY;
-            taken.merge(range.left(), range.bottom(), first);
-          }
+        for (CellRange range : merged.getOrDefault((long) row.getRowNum(), List.of())) {
+          Cell first = range.left() < cells.size() ? cells.get(range.left()) : Cell.EMPTY;
+          taken.merge(range.left(), range.bottom(), first);
         }
         taken.row(row.getRowNum(), cells);
       }
     }
 
-    private static Cell cell(org.dhatim.fastexcel.reader.@Nullable Cell cell) {
+    private Cell cell(org.dhatim.fastexcel.reader.@Nullable Cell cell) {
       Object value = cell == null ? null : cell.getValue();
       if (cell == null || value == null) {
         return Cell.EMPTY;
@@ -109,12 +121,16 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
         return Cell.of(truth ? "TRUE" : "FALSE");
       }
       String text = value.toString();
-      return ERROR.matcher(text).matches() ? new Cell(text, true) : Cell.of(text);
+      boolean error = text.startsWith("#") && ERROR.matcher(text).matches();
+      return error ? new Cell(text, true) : Cell.of(text);
     }
 
-    private static boolean isDate(@Nullable String format) {
-      return format != null
-          && ORNAMENT.matcher(format.split(";")[0]).replaceAll("").matches("(?i).*[ymdhs].*");
+    private boolean isDate(@Nullable String format) {
+      return format != null && dates.computeIfAbsent(format, Reader::hasDate);
+    }
+
+    private static boolean hasDate(String format) {
+      return ORNAMENT.matcher(format.split(";")[0]).replaceAll("").matches("(?i).*[ymdhs].*");
     }
 
     private static String date(org.dhatim.fastexcel.reader.Cell cell, BigDecimal number) {

@@ -117,8 +117,10 @@ public abstract class RowHandler {
 
   /** The same of a value that stands for itself; null is a missing one. */
   public final void field(int column, @Nullable String value, boolean quoted) {
-    char[] characters = value == null ? new char[0] : value.toCharArray();
-    field(column, characters, 0, characters.length, quoted);
+    if (wants(column)) {
+      char[] characters = value == null ? new char[0] : value.toCharArray();
+      field(column, characters, 0, characters.length, quoted);
+    }
   }
 
   /** Returns whether a column's values are wanted; of a header all are. */

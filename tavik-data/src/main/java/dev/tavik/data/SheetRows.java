@@ -62,12 +62,11 @@ final class SheetRows implements SheetTaker {
     if (number < range.top() || number > range.bottom()) {
       return;
     }
-    List<Cell> cut = new ArrayList<>();
-    int end = (int) Math.min(Math.max(cells.size(), merged.size()), 1L + range.right());
-    for (int column = range.left(); column < end; column++) {
-      cut.add(cell(number, column, cells));
+    List<Cell> cut = range == CellRange.ALL && merged.isEmpty() ? cells : cut(number, cells);
+    int filled = 0;
+    for (Cell cell : cut) {
+      filled += cell.filled() ? 1 : 0;
     }
-    long filled = cut.stream().filter(Cell::filled).count();
     if (filled == 0) {
       return;
     }
@@ -76,6 +75,15 @@ final class SheetRows implements SheetTaker {
     } else {
       data(number, cut);
     }
+  }
+
+  private List<Cell> cut(long number, List<Cell> cells) {
+    List<Cell> cut = new ArrayList<>();
+    int end = (int) Math.min(Math.max(cells.size(), merged.size()), 1L + range.right());
+    for (int column = range.left(); column < end; column++) {
+      cut.add(cell(number, column, cells));
+    }
+    return cut;
   }
 
   private Cell cell(long number, int column, List<Cell> cells) {
@@ -88,7 +96,7 @@ final class SheetRows implements SheetTaker {
     return above.cell;
   }
 
-  private void beforeHeader(long number, List<Cell> cells, long filled) {
+  private void beforeHeader(long number, List<Cell> cells, int filled) {
     if (filled > 1) {
       alone.forEach(this::title);
       alone.clear();
