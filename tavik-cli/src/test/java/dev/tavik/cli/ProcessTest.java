@@ -7,12 +7,16 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** The program as a process of its own: standard streams, exit status, signals. */
 class ProcessTest {
@@ -64,6 +68,53 @@ class ProcessTest {
     assertThat(asked.waitFor()).as(err()).isZero();
     assertThat(out()).contains("1 of 3");
     assertThat(err()).isEmpty();
+  }
+
+  /** A pipe with a name works like standard input, whatever comes through it. */
+  @ParameterizedTest
+  @ValueSource(strings = {"firing-log.csv", "week-18.xlsx"})
+  void rowsComeThroughAPipe(String file) throws IOException, InterruptedException {
+    Path pipe = folder.resolve("pipe");
+    assertThat(new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor()).isZero();
+    Process asked =
+        started(
+            "rate",
+            "--data",
+            pipe.toString(),
+            "--outcome",
+            "grade",
+            "--success",
+            "sound",
+            "--against",
+            "80%");
+    try (OutputStream rows = Files.newOutputStream(pipe, StandardOpenOption.WRITE)) {
+      Files.copy(Path.of("../demo").resolve(file), rows);
+    }
+    assertThat(asked.waitFor()).as(err()).isZero();
+    assertThat(out()).contains("From " + pipe);
+  }
+
+  /** A statement that runs is cancelled when the program is interrupted. */
+  @Test
+  void anInterruptEndsAStatement() throws IOException, InterruptedException {
+    Process asked =
+        started(
+            "rate",
+            "--database",
+            "jdbc:duckdb:",
+            "--query",
+            "SELECT a.i % 2 AS g FROM range(3000000) a(i), range(3000000) b(j)",
+            "--outcome",
+            "g",
+            "--success",
+            "1",
+            "--against",
+            "50%");
+    Thread.sleep(4_000);
+    assertThat(asked.isAlive()).as(err()).isTrue();
+    asked.destroy();
+    assertThat(asked.waitFor(20, TimeUnit.SECONDS)).isTrue();
+    assertThat(out()).isEmpty();
   }
 
   @Test

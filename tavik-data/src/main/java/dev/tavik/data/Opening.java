@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import java.io.FileInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -87,6 +88,9 @@ public interface Opening {
       throw new DataException(
           DataException.Code.UNREADABLE, name + " is a directory; name a file in it");
     }
-    return Files.newInputStream(file);
+    // A pipe with a name can't be asked how much there is of it, as channels do.
+    return Files.exists(file) && !Files.isRegularFile(file)
+        ? new FileInputStream(file.toFile())
+        : Files.newInputStream(file);
   }
 }
