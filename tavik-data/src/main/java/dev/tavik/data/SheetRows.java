@@ -62,7 +62,7 @@ final class SheetRows implements SheetTaker {
     if (number < range.top() || number > range.bottom()) {
       return;
     }
-    List<Cell> cut = range == CellRange.ALL && merged.isEmpty() ? cells : cut(number, cells);
+    List<Cell> cut = range.equals(CellRange.ALL) && merged.isEmpty() ? cells : cut(number, cells);
     int filled = 0;
     for (Cell cell : cut) {
       filled += cell.filled() ? 1 : 0;
