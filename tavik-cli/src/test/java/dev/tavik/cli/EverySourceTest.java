@@ -2,6 +2,7 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -17,6 +18,9 @@ import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.dhatim.fastexcel.Workbook;
+import org.dhatim.fastexcel.Worksheet;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -28,6 +32,7 @@ class EverySourceTest {
   @TempDir private static Path folder;
 
   private static final List<String> SOURCES = new ArrayList<>();
+  private static EmbeddedPostgres postgres;
 
   @BeforeAll
   static void make() throws IOException, SQLException {
@@ -48,8 +53,58 @@ class EverySourceTest {
       }
     }
     SOURCES.set(SOURCES.size() - 1, "--data " + folder.resolve("log.zip") + "#log.csv");
+    spreadsheets(log);
     databases();
-    assertThat(SOURCES).hasSize(12);
+    assertThat(SOURCES).hasSize(15);
+  }
+
+  @AfterAll
+  static void stop() throws IOException {
+    postgres.close();
+  }
+
+  /** A workbook as programs write it; an OpenDocument sheet by hand. */
+  private static void spreadsheets(String log) throws IOException {
+    List<List<String>> rows = log.lines().map(line -> List.of(line.split(",", -1))).toList();
+    try (OutputStream out = made("log.xlsx")) {
+      Workbook book = new Workbook(out, "tavik", "1.0");
+      Worksheet sheet = book.newWorksheet("Log");
+      StringBuilder table = new StringBuilder("<table:table table:name='Log'>");
+      for (int row = 0; row < rows.size(); row++) {
+        table.append("<table:table-row>");
+        for (int column = 0; column < rows.get(row).size(); column++) {
+          String value = rows.get(row).get(column);
+          sheet.value(row, column, value.isEmpty() ? null : value);
+          table
+              .append("<table:table-cell office:value-type='string'><text:p>")
+              .append(value)
+              .append("</text:p></table:table-cell>");
+        }
+        table.append("</table:table-row>");
+      }
+      book.finish();
+      openDocument(table.append("</table:table>").toString());
+    }
+  }
+
+  private static void openDocument(String table) throws IOException {
+    String open = "urn:oasis:names:tc:opendocument:xmlns:";
+    String content =
+        "<office:document-content xmlns:office='"
+            + open
+            + "office:1.0' xmlns:table='"
+            + open
+            + "table:1.0' xmlns:text='"
+            + open
+            + "text:1.0'><office:body><office:spreadsheet>"
+            + table
+            + "</office:spreadsheet></office:body></office:document-content>";
+    try (ZipOutputStream out = new ZipOutputStream(made("log.ods"))) {
+      out.putNextEntry(new ZipEntry("mimetype"));
+      out.write("application/vnd.oasis.opendocument.spreadsheet".getBytes(StandardCharsets.UTF_8));
+      out.putNextEntry(new ZipEntry("content.xml"));
+      out.write(content.getBytes(StandardCharsets.UTF_8));
+    }
   }
 
   private static void text(String name, String content) throws IOException {
@@ -63,7 +118,7 @@ class EverySourceTest {
   }
 
   /** A column engine makes the files that take one, and a database for each driver. */
-  private static void databases() throws SQLException {
+  private static void databases() throws SQLException, IOException {
     String csv = "read_csv('../demo/firing-log.csv', all_varchar = true)";
     String file = folder.resolve("log").toString();
     try (Connection engine = DriverManager.getConnection("jdbc:duckdb:" + file + ".duckdb");
@@ -73,7 +128,19 @@ class EverySourceTest {
       statement.execute("COPY log TO '" + file + ".json' (FORMAT json, ARRAY true)");
       statement.execute("COPY log TO '" + file + ".jsonl' (FORMAT json)");
     }
-    try (Connection made = DriverManager.getConnection("jdbc:sqlite:" + file + ".db");
+    postgres = EmbeddedPostgres.start();
+    fill("jdbc:sqlite:" + file + ".db");
+    fill(postgres.getJdbcUrl("postgres", "postgres"));
+    for (String ending : List.of(".parquet", ".json", ".jsonl")) {
+      SOURCES.add("--data " + file + ending);
+    }
+    SOURCES.add("--relation log --database jdbc:duckdb:" + file + ".duckdb");
+    SOURCES.add("--relation log --database jdbc:sqlite:" + file + ".db");
+    SOURCES.add("--relation log --database " + postgres.getJdbcUrl("postgres", "postgres"));
+  }
+
+  private static void fill(String url) throws SQLException {
+    try (Connection made = DriverManager.getConnection(url);
         Statement statement = made.createStatement()) {
       made.setAutoCommit(false);
       statement.execute(
@@ -83,11 +150,6 @@ class EverySourceTest {
       }
       made.commit();
     }
-    for (String ending : List.of(".parquet", ".json", ".jsonl")) {
-      SOURCES.add("--data " + file + ending);
-    }
-    SOURCES.add("--relation log --database jdbc:duckdb:" + file + ".duckdb");
-    SOURCES.add("--relation log --database jdbc:sqlite:" + file + ".db");
   }
 
   private static Stream<String> lines() {
@@ -199,6 +261,8 @@ class EverySourceTest {
             + "| codes are read as demo/panel-codes.schema.json says",
         "rate --data demo/panel-codes.csv --outcome reorder --success yes --against 70%"
             + "| 274 of 392",
+        "rate --data demo/panel-codes.csv --outcome 'Would order again' --success yes"
+            + " --where Region=Uplands --against 70% | 39 of 76",
         "rate --data demo/panel-codes.csv --outcome reorder --success 1 --against 70%"
             + " --codebook none | of 400",
         "rate --data demo/panel-codes.csv --outcome glazes --split ; --success ash --against 50%"

@@ -36,6 +36,7 @@ public final class Codebook {
 
   private final String name;
   private final Map<String, Recoding> recodings = new LinkedHashMap<>();
+  private final Map<String, String> titles = new LinkedHashMap<>();
 
   private Codebook(String name) {
     this.name = name;
@@ -84,6 +85,16 @@ public final class Codebook {
   /** Returns the file's name. */
   public String name() {
     return name;
+  }
+
+  /**
+   * The column that is meant, which may be written by its title.
+   *
+   * @param written a column's name or title
+   * @return its name; what is written, where no column has that title
+   */
+  public String column(String written) {
+    return recodings.containsKey(written) ? written : titles.getOrDefault(written, written);
   }
 
   /**
@@ -146,6 +157,7 @@ public final class Codebook {
     for (JsonNode field : fields) {
       String column = field.path("name").asText("");
       require(!column.isEmpty(), "has a field without a name");
+      titles.putIfAbsent(field.path("title").asText(column), column);
       JsonNode own = field.path("missingValues");
       Map<String, String> labels = labels(column, field);
       require(

@@ -97,6 +97,15 @@ final class ColumnProfile {
     return number ? decimal(first).compareTo(decimal(second)) : first.compareTo(second);
   }
 
+  /** Whether its numbers have a comma where others have a point. */
+  boolean decimalComma() {
+    return number && !whole && least != null && least.contains(",");
+  }
+
+  String name() {
+    return name;
+  }
+
   private static BigDecimal decimal(String text) {
     return new BigDecimal(text.replace(',', '.'));
   }

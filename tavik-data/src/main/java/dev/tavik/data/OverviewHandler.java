@@ -46,7 +46,11 @@ final class OverviewHandler extends RowHandler {
           DataException.Code.EMPTY,
           source() + " is empty; a header line and rows of data are needed");
     }
+    List<String> all = new ArrayList<>(remarks);
+    profiles.stream()
+        .filter(ColumnProfile::decimalComma)
+        .forEach(column -> all.add("numbers of " + column.name() + " have a decimal comma"));
     return new DataOverview(
-        source(), layout, rows(), profiles.stream().map(ColumnProfile::column).toList(), remarks);
+        source(), layout, rows(), profiles.stream().map(ColumnProfile::column).toList(), all);
   }
 }

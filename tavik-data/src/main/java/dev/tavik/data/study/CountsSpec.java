@@ -15,6 +15,7 @@ import dev.tavik.data.RowsInOrder;
 import dev.tavik.data.Sources;
 import dev.tavik.study.CountedFrom;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -128,21 +129,22 @@ record CountsSpec(Spec spec, Opening opening) {
   }
 
   private CountRequest request(String... columns) {
+    Recodings recodings = recodings();
+    String[] meant = Arrays.stream(columns).map(recodings::column).toArray(String[]::new);
     @Nullable String frequency = spec.text("count");
     CountRequest request =
-        recodings().applied(CountRequest.of(columns).frequency(frequency).missing(missing()));
+        recodings.applied(CountRequest.of(meant).frequency(frequency).missing(missing()));
     for (String filter : filters()) {
       int equals = filter.indexOf('=');
       spec.check(equals > 0, "{where} must be COLUMN=VALUE, got '%s'", filter);
-      String column = filter.substring(0, equals).strip();
+      String column = recodings.column(filter.substring(0, equals).strip());
       spec.check(
           !request.filters().containsKey(column),
           "{where} keeps the rows with one value of a column, got two for %s (%s); ask for each"
               + " by itself, or compare them",
           column,
           String.join(" and ", filters()));
-      request =
-          request.where(filter.substring(0, equals).strip(), filter.substring(equals + 1).strip());
+      request = request.where(column, filter.substring(equals + 1).strip());
     }
     return request;
   }

@@ -44,6 +44,11 @@ record Recodings(Spec spec, Opening opening) {
         .findFirst();
   }
 
+  /** The column that is meant, which a codebook may know by its title. */
+  String column(String written) {
+    return codebook().map(book -> book.column(written)).orElse(written);
+  }
+
   /** With a remark where a codebook says what codes mean, or a comma is a decimal one. */
   Tabulation told(Tabulation counted) {
     List<String> remarks = new ArrayList<>(counted.remarks());
