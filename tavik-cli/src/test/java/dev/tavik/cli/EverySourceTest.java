@@ -36,6 +36,7 @@ class EverySourceTest {
 
   @BeforeAll
   static void make() throws IOException, SQLException {
+    postgres = EmbeddedPostgres.start();
     String log = Files.readString(Path.of("../demo/firing-log.csv"));
     text("semicolons.csv", "sep=;\n" + log.replace(",", ";"));
     text("tabs.txt", "\uFEFF" + log.replace(",", "\t"));
@@ -128,7 +129,6 @@ class EverySourceTest {
       statement.execute("COPY log TO '" + file + ".json' (FORMAT json, ARRAY true)");
       statement.execute("COPY log TO '" + file + ".jsonl' (FORMAT json)");
     }
-    postgres = EmbeddedPostgres.start();
     fill("jdbc:sqlite:" + file + ".db");
     fill(postgres.getJdbcUrl("postgres", "postgres"));
     for (String ending : List.of(".parquet", ".json", ".jsonl")) {
