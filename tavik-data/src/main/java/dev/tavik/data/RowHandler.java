@@ -195,12 +195,10 @@ public abstract class RowHandler {
 
   /** Stands where another handler stands, which passes its row on. */
   final void placed(RowHandler other) {
-    if (number != other.number || rows != other.rows) {
-      number = other.number;
-      unit = other.unit;
-      times = other.times;
-      rows = other.rows;
-    }
+    number = other.number;
+    unit = other.unit;
+    times = other.times;
+    rows = other.rows;
   }
 
   private void trimmed(int column, int from, int to, boolean quoted) {

@@ -16,6 +16,7 @@ import dev.tavik.data.Sources;
 import dev.tavik.study.CountedFrom;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -70,11 +71,31 @@ record CountsSpec(Spec spec, Opening opening) {
   /** Counts each of some columns by itself, written with commas between. */
   List<Tabulation> each(String columns) {
     Merging merging = new Merging(spec);
-    return source().countEach(request(columns)).stream()
-        .map(CountsSpec::requireSome)
-        .map(recodings()::told)
-        .map(merging::applied)
-        .toList();
+    List<Tabulation> each =
+        source().countEach(request(columns)).stream()
+            .map(CountsSpec::requireSome)
+            .map(recodings()::told)
+            .map(merging::applied)
+            .toList();
+    requireAlike(each);
+    return each;
+  }
+
+  /** Columns side by side answer one question, so that each has levels of another. */
+  private void requireAlike(List<Tabulation> each) {
+    for (Tabulation one : each) {
+      boolean alike =
+          each.stream()
+              .anyMatch(other -> !other.equals(one) && !Collections.disjoint(levels(other), levels(one)));
+      if (!alike && each.size() > 1) {
+        throw new DataException(
+            DataException.Code.LEVEL,
+            "%s: column %s has none of the levels of the others; columns side by side answer one"
+                + " question with the same levels",
+            one.source(),
+            one.columns().get(0));
+      }
+    }
   }
 
   /** The same of one column, with the order of the rows. */
