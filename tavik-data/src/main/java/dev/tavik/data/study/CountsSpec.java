@@ -86,7 +86,8 @@ record CountsSpec(Spec spec, Opening opening) {
     for (Tabulation one : each) {
       boolean alike =
           each.stream()
-              .anyMatch(other -> !other.equals(one) && !Collections.disjoint(levels(other), levels(one)));
+              .anyMatch(
+                  other -> !other.equals(one) && !Collections.disjoint(levels(other), levels(one)));
       if (!alike && each.size() > 1) {
         throw new DataException(
             DataException.Code.LEVEL,
