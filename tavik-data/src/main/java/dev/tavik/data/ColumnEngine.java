@@ -2,9 +2,20 @@ package dev.tavik.data;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.ServiceLoader;
 
 /** Reads files by columns; the module tavik-sql has such an engine, found as a service. */
 public interface ColumnEngine {
+  /**
+   * Finds the engine.
+   *
+   * @return the engine, if the module that has it is there
+   */
+  static Optional<ColumnEngine> found() {
+    return ServiceLoader.load(ColumnEngine.class).findFirst();
+  }
+
   /**
    * Reads a Parquet file: only the columns that are wanted, and equal rows together.
    *

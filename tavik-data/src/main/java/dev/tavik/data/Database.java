@@ -109,7 +109,11 @@ public final class Database {
     }
 
     /**
-     * A file of properties with {@code user} and {@code password}, which only its owner may read.
+     * Where user and password are.
+     *
+     * @param file properties {@code user} and {@code password}; only its owner may read it, mode
+     *     600, or opening refuses it with a {@link DataException}
+     * @return the parts to say
      */
     public Builder credentials(Path file) {
       this.credentials = file;
@@ -122,7 +126,13 @@ public final class Database {
       return this;
     }
 
-    /** How many seconds a statement may take; {@value Database#USUAL_TIMEOUT} unless said. */
+    /**
+     * How long a statement may take.
+     *
+     * @param seconds at least 1; {@value Database#USUAL_TIMEOUT} unless said
+     * @return the parts to say
+     * @throws IllegalArgumentException if it is less
+     */
     public Builder timeout(int seconds) {
       require(seconds > 0, "a time-out must be a number of seconds from 1, got %s", seconds);
       this.timeout = seconds;

@@ -17,7 +17,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.ServiceLoader;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -67,8 +66,7 @@ final class DelimitedFormat implements Format {
       return false;
     }
     ColumnEngine engine =
-        ServiceLoader.load(ColumnEngine.class)
-            .findFirst()
+        ColumnEngine.found()
             .orElseThrow(
                 () ->
                     new DataException(

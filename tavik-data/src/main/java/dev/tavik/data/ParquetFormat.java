@@ -2,7 +2,6 @@ package dev.tavik.data;
 
 import dev.tavik.data.RowSource.Manner;
 import java.io.IOException;
-import java.util.ServiceLoader;
 
 /** A Parquet file, which a column engine reads, where there is one. */
 final class ParquetFormat implements Format {
@@ -15,8 +14,7 @@ final class ParquetFormat implements Format {
   public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
     said.requireNoSheet(bytes.name());
     ColumnEngine engine =
-        ServiceLoader.load(ColumnEngine.class)
-            .findFirst()
+        ColumnEngine.found()
             .orElseThrow(
                 () ->
                     new DataException(

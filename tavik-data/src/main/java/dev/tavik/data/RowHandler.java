@@ -86,7 +86,11 @@ public abstract class RowHandler {
     names.clear();
   }
 
-  /** The row at hand stands for so many equal ones; one unless said. */
+  /**
+   * The row at hand stands for equal ones.
+   *
+   * @param count how many, at least 1; one unless said
+   */
   public final void times(long count) {
     times = count;
   }

@@ -27,7 +27,11 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The words that say where counts come from, which every kind of question has. */
-record CountsSpec(Spec spec, Opening opening) {
+record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
+  CountsSpec(Spec spec, Opening opening) {
+    this(spec, opening, new Recodings(spec, opening));
+  }
+
   /** The words about a file of rows, beside its name and those of its columns. */
   static final String[] OF_ROWS = {
     "count", "where", "missing", "codebook", "cut", "merge", "split", "engine", "engine-above"
@@ -65,7 +69,7 @@ record CountsSpec(Spec spec, Opening opening) {
 
   /** The same with every level by itself. */
   Tabulation unmerged(String... columns) {
-    return recodings().told(requireSome(source().count(request(columns))));
+    return recodings.told(requireSome(source().count(request(columns))));
   }
 
   /** Counts each of some columns by itself, written with commas between. */
@@ -74,7 +78,7 @@ record CountsSpec(Spec spec, Opening opening) {
     List<Tabulation> each =
         source().countEach(request(columns)).stream()
             .map(CountsSpec::requireSome)
-            .map(recodings()::told)
+            .map(recodings::told)
             .map(merging::applied)
             .toList();
     requireAlike(each);
@@ -151,7 +155,6 @@ record CountsSpec(Spec spec, Opening opening) {
   }
 
   private CountRequest request(String... columns) {
-    Recodings recodings = recodings();
     String[] meant = Arrays.stream(columns).map(recodings::column).toArray(String[]::new);
     @Nullable String frequency = spec.text("count");
     CountRequest request =
@@ -183,13 +186,9 @@ record CountsSpec(Spec spec, Opening opening) {
     return counts;
   }
 
-  private Recodings recodings() {
-    return new Recodings(spec, opening);
-  }
-
   /** Whether the levels of a column have an order that a codebook or a cut gives. */
   boolean hasOrder(String column) {
-    return recodings().of(column).filter(each -> !each.levels().isEmpty()).isPresent();
+    return recodings.of(column).filter(each -> !each.levels().isEmpty()).isPresent();
   }
 
   List<String> filters() {
@@ -297,7 +296,7 @@ record CountsSpec(Spec spec, Opening opening) {
     }
     String column = counts.columns().get(0);
     Optional<String> label =
-        recodings().of(column).filter(each -> each.names(typed)).map(each -> each.of(typed));
+        recodings.of(column).filter(each -> each.names(typed)).map(each -> each.of(typed));
     if (label.filter(levels::contains).isPresent()) {
       return label.get();
     }

@@ -19,10 +19,23 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** What the values of columns are read as: a codebook's labels, then classes of numbers. */
-record Recodings(Spec spec, Opening opening) {
+final class Recodings {
   private static final Pattern CUT = Pattern.compile("(.+?):\\s*([-+<>=\\d].*)");
   private static final List<String> COLUMNS =
       List.of("outcome", "group", "rows", "columns", "strata");
+
+  private final Spec spec;
+  private final Opening opening;
+
+  /** The codebook, once it was read: a file may be a pipe, and is read once. */
+  private Optional<Codebook> read = Optional.empty();
+
+  private boolean sought;
+
+  Recodings(Spec spec, Opening opening) {
+    this.spec = spec;
+    this.opening = opening;
+  }
 
   CountRequest applied(CountRequest asked) {
     CountRequest request = asked;
@@ -93,8 +106,16 @@ record Recodings(Spec spec, Opening opening) {
     return used;
   }
 
-  /** The one that is named, else the one that lies beside the data. */
   private Optional<Codebook> codebook() {
+    if (!sought) {
+      read = found();
+      sought = true;
+    }
+    return read;
+  }
+
+  /** The one that is named, else the one that lies beside the data. */
+  private Optional<Codebook> found() {
     @Nullable String named = spec.text("codebook");
     if (named != null) {
       return named.equals("none") ? Optional.empty() : Optional.of(Codebook.read(named, opening));
