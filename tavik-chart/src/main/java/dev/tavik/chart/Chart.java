@@ -18,7 +18,7 @@ import java.util.stream.Collectors;
 public enum Chart {
   /** Intervals of rates, of what is made of two of them, of shares. */
   INTERVALS(
-      "intervals of rates, differences, ratios or shares",
+      "what was estimated, with its intervals",
       Set.of("rate", "compare", "shares", "cross"),
       IntervalPicture::of),
   /** The shares of each row of a table. */
@@ -38,13 +38,13 @@ public enum Chart {
       "what to believe, before and after the data",
       Set.of("rate", "compare"),
       PosteriorPicture::of),
-  /** The Bayes factor over priors from wide to strong. */
+  /** The chance of the alternative over priors from wide to strong. */
   PRIORS(
-      "the Bayes factor over priors from wide to strong",
+      "the chance of the alternative over priors from wide to strong",
       Set.of("rate", "compare"),
       SensitivityPicture::of),
-  /** The Bayes factor after each observation. */
-  SEQUENCE("the Bayes factor after each observation", Set.of("rate"), SequencePicture::of),
+  /** The chance of the alternative and the rate, after each observation. */
+  SEQUENCE("the evidence and the rate after each observation", Set.of("rate"), SequencePicture::of),
   /** What was simulated. */
   SIMULATION(
       "what was simulated", Set.of("rate", "compare", "shares", "cross"), SimulationPicture::of),
@@ -52,9 +52,9 @@ public enum Chart {
   POWER("power over n", Set.of("plan"), PlanPicture::ofSizes),
   /** Power over what is expected. */
   EFFECTS("power over what is expected", Set.of("plan"), PlanPicture::ofEffects),
-  /** What a test sees under both hypotheses, both errors shaded. */
+  /** What a test would say where nothing is there, and where what is expected is. */
   ERRORS(
-      "what the test sees under both hypotheses, both errors shaded",
+      "what the test would say in both worlds, and how often",
       Set.of("plan"),
       PlanPicture::ofErrors),
   /** The true coverage of intervals over the rate. */

@@ -4,9 +4,12 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;
 import java.awt.Paint;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.Locale;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.axis.AxisSpace;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.ValueMarker;
@@ -108,6 +111,19 @@ final class ChartStyle {
     NumberAxis axis = new NumberAxis(label.isEmpty() ? null : label);
     axis.setStandardTickUnits(NumberAxis.createStandardTickUnits(Locale.ROOT));
     return axis;
+  }
+
+  /** As much room for the axis at the left in every plot of a picture, so that these align. */
+  static void room(XYPlot plot) {
+    AxisSpace space = new AxisSpace();
+    space.setLeft(64);
+    space.setBottom(44);
+    plot.setFixedRangeAxisSpace(space);
+  }
+
+  /** A format of numbers, which are written one way everywhere. */
+  static DecimalFormat format(String pattern) {
+    return new DecimalFormat(pattern, DecimalFormatSymbols.getInstance(Locale.ROOT));
   }
 
   /** Fonts and ink of an axis. */

@@ -8,6 +8,7 @@ import dev.tavik.chart.TilePicture.Band;
 import dev.tavik.chart.TilePicture.Swatch;
 import dev.tavik.chart.TilePicture.Tile;
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.Names;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
@@ -125,8 +126,11 @@ final class CrossPicture {
     }
     return new TilePicture(
             title(cross) + ": where it departs from independence",
-            "numbers are adjusted residuals, + above and - below expectation; outlined: stands out after"
-                + " adjustment for all cells",
+            say(
+                "tiles of a row from the left: %s; numbers are adjusted residuals, + above and -"
+                    + " below expectation; outlined: stands out after adjustment for all cells",
+                Names.listed(
+                    table.columns().stream().map(column -> Figures.shortened(column)).toList())),
             bands,
             List.of(
                 new Swatch(colour(FULL), "more than expected (+5)"),

@@ -4,6 +4,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import java.awt.BasicStroke;
 import java.awt.Color;
+import java.awt.Polygon;
 import java.awt.Shape;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
@@ -40,6 +41,7 @@ final class IntervalPanel {
   private static final Color NULL_VALUE = new Color(0xB8, 0x47, 0x00);
   private static final Shape POINT = new Ellipse2D.Double(-5, -5, 10, 10);
   private static final Shape CLAIMED = new Rectangle2D.Double(-1.5, -13, 3, 26);
+  private static final Shape BOUND = new Polygon(new int[] {-6, 6, 0}, new int[] {-13, -13, -2}, 3);
   private static final Shape CAP = new Line2D.Double(0, -7, 0, 7);
 
   private final String axisLabel;
@@ -58,9 +60,10 @@ final class IntervalPanel {
    * @param references values with a dashed line through all rows
    */
   IntervalPanel(String axisLabel, Scale scale, List<IntervalRow> rows, List<Double> references) {
-    this.axisLabel = axisLabel;
+    boolean bounded = rows.stream().anyMatch(row -> row.interval().side() != Side.TWO_SIDED);
+    this.axisLabel = axisLabel + (bounded ? "; triangle: the one-sided bound" : "");
     this.scale = scale;
-    this.rows = List.copyOf(rows);
+    this.rows = IntervalRow.together(rows);
     this.references = List.copyOf(references);
     double least = Double.POSITIVE_INFINITY;
     double greatest = Double.NEGATIVE_INFINITY;
@@ -79,6 +82,10 @@ final class IntervalPanel {
     List<Double> places = new ArrayList<>();
     references.forEach(value -> places.add(scale.place(value)));
     for (IntervalRow row : rows) {
+      Double bound = row.boundary();
+      if (bound != null) {
+        places.add(scale.place(bound));
+      }
       Double claimed = row.claimed();
       if (claimed != null) {
         places.add(scale.place(claimed));
@@ -163,6 +170,12 @@ final class IntervalPanel {
       XYSeries cap = new XYSeries("cap " + index);
       cap.add(row.interval().side() == Side.UPPER ? upper : lower, y);
       addSeries(cap, data, renderer, CAP, true);
+    }
+    Double bound = row.boundary();
+    if (bound != null && Double.isFinite(scale.place(bound))) {
+      XYSeries mark = new XYSeries("bound " + index);
+      mark.add(scale.place(bound), y);
+      addSeries(mark, data, renderer, BOUND, true);
     }
     XYSeries point = new XYSeries("point " + index);
     Double claimed = row.claimed();

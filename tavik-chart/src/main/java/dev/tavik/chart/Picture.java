@@ -1,34 +1,23 @@
 package dev.tavik.chart;
 
-import java.awt.Dimension;
+import static dev.tavik.result.Figures.require;
+
+import java.awt.Font;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
-import javax.imageio.ImageIO;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
-import javax.xml.transform.TransformerException;
-import javax.xml.transform.TransformerFactory;
-import javax.xml.transform.dom.DOMSource;
-import javax.xml.transform.stream.StreamResult;
-import org.apache.batik.svggen.SVGGeneratorContext;
-import org.apache.batik.svggen.SVGGraphics2D;
+import java.util.stream.Collectors;
 import org.jfree.chart.JFreeChart;
-import org.w3c.dom.Document;
-import org.w3c.dom.Element;
-import org.w3c.dom.Node;
-import org.w3c.dom.Text;
+import org.jfree.chart.title.TextTitle;
 
 /** Holds a drawing of a certain size, which is written as bitmap or as scalable graphics. */
 public final class Picture {
-  private static final int SCALE = 2;
-  private static final int CONTROL_PICTURES = 0x2400;
-  private static final int UNKNOWN = 0xFFFD;
+  static final int SCALE = 2;
+  private static final int LEAST = 240;
+  private static final int MOST = 4_000;
 
   /** One of several charts below one another. */
   record Part(JFreeChart chart, int height) {}
@@ -47,8 +36,54 @@ public final class Picture {
     this.height = parts.stream().mapToInt(Part::height).sum();
   }
 
+  /** Returns its title: what is seen. */
+  public String title() {
+    TextTitle title = parts.get(0).chart().getTitle();
+    return title == null ? "" : title.getText();
+  }
+
+  /** Returns the line below its title, which says how to read it. */
+  public String subtitle() {
+    return parts.stream()
+        .flatMap(part -> ((List<?>) part.chart().getSubtitles()).stream())
+        .filter(TextTitle.class::isInstance)
+        .map(each -> ((TextTitle) each).getText())
+        .collect(Collectors.joining(" "));
+  }
+
+  /** Returns its width and height, in units of which a bitmap has two pixels each. */
+  public List<Integer> size() {
+    return List.of(width, height);
+  }
+
   /**
-   * A PNG image, two pixels to each unit.
+   * Returns the same of another size; letters and lines keep theirs.
+   *
+   * @param wide its width, 240 to 4,000 units, of which a bitmap has two pixels each
+   * @param high its height, as much
+   * @throws IllegalArgumentException if either is out of its range
+   */
+  public Picture sized(int wide, int high) {
+    require(
+        wide >= LEAST && wide <= MOST && high >= LEAST && high <= MOST,
+        "width and height of a picture must be between %s and %s, got %sx%s",
+        LEAST,
+        MOST,
+        wide,
+        high);
+    List<Part> others = new ArrayList<>();
+    int rest = high;
+    for (int i = 0; i < parts.size(); i++) {
+      boolean last = i == parts.size() - 1;
+      int own = last ? rest : Math.round((float) high * parts.get(i).height() / height);
+      others.add(new Part(parts.get(i).chart(), own));
+      rest -= own;
+    }
+    return new Picture(others, wide);
+  }
+
+  /**
+   * A PNG image, two pixels to each unit, 192 pixels an inch.
    *
    * @return the bytes of the file
    */
@@ -63,85 +98,45 @@ public final class Picture {
     graphics.scale(SCALE, SCALE);
     draw(graphics);
     graphics.dispose();
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      ImageIO.write(image, "png", out);
-    } catch (IOException e) {
-      throw new UncheckedIOException("an image can't be encoded", e);
-    }
-    return out.toByteArray();
+    return Bitmap.png(image);
   }
 
   /**
-   * An SVG document in UTF-8; text stays text.
+   * An SVG document in UTF-8; text stays text, and title and description stand in it for readers
+   * who can't see it.
    *
    * @return the bytes of the file
    */
   public byte[] svg() {
-    Document document = document();
-    SVGGeneratorContext context = SVGGeneratorContext.createDefault(document);
-    context.setComment("Drawn by Tavik");
-    SVGGraphics2D graphics = new SVGGraphics2D(context, false);
-    graphics.setSVGCanvasSize(new Dimension(width, height));
-    draw(graphics);
-    Element root = graphics.getRoot();
-    root.setAttributeNS(null, "viewBox", "0 0 " + width + " " + height);
-    makeLegal(root);
-    return serialised(root);
+    return ScalableGraphics.of(this).bytes();
   }
 
-  /** Characters that XML has no place for, such as a bell in a label, become their pictures. */
-  private static void makeLegal(Node node) {
-    if (node instanceof Text text) {
-      text.setData(legal(text.getData()));
-    }
-    for (Node child = node.getFirstChild(); child != null; child = child.getNextSibling()) {
-      makeLegal(child);
-    }
+  /**
+   * The SVG element, for a page that holds it.
+   *
+   * @return the element as text
+   */
+  public String svgElement() {
+    return ScalableGraphics.of(this).element();
   }
 
-  private static String legal(String text) {
-    StringBuilder legal = new StringBuilder();
-    text.codePoints()
-        .forEach(
-            each -> {
-              boolean control = each < ' ' && each != '\t' && each != '\n' && each != '\r';
-              boolean unpaired = each >= 0xD800 && each <= 0xDFFF;
-              boolean none = unpaired || each == 0xFFFE || each == 0xFFFF;
-              legal.appendCodePoint(control ? CONTROL_PICTURES + each : none ? UNKNOWN : each);
-            });
-    return legal.toString();
+  /** Returns the characters in it that the bundled font lacks, each once. */
+  public String lacking() {
+    Font font = BundledFonts.plain(12);
+    return ScalableGraphics.of(this)
+        .words()
+        .codePoints()
+        .filter(each -> each > 0x7F && !font.canDisplay(each))
+        .distinct()
+        .mapToObj(Character::toString)
+        .collect(Collectors.joining());
   }
 
-  /** Without a document type, which would send a careful reader to the network. */
-  private static byte[] serialised(Element root) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      TransformerFactory.newInstance()
-          .newTransformer()
-          .transform(new DOMSource(root), new StreamResult(out));
-    } catch (TransformerException e) {
-      throw new IllegalStateException("a drawing can't be encoded", e);
-    }
-    return out.toByteArray();
-  }
-
-  private void draw(Graphics2D graphics) {
+  void draw(Graphics2D graphics) {
     double top = 0;
     for (Part part : parts) {
       part.chart().draw(graphics, new Rectangle2D.Double(0, top, width, part.height()));
       top += part.height();
-    }
-  }
-
-  private static Document document() {
-    try {
-      return DocumentBuilderFactory.newInstance()
-          .newDocumentBuilder()
-          .getDOMImplementation()
-          .createDocument("http://www.w3.org/2000/svg", "svg", null);
-    } catch (ParserConfigurationException e) {
-      throw new IllegalStateException("the JDK has no XML parser", e);
     }
   }
 }

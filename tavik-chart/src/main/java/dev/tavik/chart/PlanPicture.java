@@ -26,7 +26,6 @@ import java.awt.Color;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -48,6 +47,13 @@ final class PlanPicture {
 
   private static final int POINTS_OF_BOSCHLOO = 25;
   private static final double TOP = 1.04;
+
+  /** For the words at the ends of curves, a little and for each character. */
+  private static final double ROOM = 1.03;
+
+  private static final double CHARACTER = 0.011;
+
+  private static final double LINE = 0.055;
   static final Color QUIET = new Color(0x66, 0x66, 0x66);
 
   private final Plans answer;
@@ -90,7 +96,7 @@ final class PlanPicture {
   }
 
   /**
-   * What the test sees if the null is true and if what is expected is, both errors shaded.
+   * What the test would say where nothing is there, and where what is expected is.
    *
    * @param answer an answer about a plan, of whose lines the first is drawn
    * @return the picture
@@ -139,64 +145,66 @@ final class PlanPicture {
         1.5 * lines.stream().mapToLong(line -> plan(line).holdsFrom().first()).max().orElse(1);
     long reach = (long) Math.max(20, Math.min(most, (double) lines.get(0).design().most()));
     NumberAxis across = ChartStyle.axis(sizesName());
-    across.setRange(0, (double) reach);
+    int longest = curves.stream().mapToInt(each -> words(each).length()).max().orElse(0);
+    across.setRange(0, (ROOM + CHARACTER * longest) * reach);
     CurvePlot plot = new CurvePlot(across, powerAxis());
     targets(plot, 0, (double) reach);
-    List<Dot> dots = new ArrayList<>();
+    List<CurveEnd> ends = new ArrayList<>();
     for (int number = 0; number < curves.size(); number++) {
       Curve curve = curves.get(number);
-      plot.curve(overSizes(curve, reach), number);
+      XYSeries points = overSizes(curve, reach);
+      plot.curve(points, number);
+      ends.add(
+          new CurveEnd(points.getY(points.getItemCount() - 1).doubleValue(), number, words(curve)));
       for (Plan each : curve.plans) {
-        dots.add(new Dot((double) each.sizes().first(), each.power(), number, words(curve, each)));
+        double n = each.sizes().first();
+        plot.line(n, 0, n, each.power(), CurvePlot.ink(number), true);
+        plot.dot(n, each.power(), CurvePlot.ink(number));
+        if (asksPower() && curves.size() == 1) {
+          plot.write(
+              Figures.chance(each.power()) + "   ",
+              n,
+              each.power() + 0.02,
+              TextAnchor.BOTTOM_RIGHT,
+              CurvePlot.ink(number),
+              false);
+        }
       }
     }
-    if (lines.size() > MOST_CURVES) {
-      dots.replaceAll(dot -> new Dot(dot.x, dot.y, dot.curve, ""));
-      for (int number = 0; number < curves.size(); number++) {
-        Curve curve = curves.get(number);
-        Plan middle = curve.plans.get(curve.plans.size() / 2);
-        double x = middle.sizes().first();
-        dots.removeIf(dot -> dot.x == x && dot.y == middle.power());
-        dots.add(new Dot(x, middle.power(), number, name(curve)));
-      }
-    }
-    labelled(plot, dots);
+    CurveEnd.apart(ends, LINE)
+        .forEach(
+            end ->
+                plot.write(
+                    " " + end.words(),
+                    (double) reach,
+                    end.y(),
+                    TextAnchor.CENTER_LEFT,
+                    CurvePlot.ink(end.curve()),
+                    true));
     String only = curves.size() == 1 ? ": " + name(curves.get(0)) : "";
     return plot.picture(
         titled(chance() + " over the number of " + answer.asked().words().units() + only),
         subtitle(true));
   }
 
-  /** A place on a curve, and what is said about it. */
-  private record Dot(double x, double y, int curve, String words) {}
-
-  private String words(Curve curve, Plan plan) {
-    String n = "n = " + Figures.count(plan.sizes().first());
+  /** What is said at the end of a curve: its name, and of a single plan on it the size. */
+  private String words(Curve curve) {
     boolean alone = lines.stream().map(line -> plan(line).effect()).distinct().count() == 1;
     boolean tests = lines.stream().map(Line::design).distinct().count() > 1;
-    String what = alone && !tests ? n : name(curve) + ": " + n;
-    return asksPower() ? what + ", " + Figures.chance(plan.power()) : what;
+    String name = alone && !tests ? "" : name(curve);
+    if (curve.plans.size() > 1) {
+      return name;
+    }
+    Plan only = curve.plans.get(0);
+    String n =
+        "n = "
+            + Figures.count(only.sizes().first())
+            + (asksPower() ? ", " + Figures.chance(only.power()) : "");
+    return name.isEmpty() ? n : name + ": " + n;
   }
 
   private boolean asksPower() {
     return answer.asked().powers().isEmpty();
-  }
-
-  /** Below the dots, the leftmost lowest, so that no line from a dot crosses words. */
-  private static void labelled(CurvePlot plot, List<Dot> dots) {
-    List<Dot> named =
-        dots.stream()
-            .filter(dot -> !dot.words.isEmpty())
-            .sorted(Comparator.comparingDouble(Dot::x))
-            .toList();
-    for (int i = 0; i < named.size(); i++) {
-      Dot dot = named.get(i);
-      double height = Math.min(0.05 + 0.055 * i, dot.y / 2);
-      plot.line(dot.x, height, dot.x, dot.y, CurvePlot.ink(dot.curve), true);
-      plot.write(
-          " " + dot.words, dot.x, height, TextAnchor.CENTER_LEFT, CurvePlot.ink(dot.curve), true);
-    }
-    dots.forEach(dot -> plot.dot(dot.x, dot.y, CurvePlot.ink(dot.curve)));
   }
 
   private static int points(Design design) {
@@ -419,7 +427,7 @@ final class PlanPicture {
     String title =
         titled(
             say(
-                "What the test sees under both hypotheses, with %s %s",
+                "What the test would say in two worlds, with %s %s",
                 Plans.sizes(plan(line).sizes()), answer.asked().words().units()));
     return new ErrorsPicture(line.design(), plan(line)).picture(title);
   }

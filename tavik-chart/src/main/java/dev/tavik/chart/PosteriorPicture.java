@@ -4,82 +4,27 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Posterior;
+import dev.tavik.answer.Value;
 import dev.tavik.bayes.BetaPosterior;
 import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
+import dev.tavik.chart.BeliefLanes.Belief;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.rate.RateQuestion;
-import java.awt.BasicStroke;
-import java.awt.Color;
-import java.awt.geom.Ellipse2D;
-import java.awt.geom.Path2D;
+import java.util.List;
 import java.util.Optional;
-import org.jfree.chart.annotations.XYShapeAnnotation;
-import org.jfree.chart.axis.NumberAxis;
-import org.jfree.chart.plot.ValueMarker;
-import org.jfree.chart.plot.XYPlot;
-import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
-import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.TextAnchor;
-import org.jfree.data.xy.XYSeries;
-import org.jfree.data.xy.XYSeriesCollection;
+import org.jspecify.annotations.Nullable;
 
-/**
- * Draws what is believed of a rate before and after the data, with the heights at the null value:
- * their ratio is the two-sided Bayes factor.
- */
-final class PosteriorPicture {
-  private static final int WIDTH = 960;
-  private static final int HEIGHT = 480;
-  private static final double NEARLY_ALL = 0.9999;
-
-  /** The width that a label may need, as a share of the axis. */
-  private static final double LABEL = 0.2;
-
-  private static final Color AFTER = new Color(0x00, 0x50, 0x8C);
-  private static final Color INSIDE = new Color(0xB9, 0xD3, 0xE6);
-  private static final Color BEFORE = new Color(0x77, 0x77, 0x77);
-  private static final Color NULL = new Color(0xB8, 0x47, 0x00);
-
-  private final View<RateQuestion> answer;
-  private final Posterior bayes;
-  private final BetaPrior prior;
-  private final BetaPosterior before;
-  private final BetaPosterior after;
-  private final double against;
-  private final double left;
-  private final double right;
-  private final double[] places;
-  private final double highest;
-  private final XYPlot plot = new XYPlot();
-  private final XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
-
-  private PosteriorPicture(View<RateQuestion> answer, Posterior bayes) {
-    this.answer = answer;
-    this.bayes = bayes;
-    BayesSettings view = answer.question().settings().bayes();
-    this.prior = view == null ? BetaPrior.uniform() : view.prior();
-    this.before = BetaPosterior.of(prior.a(), prior.b());
-    this.after = prior.posterior(answer.question().tally());
-    this.against = answer.question().settings().hypothesis().against();
-    Credible most = after.equalTailed(NEARLY_ALL);
-    double low = Math.min(most.lower(), against);
-    double high = Math.max(most.upper(), against);
-    double margin = 0.08 * (high - low);
-    this.left = Math.max(0, low - margin);
-    this.right = Math.min(1, high + margin);
-    this.places = CurvePlaces.of(left, right, most.lower(), most.upper());
-    double top = 0;
-    for (double place : places) {
-      double height = after.density(place);
-      top = place > left && place < right ? Math.max(top, height) : top;
-    }
-    this.highest = top;
-  }
+/** Draws what is believed of a rate, or of a difference, before and after the data. */
+record PosteriorPicture(Answer answer, Posterior bayes) {
+  private static final double NEARLY_ALL = 0.999;
+  private static final double REACH = 1.5;
 
   /**
    * The picture; of two rates that of their difference.
@@ -88,148 +33,127 @@ final class PosteriorPicture {
    * @return the picture
    * @throws IllegalArgumentException if the answer has no such view
    */
-  public static Picture of(Answer answer) {
+  static Picture of(Answer answer) {
     Optional<Posterior> bayes = answer.find(Posterior.class);
     if (bayes.isPresent() && answer.question() instanceof RateQuestion rate) {
-      return new PosteriorPicture(new View<>(rate, answer), bayes.get()).picture();
+      return new PosteriorPicture(answer, bayes.get()).picture(rate);
     }
     if (bayes.isPresent() && answer.question() instanceof CompareQuestion compared) {
-      return new DifferencePicture(new View<>(compared, answer), bayes.get()).picture();
+      return new PosteriorPicture(answer, bayes.get()).picture(compared);
     }
     throw new IllegalArgumentException(
         "the picture of what to believe is of one rate or of two, and needs their Bayesian view,"
             + " --bayes");
   }
 
-  private Picture picture() {
-    XYSeriesCollection curves = new XYSeriesCollection();
-    curves.addSeries(curve("posterior", after));
-    curves.addSeries(curve("prior", before));
-    renderer.setDrawSeriesLineAsPath(true);
-    renderer.setSeriesPaint(0, AFTER);
-    renderer.setSeriesStroke(0, new BasicStroke(2.2f));
-    renderer.setSeriesPaint(1, BEFORE);
-    renderer.setSeriesStroke(1, ChartStyle.dashed(2f, 7, 4));
-    ChartStyle.frame(plot, curves, renderer, rates(), ChartStyle.densities(1.12 * highest));
-    credible();
-    atNull();
-    return new Picture(ChartStyle.titled(plot, title(), subtitle()), WIDTH, HEIGHT);
+  private static BetaPrior prior(@Nullable BayesSettings view) {
+    return view == null ? BetaPrior.uniform() : view.prior();
   }
 
-  private XYSeries curve(String name, BetaPosterior distribution) {
-    XYSeries series = new XYSeries(name);
-    for (double place : places) {
-      double height = distribution.density(place);
-      if (Double.isFinite(height)) {
-        series.add(100 * place, Math.min(height, 1.12 * highest));
-      }
-    }
-    return series;
+  private double level() {
+    return bayes.beliefs().get(0).credible().get(0).level();
   }
 
-  private NumberAxis rates() {
-    Credible interval = bayes.beliefs().get(0).credible().get(0);
-    NumberAxis axis =
-        ChartStyle.axis(
-            say(
-                "rate, in percent; shaded: %s credible interval, %s to %s",
-                Figures.exactPercent(interval.level()),
-                Figures.finePercent(interval.lower()),
-                Figures.finePercent(interval.upper())));
-    axis.setRange(100 * left, 100 * right);
-    ChartStyle.plain(axis);
-    return axis;
+  private String subject(String otherwise) {
+    return answer.label().isEmpty() ? otherwise : answer.label();
   }
 
-  /** The area of the equal-tailed interval, behind the curves. */
-  private void credible() {
-    Credible interval = bayes.beliefs().get(0).credible().get(0);
-    Path2D.Double area = new Path2D.Double();
-    area.moveTo(100 * interval.lower(), 0);
-    for (double place : places) {
-      if (place >= interval.lower() && place <= interval.upper()) {
-        area.lineTo(100 * place, after.density(place));
-      }
-    }
-    area.lineTo(100 * interval.upper(), 0);
-    area.closePath();
-    renderer.addAnnotation(
-        new XYShapeAnnotation(area, new BasicStroke(0.5f), INSIDE, INSIDE), Layer.BACKGROUND);
-  }
-
-  private void atNull() {
-    double own = before.density(against);
-    double changed = after.density(against);
-    ValueMarker marker = ChartStyle.marker(100 * against, NULL, ChartStyle.dashed(1.6f, 4, 3));
-    plot.addDomainMarker(marker);
-    boolean room = against < right - LABEL * (right - left);
-    boolean toTheRight =
-        against < left + LABEL * (right - left) || (room && against >= after.mean());
-    double beside = (toTheRight ? 0.012 : -0.012) * (right - left);
-    TextAnchor anchor = toTheRight ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT;
-    write(
-        "null value " + Figures.exactPercent(against),
-        against + beside,
-        1.07 * highest,
-        anchor,
-        NULL);
-    dot(own);
-    dot(changed);
-    // Two labels that would overlap are set apart.
-    double gap = 0.055 * highest;
-    double low = Math.min(own, changed);
-    double high = Math.max(Math.max(own, changed), low + gap);
-    write(
-        "posterior there " + (changed == 0 ? "below 1e-300" : Figures.significant(changed, 3)),
-        against + beside,
-        Math.min(changed >= own ? high : low, highest) + 0.02 * highest,
-        anchor,
-        AFTER);
-    write(
-        "prior there " + Figures.significant(own, 3),
-        against + beside,
-        Math.min(changed >= own ? low : high, highest) + 0.02 * highest,
-        anchor,
-        BEFORE);
-  }
-
-  private void dot(double height) {
-    double width = 0.9 * (right - left);
-    double tall = 0.022 * highest;
-    plot.addAnnotation(
-        new XYShapeAnnotation(
-            new Ellipse2D.Double(100 * against - width / 2, height - tall / 2, width, tall),
-            new BasicStroke(1f),
-            NULL,
-            NULL));
-  }
-
-  private void write(String text, double rate, double height, TextAnchor anchor, Color ink) {
-    ChartStyle.write(plot, text, 100 * rate, height, anchor, ink, BundledFonts.bold(12));
-  }
-
-  private String title() {
-    String subject = answer.label().isEmpty() ? "The rate" : answer.label();
-    return say(
-        "%s: what to believe before (dashed) and after %s of %s",
-        subject,
-        Figures.count(answer.question().tally().successes()),
-        Figures.count(answer.question().tally().trials()));
-  }
-
-  private String subtitle() {
-    double log = before.logDensity(against) - after.logDensity(against);
-    String two =
+  private Picture picture(RateQuestion rate) {
+    BetaPrior prior = prior(rate.settings().bayes());
+    BetaPosterior before = BetaPosterior.of(prior.a(), prior.b());
+    BetaPosterior after = prior.posterior(rate.tally());
+    double against = rate.settings().hypothesis().against();
+    Credible most = after.equalTailed(NEARLY_ALL);
+    List<Double> ends =
+        BeliefLanes.ends(Math.min(most.lower(), against), Math.max(most.upper(), against), 0, 1);
+    double times = Math.exp(after.logDensity(against) - before.logDensity(against));
+    String tally =
         say(
-            "the heights at %s are in a ratio of %s: the two-sided Bayes factor, for the %s",
-            Figures.exactPercent(against), Evidence.times(log), log < 0 ? "null" : "alternative");
-    String prior = "prior " + this.prior + "; ";
-    return answer.question().settings().hypothesis().alternative() == Alternative.TWO_SIDED
-        ? prior + two
-        : prior
-            + two
-            + say(
-                "; directional: %s, for the %s",
-                Evidence.times(bayes.logBayesFactor()), bayes.favours());
+            "%s of %s",
+            Figures.count(rate.tally().successes()), Figures.count(rate.tally().trials()));
+    return new BeliefLanes(
+            "rate, in percent", ends.get(0), ends.get(1), against, Figures::finePercent)
+        .before(new Belief(before::equalTailed, before::inside), prior.toString(), level())
+        .after(new Belief(after::equalTailed, after::inside), tally, level())
+        .held("held against " + Figures.exactPercent(against), times)
+        .picture(subject("The rate") + ": what to believe before and after " + tally, factor(rate));
+  }
+
+  private String factor(RateQuestion rate) {
+    boolean directed = rate.settings().hypothesis().alternative() != Alternative.TWO_SIDED;
+    return say(
+        "Bayes factor%s %s, for the %s",
+        directed ? " of the directional alternative" : "",
+        Evidence.times(bayes.logBayesFactor()),
+        bayes.favours());
+  }
+
+  private Picture picture(CompareQuestion compared) {
+    BetaPrior prior = prior(compared.settings().bayes());
+    ComparedRates before = ComparedRates.before(prior);
+    ComparedRates after =
+        ComparedRates.of(prior, compared.first().tally(), compared.second().tally());
+    BayesSettings.@Nullable Region region = compared.settings().region();
+    List<Double> ends = ends(after.equalTailed(Quantity.DIFFERENCE, NEARLY_ALL), region);
+    double times = after.density(Quantity.DIFFERENCE, 0) / before.density(Quantity.DIFFERENCE, 0);
+    BeliefLanes lanes =
+        new BeliefLanes(
+            compared.order() + ", in percentage points",
+            ends.get(0),
+            ends.get(1),
+            0,
+            difference -> Value.points(difference).text());
+    if (region != null) {
+      lanes.region(region.low(), region.high());
+    }
+    return lanes
+        .before(believed(before), prior + " for each rate", level())
+        .after(
+            believed(after),
+            say("%s and %s", compared.first().tally(), compared.second().tally()),
+            level())
+        .held("no difference", times)
+        .picture(
+            subject("Two rates") + ": what to believe of their difference, before and after",
+            chances(compared, after) + region(compared));
+  }
+
+  private static Belief believed(ComparedRates rates) {
+    return new Belief(
+        level -> rates.equalTailed(Quantity.DIFFERENCE, level),
+        (low, high) -> rates.inside(Quantity.DIFFERENCE, low, high));
+  }
+
+  /** A region that is far wider than the belief would press it flat. */
+  private static List<Double> ends(Credible most, BayesSettings.@Nullable Region region) {
+    double low = Math.min(most.lower(), 0);
+    double high = Math.max(most.upper(), 0);
+    if (region != null) {
+      double reach = REACH * (high - low);
+      low = region.low() == -1 ? low : Math.max(low - reach, Math.min(low, region.low()));
+      high = region.high() == 1 ? high : Math.min(high + reach, Math.max(high, region.high()));
+    }
+    return BeliefLanes.ends(low, high, -1, 1);
+  }
+
+  private String region(CompareQuestion compared) {
+    BayesSettings.@Nullable Region region = compared.settings().region();
+    Double inside = bayes.inside().orElse(null);
+    return region == null || inside == null
+        ? ""
+        : say(
+            "; shaded: %s, probability %s",
+            region.low() == -1 || region.high() == 1 ? "good enough" : "as good as none",
+            Value.Share.PROBABILITY.of(inside).text());
+  }
+
+  private String chances(CompareQuestion compared, ComparedRates after) {
+    return say(
+        "Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
+        Evidence.times(bayes.logBayesFactor()),
+        bayes.logBayesFactor() < 0 ? "equal rates" : bayes.alternative(),
+        compared.first().name(),
+        Value.Share.PROBABILITY.of(after.inside(Quantity.DIFFERENCE, -1, 0)).text(),
+        Value.Share.PROBABILITY.of(bayes.above().orElseThrow()).text());
   }
 }

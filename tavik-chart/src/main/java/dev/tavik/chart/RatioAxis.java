@@ -42,7 +42,11 @@ final class RatioAxis extends NumberAxis {
         if (getRange().contains(place)) {
           ticks.add(
               new NumberTick(
-                  place, Figures.upTo(value, 3), TextAnchor.TOP_CENTER, TextAnchor.CENTER, 0));
+                  place,
+                  value >= 1000 ? Figures.count(Math.round(value)) : Figures.upTo(value, 3),
+                  TextAnchor.TOP_CENTER,
+                  TextAnchor.CENTER,
+                  0));
         }
       }
     }

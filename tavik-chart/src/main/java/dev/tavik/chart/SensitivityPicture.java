@@ -6,8 +6,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.ComparedRates;
-import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.RateBayesFactor;
+import dev.tavik.chart.ChancePlot.Beside;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
@@ -21,7 +21,6 @@ import java.awt.BasicStroke;
 import java.awt.Color;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jspecify.annotations.Nullable;
 
@@ -35,12 +34,12 @@ record SensitivityPicture(
     String centreName,
     double least,
     ToDoubleFunction<BetaPrior> log) {
-  private static final double LN_10 = Math.log(10);
+  private static final int WIDTH = 960;
+  private static final int HEIGHT = 440;
+  private static final double NEXT = 1.2;
   private static final int POINTS = 80;
   private static final double WIDEST = 0.5;
   private static final double STRONGEST = 1000;
-  private static final double MODERATE = 6;
-  private static final double NEXT = 1.2;
   private static final Color EVEN = new Color(0x00, 0x50, 0x8C);
   private static final Color CENTRED = new Color(0xB8, 0x47, 0x00);
 
@@ -105,46 +104,35 @@ record SensitivityPicture(
     XYSeries even = curve("around one half", 0.5);
     XYSeries centred = curve("around " + centreName, centre);
     double ownStrength = Math.log10(own.a() + own.b());
-    double ownLog = log.applyAsDouble(own) / LN_10;
-    double low = centred.isEmpty() ? ownLog : Math.min(ownLog, centred.getMinY());
-    double high = centred.isEmpty() ? ownLog : Math.max(ownLog, centred.getMaxY());
-    for (int i = 0; i < even.getItemCount(); i++) {
-      // A strong prior around one half may be far from any data; its curve leaves the picture.
-      if (even.getX(i).doubleValue() <= Math.log10(MODERATE)) {
-        low = Math.min(low, even.getY(i).doubleValue());
-        high = Math.max(high, even.getY(i).doubleValue());
-      }
-    }
+    double ownLog = log.applyAsDouble(own);
     RatioAxis across =
         new RatioAxis("how strong the prior is: as much as so many observations, a + b");
     across.setRange(
         Math.min(Math.log10(WIDEST), ownStrength - 0.2),
         Math.max(Math.log10(STRONGEST), ownStrength + 0.2) + 0.45);
     ChartStyle.plain(across);
-    EvidencePlot plot = new EvidencePlot(across, low, high);
+    ChancePlot plot = new ChancePlot(across);
     plot.curve(even, EVEN, new BasicStroke(2f));
     plot.curve(centred, CENTRED, ChartStyle.dashed(2f, 7, 4));
-    plot.point(ownStrength, ownLog, ChartStyle.INK);
-    // Below the dot, on the side on which the curve is above it.
+    // Below the dot where the curve rises, so that the words don't cross it.
     BetaPrior stronger =
         new BetaPrior(
             Math.min(BetaPrior.MOST_PARAMETER, own.a() * NEXT),
             Math.min(BetaPrior.MOST_PARAMETER, own.b() * NEXT));
-    boolean rising = log.applyAsDouble(stronger) / LN_10 > ownLog;
-    plot.write(
-        own + ": " + Evidence.times(ownLog * LN_10),
-        ownStrength + (rising ? 0.03 : -0.03),
-        ownLog - plot.share(0.045),
-        rising ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT,
+    plot.point(
+        ownStrength,
+        ownLog,
+        own + ": " + ChancePlot.words(ownLog),
         ChartStyle.INK,
-        true);
+        log.applyAsDouble(stronger) > ownLog ? Beside.BELOW : Beside.ABOVE);
     plot.ends(alternative, none);
-    return plot.picture(
-        subject + ": does the Bayes factor depend on the prior?",
+    String title = subject + ": does it depend on the prior?";
+    String subtitle =
         say(
-            "solid: priors around one half; dashed: around %s; the dot is the prior chosen; bands"
-                + " by Kass and Raftery",
-            centreName));
+            "the chance of the alternative, had both been equally likely; solid: priors around one"
+                + " half; dashed: around %s; the dot is the prior chosen",
+            centreName);
+    return new Picture(ChartStyle.titled(plot.plot(), title, subtitle), WIDTH, HEIGHT);
   }
 
   private XYSeries curve(String name, double mean) {
@@ -154,7 +142,7 @@ record SensitivityPicture(
       double strength = WIDEST * Math.exp(step * i);
       if (strength * Math.min(mean, 1 - mean) >= least) {
         BetaPrior prior = new BetaPrior(strength * mean, strength * (1 - mean));
-        points.add(Math.log10(strength), log.applyAsDouble(prior) / LN_10);
+        points.add(Math.log10(strength), ChancePlot.chance(log.applyAsDouble(prior)));
       }
     }
     return points;

@@ -5,26 +5,39 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Posterior;
 import dev.tavik.bayes.BetaPrior;
-import dev.tavik.bayes.Evidence;
+import dev.tavik.bayes.Credible;
+import dev.tavik.chart.ChancePlot.Beside;
+import dev.tavik.count.OutcomeSequence;
+import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.rate.RateQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
-import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
+import org.jfree.data.xy.XYSeriesCollection;
 
-/** Draws the Bayes factor of a rate after each observation. */
-final class SequencePicture {
-  private static final double LN_10 = Math.log(10);
+/**
+ * Draws how the evidence about a rate grew row by row: above the chance that the alternative is
+ * true, below the rate so far with its credible interval, both over the same observations.
+ */
+record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outcomes) {
+  private static final int WIDTH = 960;
+  private static final int CHANCE_HEIGHT = 330;
+  private static final int RATE_HEIGHT = 270;
   private static final int MOST_STEPS = 1200;
+  private static final int MOST_INTERVALS = 240;
+  private static final double SETTLED = 0.05;
+  private static final double ROOM = 1.17;
   private static final Color PATH = new Color(0x00, 0x50, 0x8C);
-
-  private SequencePicture() {}
+  private static final Color NULL = new Color(0xB0, 0x3F, 0x00);
 
   /**
    * The picture.
@@ -37,81 +50,154 @@ final class SequencePicture {
     Optional<Posterior> bayes =
         answer.find(Posterior.class).filter(each -> !each.sequence().isEmpty());
     if (bayes.isPresent() && answer.question() instanceof RateQuestion rate) {
-      return of(rate, bayes.get());
+      OutcomeSequence outcomes = rate.sequence();
+      if (outcomes != null) {
+        return new SequencePicture(rate, bayes.get(), outcomes).picture();
+      }
     }
     throw new IllegalArgumentException(
         "the picture of a sequence is of one rate, followed through a file in its order: --sequence");
   }
 
-  private static Picture of(RateQuestion rate, Posterior bayes) {
-    Path path = new Path(bayes.sequence());
-    DoubleSummaryStatistics logs =
-        bayes.sequence().stream().mapToDouble(Double::doubleValue).summaryStatistics();
-    NumberAxis across = ChartStyle.axis("observations, in the order of the file");
-    double room = 1.25;
-    across.setRange(0, path.size() * room);
-    ChartStyle.plain(across);
-    EvidencePlot plot =
-        new EvidencePlot(
-            across, Math.min(0, logs.getMin()) / LN_10, Math.max(0, logs.getMax()) / LN_10);
-    plot.curve(thinned(path), PATH, new BasicStroke(1.6f));
-    double end = path.log(path.size()) / LN_10;
-    plot.point(path.size(), end, PATH);
-    plot.write(
-        Evidence.times(bayes.logBayesFactor()),
-        path.size() * 1.012,
-        end,
-        TextAnchor.CENTER_LEFT,
-        PATH,
-        true);
-    plot.ends(bayes.alternative(), bayes.none());
+  private BetaPrior prior() {
     BayesSettings view = rate.settings().bayes();
+    return view == null ? BetaPrior.uniform() : view.prior();
+  }
+
+  private List<Double> logs() {
+    return bayes.sequence();
+  }
+
+  private Picture picture() {
     String subject = rate.label().isEmpty() ? "The rate" : rate.label();
-    return plot.picture(
+    String title =
         say(
-            "%s: the Bayes factor after each of %s observations",
-            subject, Figures.count(path.size())),
+            "%s: the evidence after each of %s observations",
+            subject, Figures.count(logs().size()));
+    String subtitle =
         say(
-            "prior %s; bands by Kass and Raftery; it starts at 1, where nothing is known",
-            view == null ? BetaPrior.uniform() : view.prior()));
+            "above: the chance of the alternative, had both been equally likely before the first"
+                + " row, prior %s; below: the rate so far, with its %s credible interval",
+            prior(), Figures.exactPercent(rate.settings().level()));
+    return new Picture(
+        List.of(
+            new Picture.Part(ChartStyle.titled(chances(), title, subtitle), CHANCE_HEIGHT),
+            new Picture.Part(ChartStyle.untitled(rates()), RATE_HEIGHT)),
+        WIDTH);
+  }
+
+  private NumberAxis rows(String label) {
+    NumberAxis across = ChartStyle.axis(label);
+    across.setRange(0, logs().size() * ROOM);
+    ChartStyle.plain(across);
+    return across;
+  }
+
+  private XYPlot chances() {
+    ChancePlot plot = new ChancePlot(rows(""));
+    XYSeries path = new XYSeries("path", false);
+    path.add(0, 50);
+    for (int n : steps()) {
+      path.add(n, ChancePlot.chance(logs().get(n - 1)));
+    }
+    plot.curve(path, PATH, new BasicStroke(1.6f));
+    marked(plot);
+    plot.ends(bayes.alternative(), bayes.none());
+    return plot.plot();
+  }
+
+  /** The farthest points on either side and the end, in words. */
+  private void marked(ChancePlot plot) {
+    int least = 1;
+    int most = 1;
+    for (int n = 1; n <= logs().size(); n++) {
+      least = logs().get(n - 1) < logs().get(least - 1) ? n : least;
+      most = logs().get(n - 1) > logs().get(most - 1) ? n : most;
+    }
+    int last = logs().size();
+    TreeSet<Integer> places = new TreeSet<>(List.of(least, most, last));
+    for (int n : places) {
+      double log = logs().get(n - 1);
+      boolean near = n != last && last - n < SETTLED * last;
+      boolean extreme = n == most ? log > 0 : log < 0;
+      if (n == last || (extreme && !near)) {
+        String what = n == last ? "end" : n == most ? "highest, row" : "lowest, row";
+        plot.point(
+            n,
+            log,
+            say("%s%s: %s", what, n == last ? "" : " " + Figures.count(n), ChancePlot.words(log)),
+            n == last ? PATH : ChartStyle.INK,
+            n == last ? Beside.LEVEL : n == most ? Beside.ABOVE : Beside.BELOW);
+      }
+    }
+  }
+
+  private XYPlot rates() {
+    XYSeries rates = new XYSeries("rate", false);
+    XYSeries lower = new XYSeries("lower", false);
+    XYSeries upper = new XYSeries("upper", false);
+    int every = Math.max(1, logs().size() / MOST_INTERVALS);
+    long successes = 0;
+    double top = 100 * rate.settings().hypothesis().against();
+    for (int n = 1; n <= logs().size(); n++) {
+      successes += outcomes.isSuccess(n - 1) ? 1 : 0;
+      if (n % every == 0 || n == logs().size()) {
+        Credible credible =
+            prior().posterior(Tally.of(successes, n)).equalTailed(rate.settings().level());
+        rates.add(n, 100.0 * successes / n);
+        lower.add(n, 100 * credible.lower());
+        upper.add(n, 100 * credible.upper());
+        // Of the first few rows nearly everything is believed; they leave the picture.
+        top = n >= SETTLED * logs().size() ? Math.max(top, 100 * credible.upper()) : top;
+      }
+    }
+    XYSeriesCollection curves = new XYSeriesCollection(rates);
+    curves.addSeries(lower);
+    curves.addSeries(upper);
+    XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
+    renderer.setDrawSeriesLineAsPath(true);
+    for (int i = 0; i < 3; i++) {
+      renderer.setSeriesPaint(i, PATH);
+      renderer.setSeriesStroke(i, new BasicStroke(i == 0 ? 1.8f : 0.7f));
+    }
+    NumberAxis up = ChartStyle.axis("rate so far");
+    up.setRange(0, Math.min(100, 1.1 * top));
+    up.setNumberFormatOverride(ChartStyle.format("0.##'%'"));
+    ChartStyle.plain(up);
+    XYPlot plot = new XYPlot();
+    ChartStyle.frame(plot, curves, renderer, rows("observations, in the order of the file"), up);
+    ChartStyle.room(plot);
+    against(plot);
+    return plot;
+  }
+
+  private void against(XYPlot plot) {
+    double against = 100 * rate.settings().hypothesis().against();
+    plot.addRangeMarker(ChartStyle.marker(against, NULL, new BasicStroke(1.4f)));
+    ChartStyle.write(
+        plot,
+        "held against " + Figures.exactPercent(rate.settings().hypothesis().against()),
+        logs().size() * ROOM,
+        against,
+        TextAnchor.BOTTOM_RIGHT,
+        NULL,
+        BundledFonts.plain(12));
   }
 
   /** Of a long path the least, the most and the last of every stretch. */
-  private static XYSeries thinned(Path path) {
-    XYSeries points = new XYSeries("path", false);
-    points.add(0, 0);
-    int stretch = Math.max(1, path.size() / MOST_STEPS);
-    for (int from = 1; from <= path.size(); from += stretch) {
-      int to = Math.min(path.size(), from + stretch - 1);
+  private TreeSet<Integer> steps() {
+    TreeSet<Integer> steps = new TreeSet<>();
+    int stretch = Math.max(1, logs().size() / MOST_STEPS);
+    for (int from = 1; from <= logs().size(); from += stretch) {
+      int to = Math.min(logs().size(), from + stretch - 1);
       int least = from;
       int most = from;
-      for (int i = from; i <= to; i++) {
-        least = path.log(i) < path.log(least) ? i : least;
-        most = path.log(i) > path.log(most) ? i : most;
+      for (int n = from; n <= to; n++) {
+        least = logs().get(n - 1) < logs().get(least - 1) ? n : least;
+        most = logs().get(n - 1) > logs().get(most - 1) ? n : most;
       }
-      add(points, path, Math.min(least, most));
-      if (least != most) {
-        add(points, path, Math.max(least, most));
-      }
-      if (to > Math.max(least, most)) {
-        add(points, path, to);
-      }
+      steps.addAll(List.of(least, most, to));
     }
-    return points;
-  }
-
-  private static void add(XYSeries points, Path path, int observations) {
-    points.add(observations, path.log(observations) / LN_10);
-  }
-
-  /** The factor's logarithm after so many observations, from 1. */
-  private record Path(List<Double> logs) {
-    int size() {
-      return logs.size();
-    }
-
-    double log(int observations) {
-      return logs.get(observations - 1);
-    }
+    return steps;
   }
 }

@@ -225,7 +225,7 @@ final class SimulationPicture {
   }
 
   private static String counted(long hits, long draws) {
-    return say("%s draws, %s", Figures.count(hits), Figures.finePercent((double) hits / draws));
+    return say("%s draws, %s", Figures.count(hits), Figures.percent((double) hits / draws));
   }
 
   private void write(String text, double x, double height, TextAnchor anchor, Color ink) {

@@ -34,7 +34,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
 
   private static final int AROUND = 104;
   private static final int GAP = 8;
-  private static final int AXIS = 40;
+  private static final int AXIS = 56;
   private static final int KEY_LINE = 24;
   private static final double CHARACTER = 7.1;
   private static final int TICK = 20;
@@ -178,6 +178,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
           TextAnchor.TOP_CENTER,
           ChartStyle.INK);
     }
+    write(plot, "share of the row", room / 2, top - 20.0, TextAnchor.TOP_CENTER, ChartStyle.INK);
   }
 
   private List<List<Swatch>> keyLines() {

@@ -177,14 +177,14 @@ class ChartTest {
     assertThat(new Font("Serif", Font.PLAIN, 12).getFamily()).isEqualTo(family);
   }
 
-  /** Two curves a billionth wide beside a null far off. */
+  /** Belief a billionth wide beside a null far off. */
   @ParameterizedTest
   @CsvSource({"990,1000", "999999999,1000000000", "500000000000,1000000000000"})
   void posteriorsAreDrawnHoweverNarrow(long successes, long trials) {
     Answer rate =
         RateQuestion.of(Tally.of(successes, trials), 0.1).bayes(BayesSettings.usual()).ask();
     String svg = new String(PosteriorPicture.of(rate).svg(), StandardCharsets.UTF_8);
-    assertThat(svg).contains("posterior there", "null value 10%");
+    assertThat(svg).contains("hardly any belief is left here", "held against 10%");
   }
 
   @Test
@@ -200,6 +200,31 @@ class ChartTest {
             .ask();
     assertThat(svg(Chart.main(groups).of(groups)))
         .contains(">North minus Tunnel<", ">Tunnel  2 of 300,000<");
+  }
+
+  /** For readers who can't see it, for printers, and at another size. */
+  @Test
+  void picturesDescribeThemselvesAndKeepTheirResolution() throws IOException {
+    Picture picture = Chart.INTERVALS.of(RATE);
+    assertThat(svg(picture))
+        .contains("role=\"img\"", "<title>North kiln cracks: 3.5% (14 of 400)</title>")
+        .contains("<desc>95% intervals for the true rate", "'DejaVu Sans', sans-serif");
+    BufferedImage large = png(picture.sized(700, 500));
+    assertThat(large.getWidth()).isEqualTo(1_400);
+    assertThat(large.getHeight()).isEqualTo(1_000);
+    // Two pixels a unit of a 96th of an inch: 192 an inch, 7559 a metre.
+    String file = new String(picture.png(), StandardCharsets.ISO_8859_1);
+    int physical = file.indexOf("pHYs");
+    assertThat(file.substring(physical + 6, physical + 8)).isEqualTo("\u001d\u0087");
+    assertThat(file).contains("Drawn by Tavik");
+    assertThat(picture.lacking()).isEmpty();
+    Answer far = RateQuestion.of(Tally.of(1, 9), 0.5).named("東京 Kiln").ask();
+    assertThat(Chart.INTERVALS.of(far).lacking()).isEqualTo("東京");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> picture.sized(100, 500))
+        .withMessageContaining("between 240 and 4000");
+    assertThat(Charts.of(RATE)).extracting(each -> each.id()).containsExactly("intervals", "null");
+    assertThat(Charts.main(RATE).get(0).in("a/1-").file()).isEqualTo("a/1-intervals.svg");
   }
 
   @Test

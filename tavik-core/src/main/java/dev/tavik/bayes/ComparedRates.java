@@ -72,16 +72,31 @@ public final class ComparedRates {
    *     it lies closer to 0 or 1 than numbers go
    */
   public static ComparedRates of(BetaPrior prior, Tally first, Tally second) {
-    require(
-        Math.min(prior.a(), prior.b()) >= LEAST_PARAMETER,
-        "prior of two rates must have parameters from 0.1, such as 1,1, got %s; below, nearly"
-            + " all of it lies at 0 or 1",
-        prior);
+    requireParameters(prior);
     return new ComparedRates(
         prior.a() + first.successes(),
         prior.b() + first.failures(),
         prior.a() + second.successes(),
         prior.b() + second.failures());
+  }
+
+  /**
+   * What is believed before the data.
+   *
+   * @param prior what is believed of either proportion
+   * @throws IllegalArgumentException if a parameter of the prior is below 0.1
+   */
+  public static ComparedRates before(BetaPrior prior) {
+    requireParameters(prior);
+    return new ComparedRates(prior.a(), prior.b(), prior.a(), prior.b());
+  }
+
+  private static void requireParameters(BetaPrior prior) {
+    require(
+        Math.min(prior.a(), prior.b()) >= LEAST_PARAMETER,
+        "prior of two rates must have parameters from 0.1, such as 1,1, got %s; below, nearly"
+            + " all of it lies at 0 or 1",
+        prior);
   }
 
   /**
