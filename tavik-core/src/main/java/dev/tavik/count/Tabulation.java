@@ -10,7 +10,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How often each combination of levels of some columns occurs in a source of data, and what was
@@ -314,6 +316,34 @@ public record Tabulation(
             .distinct()
             .toList());
     return new Tabulation(source, columns, counted, rows, filtered, missing, levelsNow, remarks);
+  }
+
+  /**
+   * With the values of a column read as something else.
+   *
+   * @param column the position of the column, from 0
+   * @param reading what a level is read as; null for a missing value
+   * @param order the levels that come first, in their order
+   * @return the tabulation; what is read as missing is left out and counted as such
+   */
+  public Tabulation recoded(
+      int column, Function<String, @Nullable String> reading, List<String> order) {
+    Map<List<String>, Long> counted = new LinkedHashMap<>();
+    Map<String, Long> lacking = new LinkedHashMap<>(missing);
+    counts.forEach(
+        (combination, count) -> {
+          String read = reading.apply(combination.get(column));
+          if (read == null) {
+            lacking.merge(columns.get(column), count, Long::sum);
+          } else {
+            List<String> named = new ArrayList<>(combination);
+            named.set(column, read);
+            counted.merge(List.copyOf(named), count, Long::sum);
+          }
+        });
+    List<List<String>> orders = new ArrayList<>(known);
+    orders.set(column, order);
+    return of(source, columns, counted, rows, filtered, lacking).ordered(orders).remarking(remarks);
   }
 
   private int column(String name) {

@@ -1,9 +1,13 @@
 package dev.tavik.data;
 
+import dev.tavik.count.Crossings;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** Data that can be counted. Each kind of source answers in its own best way. */
 public interface CountSource {
@@ -30,6 +34,35 @@ public interface CountSource {
         .flatMap(each -> Arrays.stream(each.split(",")))
         .map(column -> count(request.columns(List.of(column.strip()))))
         .toList();
+  }
+
+  /**
+   * Counts many columns, each against the same groups. Files do so in one pass, however many there
+   * are.
+   *
+   * @param group the column of groups
+   * @param rules which columns, {@code *} for all; filters, frequency and missing values as for
+   *     {@link #count}, recodings not
+   * @return a tabulation a column, and which columns are no classification
+   * @throws DataException if the data can't be read or lack what is asked for
+   */
+  default Crossings countAgainst(String group, CountRequest rules) {
+    boolean all = rules.columns().equals(List.of("*"));
+    List<Tabulation> tables = new ArrayList<>();
+    Map<String, String> leftOut = new LinkedHashMap<>();
+    for (DataOverview.Column each : overview().columns()) {
+      boolean own = each.name().equalsIgnoreCase(group) || each.name().equals(rules.frequency());
+      boolean chosen =
+          all
+              ? !rules.filters().containsKey(each.name())
+              : rules.columns().stream().anyMatch(each.name()::equalsIgnoreCase);
+      if (chosen && !own && each.distinct() >= SweptColumn.MOST_LEVELS) {
+        leftOut.put(each.name(), "very many different values");
+      } else if (chosen && !own) {
+        tables.add(count(rules.columns(List.of(each.name(), group))));
+      }
+    }
+    return new Crossings(tables, leftOut);
   }
 
   /**

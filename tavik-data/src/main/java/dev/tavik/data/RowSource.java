@@ -1,5 +1,6 @@
 package dev.tavik.data;
 
+import dev.tavik.count.Crossings;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
 import java.util.List;
@@ -63,6 +64,12 @@ public abstract class RowSource implements CountSource {
   public final List<Tabulation> countEach(CountRequest request) {
     EachHandler handler = new EachHandler(name, request);
     return handler.tabulations(read(handler).remarks());
+  }
+
+  @Override
+  public final Crossings countAgainst(String group, CountRequest rules) {
+    SweepHandler handler = new SweepHandler(name, group, rules);
+    return handler.crossings(read(handler).remarks());
   }
 
   @Override

@@ -1,8 +1,13 @@
 package dev.tavik.data.study;
 
+import dev.tavik.count.CrossTable;
+import dev.tavik.count.Tabulation;
+import dev.tavik.study.sweep.SweepQuestion;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -37,6 +42,25 @@ record Answers(Spec spec, String separator) {
     Set<String> all = new LinkedHashSet<>();
     fields.forEach(field -> all.addAll(parts(field)));
     return List.copyOf(all);
+  }
+
+  /** The groups that are a tabulation's second column by whether an answer was given. */
+  CrossTable given(Tabulation counted, String answer) {
+    List<List<Long>> cells = new ArrayList<>();
+    List<String> groups = counted.levels(1);
+    for (String group : groups) {
+      long named = 0;
+      long others = 0;
+      for (Map.Entry<List<String>, Long> each : counted.counts().entrySet()) {
+        if (each.getKey().get(1).equals(group)) {
+          boolean given = parts(each.getKey().get(0)).contains(answer);
+          named += given ? each.getValue() : 0;
+          others += given ? 0 : each.getValue();
+        }
+      }
+      cells.add(List.of(named, others));
+    }
+    return new CrossTable(groups, List.of(SweepQuestion.NAMED, SweepQuestion.NOT_NAMED), cells);
   }
 
   /** The fields that hold one of some answers. */

@@ -2,6 +2,7 @@ package dev.tavik.data.study;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.count.Crossings;
 import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
@@ -101,6 +102,27 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
             one.columns().get(0));
       }
     }
+  }
+
+  /** Counts columns, each against the same groups; codebook and classes as for any question. */
+  Crossings against(String group, List<String> columns) {
+    List<String> meant = columns.stream().map(recodings::column).toList();
+    CountRequest asked = request(meant.toArray(String[]::new));
+    CountRequest raw =
+        new CountRequest(
+            asked.columns(), asked.filters(), asked.frequency(), asked.missing(), Map.of());
+    Crossings counted = source().countAgainst(recodings.column(group), raw);
+    Set<String> described = asked.recodings().keySet();
+    boolean known =
+        counted.tables().stream().anyMatch(each -> !Collections.disjoint(each.columns(), described))
+            || !Collections.disjoint(counted.leftOut().keySet(), described);
+    spec.check(
+        known || described.isEmpty(),
+        "{codebook} describes %s, and these data have none of them",
+        Names.listed(List.copyOf(described)));
+    return new Crossings(
+        counted.tables().stream().map(recodings::read).map(recodings::told).toList(),
+        counted.leftOut());
   }
 
   /** The same of one column, with the order of the rows. */

@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 final class Recodings {
   private static final Pattern CUT = Pattern.compile("(.+?):\\s*([-+<>=\\d].*)");
   private static final List<String> COLUMNS =
-      List.of("outcome", "group", "rows", "columns", "strata");
+      List.of("outcome", "outcomes", "group", "rows", "columns", "strata");
 
   private final Spec spec;
   private final Opening opening;
@@ -47,6 +47,18 @@ final class Recodings {
       request = request.recode(cut.getKey(), cut.getValue());
     }
     return request;
+  }
+
+  /** A tabulation of values as they are, with what they are read as in their place. */
+  Tabulation read(Tabulation raw) {
+    Tabulation read = raw;
+    for (int column = 0; column < raw.columns().size(); column++) {
+      Optional<Recoding> recoding = of(raw.columns().get(column));
+      if (recoding.isPresent()) {
+        read = read.recoded(column, recoding.get()::of, recoding.get().levels());
+      }
+    }
+    return read;
   }
 
   /** What the values of one column are read as. */
@@ -87,7 +99,7 @@ final class Recodings {
       String column = parts.group(1).strip();
       List<String> used = used();
       spec.check(
-          used.stream().anyMatch(each -> each.equalsIgnoreCase(column)),
+          everything() || used.stream().anyMatch(each -> each.equalsIgnoreCase(column)),
           "{cut} names the column %s, which this question doesn't use; it uses %s",
           column,
           String.join(", ", used));
@@ -97,6 +109,13 @@ final class Recodings {
           column);
     }
     return cuts;
+  }
+
+  /** Whether all columns are counted, as in a sweep. */
+  private boolean everything() {
+    List<String> outcomes = spec.list("outcomes");
+    return outcomes.equals(List.of("all"))
+        || (outcomes.isEmpty() && !spec.has("outcome") && !spec.has("rows"));
   }
 
   private List<String> used() {

@@ -1,0 +1,142 @@
+package dev.tavik.study.sweep;
+
+import static dev.tavik.result.Figures.require;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.CrossTable;
+import dev.tavik.result.Proportion;
+import dev.tavik.study.Adjustment;
+import dev.tavik.study.CountedFrom;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Asks which of many columns differ between the groups of another.
+ *
+ * @param group what the groups are
+ * @param tables a table of each column: a row a group, a column a level; by the column's name, in
+ *     the order of the source
+ * @param settings how they are tested, adjusted and ordered
+ * @param label the analyst's name for it; empty for none
+ * @param from how the tables were counted; null where they were given
+ * @param leftOut columns that were left out, and why
+ */
+public record SweepQuestion(
+    String group,
+    Map<String, CrossTable> tables,
+    SweepSettings settings,
+    String label,
+    @Nullable CountedFrom from,
+    Map<String, String> leftOut)
+    implements Question {
+
+  /** The level of those who gave one of several answers. */
+  public static final String NAMED = "named";
+
+  /** The level of the others. */
+  public static final String NOT_NAMED = "not named";
+
+  /** Copies the tables. */
+  public SweepQuestion {
+    tables = Collections.unmodifiableMap(new LinkedHashMap<>(tables));
+    leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));
+    require(!tables.isEmpty(), "a sweep needs at least one column to look at, got none");
+  }
+
+  /**
+   * Asks of tables as they are.
+   *
+   * @param group what the groups are
+   * @param tables a table of each column, groups in rows, levels in columns
+   * @throws IllegalArgumentException if there is none
+   */
+  public static SweepQuestion of(String group, Map<String, CrossTable> tables) {
+    return new SweepQuestion(group, tables, SweepSettings.usual(), "", null, Map.of());
+  }
+
+  /** Returns the same question with other settings. */
+  public SweepQuestion settings(SweepSettings changed) {
+    return new SweepQuestion(group, tables, changed, label, from, leftOut);
+  }
+
+  /** Returns the same question under a name. */
+  public SweepQuestion named(String name) {
+    return new SweepQuestion(group, tables, settings, name, from, leftOut);
+  }
+
+  /** Returns the same question at another significance level. */
+  public SweepQuestion alpha(double alpha) {
+    return settings(settings.alpha(alpha));
+  }
+
+  /** Returns the same question with p-values adjusted in another way. */
+  public SweepQuestion adjusted(Adjustment adjustment) {
+    return settings(settings.adjustment(adjustment));
+  }
+
+  /**
+   * Returns the same question with what is known of its source.
+   *
+   * @param source how the tables were counted
+   * @param without columns that were left out, and why
+   */
+  public SweepQuestion counted(CountedFrom source, Map<String, String> without) {
+    return new SweepQuestion(group, tables, settings, label, source, without);
+  }
+
+  @Override
+  public Answer ask() {
+    return new SweepAnalysis(this).answer();
+  }
+
+  /**
+   * How the columns are tested, adjusted and ordered.
+   *
+   * @param alpha the significance level
+   * @param adjustment how p-values are adjusted over all columns
+   * @param sorting in which order they stand
+   */
+  public record SweepSettings(double alpha, Adjustment adjustment, Sorting sorting) {
+    /** Checks alpha. */
+    public SweepSettings {
+      Proportion.require("alpha", alpha);
+    }
+
+    /** Returns the usual ones: alpha 0.05, Holm's adjustment, the strongest first. */
+    public static SweepSettings usual() {
+      return new SweepSettings(0.05, Adjustment.HOLM, Sorting.STRENGTH);
+    }
+
+    /** Returns these with another significance level. */
+    public SweepSettings alpha(double value) {
+      return new SweepSettings(value, adjustment, sorting);
+    }
+
+    /** Returns these with another adjustment. */
+    public SweepSettings adjustment(Adjustment other) {
+      return new SweepSettings(alpha, other, sorting);
+    }
+
+    /** Returns these in another order. */
+    public SweepSettings sorting(Sorting other) {
+      return new SweepSettings(alpha, adjustment, other);
+    }
+  }
+
+  /** In which order the columns stand. */
+  public enum Sorting {
+    /** The largest Cramér's V first, corrected for the size of the table (Bergsma 2013). */
+    STRENGTH,
+    /** As in the source. */
+    FILE;
+
+    /** Returns the word by which it is chosen. */
+    public String id() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+}

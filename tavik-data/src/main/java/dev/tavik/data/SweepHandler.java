@@ -1,0 +1,200 @@
+package dev.tavik.data;
+
+import dev.tavik.count.Crossings;
+import dev.tavik.count.Tabulation;
+import dev.tavik.result.Figures;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Counts every column against one of groups, in one pass. A column with too many different values
+ * is no classification: it is given up as soon as that shows, and costs nothing from there on.
+ */
+final class SweepHandler extends RowHandler {
+  private static final int NO_PLACE = -1;
+
+  private final String group;
+  private final CountRequest rules;
+  private final boolean all;
+  private int groupPlace;
+  private int frequencyPlace = NO_PLACE;
+  private final Map<Integer, String> filters = new LinkedHashMap<>();
+  private @Nullable SweptColumn[] columns = {};
+  private int[] levels = {};
+  private boolean[] wanted = {};
+  private boolean[] special = {};
+  private final Map<String, String> leftOut = new LinkedHashMap<>();
+  private long kept;
+  private int lacking;
+  private long frequency = 1;
+  private boolean matching = true;
+
+  /**
+   * A count of columns against groups.
+   *
+   * @param source the source's name
+   * @param group the column of groups
+   * @param rules the columns that are counted, {@code *} for all of them, filters, frequency and
+   *     what becomes of missing values
+   */
+  SweepHandler(String source, String group, CountRequest rules) {
+    super(source);
+    this.group = group;
+    this.rules = rules;
+    this.all = rules.columns().equals(List.of("*"));
+  }
+
+  @Override
+  public Need need() {
+    return Need.COUNTS;
+  }
+
+  @Override
+  boolean[] header(Header header) {
+    List<String> names = header.names();
+    groupPlace = header.find(group);
+    filters.clear();
+    rules.filters().forEach((column, level) -> filters.put(header.find(column), level));
+    String counted = rules.frequency();
+    frequencyPlace = counted == null ? NO_PLACE : header.find(counted);
+    wanted = new boolean[names.size()];
+    special = new boolean[names.size()];
+    levels = new int[names.size()];
+    columns = new SweptColumn[names.size()];
+    ShortLevels first = new ShortLevels(names.size());
+    List<String> asked = all ? names : header.columns(rules.columns());
+    for (int place = 0; place < names.size(); place++) {
+      boolean own = place == groupPlace || place == frequencyPlace;
+      boolean chosen = asked.contains(names.get(place)) && !(all && filters.containsKey(place));
+      if (place == groupPlace || (chosen && !own)) {
+        columns[place] = new SweptColumn(names.get(place), place, rules.missing(), first);
+      }
+      special[place] = place == frequencyPlace || filters.containsKey(place);
+      wanted[place] = columns[place] != null || special[place];
+    }
+    return wanted;
+  }
+
+  @Override
+  void value(int column, char[] buffer, int offset, int length, boolean quoted) {
+    SweptColumn swept = columns[column];
+    if (swept != null) {
+      int level = swept.level(buffer, offset, length, quoted);
+      levels[column] = level;
+      if (level < 0) {
+        lacking(column, swept);
+      }
+    }
+    if (special[column]) {
+      special(column, buffer, offset, length);
+    }
+  }
+
+  /** A value is missing, or one too many. */
+  private void lacking(int column, SweptColumn swept) {
+    if (swept.open()) {
+      lacking = column + 1;
+    } else if (column != groupPlace) {
+      wanted[column] = special[column];
+      columns[column] = null;
+      leftOut.put(
+          swept.name(),
+          "more than " + Figures.count(SweptColumn.MOST_LEVELS) + " different values");
+    }
+  }
+
+  private void special(int column, char[] buffer, int offset, int length) {
+    String level = filters.get(column);
+    matching &= level == null || level.contentEquals(new String(buffer, offset, length));
+    if (column == frequencyPlace) {
+      frequency = frequency(buffer, offset, length);
+    }
+  }
+
+  private long frequency(char[] buffer, int offset, int length) {
+    try {
+      return Frequency.parse(new String(buffer, offset, length));
+    } catch (IllegalArgumentException e) {
+      throw new DataException(
+          DataException.Code.COUNT,
+          "%s, frequency column %s %s; accepted are whole numbers from 0",
+          place(),
+          String.valueOf(rules.frequency()),
+          String.valueOf(e.getMessage()));
+    }
+  }
+
+  @Override
+  void row() {
+    if (matching) {
+      add(frequency * times());
+    }
+    matching = true;
+    frequency = 1;
+    lacking = 0;
+  }
+
+  private void add(long units) {
+    if (lacking > 0 && rules.missing() == Missing.FAIL) {
+      throw new DataException(
+          DataException.Code.MISSING,
+          "%s, column %s has no value; fill it in, or leave such rows out",
+          place(),
+          Objects.requireNonNull(columns[lacking - 1]).name());
+    }
+    kept += times();
+    SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
+    int group = levels[groupPlace];
+    if (!groups.open()) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          "%s: column %s has more than %s different values, too many for groups; is it the column"
+              + " you meant?",
+          source(),
+          groups.name(),
+          Figures.count(SweptColumn.MOST_LEVELS));
+    }
+    if (group < 0) {
+      groups.add(0, group, units);
+      return;
+    }
+    for (int place = 0; place < columns.length; place++) {
+      SweptColumn column = columns[place];
+      if (column != null) {
+        column.add(group, levels[place], units);
+      }
+    }
+  }
+
+  /** What was counted, once all rows were. */
+  Crossings crossings(List<String> remarks) {
+    if (knownHeader() == null || rows() == 0) {
+      throw new DataException(
+          DataException.Code.EMPTY, "%s has no rows of data to count", source());
+    }
+    if (kept == 0) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          "%s: no row has %s",
+          source(),
+          String.join(
+              " and ",
+              rules.filters().entrySet().stream()
+                  .map(each -> each.getKey() + "=" + each.getValue())
+                  .toList()));
+    }
+    SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
+    List<Tabulation> tables = new ArrayList<>();
+    for (int place = 0; place < columns.length; place++) {
+      SweptColumn column = columns[place];
+      if (column != null && place != groupPlace) {
+        tables.add(column.tabulation(source(), groups, rows(), rows() - kept).remarking(remarks));
+      }
+    }
+    return new Crossings(tables, leftOut);
+  }
+}

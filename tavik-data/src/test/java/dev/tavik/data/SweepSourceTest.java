@@ -1,0 +1,150 @@
+package dev.tavik.data;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import dev.tavik.count.Crossings;
+import dev.tavik.count.Tabulation;
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Counting many columns against groups in one pass is counting each by itself. */
+class SweepSourceTest {
+  private static final List<String> VALUES =
+      List.of(
+          "yes",
+          "no",
+          "NA",
+          "\"NA\"",
+          "",
+          "1",
+          "2",
+          "3",
+          "4",
+          "5",
+          "6",
+          "7",
+          "8",
+          "9",
+          "ten",
+          "as long as a sentence",
+          "über",
+          "東京",
+          "\"a,b\"",
+          " spaced ");
+
+  private static CountSource source(String text) {
+    return Sources.open(
+        "log.csv", name -> new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  /** Columns of two to twenty levels, of short and long values, some missing, quoted or not. */
+  private static String rows(int seed, int groups) {
+    Random random = new Random(seed);
+    StringBuilder text = new StringBuilder("group,a,b,c,d,n,shift\n");
+    for (int row = 0; row < 600; row++) {
+      text.append(random.nextInt(50) == 0 ? "NA" : "g" + random.nextInt(groups));
+      for (int levels : new int[] {2, 5, 12, 20}) {
+        text.append(',').append(VALUES.get(random.nextInt(levels)));
+      }
+      text.append(',').append(random.nextInt(4));
+      text.append(',').append(random.nextBoolean() ? "early" : "late").append('\n');
+    }
+    return text.toString();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1, 3, DROP", "2, 11, DROP", "3, 3, LEVEL", "4, 40, LEVEL"})
+  void onePassCountsWhatEachPassWould(int seed, int groups, Missing missing) {
+    CountSource source = source(rows(seed, groups));
+    CountRequest rules =
+        CountRequest.of("*").missing(missing).frequency("n").where("shift", "late");
+    Crossings crossings = source.countAgainst("group", rules);
+    assertThat(crossings.tables())
+        .extracting(each -> each.columns().get(0))
+        .containsExactly("a", "b", "c", "d");
+    for (Tabulation each : crossings.tables()) {
+      CountRequest alone =
+          CountRequest.of(each.columns().get(0), "group")
+              .missing(missing)
+              .frequency("n")
+              .where("shift", "late");
+      Tabulation counted = source.count(alone);
+      assertThat(each.counts())
+          .as(each.columns().toString())
+          .containsExactlyInAnyOrderEntriesOf(positive(counted.counts()));
+      assertThat(each.filtered()).isEqualTo(counted.filtered());
+      assertThat(each.rows()).isEqualTo(600);
+    }
+  }
+
+  private static Map<List<String>, Long> positive(Map<List<String>, Long> counts) {
+    Map<List<String>, Long> positive = new java.util.LinkedHashMap<>(counts);
+    positive.values().removeIf(count -> count == 0);
+    return positive;
+  }
+
+  /** Any other kind of source counts one column after another; the same comes out. */
+  @Test
+  void otherSourcesGiveTheSame() {
+    CountSource rows = source(rows(5, 4));
+    CountSource other =
+        new CountSource() {
+          @Override
+          public Tabulation count(CountRequest request) {
+            return rows.count(request);
+          }
+
+          @Override
+          public dev.tavik.count.DataOverview overview() {
+            return rows.overview();
+          }
+        };
+    for (CountRequest rules :
+        List.of(CountRequest.of("*"), CountRequest.of("b", "D").where("shift", "early"))) {
+      List<Map<List<String>, Long>> one = counts(rows.countAgainst("group", rules));
+      assertThat(counts(other.countAgainst("group", rules))).isEqualTo(one);
+    }
+  }
+
+  private static List<Map<List<String>, Long>> counts(Crossings crossings) {
+    return crossings.tables().stream().map(each -> positive(each.counts())).toList();
+  }
+
+  @Test
+  void whatIsNoClassificationIsLeftOutAndTroubleIsTold() {
+    List<String> rows = new ArrayList<>(List.of("group,id,grade"));
+    for (int i = 0; i < 3_000; i++) {
+      rows.add("g" + i % 3 + ",tile " + i + "," + (i % 2 == 0 ? "sound" : "cracked"));
+    }
+    Crossings swept = source(String.join("\n", rows)).countAgainst("group", CountRequest.of("*"));
+    assertThat(swept.leftOut()).containsOnlyKeys("id");
+    assertThat(swept.tables()).hasSize(1);
+    assertThat(swept.tables().get(0).total()).isEqualTo(3_000);
+    refused(rows, "id", CountRequest.of("*"), "more than 1,000 different values");
+    refused(rows, "kiln", CountRequest.of("*"), "no column 'kiln'");
+    refused(rows, "group", CountRequest.of("colour"), "no column 'colour'");
+    refused(rows, "group", CountRequest.of("*").where("grade", "green"), "no row has grade=green");
+    refused(rows, "group", CountRequest.of("*").frequency("grade"), "line 2, frequency column");
+    refused(rows.subList(0, 1), "group", CountRequest.of("*"), "no rows of data");
+    rows.set(5, "g1,,sound");
+    refused(
+        rows,
+        "group",
+        CountRequest.of("*").missing(Missing.FAIL),
+        "log.csv, line 6, column id has no value");
+  }
+
+  private static void refused(List<String> rows, String group, CountRequest rules, String why) {
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> source(String.join("\n", rows)).countAgainst(group, rules))
+        .withMessageContaining(why);
+  }
+}
