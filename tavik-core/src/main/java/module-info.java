@@ -30,6 +30,7 @@ module dev.tavik.core {
   exports dev.tavik.study.plan;
   exports dev.tavik.study.rate;
   exports dev.tavik.study.shares;
+  exports dev.tavik.study.sweep;
   exports dev.tavik.study.simulated;
   exports dev.tavik.study.tail;
   exports dev.tavik.tail;

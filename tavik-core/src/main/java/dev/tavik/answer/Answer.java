@@ -112,6 +112,11 @@ public final class Answer {
         .concluded(verdict);
   }
 
+  /** Returns this answer as a part of another, which warns for all of its parts. */
+  public Answer withoutCautions() {
+    return to(question, kind, label).addAll(findings).conditions(conditions).concluded(verdict);
+  }
+
   /** Returns the question. */
   public Question question() {
     return question;
@@ -310,6 +315,32 @@ public final class Answer {
    */
   public List<Block> reading(Detail detail) {
     return new Page(this, detail).blocks();
+  }
+
+  /** Returns the working by hand as a reader sees it, in order; nothing where there is none. */
+  public List<Block> workingReading() {
+    boolean any =
+        Stream.concat(Stream.of(this), parts().stream())
+            .anyMatch(each -> !each.working().isEmpty());
+    return any ? new Page(this, Detail.WORKING).working() : List.of();
+  }
+
+  /** Returns the methods that were used or declined, of its parts too, each once. */
+  public List<Method> methods() {
+    return Stream.concat(Stream.of(this), parts().stream())
+        .flatMap(
+            each ->
+                Stream.of(
+                        each.all(Tests.class)
+                            .flatMap(tests -> tests.results().stream())
+                            .map(TestResult::method),
+                        each.all(Intervals.class)
+                            .flatMap(all -> all.all().stream())
+                            .map(Interval::method),
+                        each.refusals().stream().map(Refusal::method))
+                    .flatMap(methods -> methods))
+        .distinct()
+        .toList();
   }
 
   @Override

@@ -41,10 +41,16 @@ final class Page {
     conditions();
     cautions();
     if (detail == Detail.WORKING) {
-      working();
+      addWorking();
     }
     drawn(answer);
     answer.parts().forEach(this::drawn);
+    return blocks;
+  }
+
+  /** The working alone. */
+  List<Block> working() {
+    addWorking();
     return blocks;
   }
 
@@ -134,7 +140,7 @@ final class Page {
     return shown;
   }
 
-  private void working() {
+  private void addWorking() {
     answer.findings().stream()
         .filter(each -> each.last() && !(each instanceof Drawn))
         .forEach(each -> blocks.addAll(each.reading()));

@@ -16,6 +16,7 @@ public final class Verdict {
   private final @Nullable Method test;
   private final @Nullable Method interval;
   private final String grounds;
+  private final boolean rejectionWanted;
 
   /** What a test decided. */
   public enum Decision {
@@ -33,18 +34,20 @@ public final class Verdict {
       Decision decision,
       @Nullable Method test,
       @Nullable Method interval,
-      String grounds) {
+      String grounds,
+      boolean rejectionWanted) {
     this.text = text;
     this.opening = opening;
     this.decision = decision;
     this.test = test;
     this.interval = interval;
     this.grounds = grounds;
+    this.rejectionWanted = rejectionWanted;
   }
 
   /** Makes a verdict about something that was not tested. */
   public static Verdict of(String text) {
-    return new Verdict(text, text, Decision.NONE, null, null, "");
+    return new Verdict(text, text, Decision.NONE, null, null, "", false);
   }
 
   /** Returns this verdict, opening with a capital where its first words are not a user's. */
@@ -53,7 +56,7 @@ public final class Verdict {
         OWN_WORDS.matcher(text).lookingAt()
             ? Character.toUpperCase(text.charAt(0)) + text.substring(1)
             : text;
-    return new Verdict(text, capital, decision, test, interval, grounds);
+    return new Verdict(text, capital, decision, test, interval, grounds, rejectionWanted);
   }
 
   /** Returns this verdict with what was decided. */
@@ -64,7 +67,8 @@ public final class Verdict {
         rejects ? Decision.REJECTED : Decision.NOT_REJECTED,
         test,
         interval,
-        grounds);
+        grounds,
+        rejectionWanted);
   }
 
   /**
@@ -75,7 +79,7 @@ public final class Verdict {
    * @param sentence the same in words, with the reason
    */
   public Verdict restingOn(Method basis, @Nullable Method limits, String sentence) {
-    return new Verdict(text, opening, decision, basis, limits, sentence);
+    return new Verdict(text, opening, decision, basis, limits, sentence, rejectionWanted);
   }
 
   /** Returns the sentence, beginning with the analyst's own label where there is one. */
@@ -101,6 +105,16 @@ public final class Verdict {
   /** Returns the interval that the verdict rests on. */
   public Optional<Method> interval() {
     return Optional.ofNullable(interval);
+  }
+
+  /** Returns this verdict about something that is shown by rejecting, as equivalence is. */
+  public Verdict wantingRejection() {
+    return new Verdict(text, opening, decision, test, interval, grounds, true);
+  }
+
+  /** Returns whether rejecting the null shows what was to be shown, as of equivalence. */
+  public boolean rejectionWanted() {
+    return rejectionWanted;
   }
 
   /** Returns what it rests on and why, in words; empty where there is nothing to say. */

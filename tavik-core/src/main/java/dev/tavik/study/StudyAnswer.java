@@ -1,5 +1,6 @@
 package dev.tavik.study;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -9,23 +10,51 @@ import dev.tavik.answer.Failure;
 import dev.tavik.answer.Value;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * Holds the answers to a study.
+ * Holds the answers to a study, with all tests adjusted over the study or its families.
  *
  * @param title what the study is about
  * @param answers one for each question, in order
+ * @param families for each question, the family over which its p-values are adjusted; empty for the
+ *     whole study
+ * @param adjustment how they are adjusted
  */
-public record StudyAnswer(String title, List<Answer> answers) {
+public record StudyAnswer(
+    String title, List<Answer> answers, List<String> families, Adjustment adjustment) {
 
   private static final int MANY = 3;
 
-  /** Copies the answers. */
+  /**
+   * Copies the answers.
+   *
+   * @throws IllegalArgumentException if there isn't a family for each answer
+   */
   public StudyAnswer {
     answers = List.copyOf(answers);
+    families = List.copyOf(families);
+    require(
+        families.size() == answers.size(),
+        "there must be a family for each of %s answers, got %s",
+        answers.size(),
+        families.size());
+  }
+
+  /** Makes the answers to a study whose tests are all one family, adjusted by Holm's method. */
+  public StudyAnswer(String title, List<Answer> answers) {
+    this(title, answers, Collections.nCopies(answers.size(), ""), Adjustment.HOLM);
+  }
+
+  /**
+   * Lists all tests of the study, each with its p-value adjusted over its family. Each group and
+   * each pair of a question is a test of its own, any other question one: that on which its verdict
+   * rests.
+   */
+  public List<Decision> decisions() {
+    return Decision.of(answers, families, adjustment);
   }
 
   /**
@@ -34,23 +63,17 @@ public record StudyAnswer(String title, List<Answer> answers) {
    * @return the cautions
    */
   public List<Caution> cautions() {
-    long tested = answers.stream().filter(StudyAnswer::tests).count();
-    return tested < MANY
+    int tested = decisions().size();
+    return tested < MANY || adjustment != Adjustment.NONE
         ? List.of()
         : List.of(
             new Caution(
                 Code.MANY_TESTS,
                 say(
-                    "%d questions are tested, each at its own alpha. Of as many true nulls about one in"
-                        + " twenty is rejected by chance at 0.05; p-values are adjusted within a question that"
-                        + " has groups, not over the study. Say beforehand which question decides, or divide"
-                        + " alpha by %d.",
-                    tested, tested)));
-  }
-
-  /** Whether a hypothesis was tested. */
-  private static boolean tests(Answer answer) {
-    return !answer.tests().isEmpty() || answer.parts().stream().anyMatch(StudyAnswer::tests);
+                    "%d tests are made, each at its own alpha, and none is adjusted for the others. Of"
+                        + " as many true nulls about one in twenty is rejected by chance at 0.05. Say"
+                        + " beforehand which question decides, or leave 'adjust: none' out.",
+                    tested)));
   }
 
   /** Returns whether a question failed by a fault in Tavik. */
@@ -76,6 +99,8 @@ public record StudyAnswer(String title, List<Answer> answers) {
     return Value.fields()
         .with("study", title)
         .with("answers", Value.list(answers, answer -> answer.figures(detail)))
+        .with("adjust", adjustment.id())
+        .with("decisions", Value.list(decisions(), Decision::figures))
         .with(
             "cautions",
             Value.list(
@@ -84,30 +109,9 @@ public record StudyAnswer(String title, List<Answer> answers) {
                     Value.fields().with("code", each.code().id()).with("message", each.message())));
   }
 
-  /**
-   * Returns what a reader sees, in order.
-   *
-   * @param detail how much of it
-   */
-  public List<Block> reading(Detail detail) {
-    List<Block> blocks = new ArrayList<>();
-    if (!title.isEmpty()) {
-      blocks.add(new Block.Strong(title));
-    }
-    for (int i = 0; i < answers.size(); i++) {
-      Answer answer = answers.get(i);
-      String label = answer.label().isEmpty() ? answer.kind() : answer.label();
-      if (!blocks.isEmpty()) {
-        blocks.add(new Block.Gap());
-      }
-      blocks.add(new Block.Strong(i + 1 + ". " + label));
-      blocks.add(new Block.Gap());
-      blocks.addAll(answer.reading(detail));
-    }
-    if (!cautions().isEmpty()) {
-      blocks.add(Block.heading("Be careful"));
-      cautions().forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
-    }
-    return blocks;
+  /** Returns the table of all tests as a reader sees it; nothing where there are not two. */
+  public List<Block> summary() {
+    List<Decision> decisions = decisions();
+    return decisions.size() < 2 ? List.of() : new StudySummary(decisions, adjustment).blocks();
   }
 }

@@ -18,7 +18,8 @@ public final class DemoFiles {
           "week-18.xlsx",
           "panel-codes.csv",
           "panel-codes.schema.json",
-          "kiln-acceptance.yaml");
+          "kiln-acceptance.yaml",
+          "study.schema.json");
 
   private DemoFiles() {}
 

@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
@@ -97,6 +98,7 @@ final class CompareFindings {
     margin(answer);
     return answer
         .add(found.preference().finding())
+        .add(Decidable.of(this::mayReject))
         .addAll(bayes)
         .add(
             Finding.say(
@@ -119,6 +121,18 @@ final class CompareFindings {
     return List.of(
         PooledExpectation.of(found.first().tally(), found.second().tally()).condition(),
         INDEPENDENCE);
+  }
+
+  /** Whether it would reject where one group has all successes and the other none. */
+  private boolean mayReject() {
+    Tally none = Tally.of(0, first.trials());
+    Tally all = Tally.of(first.trials(), first.trials());
+    Tally othersNone = Tally.of(0, second.trials());
+    Tally othersAll = Tally.of(second.trials(), second.trials());
+    return !(found.preference().test() instanceof TwoProportionTest test)
+        || settings.show() == Show.EQUIVALENT
+        || test.of(none, othersAll, settings.hypothesis()).rejects(settings.alpha())
+        || test.of(all, othersNone, settings.hypothesis()).rejects(settings.alpha());
   }
 
   private Value input() {

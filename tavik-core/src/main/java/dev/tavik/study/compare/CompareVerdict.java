@@ -36,18 +36,20 @@ final class CompareVerdict {
 
   static Verdict of(CompareFound answer) {
     CompareVerdict verdict = new CompareVerdict(answer);
-    return Verdict.of(
-            (answer.label().isEmpty() ? "" : answer.label() + ": ")
-                + verdict.claim()
-                + ": "
-                + verdict.observed()
-                + ", "
-                + verdict.extent()
-                + "; "
-                + verdict.evidence()
-                + "."
-                + verdict.directionSeen())
-        .rejecting(verdict.rejects);
+    Verdict said =
+        Verdict.of(
+                (answer.label().isEmpty() ? "" : answer.label() + ": ")
+                    + verdict.claim()
+                    + ": "
+                    + verdict.observed()
+                    + ", "
+                    + verdict.extent()
+                    + "; "
+                    + verdict.evidence()
+                    + "."
+                    + verdict.directionSeen())
+            .rejecting(verdict.rejects);
+    return verdict.settings.show() == Show.DIFFERENCE ? said : said.wantingRejection();
   }
 
   private String claim() {

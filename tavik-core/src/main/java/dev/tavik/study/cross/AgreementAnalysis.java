@@ -85,7 +85,11 @@ final class AgreementAnalysis {
         .add(strength)
         .conditions(conditions())
         .cautions(cautions())
-        .concluded(Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(alpha)));
+        .concluded(
+            Verdict.of(conclusion())
+                .inOwnWords()
+                .rejecting(test.rejects(alpha))
+                .restingOn(test.method(), null, ""));
   }
 
   private Cells cells() {

@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
@@ -168,6 +169,7 @@ final class CrossAnalysis {
                 ? new RowComparison(table, settings).pairs()
                 : List.of())
         .add(Finding.fact("preferred", Value.fields().with("test", test.method().id())))
+        .add(Decidable.of(new CrossReach(table, test, settings)::possible))
         .addAll(CrossBelief.of(question))
         .conditions(conditions())
         .cautions(cautions())

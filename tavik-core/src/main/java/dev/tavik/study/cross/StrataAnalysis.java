@@ -103,7 +103,11 @@ final class StrataAnalysis {
     return answer
         .conditions(List.of(enough(), independent()))
         .cautions(cautions())
-        .concluded(Verdict.of(conclusion()).inOwnWords().rejecting(basis.rejects(alpha)));
+        .concluded(
+            Verdict.of(conclusion())
+                .inOwnWords()
+                .rejecting(basis.rejects(alpha))
+                .restingOn(basis.method(), null, ""));
   }
 
   private Sheet strength() {

@@ -86,7 +86,10 @@ final class MatchedAnalysis {
         .conditions(conditions())
         .cautions(cautions())
         .concluded(
-            Verdict.of(conclusion(pairs)).inOwnWords().rejecting(test.rejects(question.alpha())));
+            Verdict.of(conclusion(pairs))
+                .inOwnWords()
+                .rejecting(test.rejects(question.alpha()))
+                .restingOn(test.method(), null, ""));
   }
 
   private List<NamedTally> rates() {

@@ -3,6 +3,7 @@ package dev.tavik.study.paired;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Verdict;
 import dev.tavik.answer.Workings;
 import dev.tavik.count.PairedTally;
@@ -27,6 +28,7 @@ import dev.tavik.study.parts.Reach;
 import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Puts the answer to one paired comparison together. */
 final class PairedAnalysis {
@@ -79,12 +81,20 @@ final class PairedAnalysis {
     return new PairedFindings(question, tests, intervals)
         .begin(estimates)
         .add(preference.finding())
+        .add(Decidable.of(this::mayReject))
         .add(new Workings(PairedWorking.of(tally, settings, tests)))
         .addAll(LookUp.of(tally, tests))
         .conditions(conditions())
         .cautions(cautions())
         .concluded(
             preference.on(Verdict.of(conclusion()).rejecting(test.rejects(settings.alpha()))));
+  }
+
+  /** Whether it would reject where all pairs differ the same way. */
+  private boolean mayReject() {
+    return !(test.method() instanceof PairedTest made)
+        || Stream.of(PairedTally.of(0, tally.pairs(), 0, 0), PairedTally.of(0, 0, tally.pairs(), 0))
+            .anyMatch(each -> made.of(each, settings.alternative()).rejects(settings.alpha()));
   }
 
   private boolean enough() {

@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
@@ -68,6 +69,7 @@ final class RateFindings {
         .add(criticalCounts())
         .addAll(bayes)
         .add(found.preference().finding())
+        .add(Decidable.of(this::mayReject))
         .add(new Workings(working()))
         .addAll(LookUp.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
         .conditions(RateConditions.of(found))
@@ -198,6 +200,13 @@ final class RateFindings {
           Value.Share.FINE.of(counts.size()));
     }
     return sheet;
+  }
+
+  /** A test without critical counts, such as of an endless sample, may reject. */
+  private boolean mayReject() {
+    return found.criticalCounts().stream()
+        .filter(counts -> counts.method() == found.preference().test())
+        .allMatch(counts -> counts.atMost() != null || counts.atLeast() != null);
   }
 
   private static Value count(@Nullable Long count) {

@@ -3,6 +3,7 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Verdict;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
@@ -28,6 +29,7 @@ import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -120,11 +122,28 @@ final class SharesAnalysis {
         .begin(tests, intervals, refusals, drawn)
         .addAll(SharesBelief.of(question))
         .add(preference.finding())
+        .add(Decidable.of(this::mayReject))
         .conditions(conditions())
         .cautions(cautions())
         .concluded(
             preference.on(
                 Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(settings.alpha()))));
+  }
+
+  /** Whether it would reject where all are of the category with the smallest claim. */
+  private boolean mayReject() {
+    int smallest =
+        IntStream.range(0, claimed.size())
+            .boxed()
+            .min(Comparator.comparingDouble(claimed::share))
+            .orElseThrow();
+    List<Long> all =
+        IntStream.range(0, claimed.size())
+            .mapToObj(i -> i == smallest ? question.counts().total() : 0L)
+            .toList();
+    return !(preferred instanceof SharesTest made)
+        || made.of(CategoryCounts.of(question.counts().levels(), all), claimed)
+            .rejects(settings.alpha());
   }
 
   private List<AdjustedP> standingOut() {

@@ -23,6 +23,7 @@ import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
+import dev.tavik.study.Adjustment;
 import dev.tavik.study.Study;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.paired.PairedSettings;
@@ -362,7 +363,10 @@ class CompareQuestionTest {
   void manyQuestionsOfOneStudyAreToldOfChance() {
     Question one = kilns("14/400", "31/410");
     assertThat(new Study("two", List.of(one, one)).ask().cautions()).isEmpty();
-    assertThat(new Study("three", List.of(one, one, one)).ask().cautions())
+    List<Question> three = List.of(one, one, one);
+    List<String> together = List.of("", "", "");
+    assertThat(new Study("three", three).ask().cautions()).isEmpty();
+    assertThat(new Study("three", three, together, Adjustment.NONE).ask().cautions())
         .extracting(caution -> caution.code())
         .containsExactly(Code.MANY_TESTS);
   }

@@ -1,5 +1,6 @@
 package dev.tavik.data.study;
 
+import dev.tavik.answer.Origin;
 import dev.tavik.answer.Question;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
@@ -24,6 +25,8 @@ public enum Asking {
   PLAN(Words.PLAN, PlanSpec::question),
   /** A probability or a critical value of a distribution. */
   TAIL(Words.TAIL, TailSpec::question),
+  /** Which columns differ between groups? */
+  SWEEP(Words.SWEEP, SweepSpec::question),
   /** How do methods behave at this size? */
   ASSESS(Words.ASSESS, AssessSpec::question);
 
@@ -50,6 +53,16 @@ public enum Asking {
    */
   public Question question(Spec spec, Opening opening) {
     return maker.apply(spec, opening);
+  }
+
+  /**
+   * Says how a question is asked again, for the end of its report.
+   *
+   * @param spec its words
+   * @param opening how files are opened, which tells of what date they are
+   */
+  public Origin origin(Spec spec, Opening opening) {
+    return Origins.of(this, spec, opening, "");
   }
 
   /**

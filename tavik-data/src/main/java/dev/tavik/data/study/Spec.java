@@ -53,6 +53,25 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
   }
 
   /**
+   * Words as options of a command line, for a program.
+   *
+   * @param words each as {@code against=5%}, or without a value where it needs none; the same again
+   *     for a further value
+   * @return the words
+   */
+  public static Spec of(String... words) {
+    Map<String, List<String>> values = new LinkedHashMap<>();
+    for (String each : words) {
+      int equals = each.indexOf('=');
+      String name = equals < 0 ? each : each.substring(0, equals);
+      values
+          .computeIfAbsent(name, key -> new ArrayList<>())
+          .add(equals < 0 ? "true" : each.substring(equals + 1));
+    }
+    return new Spec(values, Wording.OPTION);
+  }
+
+  /**
    * With one more word, or another value of one.
    *
    * @param word the word

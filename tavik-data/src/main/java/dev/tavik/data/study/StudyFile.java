@@ -1,7 +1,7 @@
 package dev.tavik.data.study;
 
-import dev.tavik.answer.Answer;
-import dev.tavik.answer.Failure;
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Question;
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
@@ -11,198 +11,219 @@ import dev.tavik.data.study.StudyTree.Keys;
 import dev.tavik.data.study.StudyTree.Node;
 import dev.tavik.data.study.StudyTree.Nothing;
 import dev.tavik.data.study.StudyTree.Text;
+import dev.tavik.study.Adjustment;
 import dev.tavik.study.Study;
 import dev.tavik.study.Unanswered;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 
 /**
- * Reads a file of questions, YAML or JSON. Its keys are the words of the command line's options;
- * {@code alpha} at the top holds for every question that has none of its own. A data file is found
- * beside the study file.
+ * A file of questions, YAML or JSON: {@code StudyFile.of("study.yaml").set("WEEK", "18").read()}.
  *
- * <p>A question that can't be asked becomes an {@link Unanswered} in its place; the others are
- * asked all the same.
+ * <p>The keys of a question are the words of the command line's options. At the top, any of these
+ * words holds for every question that knows it and has none of its own; what is about rows, only
+ * for those that give no counts. {@code adjust} says how p-values are adjusted over the study or,
+ * where questions have one, over their {@code family}; {@code include} asks the questions of
+ * another study first. {@code ${NAME}} stands for a value that is set when the study is run.
+ *
+ * <p>Files lie beside the study that names them, in its folder or below. A question that can't be
+ * asked becomes an {@link Unanswered} in its place; the others are asked all the same.
  */
 public final class StudyFile {
-  /** How much is shown is said when a study is run, not in the study. */
-  private static final String KINDS = "rate, compare, shares, cross, plan, tail or assess";
-
-  private static final Set<String> ON = Set.of("true", "yes", "on", "1", "y");
-  private static final Set<String> OFF = Set.of("false", "no", "off", "0", "n");
-
-  private static final Set<String> TOP = Set.of("study", "alpha", "questions");
+  private static final Set<String> TOP = Set.of("study", "adjust", "include", "questions");
+  private static final int DEEPEST = 10;
 
   private final String name;
   private final Opening opening;
+  private final Map<String, String> set;
+  private final boolean confined;
 
-  private StudyFile(String name, Opening opening) {
+  private StudyFile(String name, Opening opening, Map<String, String> set, boolean confined) {
     this.name = name;
     this.opening = opening;
+    this.set = set;
+    this.confined = confined;
   }
 
   /**
-   * Reads a study.
+   * A study in a file.
    *
    * @param name the file's path; {@code .json} is read as JSON, everything else as YAML
-   * @param opening how the file, and the data files it names, are opened
-   * @return the study
+   */
+  public static StudyFile of(String name) {
+    return of(name, Opening.ofFiles());
+  }
+
+  /**
+   * A study in a file that is opened in another way.
+   *
+   * @param name the file's name; {@code .json} is read as JSON, everything else as YAML
+   * @param opening how the file, and the files it names, are opened
+   */
+  public static StudyFile of(String name, Opening opening) {
+    return new StudyFile(name, opening, Map.of(), true);
+  }
+
+  /**
+   * With a value for {@code ${NAME}}.
+   *
+   * @param place the name, letters, digits and underscores
+   * @param value what stands for it
+   * @throws IllegalArgumentException if the name is none
+   */
+  public StudyFile set(String place, String value) {
+    require(
+        place.matches("[A-Za-z_][A-Za-z0-9_]*"),
+        "a name to set must have letters, digits and underscores only, got '%s'",
+        place);
+    Map<String, String> more = new LinkedHashMap<>(set);
+    more.put(place, value);
+    return new StudyFile(name, opening, more, confined);
+  }
+
+  /** With files outside the study's folder, databases and drivers allowed. */
+  public StudyFile allowingOutside() {
+    return new StudyFile(name, opening, set, false);
+  }
+
+  /**
+   * Reads the study.
+   *
    * @throws DataException if the file can't be read or isn't a study
    */
-  public static Study read(String name, Opening opening) {
-    return new StudyFile(name, opening).read();
-  }
-
-  private Study read() {
-    if (!(StudyTree.read(name, opening) instanceof Keys root)) {
-      throw malformed(
-          "is not a study; a study has the keys study, alpha and questions, questions being a list");
-    }
-    requireTop(root);
-    if (!(root.nodes().get("questions") instanceof Items questions)
-        || questions.nodes().isEmpty()) {
-      throw malformed("has no questions; 'questions' must be a list with at least one entry");
-    }
-    @Nullable Node title = root.nodes().get("study");
-    if (title != null && !(title instanceof Text)) {
-      throw malformed("is no study: 'study' must be a title, one text");
-    }
-    List<Question> asked = new ArrayList<>();
-    for (Node each : questions.nodes()) {
-      asked.add(question(asked.size() + 1, each, root.nodes().get("alpha")));
-    }
-    return new Study(title instanceof Text text ? text.text() : "", asked);
-  }
-
-  private Question question(int number, Node node, @Nullable Node alpha) {
-    Map<String, Node> keys = node instanceof Keys mapping ? mapping.nodes() : Map.of();
-    String kind = text(keys.get("ask"));
-    String label = text(keys.get("label"));
+  public Study read() {
+    StudyValues values = new StudyValues(set);
+    List<Question> questions = new ArrayList<>();
+    List<String> families = new ArrayList<>();
+    Keys root = root(name);
+    add(name, root, values, List.of(), questions, families);
     try {
-      if (keys.isEmpty()) {
-        throw new SpecException("a question must be a mapping with 'ask' and its keys");
-      }
-      Asking known =
-          Asking.of(kind)
-              .orElseThrow(
-                  () ->
-                      new SpecException(
-                          kind.isEmpty()
-                              ? "'ask' is needed: it says what kind of question this is, " + KINDS
-                              : "ask must be " + KINDS + ", got '" + kind + "'"));
-      Set<String> knownKeys = new LinkedHashSet<>(known.words().names());
-      knownKeys.remove("working");
-      Map<String, List<String>> values = new LinkedHashMap<>();
-      if (alpha != null && knownKeys.contains("alpha")) {
-        values.put("alpha", texts("alpha", alpha));
-      }
-      Set<String> others = new LinkedHashSet<>(keys.keySet());
-      others.remove("ask");
-      requireKnown(others, knownKeys);
-      for (String key : others) {
-        List<String> said = texts(key, keys.getOrDefault(key, new Nothing()));
-        if (!Spec.FLAGS.contains(key) || on(key, said)) {
-          values.put(key, said);
-        }
-      }
-      Question made = known.question(new Spec(values, Spec.Wording.KEY), opening.beside(name));
-      return () -> Unanswered.orAnswer(made, kind, label, place(number));
-    } catch (DataException e) {
-      return unanswered(number, kind, label, e.code().id(), String.valueOf(e.getMessage()));
-    } catch (IllegalArgumentException e) {
-      return unanswered(number, kind, label, "question-malformed", String.valueOf(e.getMessage()));
-    }
-  }
-
-  private static String text(@Nullable Node node) {
-    return node instanceof Text text ? text.text() : "";
-  }
-
-  /** Whether a key that needs no value is meant to hold. */
-  private static boolean on(String key, List<String> said) {
-    String word = said.size() == 1 ? said.get(0).strip().toLowerCase(Locale.ROOT) : "";
-    if (OFF.contains(word)) {
-      return false;
-    }
-    if (!ON.contains(word)) {
-      throw new SpecException(
-          key + " must be yes or no (also true or false), got " + String.join(", ", said));
-    }
-    return true;
-  }
-
-  private Question unanswered(int number, String kind, String label, String code, String message) {
-    Failure failure = new Failure(code, place(number) + message);
-    return new Question() {
-      @Override
-      public Answer ask() {
-        return Unanswered.of(this, kind, label, failure);
-      }
-    };
-  }
-
-  private String place(int number) {
-    return name + ", question " + number + ": ";
-  }
-
-  /** The values of a key: one, a list, or a mapping as {@code name=value}. */
-  private static List<String> texts(String key, Node node) {
-    List<String> texts = new ArrayList<>();
-    if (node instanceof Items items) {
-      items
-          .nodes()
-          .forEach(
-              each -> texts.add(each instanceof Items cells ? row(key, cells) : scalar(key, each)));
-    } else if (node instanceof Keys keys) {
-      keys.nodes().forEach((name, each) -> texts.add(name + "=" + scalar(key, each)));
-    } else {
-      texts.add(scalar(key, node));
-    }
-    if (texts.isEmpty()) {
-      throw new SpecException(key + " must have a value, a list of values or a mapping, got none");
-    }
-    return texts;
-  }
-
-  /** A row of cells. */
-  private static String row(String key, Items cells) {
-    return cells.nodes().stream().map(each -> scalar(key, each)).collect(Collectors.joining(" "));
-  }
-
-  private static String scalar(String key, Node node) {
-    if (node instanceof Text text) {
-      return text.text();
-    }
-    throw new SpecException(
-        "%s must have a value, a list of values or a mapping, got %s",
-        key, node instanceof Nothing ? "nothing" : "a list or mapping inside another");
-  }
-
-  private void requireTop(Keys root) {
-    try {
-      requireKnown(root.nodes().keySet(), TOP);
+      String title = title(root, values);
+      Adjustment adjustment = adjustment(root, values);
+      require(
+          values.unused().isEmpty(),
+          "nothing in the study stands for %s, which is set; its places look like ${NAME}",
+          String.join(", ", values.unused()));
+      return new Study(title, questions, families, adjustment);
     } catch (SpecException e) {
-      throw malformed("is no study: " + e.getMessage());
+      throw malformed(name, "is no study: " + e.getMessage());
     }
   }
 
-  private static void requireKnown(Set<String> keys, Set<String> known) {
-    for (String key : keys) {
-      if (!known.contains(key)) {
-        List<String> sorted = known.stream().sorted().toList();
-        throw new SpecException("there is no key '" + key + "'" + Names.hint(key, sorted));
+  private Keys root(String file) {
+    if (StudyTree.read(file, opening) instanceof Keys root
+        && (root.nodes().containsKey("questions") || root.nodes().containsKey("include"))) {
+      return root;
+    }
+    throw malformed(
+        file, "is not a study; a study has the keys study and questions, questions being a list");
+  }
+
+  private void add(
+      String file,
+      Keys root,
+      StudyValues values,
+      List<String> within,
+      List<Question> questions,
+      List<String> families) {
+    requireTop(file, root);
+    for (String other : included(file, root, values)) {
+      List<String> path = new ArrayList<>(within);
+      path.add(file);
+      String there = StudyFolder.beside(file, other).toString();
+      if (path.stream().anyMatch(each -> same(each, there)) || path.size() > DEEPEST) {
+        throw malformed(file, "includes " + other + ", which includes it in turn");
       }
+      requireInside(file, other);
+      add(there, root(there), values, path, questions, families);
+    }
+    Map<String, Node> defaults = new LinkedHashMap<>(root.nodes());
+    defaults.keySet().removeAll(TOP);
+    List<Node> own = own(file, root);
+    for (int i = 0; i < own.size(); i++) {
+      StudyFolder folder = new StudyFolder(opening, file, confined);
+      StudyQuestion question = new StudyQuestion(file, i + 1, folder, values, defaults, own.get(i));
+      questions.add(question.question());
+      families.add(question.family());
     }
   }
 
-  private DataException malformed(String found) {
-    return new DataException(DataException.Code.MALFORMED, name + " " + found);
+  private static boolean same(String one, String other) {
+    return Path.of(one).normalize().equals(Path.of(other).normalize());
+  }
+
+  private void requireInside(String file, String other) {
+    try {
+      new StudyFolder(opening, file, confined).path(other);
+    } catch (SpecException e) {
+      throw malformed(file, "can't include it: " + e.getMessage());
+    }
+  }
+
+  private static List<String> included(String file, Keys root, StudyValues values) {
+    try {
+      Node node = root.nodes().getOrDefault("include", new Nothing());
+      return node instanceof Nothing ? List.of() : values.texts("include", node);
+    } catch (SpecException e) {
+      throw malformed(file, "is no study: " + e.getMessage());
+    }
+  }
+
+  private static List<Node> own(String file, Keys root) {
+    Node node = root.nodes().getOrDefault("questions", new Nothing());
+    if (node instanceof Items questions && !questions.nodes().isEmpty()) {
+      return questions.nodes();
+    }
+    if (node instanceof Nothing && root.nodes().containsKey("include")) {
+      return List.of();
+    }
+    throw malformed(file, "has no questions; 'questions' must be a list with at least one entry");
+  }
+
+  private static void requireTop(String file, Keys root) {
+    Set<String> known = new LinkedHashSet<>(TOP);
+    for (Asking each : Asking.values()) {
+      known.addAll(each.words().names());
+    }
+    known.removeAll(Set.of("label", "working"));
+    try {
+      StudyQuestion.requireKnown(root.nodes().keySet(), known);
+    } catch (SpecException e) {
+      throw malformed(file, "is no study: " + e.getMessage());
+    }
+  }
+
+  private static String title(Keys root, StudyValues values) {
+    Node title = root.nodes().getOrDefault("study", new Nothing());
+    if (!(title instanceof Text) && !(title instanceof Nothing)) {
+      throw new SpecException("'study' must be a title, one text");
+    }
+    return values.text(title);
+  }
+
+  private static Adjustment adjustment(Keys root, StudyValues values) {
+    String said = values.text(root.nodes().getOrDefault("adjust", new Text("holm")));
+    List<String> known = Arrays.stream(Adjustment.values()).map(Adjustment::id).toList();
+    return Arrays.stream(Adjustment.values())
+        .filter(each -> each.id().equals(said))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new SpecException(
+                    "adjust must be %s, got '%s'%s",
+                    known.stream().collect(Collectors.joining(", ")),
+                    said,
+                    Names.hint(said, known)));
+  }
+
+  private static DataException malformed(String file, String found) {
+    return new DataException(DataException.Code.MALFORMED, file + " " + found);
   }
 }

@@ -31,6 +31,9 @@ public final class Words {
   /** Of how methods behave. */
   public static final Vocabulary ASSESS = of("assess");
 
+  /** Of many columns against groups. */
+  public static final Vocabulary SWEEP = of("sweep");
+
   /** Of what is in a file. */
   public static final Vocabulary LOOK = of("look");
 

@@ -1,0 +1,30 @@
+package dev.tavik.answer;
+
+import java.util.function.BooleanSupplier;
+
+/**
+ * Says whether the test that a verdict rests on could have rejected at any outcome that these
+ * numbers of observations allow; where it could not, the data decide nothing. It has nothing to
+ * read.
+ */
+public final class Decidable implements Finding {
+  private final BooleanSupplier rejecting;
+
+  private Decidable(BooleanSupplier rejecting) {
+    this.rejecting = rejecting;
+  }
+
+  /**
+   * Says it when it is asked, which may take a test or two.
+   *
+   * @param rejecting whether some outcome would have been rejected
+   */
+  public static Decidable of(BooleanSupplier rejecting) {
+    return new Decidable(rejecting);
+  }
+
+  /** Returns whether some outcome would have been rejected. */
+  public boolean possible() {
+    return rejecting.getAsBoolean();
+  }
+}

@@ -1,0 +1,119 @@
+package dev.tavik.study;
+
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.Method;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Adjustments of the p-values of several tests that are made together. Worked on logarithms, so
+ * that a p-value that has underflowed keeps its order; none is above 1.
+ */
+public enum Adjustment implements Method {
+  /** The k-th smallest of m times m - k + 1, none below one before it. */
+  HOLM(
+      new Card(
+          "holm",
+          "Holm's method",
+          "the chance of one false rejection or more is at most alpha, however tests depend",
+          "Holm 1979, Scandinavian Journal of Statistics 6, 65-70",
+          Basis.EXACT)) {
+    @Override
+    double factor(int rank, int tests) {
+      return tests - rank + 1.0;
+    }
+  },
+  /** The same factors, none above one after it. */
+  HOCHBERG(
+      new Card(
+          "hochberg",
+          "Hochberg's method",
+          "the chance of one false rejection or more is at most alpha, for independent tests and"
+              + " tests that depend positively",
+          "Hochberg 1988, Biometrika 75, 800-802",
+          Basis.EXACT)) {
+    @Override
+    double factor(int rank, int tests) {
+      return tests - rank + 1.0;
+    }
+  },
+  /** The k-th smallest of m times m / k, none above one after it. */
+  BENJAMINI_HOCHBERG(
+      new Card(
+          "benjamini-hochberg",
+          "the method of Benjamini and Hochberg",
+          "of all rejections, the share that is false is at most alpha on average, for independent"
+              + " tests and tests that depend positively",
+          "Benjamini and Hochberg 1995, Journal of the Royal Statistical Society B 57, 289-300",
+          Basis.EXACT)) {
+    @Override
+    double factor(int rank, int tests) {
+      return (double) tests / rank;
+    }
+  },
+  /** None: every p-value stands as it is. */
+  NONE(
+      new Card(
+          "none",
+          "nothing",
+          "every test stands for itself; of many true nulls some are rejected",
+          "",
+          Basis.EXACT)) {
+    @Override
+    double factor(int rank, int tests) {
+      return 1;
+    }
+  };
+
+  private final Card card;
+
+  Adjustment(Card card) {
+    this.card = card;
+  }
+
+  @Override
+  public Card card() {
+    return card;
+  }
+
+  /** What the p-value of a rank, from 1 for the smallest, is multiplied by. */
+  abstract double factor(int rank, int tests);
+
+  /**
+   * Adjusts the p-values of tests that are made together.
+   *
+   * @param tests the tests, in any order
+   * @return the tests with their adjusted p-values, in the same order
+   */
+  public List<TestResult> of(List<TestResult> tests) {
+    List<Integer> ascending = new ArrayList<>(IntStream.range(0, tests.size()).boxed().toList());
+    ascending.sort(Comparator.comparingDouble(i -> tests.get(i).log10PValue()));
+    boolean upwards = this == HOLM;
+    if (!upwards) {
+      Collections.reverse(ascending);
+    }
+    List<TestResult> adjusted = new ArrayList<>(tests);
+    double bound = upwards ? Double.NEGATIVE_INFINITY : 0;
+    double boundP = upwards ? 0 : 1;
+    for (int i = 0; i < tests.size(); i++) {
+      TestResult test = tests.get(ascending.get(i));
+      double factor = factor(upwards ? i + 1 : tests.size() - i, tests.size());
+      double log = Math.min(0, test.log10PValue() + Math.log10(factor));
+      double p = Math.min(1, test.pValue() * factor);
+      bound = upwards ? Math.max(bound, log) : Math.min(bound, log);
+      boundP = upwards ? Math.max(boundP, p) : Math.min(boundP, p);
+      AdjustedP within =
+          this == NONE
+              ? new AdjustedP(test.pValue(), test.log10PValue())
+              : new AdjustedP(boundP, bound);
+      adjusted.set(ascending.get(i), test.withAdjusted(within));
+    }
+    return adjusted;
+  }
+}
