@@ -2,11 +2,13 @@ package dev.tavik.cli;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
+import dev.tavik.answer.Illustration;
 import dev.tavik.answer.Question;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.study.Spec;
 import dev.tavik.report.Report;
 import dev.tavik.simulation.Progress;
+import dev.tavik.study.Gate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -19,6 +21,7 @@ final class AskCommand implements Callable<Integer> {
   private final Terminal terminal;
   private final Asking asking;
   private final OutputOptions output = new OutputOptions();
+  private final GateOptions gate = new GateOptions();
   private final CommandSpec command;
   private final CommandWords words;
 
@@ -29,6 +32,9 @@ final class AskCommand implements Callable<Integer> {
     this.words = new CommandWords(asking.words(), command);
     ChartOptions.of(asking.words().kind()).forEach(command::addOption);
     command.addMixin("output", CommandSpec.forAnnotatedObject(output));
+    if (GateOptions.KINDS.contains(asking.words().kind())) {
+      command.addMixin("gate", CommandSpec.forAnnotatedObject(gate));
+    }
   }
 
   CommandSpec command() {
@@ -43,18 +49,21 @@ final class AskCommand implements Callable<Integer> {
     List<String> sources = new ArrayList<>(spec.all("data"));
     sources.addAll(spec.all("table"));
     output.check(sources);
-    charts.check(sources);
+    charts.check(sources, output);
+    gate.check();
     Detail detail = spec.flag("working") ? Detail.WORKING : Detail.FINDINGS;
-    Answer answer = asked(asking.question(spec, terminal.files()));
+    Answer answer =
+        asked(asking.question(spec, terminal.files())).with(asking.origin(spec, terminal.files()));
     int status = charts.draw(answer, output);
     Report report = output.report();
+    List<Illustration> pictures = ReportPictures.all(answer, output);
     output.write(
-        report == Report.TEXT
-            ? Report.text(
-                answer, output.detail(detail), output.emphasis(terminal), OutputOptions.WHOLE)
-            : report.of(answer, output.detail(detail)),
+        output.onScreen()
+            ? Report.text(answer, detail, terminal.emphasis(), OutputOptions.WHOLE)
+            : report.of(answer, output.detail(detail), pictures),
+        gate.quiet,
         terminal);
-    return status;
+    return gate.status(status, () -> Gate.of(answer), terminal);
   }
 
   private Answer asked(Question question) {

@@ -1,5 +1,6 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
@@ -24,6 +25,7 @@ import picocli.CommandLine.ParseResult;
 /** The pictures that are wanted: the main one, others by name, or all of them. */
 final class ChartOptions {
   private static final List<String> ENDINGS = List.of(".png", ".svg");
+  private static final Pattern SIZE = Pattern.compile("(\\d{1,5})[xX](\\d{1,5})");
   private static final Pattern NAMED = Pattern.compile("([a-z-]+)=(.+)");
 
   /** The word that asks for the view that a picture shows, and what it says. */
@@ -39,10 +41,12 @@ final class ChartOptions {
   private final String kind;
   private final List<Wanted> wanted = new ArrayList<>();
   private final @Nullable Path folder;
+  private final @Nullable String size;
 
   ChartOptions(String kind, ParseResult parsed) {
     this.kind = kind;
     this.folder = parsed.matchedOptionValue("--charts", (Path) null);
+    this.size = parsed.matchedOptionValue("--size", (String) null);
     for (String each : parsed.matchedOptionValue("--chart", new String[0])) {
       Matcher named = NAMED.matcher(each);
       wanted.add(
@@ -76,6 +80,12 @@ final class ChartOptions {
             .type(Path.class)
             .paramLabel("FOLDER")
             .description("Draw all pictures that the answer has into a folder, as .svg files.")
+            .build(),
+        OptionSpec.builder("--size")
+            .type(String.class)
+            .paramLabel("WIDTHxHEIGHT")
+            .description(
+                "The size of pictures, 240 to 4000 each way; a .png has two pixels to each unit.")
             .build());
   }
 
@@ -91,11 +101,13 @@ final class ChartOptions {
     return more;
   }
 
-  void check(List<String> sources) {
+  void check(List<String> sources, OutputOptions output) {
+    requireSize();
     Map<Path, Wanted> files = new LinkedHashMap<>();
     for (Wanted each : wanted) {
       OutputOptions.requireEnding("--chart", each.file(), ENDINGS);
       OutputOptions.requireWritable("--chart", each.file(), sources);
+      output.requireReplaceable("--chart", each.file());
       if (files.put(each.file(), each) != null) {
         throw new IllegalArgumentException(
             "pictures must go to different files, got " + each.file() + " twice");
@@ -104,6 +116,10 @@ final class ChartOptions {
     Path into = folder;
     if (into != null && !Files.isDirectory(into)) {
       throw new IllegalArgumentException("--charts must name a folder, got " + into);
+    }
+    if (into != null) {
+      Chart.of(kind)
+          .forEach(each -> output.requireReplaceable("--charts", into.resolve(each.id() + ".svg")));
     }
   }
 
@@ -152,8 +168,34 @@ final class ChartOptions {
     return ExitStatus.USAGE;
   }
 
-  private static void draw(Chart chart, Answer answer, Path file, OutputOptions output) {
-    Picture picture = chart.of(answer);
+  private void requireSize() {
+    String wanted = size;
+    require(
+        wanted == null || SIZE.matcher(wanted).matches(),
+        "--size must be WIDTHxHEIGHT, such as 960x540, got '%s'",
+        wanted);
+    require(
+        wanted == null || !this.wanted.isEmpty() || folder != null,
+        "--size needs a picture, --chart or --charts");
+  }
+
+  private Picture sized(Picture picture) {
+    Matcher parts = SIZE.matcher(size == null ? "" : size);
+    return parts.matches()
+        ? picture.sized(Integer.parseInt(parts.group(1)), Integer.parseInt(parts.group(2)))
+        : picture;
+  }
+
+  private void draw(Chart chart, Answer answer, Path file, OutputOptions output) {
+    Picture picture = sized(chart.of(answer));
     output.beside(file, OutputOptions.ending(file).equals(".svg") ? picture.svg() : picture.png());
+    String lacking = picture.lacking();
+    if (!lacking.isEmpty() && OutputOptions.ending(file).equals(".png")) {
+      output.undrawn(
+          file
+              + " shows boxes for characters that its font lacks: "
+              + lacking
+              + "; an .svg has them");
+    }
   }
 }

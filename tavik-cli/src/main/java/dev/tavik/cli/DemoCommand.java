@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.data.DemoFiles;
+import dev.tavik.data.words.ShellWord;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
@@ -93,6 +94,9 @@ final class DemoCommand implements Callable<Integer> {
               "A glaze trial fired 60 tiles and cracked none. Is that below 5%?",
               "rate 0/60 --against 5% --alternative less --label 'New ash glaze cracks'"));
 
+  private static final String STUDY = "demo/kiln-acceptance.yaml";
+  private static final String REPORT = "kiln-acceptance.html";
+
   private final Terminal terminal;
 
   @Option(
@@ -132,8 +136,8 @@ final class DemoCommand implements Callable<Integer> {
       out.println(
           say(
               "$ %s %s",
-              Suggestions.quoted(terminal.name()),
-              stop.words().stream().map(Suggestions::quoted).collect(Collectors.joining(" "))));
+              ShellWord.quoted(terminal.name()),
+              stop.words().stream().map(ShellWord::quoted).collect(Collectors.joining(" "))));
       out.println();
       int status = new Tavik(onDemo).run(stop.words().toArray(String[]::new));
       if (status != ExitStatus.ANSWERED) {
@@ -142,8 +146,32 @@ final class DemoCommand implements Callable<Integer> {
     }
     out.println();
     out.println("-".repeat(80));
+    int status = report(onDemo);
+    if (status != ExitStatus.ANSWERED) {
+      return status;
+    }
+    out.println();
+    out.println("-".repeat(80));
     out.println("Next: " + terminal.name() + " look --data FILE, with a file of your own.");
     return ExitStatus.ANSWERED;
+  }
+
+  /** The whole study as a page; in the folder for temporary files where this one can't be used. */
+  private int report(Terminal onDemo) {
+    Path here = Path.of(REPORT);
+    boolean free = Files.exists(here) ? FileWriting.ours(here) : Files.isWritable(Path.of(""));
+    Path page = free ? here : Path.of(System.getProperty("java.io.tmpdir"), REPORT);
+    terminal
+        .out()
+        .println("All questions of a study on one page to hand on: open it in a browser.");
+    terminal.out().println();
+    terminal
+        .out()
+        .println(say("$ %s run %s --out %s", ShellWord.quoted(terminal.name()), STUDY, page));
+    terminal.out().println();
+    int status = new Tavik(onDemo).run("run", STUDY, "--out", page.toString());
+    terminal.out().println("The report is in " + page.toAbsolutePath());
+    return status;
   }
 
   private static InputStream open(String name) throws IOException {

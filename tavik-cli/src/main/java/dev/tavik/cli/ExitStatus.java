@@ -14,5 +14,11 @@ public final class ExitStatus {
   /** Tavik is at fault. */
   public static final int FAULT = 4;
 
+  /** With a gate: a null is rejected, or what was to be shown is not. */
+  public static final int STOPPED = 10;
+
+  /** With a gate: the data can't decide. */
+  public static final int UNDECIDED = 11;
+
   private ExitStatus() {}
 }

@@ -48,11 +48,10 @@ final class LookCommand implements Callable<Integer> {
       output.beside(Path.of(book), Codebook.draft(overview).getBytes(StandardCharsets.UTF_8));
     }
     List<String> suggestions = Suggestions.of(overview, spec, terminal.name());
-    Report report = output.report();
     output.write(
-        report == Report.TEXT
-            ? Report.text(overview, suggestions, output.emphasis(terminal))
-            : report.of(overview, suggestions),
+        output.onScreen()
+            ? Report.text(overview, suggestions, terminal.emphasis())
+            : output.report().of(overview, suggestions),
         terminal);
     return ExitStatus.ANSWERED;
   }

@@ -3,7 +3,7 @@ package dev.tavik.cli;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Detail;
-import dev.tavik.report.Emphasis;
+import dev.tavik.answer.Illustration;
 import dev.tavik.report.Report;
 import dev.tavik.report.Visible;
 import java.io.IOException;
@@ -47,6 +47,11 @@ final class OutputOptions {
   @Nullable Path out;
 
   @Option(
+      names = "--overwrite",
+      description = "Replace files that Tavik didn't write, too; its own it replaces anyway.")
+  boolean overwrite;
+
+  @Option(
       names = {"-h", "--help"},
       usageHelp = true,
       description = "Show this help.")
@@ -71,6 +76,16 @@ final class OutputOptions {
         "--json and --out %s contradict one another; name a .json file or drop --json",
         file);
     requireWritable("--out", file, sources);
+    requireReplaceable("--out", file);
+  }
+
+  /** Refuses to replace a file that has no mark of Tavik's, unless that is asked for. */
+  void requireReplaceable(String option, Path file) {
+    require(
+        overwrite || !Files.isRegularFile(file) || FileWriting.ours(file),
+        "%s: there is a file %s that Tavik didn't write; name another, or add --overwrite",
+        option,
+        file);
   }
 
   static void requireEnding(String option, Path file, List<String> endings) {
@@ -116,9 +131,9 @@ final class OutputOptions {
     return dot < 0 ? "" : name.substring(dot).toLowerCase(Locale.ROOT);
   }
 
-  /** Emphasis belongs to a terminal, not into a file. */
-  Emphasis emphasis(Terminal terminal) {
-    return out == null ? terminal.emphasis() : Emphasis.NONE;
+  /** Whether the answer is for a reader at a terminal. */
+  boolean onScreen() {
+    return out == null && !json;
   }
 
   /** A file has room for every row, which a screen has not. */
@@ -139,6 +154,25 @@ final class OutputOptions {
     beside.put(file, bytes);
   }
 
+  /** Pictures for a report that shows them; where they lie beside it, they are written too. */
+  List<Illustration> illustrated(List<Illustration> pictures, String prefix) {
+    Path file = out;
+    if (file == null || report() != Report.MARKDOWN) {
+      return pictures;
+    }
+    String name = String.valueOf(file.getFileName());
+    String folder = name.substring(0, name.length() - ending(file).length()) + "-pictures/";
+    List<Illustration> placed = new ArrayList<>();
+    for (Illustration each : pictures) {
+      Illustration there = each.in(folder + prefix);
+      Path picture = file.resolveSibling(there.file());
+      requireReplaceable("--out", picture);
+      beside(picture, each.svg().getBytes(StandardCharsets.UTF_8));
+      placed.add(there);
+    }
+    return placed;
+  }
+
   /** A picture that is missing, to be told after the answer. */
   void undrawn(String why) {
     undrawn.add(why);
@@ -146,10 +180,15 @@ final class OutputOptions {
 
   /** Writes the answer and what is beside it; a note on the error stream says which files. */
   void write(String answer, Terminal terminal) {
+    write(answer, false, terminal);
+  }
+
+  /** The same, but without a word at a terminal where only a gate's line is wanted. */
+  void write(String answer, boolean quiet, Terminal terminal) {
     Map<Path, byte[]> files = new LinkedHashMap<>(beside);
     Path file = out;
     if (file == null) {
-      terminal.out().print(answer);
+      terminal.out().print(quiet ? "" : answer);
       terminal.out().flush();
     } else {
       files.put(file, answer.getBytes(StandardCharsets.UTF_8));
@@ -157,7 +196,9 @@ final class OutputOptions {
     files.forEach(
         (each, bytes) -> {
           FileWriting.write(each, bytes);
-          terminal.err().println("Wrote " + Visible.of(each.toString()));
+          if (!quiet) {
+            terminal.err().println("Wrote " + Visible.of(each.toString()));
+          }
         });
     undrawn.forEach(each -> terminal.err().println("tavik: " + Visible.of(each)));
   }

@@ -1,12 +1,22 @@
 package dev.tavik.cli;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
+import dev.tavik.answer.Illustration;
+import dev.tavik.data.Opening;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.report.Report;
+import dev.tavik.study.Gate;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -32,7 +42,21 @@ final class RunCommand implements Callable<Integer> {
           "Show z tests and closed-form intervals by hand, every formula with its numbers.")
   boolean working;
 
+  @Option(
+      names = "--set",
+      paramLabel = "NAME=VALUE",
+      description =
+          "The value for a place in the study that names it, $NAME in braces; several times.")
+  Map<String, String> set = new LinkedHashMap<>();
+
+  @Option(
+      names = "--allow-outside",
+      description =
+          "Let the study read files outside its folder, and databases; for studies you trust.")
+  boolean outside;
+
   @Mixin OutputOptions output;
+  @Mixin GateOptions gate;
 
   RunCommand(Terminal terminal) {
     this.terminal = terminal;
@@ -41,25 +65,56 @@ final class RunCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     output.check(List.of(study));
+    gate.check();
     List<String> sources = new ArrayList<>(List.of(study));
-    Study read =
-        StudyFile.read(
-            study,
-            source -> {
-              sources.add(source);
-              return terminal.files().open(source);
-            });
+    StudyFile file = StudyFile.of(study, noting(sources));
+    for (Map.Entry<String, String> each : set.entrySet()) {
+      file = file.set(each.getKey(), each.getValue());
+    }
+    Study read = (outside ? file.allowingOutside() : file).read();
     // Only now is it known which files the study reads.
     output.check(sources);
     StudyAnswer answer = read.ask();
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
     Report report = output.report();
     output.write(
-        report == Report.TEXT
-            ? Report.text(
-                answer, output.detail(detail), output.emphasis(terminal), OutputOptions.WHOLE)
-            : report.of(answer, output.detail(detail)),
+        output.onScreen()
+            ? Report.text(answer, detail, terminal.emphasis(), OutputOptions.WHOLE)
+            : report.of(answer, output.detail(detail), each -> pictures(answer, each)),
+        gate.quiet,
         terminal);
+    return gate.status(status(answer), () -> Gate.of(answer), terminal);
+  }
+
+  /** Files as they are, each noted when it is opened. */
+  private Opening noting(List<String> sources) {
+    Opening files = terminal.files();
+    return new Opening() {
+      @Override
+      public InputStream open(String name) throws IOException {
+        sources.add(name);
+        return files.open(name);
+      }
+
+      @Override
+      public Optional<Path> path(String name) {
+        return files.path(name);
+      }
+    };
+  }
+
+  private List<Illustration> pictures(StudyAnswer study, Answer answer) {
+    int number = 1;
+    for (Answer each : study.answers()) {
+      if (each == answer) {
+        break;
+      }
+      number++;
+    }
+    return ReportPictures.main(answer, number, output);
+  }
+
+  private static int status(StudyAnswer answer) {
     if (answer.faulty()) {
       return ExitStatus.FAULT;
     }

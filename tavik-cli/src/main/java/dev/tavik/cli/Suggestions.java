@@ -6,9 +6,9 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.data.study.Spec;
+import dev.tavik.data.words.ShellWord;
 import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
-import dev.tavik.report.Visible;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -36,8 +36,8 @@ final class Suggestions {
     if (classes.isEmpty() || twoWayTable(overview, spec)) {
       return twoWayTable(overview, spec)
           ? List.of(
-              quoted(name) + " compare" + data.replace(" --data ", " --table "),
-              quoted(name) + " cross" + data.replace(" --data ", " --table "))
+              ShellWord.quoted(name) + " compare" + data.replace(" --data ", " --table "),
+              ShellWord.quoted(name) + " cross" + data.replace(" --data ", " --table "))
           : List.of();
     }
     Column outcome =
@@ -50,23 +50,24 @@ final class Suggestions {
         say(
             "%s --outcome %s --success %s%s",
             data,
-            quoted(outcome.name()),
-            quoted(success),
-            frequency.map(column -> " --count " + quoted(column.name())).orElse(""));
-    String rate = quoted(name) + " rate" + counted + " --against " + against(outcome, success);
+            ShellWord.quoted(outcome.name()),
+            ShellWord.quoted(success),
+            frequency.map(column -> " --count " + ShellWord.quoted(column.name())).orElse(""));
+    String rate =
+        ShellWord.quoted(name) + " rate" + counted + " --against " + against(outcome, success);
     Optional<Column> other =
         classes.stream()
             .filter(column -> !column.equals(outcome) && column.distinct() <= MOST_GROUPS)
             // The same levels again are a second judgement of the same units, no groups.
             .filter(column -> !column.levels().keySet().equals(outcome.levels().keySet()))
             .findFirst();
-    Optional<String> group = other.map(column -> " --group " + quoted(column.name()));
+    Optional<String> group = other.map(column -> " --group " + ShellWord.quoted(column.name()));
     List<String> suggestions = new ArrayList<>();
     suggestions.add(rate);
     group.ifPresent(by -> suggestions.add(rate + by));
     suggestions.add(
         group
-            .map(by -> quoted(name) + " compare" + counted + by)
+            .map(by -> ShellWord.quoted(name) + " compare" + counted + by)
             .orElse(rate + " --alternative greater --working"));
     other
         .filter(column -> outcome.distinct() > 2)
@@ -75,23 +76,29 @@ final class Suggestions {
                 suggestions.add(
                     say(
                         "%s cross%s --rows %s --columns %s%s",
-                        quoted(name),
+                        ShellWord.quoted(name),
                         data,
-                        quoted(column.name()),
-                        quoted(outcome.name()),
-                        frequency.map(each -> " --count " + quoted(each.name())).orElse(""))));
+                        ShellWord.quoted(column.name()),
+                        ShellWord.quoted(outcome.name()),
+                        frequency
+                            .map(each -> " --count " + ShellWord.quoted(each.name()))
+                            .orElse(""))));
     paired(classes)
         .ifPresent(
             pair -> {
-              String columns = quoted(pair.get(0).name()) + "," + quoted(pair.get(1).name());
+              String columns =
+                  ShellWord.quoted(pair.get(0).name()) + "," + ShellWord.quoted(pair.get(1).name());
               suggestions.add(
                   say(
                       "%s compare --paired%s --outcome %s --success %s",
-                      quoted(name), data, columns, quoted(success)));
+                      ShellWord.quoted(name), data, columns, ShellWord.quoted(success)));
               suggestions.add(
                   say(
                       "%s cross --paired%s --rows %s --columns %s",
-                      quoted(name), data, quoted(pair.get(0).name()), quoted(pair.get(1).name())));
+                      ShellWord.quoted(name),
+                      data,
+                      ShellWord.quoted(pair.get(0).name()),
+                      ShellWord.quoted(pair.get(1).name())));
             });
     return suggestions;
   }
@@ -102,7 +109,7 @@ final class Suggestions {
     for (Word word : Words.LOOK.words()) {
       if (!word.name().equals("codebook-out")) {
         spec.all(word.name())
-            .forEach(value -> words.append(say(" --%s %s", word.name(), quoted(value))));
+            .forEach(value -> words.append(say(" --%s %s", word.name(), ShellWord.quoted(value))));
       }
     }
     return words.toString();
@@ -172,30 +179,5 @@ final class Suggestions {
     long all = outcome.levels().values().stream().mapToLong(Long::longValue).sum();
     boolean common = 10 * outcome.levels().getOrDefault(success, 0L) > 3 * all;
     return common ? "50%" : "10%";
-  }
-
-  /** A word as a shell takes it; what can't be seen is written by its code. */
-  static String quoted(String word) {
-    if (word.matches("[\\w./@:+,%-]+")) {
-      return word;
-    }
-    boolean allSeen = word.codePoints().allMatch(each -> Visible.seen(each) && each != 0xA0);
-    return allSeen ? "'" + word.replace("'", "'\\''") + "'" : "$'" + coded(word) + "'";
-  }
-
-  private static String coded(String word) {
-    StringBuilder coded = new StringBuilder();
-    word.codePoints()
-        .forEach(
-            each -> {
-              if (each == '\'' || each == '\\') {
-                coded.append('\\').appendCodePoint(each);
-              } else if (Visible.seen(each) && each != 0xA0) {
-                coded.appendCodePoint(each);
-              } else {
-                coded.append(say(each < 0x80 ? "\\x%02x" : "\\u%04x", each));
-              }
-            });
-    return coded.toString();
   }
 }

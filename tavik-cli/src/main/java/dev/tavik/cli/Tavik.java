@@ -160,7 +160,9 @@ public final class Tavik {
         "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
         "",
         "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read",
-        "or used; 4 a fault in Tavik, or an answer that could not be written."
+        "or used; 4 a fault in Tavik, or an answer that could not be written. With",
+        "--gate also 10 a null is rejected, or what was to be shown is not; 11 the data",
+        "can't decide."
       })
   private static final class Root implements Runnable {
     @Override

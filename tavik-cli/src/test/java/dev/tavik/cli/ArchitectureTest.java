@@ -63,6 +63,7 @@ class ArchitectureTest {
       arrows.put("study." + each, room);
     }
     arrows.put("study.cross", with(room, "study.compare"));
+    arrows.put("study.sweep", with(room, "study.cross"));
     arrows.put(
         "study.simulated",
         with(room, "study.rate", "study.compare", "study.paired", "study.shares", "study.cross"));

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -95,15 +96,14 @@ class BayesCommandTest {
   }
 
   @Test
-  void thePictureExplainsTheRatioOfHeights() throws IOException {
+  void thePictureSaysWhatBecameOfTheBelief() throws IOException {
     Path chart = folder.resolve("belief.svg");
     CommandLine drawn = CommandLine.shell(NORTH + " --bayes --chart belief=" + chart);
     assertThat(drawn.status()).as(drawn.err()).isZero();
     assertThat(Files.readString(chart))
-        .contains(
-            "the heights at 5% are in a ratio of 15.1: the two-sided Bayes factor, for the null")
-        .contains(
-            "directional: 1.20, for the alternative", "posterior there 15.1", "prior there 1.00");
+        .contains("held against 5%", "belief here became 15.1 times denser")
+        .contains("directional alternative 1.20, for the alternative", "before: Beta(1, 1)")
+        .contains("95% credible: 2.500% to 97.50%", "lies beyond this axis");
     // A picture of a view asks for the view by itself.
     assertThat(CommandLine.shell(NORTH + " --chart belief=" + chart).out())
         .contains("Bayesian view, prior Beta(1, 1)");
@@ -234,19 +234,33 @@ class BayesCommandTest {
     CommandLine.shell(COBALT + " --sequence --chart sequence=" + chart);
     assertThat(Files.readString(chart))
         .contains(
-            "the Bayes factor after each of 246 observations",
+            "the evidence after each of 246 observations",
             "for a rate below 8%",
             "for a rate of 8%",
-            "bare mention",
-            "positive");
+            "rate so far",
+            "held against 8%");
+    // Had both been equally likely: odds of the Bayes factor.
+    JsonNode sequence = CommandLine.json(COBALT + " --sequence").at("/bayes/sequence");
+    double most = Double.NEGATIVE_INFINITY;
+    for (JsonNode log : sequence) {
+      most = Math.max(most, log.asDouble());
+    }
+    double last = sequence.get(sequence.size() - 1).asDouble();
+    assertThat(Files.readString(chart))
+        .contains(String.format(Locale.ROOT, "end: %.1f%%", 100 / (1 + Math.exp(-last))))
+        .containsPattern(
+            String.format(Locale.ROOT, "highest, row \\d+: %.1f%%", 100 / (1 + Math.exp(-most))));
     Path second = folder.resolve("second.svg");
     CommandLine.shell(COBALT + " --bayes --chart priors=" + second);
     assertThat(Files.readString(second))
-        .contains("does the Bayes factor depend on the prior?", "the null value 8%", "Beta(1, 1)");
+        .contains("does it depend on the prior?", "the null value 8%", "Beta(1, 1)");
     Path third = folder.resolve("third.svg");
     CommandLine.shell(KILNS + " --region 3% --chart belief=" + third);
     assertThat(Files.readString(third))
-        .contains("no difference", "as good as none: probability", "North minus South, in points");
+        .contains(
+            "no difference",
+            "as good as none, probability",
+            "North minus South, in percentage points");
     Path fourth = folder.resolve("fourth.svg");
     CommandLine.shell(KILNS + " --bayes --chart priors=" + fourth);
     assertThat(Files.readString(fourth)).contains("the common rate 5.7%", "for different rates");
@@ -273,7 +287,9 @@ class BayesCommandTest {
     assertThat(bayes.toString()).doesNotContain("NaN");
     if (line.startsWith("rate") || line.startsWith("compare")) {
       Path chart = folder.resolve("far.svg");
-      CommandLine drawn = CommandLine.shell(line + " --bayes --chart priors=" + chart);
+      CommandLine drawn =
+          CommandLine.shell(
+              line + " --chart priors=" + chart + " --chart belief=" + folder.resolve("b.svg"));
       assertThat(drawn.status()).as(drawn.err()).isZero();
     }
   }

@@ -136,6 +136,7 @@ class CommandLineTest {
     assertThat(answer.fieldNames())
         .toIterable()
         .containsExactly(
+            "tavik",
             "question",
             "label",
             "input",
@@ -168,6 +169,7 @@ class CommandLineTest {
     assertThat(groups.fieldNames())
         .toIterable()
         .containsExactly(
+            "tavik",
             "question",
             "label",
             "input",
@@ -281,7 +283,7 @@ class CommandLineTest {
             .parse(new ByteArrayInputStream(Files.readAllBytes(svg)));
     assertThat(document.getDocumentElement().getAttribute("viewBox")).startsWith("0 0 960 ");
     assertThat(document.getDocumentElement().getTextContent())
-        .contains("against 8%", "wilson, lower bound", "98 of 1,196");
+        .contains("against 8%", "at least 7.0%", "98 of 1,196");
   }
 
   @Test
@@ -354,7 +356,8 @@ class CommandLineTest {
         .contains("question 3: there is no key 'outcom'; did you mean outcome?");
     assertThat(answers.at("/3/error/code").asText()).isEqualTo("data-unreadable");
     assertThat(answers.at("/4/error/message").asText())
-        .contains("ask must be rate, compare, shares, cross, plan, tail or assess, got 'guess'");
+        .contains(
+            "ask must be one of rate, compare, shares, cross, plan, tail, sweep, assess, got 'guess'");
     assertThat(answers.at("/6/error/message").asText()).contains("did you mean 5%?");
     assertThat(CommandLine.shell("run " + study).out())
         .contains("3. typo")

@@ -165,6 +165,7 @@ class CompareCommandTest {
     assertThat(answer.fieldNames())
         .toIterable()
         .containsExactly(
+            "tavik",
             "question",
             "label",
             "input",
@@ -201,6 +202,7 @@ class CompareCommandTest {
     assertThat(groups.fieldNames())
         .toIterable()
         .containsExactly(
+            "tavik",
             "question",
             "label",
             "input",
@@ -306,9 +308,10 @@ class CompareCommandTest {
         .contains("equivalent within 8 percentage");
     assertThat(root.at("/answers/4/error/message").asText()).contains("needs two groups");
     assertThat(root.at("/answers/5/error/message").asText())
-        .contains("must be rate, compare, shares, cross, plan, tail or assess");
-    assertThat(root.at("/cautions/0/code").asText()).isEqualTo("many-tests");
+        .contains("must be one of rate, compare, shares, cross, plan, tail");
+    assertThat(root.at("/adjust").asText()).isEqualTo("holm");
+    assertThat(root.at("/decisions")).hasSize(5);
     assertThat(CommandLine.run("run", study.toString()).out())
-        .contains("4 questions are tested, each at its own alpha");
+        .contains("The 5 tests, p-values adjusted by Holm's method over all of them");
   }
 }

@@ -151,6 +151,7 @@ class CrossCommandTest {
     assertThat(cells.fieldNames())
         .toIterable()
         .containsExactly(
+            "tavik",
             "question",
             "label",
             "input",

@@ -3,14 +3,17 @@ package dev.tavik.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import dev.tavik.result.Caution;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -33,8 +36,9 @@ class DocumentationTest {
     CommandLine answer =
         CommandLine.shell(
             line.replaceAll("(--chart (?:[a-z]+=)?)([a-z]+\\.png)", "$1" + folder + "/$2"));
-    assertThat(answer.status()).as(answer.err()).isZero();
-    assertThat(answer.out()).isNotBlank();
+    boolean gated = line.contains("--gate");
+    assertThat(answer.status()).as(answer.err()).isIn(gated ? List.of(0, 10, 11) : List.of(0));
+    assertThat(line.contains("--quiet") ? answer.err() : answer.out()).isNotBlank();
   }
 
   /** The commands that README and guides show, each once. */
@@ -55,7 +59,19 @@ class DocumentationTest {
 
   /** The examples are run by tests of their own. */
   @ParameterizedTest
-  @CsvSource({"README.md, FirstAnswer, 1", "docs/java.md, TenTasks, 10"})
+  @CsvSource({
+    "README.md, FirstAnswer, 1",
+    "docs/java.md, TenTasks, 10",
+    "docs/guide/look.md, TheGuide, 1",
+    "docs/guide/state.md, TheGuide, 1",
+    "docs/guide/check.md, TheGuide, 1",
+    "docs/guide/test.md, TheGuide, 1",
+    "docs/guide/estimate.md, TheGuide, 1",
+    "docs/guide/picture.md, TheGuide, 1",
+    "docs/guide/conclude.md, TheGuide, 1",
+    "docs/guide/plan.md, TheGuide, 1",
+    "docs/guide/sweep.md, TheGuide, 1"
+  })
   void javaIsThatOfAnExampleThatCompiles(String page, String example, int number)
       throws IOException {
     String code =
@@ -85,6 +101,8 @@ class DocumentationTest {
         "plan compare --base 30% --expect 12% --power 80%",
         "plan compare --half-width 3% --base 8% --expect 5%",
         "assess rate --n 40 --p 5%",
+        "sweep --data demo/panel-survey.csv --group channel",
+        "run demo/kiln-acceptance.yaml",
         "tail normal --value 1"
       })
   void everyKeyOfJsonIsExplained(String line) throws IOException {
@@ -99,7 +117,7 @@ class DocumentationTest {
         .forEach(
             field -> {
               into.add(field.getKey());
-              if (!Set.of("counts", "missing", "where").contains(field.getKey())) {
+              if (!Set.of("counts", "leftOut", "missing", "where").contains(field.getKey())) {
                 keys(field.getValue(), into);
               }
             });
@@ -147,10 +165,50 @@ class DocumentationTest {
                             + " -->\n\n"
                             + GuideParts.of(part.group(1))
                             + "\n<!-- end -->"));
+    made = OUTPUT.matcher(made).replaceAll(DocumentationTest::shown);
     if ("write".equals(System.getProperty("tavik.guides"))) {
       Files.writeString(page, made);
     }
     assertThat(Files.readString(page)).isEqualTo(made);
+  }
+
+  /** A command and so many lines of what it prints now. */
+  private static final Pattern OUTPUT =
+      Pattern.compile(
+          "```sh\n((?:(?!```).)*?)\n```\n\n<!-- output (\\d+) -->\n.*?<!-- end -->",
+          Pattern.DOTALL);
+
+  private static String shown(MatchResult part) {
+    List<String> lines = new ArrayList<>();
+    for (String command : part.group(1).replaceAll(" \\\\\n\\s*", " ").split("\n")) {
+      CommandLine answer =
+          CommandLine.shell(
+              command
+                  .replaceFirst("^\\./tavik ", "")
+                  .replaceAll("(--chart )(\\w+\\.png)", "$1target/$2"));
+      lines.addAll((answer.out() + answer.err().replace("target/", "")).lines().toList());
+    }
+    int most = Integer.parseInt(part.group(2));
+    List<String> some = new ArrayList<>(lines.subList(0, Math.min(most, lines.size())));
+    if (lines.size() > most) {
+      some.add("…");
+    }
+    return Matcher.quoteReplacement(
+        String.format(
+            "```sh\n%s\n```\n\n<!-- output %s -->\n\n```text\n%s\n```\n\n<!-- end -->",
+            part.group(1), part.group(2), String.join("\n", some)));
+  }
+
+  /** Every caution has its place, and no place is of one that there isn't. */
+  @Test
+  void everyCautionIsExplained() throws IOException {
+    assertThat(
+            Pattern.compile("(?m)^## `([a-z-]+)`$")
+                .matcher(Files.readString(ROOT.resolve("docs/guide/cautions.md")))
+                .results()
+                .map(heading -> heading.group(1)))
+        .containsExactlyInAnyOrderElementsOf(
+            Arrays.stream(Caution.Code.values()).map(Caution.Code::id).toList());
   }
 
   @Test
@@ -172,8 +230,9 @@ class DocumentationTest {
 
   private static Stream<Path> pages() throws IOException {
     try (Stream<Path> root = Files.list(ROOT);
-        Stream<Path> docs = Files.list(ROOT.resolve("docs"))) {
-      return Stream.concat(root, docs)
+        Stream<Path> docs = Files.list(ROOT.resolve("docs"));
+        Stream<Path> guide = Files.list(ROOT.resolve("docs/guide"))) {
+      return Stream.concat(Stream.concat(root, docs), guide)
           .filter(file -> file.toString().endsWith(".md"))
           .sorted()
           .toList()

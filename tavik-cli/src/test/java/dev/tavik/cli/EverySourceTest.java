@@ -183,6 +183,7 @@ class EverySourceTest {
         "compare --outcome grade --success cracked --group shift --tests all --intervals all",
         "compare --outcome grade --success bad --merge cracked+warped=bad --group kiln",
         "shares --outcome grade --against equal",
+        "sweep --group kiln --outcomes shift,grade,glaze",
         "cross --rows kiln --columns grade --strata shift --merge crazed+cracked+warped=bad"
             + " --where kiln=South",
         "cross --rows kiln --columns grade --bayes"

@@ -46,6 +46,7 @@ class EveryWordTest {
               + " ash+celadon=light --merge cobalt+iron=dark",
           "cross --data demo/regrade.csv --rows first_inspector --columns second_inspector"
               + " --paired",
+          "sweep " + LOG + "--group kiln",
           "plan rate --against 8% --expect 5% --power 80%",
           "plan rate --expect 5% --half-width 2%",
           "plan rate --against 8% --expect 5% --n 400 --bayes",
@@ -137,6 +138,9 @@ class EveryWordTest {
           Map.entry("population", "500"),
           Map.entry("successes", "25"),
           Map.entry("encoding", "UTF-16LE"),
+          Map.entry("outcomes", "shift,glaze"),
+          Map.entry("adjust", "none"),
+          Map.entry("sort", "file"),
           Map.entry("sheet", "2"),
           Map.entry("range", "A1:B7"),
           Map.entry("codebook", "demo/panel-codes.schema.json"),

@@ -2,6 +2,7 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.tavik.report.Report;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,7 +19,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class GoldenTest {
   private static final Path FOLDER = Path.of("src/test/resources/golden");
   private static final Pattern TEXT_ONLY =
-      Pattern.compile("^demo$|--out |^compare D01.*[0-9]$|--sequence");
+      Pattern.compile("^demo$|--out |--split|^compare D01.*[0-9]$|--sequence");
 
   @ParameterizedTest
   @ValueSource(strings = {"text", "json"})
@@ -49,7 +50,7 @@ class GoldenTest {
       text += Files.readString(out);
       Files.delete(out);
     }
-    return text.replace(out.toString(), "OUT.txt")
+    return text.replace(out.toString(), "OUT.txt").replace(Report.version(), "VERSION")
         + (answer.status() == 0 ? "" : "status " + answer.status() + "\n");
   }
 

@@ -112,11 +112,12 @@ class OutputTest {
 
   @Test
   void anOldAnswerStaysUntilTheNewOneIsThere() throws IOException {
-    Path old = Files.writeString(folder.resolve("answer.txt"), "old");
+    String before = "old\n\nWritten by Tavik 0.1.0.\n";
+    Path old = Files.writeString(folder.resolve("answer.txt"), before);
     Path link = Files.createSymbolicLink(folder.resolve("latest.txt"), old);
     String rate = "rate --outcome grade --against 5% --data " + data + " --success ";
     assertThat(CommandLine.shell(rate + "nowhere --out " + old).status()).isEqualTo(3);
-    assertThat(Files.readString(old)).isEqualTo("old");
+    assertThat(Files.readString(old)).isEqualTo(before);
     assertThat(CommandLine.shell(rate + "sound --out " + link).status()).isZero();
     assertThat(link).isSymbolicLink();
     assertThat(Files.readString(old)).contains("(2 of 3)");

@@ -258,14 +258,18 @@ class PlanCommandTest {
     assertThat(Files.readString(errors))
         .contains(
             "with 2 x 1,059 tiles",
-            "orange: alpha 0.05, a true null rejected; blue: beta 20.0%",
-            "the null, 0 points",
-            "what is expected, -3 points",
+            "orange: the test rejects; alpha 0.05, power 80.0%",
+            "where nothing is there: 0 points",
+            "as expected: -3 points",
+            ">2.5% rejected<",
+            ">95.0% not rejected<",
+            ">80.0% rejected<",
+            ">20.0% not rejected<",
             "rejected up to ");
     CommandLine.shell("plan table --df 6 --w 0.2 --power 90% --chart errors=" + errors);
     assertThat(Files.readString(errors)).contains("rejected from 12.6", "w = 0.2", "chi-square");
     CommandLine.shell("plan rate --against 8% --n 500..700:50 --expect 5% --chart " + chart);
-    assertThat(Files.readString(chart)).contains("n = 500, ", ": 5% against 8%");
+    assertThat(Files.readString(chart)).contains(">500<", ": 5% against 8%");
     CommandLine.shell(
         "plan rate --bayes --against 20% --expect 35% --threshold 5 --power 80% --chart " + chart);
     assertThat(Files.readString(chart)).contains("Chance to reach the threshold");

@@ -100,6 +100,7 @@ class SharesCommandTest {
     assertThat(inline.fieldNames())
         .toIterable()
         .containsExactly(
+            "tavik",
             "question",
             "label",
             "input",

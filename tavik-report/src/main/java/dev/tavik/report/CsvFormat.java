@@ -2,57 +2,42 @@ package dev.tavik.report;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import dev.tavik.answer.Block;
 import dev.tavik.answer.Value;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.Map;
-import org.jspecify.annotations.Nullable;
 
 /**
- * CSV, one figure a row: where it stands, as the path of its keys, and the figure with all digits.
- * Words that a spreadsheet would take for a formula begin with an apostrophe.
+ * CSV, a row for each estimate, test and interval, and for every other figure one with its place
+ * among the keys of the answer; all digits. Words that a spreadsheet would take for a formula begin
+ * with an apostrophe.
  */
 final class CsvFormat implements Format {
   @Override
-  public String write(String title, List<Block> blocks, Value.Fields figures) {
+  public String write(Document document) {
     StringWriter text = new StringWriter();
     try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
-      csv.writeRecord("figure", "value");
-      write(csv, "", figures);
+      csv.writeRecord(TidyRows.Column.NAMES);
+      new TidyRows(row -> csv.writeRecord(safe(row))).add(document.figures().get());
     } catch (IOException e) {
       throw new UncheckedIOException("memory can always be written to", e);
     }
     return text.toString();
   }
 
-  private static void write(CsvWriter csv, String path, Value value) {
-    @Nullable Object bare = value.bare();
-    if (bare instanceof Map<?, ?> fields) {
-      fields.forEach(
-          (key, field) ->
-              write(
-                  csv,
-                  path.isEmpty() ? escaped("" + key) : path + "/" + escaped("" + key),
-                  (Value) field));
-    } else if (bare instanceof List<?> values) {
-      for (int i = 0; i < values.size(); i++) {
-        write(csv, path + "/" + (i + 1), (Value) values.get(i));
-      }
-    } else {
-      csv.writeRecord(
-          path, bare == null ? "" : bare instanceof String words ? safe(words) : "" + bare);
-    }
-  }
-
-  /** A key may be a label from data; the slash parts keys. */
-  private static String escaped(String key) {
-    return key.replace("~", "~0").replace("/", "~1");
+  private static List<String> safe(List<Object> row) {
+    return row.stream()
+        .map(cell -> cell instanceof String words ? safe(words) : String.valueOf(cell))
+        .toList();
   }
 
   private static String safe(String words) {
-    return !words.isEmpty() && "=+-@\t\r".indexOf(words.charAt(0)) >= 0 ? "'" + words : words;
+    return !words.isEmpty() && "=+-@\t\r\n".indexOf(words.charAt(0)) >= 0 ? "'" + words : words;
+  }
+
+  /** Returns whether a value is a number or another that stands for itself. */
+  static boolean plain(Value value) {
+    return !(value.bare() instanceof List<?>) && !(value instanceof Value.Fields);
   }
 }

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.core.util.Separators;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import dev.tavik.answer.Block;
 import dev.tavik.answer.Value;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -19,7 +18,7 @@ final class JsonFormat implements Format {
   private static final JsonMapper MAPPER = new JsonMapper();
 
   @Override
-  public String write(String title, List<Block> blocks, Value.Fields figures) {
+  public String write(Document document) {
     StringWriter text = new StringWriter();
     try (JsonGenerator json = MAPPER.createGenerator(text)) {
       json.setPrettyPrinter(
@@ -28,7 +27,7 @@ final class JsonFormat implements Format {
                       .withObjectFieldValueSpacing(Separators.Spacing.AFTER))
               .withObjectIndenter(new DefaultIndenter("  ", "\n"))
               .withArrayIndenter(new DefaultIndenter("  ", "\n")));
-      write(json, figures);
+      write(json, Value.fields().with("tavik", Mark.VERSION).and(document.figures().get()));
     } catch (IOException e) {
       throw new UncheckedIOException("memory can always be written to", e);
     }

@@ -5,38 +5,82 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Align;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
-import dev.tavik.answer.Value;
+import dev.tavik.answer.Illustration;
+import dev.tavik.answer.Origin;
 import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** Markdown with tables, as most readers of it show. */
-final class MarkdownFormat implements Format {
+/**
+ * Markdown with tables, as most readers of it show; pictures are files beside it.
+ *
+ * @param below how a heading within an answer begins
+ */
+record MarkdownFormat(String below) implements Format {
   private static final Pattern SPECIAL = Pattern.compile("[\\\\`*_{}\\[\\]<>#|~&$!]");
   private static final Pattern MARKS_A_LIST = Pattern.compile("^(\\d+)?([-+.)])(?= )");
 
+  MarkdownFormat() {
+    this("## ");
+  }
+
   @Override
-  public String write(String title, List<Block> blocks, Value.Fields figures) {
-    StringBuilder text = new StringBuilder();
+  public String write(Document document) {
+    boolean several = document.chapters().stream().anyMatch(each -> !each.heading().isEmpty());
+    MarkdownFormat nested = new MarkdownFormat(several ? "### " : "## ");
+    StringBuilder text = new StringBuilder("<!-- Tavik " + Mark.VERSION + " -->\n");
+    if (several) {
+      text.append("\n# ").append(plain(document.title().isEmpty() ? "Study" : document.title()));
+      text.append('\n');
+    }
+    add(text, document.opening());
+    for (Chapter chapter : document.chapters()) {
+      if (several) {
+        text.append("\n## ").append(plain(chapter.heading())).append('\n');
+      }
+      nested.add(text, chapter.before());
+      for (Illustration each : chapter.pictures()) {
+        text.append(
+            say(
+                "\n![%s: %s](<%s>)\n",
+                plain(each.title()), plain(each.description()), each.file()));
+      }
+      nested.add(text, chapter.after());
+      chapter.origin().ifPresent(each -> nested.add(text, origin(each)));
+    }
+    add(text, document.closing());
+    return text.toString();
+  }
+
+  private static List<Block> origin(Origin origin) {
+    List<Block> blocks = new ArrayList<>();
+    if (!origin.command().isEmpty()) {
+      blocks.add(Block.heading("To make it again"));
+      blocks.add(new Block.CommandLine(origin.command()));
+    }
+    origin.data().forEach(each -> blocks.add(Block.paragraph(each + ".")));
+    return blocks;
+  }
+
+  private void add(StringBuilder text, List<Block> blocks) {
     boolean list = false;
     for (Block block : blocks) {
       String written = written(block);
       boolean item = written.startsWith("- ");
       if (!written.isEmpty()) {
-        text.append(text.isEmpty() || (item && list) ? "" : "\n").append(written).append('\n');
+        text.append(item && list ? "" : "\n").append(written).append('\n');
         list = item;
       }
     }
-    return text.toString();
   }
 
-  private static String written(Block block) {
+  private String written(Block block) {
     if (block instanceof Block.Strong strong) {
       return "**" + plain(strong.text()) + "**";
     }
     if (block instanceof Block.Heading heading) {
-      return "## " + plain(heading.text());
+      return below + plain(heading.text());
     }
     if (block instanceof Block.Paragraph paragraph) {
       return paragraph(paragraph);

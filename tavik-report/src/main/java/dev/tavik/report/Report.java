@@ -1,32 +1,32 @@
 package dev.tavik.report;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Block;
 import dev.tavik.answer.Detail;
-import dev.tavik.answer.Value;
+import dev.tavik.answer.Illustration;
 import dev.tavik.count.DataOverview;
 import dev.tavik.study.StudyAnswer;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
- * The forms in which answers are written: {@code Report.HTML.of(answer)}. Each shows every finding
- * and every figure of an answer; text, Markdown and HTML as a reader wants them, JSON and CSV with
- * all digits.
+ * The forms in which answers are written: {@code Report.HTML.of(answer)}, or with pictures {@code
+ * Report.HTML.of(answer, Charts.of(answer))}. Each shows every finding and every figure of an
+ * answer; text, Markdown and HTML as a reader wants them, JSON and CSV with all digits. Each bears
+ * a mark that Tavik wrote it.
  */
 public enum Report {
   /** Plain text of eighty columns. */
-  TEXT(".txt", new TextFormat(Emphasis.NONE)),
-  /** Markdown with tables. */
+  TEXT(".txt", document -> new TextFormat(Emphasis.NONE).write(document) + Mark.lastLine()),
+  /** Markdown with tables, pictures in files beside it. */
   MARKDOWN(".md", new MarkdownFormat()),
-  /** A whole page of HTML that needs no other file. */
-  HTML(".html", new HtmlFormat()),
+  /** A whole page of HTML that needs no other file, with its pictures. */
+  HTML(".html", document -> new HtmlFormat().write(document)),
   /** JSON, one object. */
   JSON(".json", new JsonFormat()),
-  /** CSV, one figure a row. */
+  /** CSV, a row for each estimate, test and interval, and for every other figure. */
   CSV(".csv", new CsvFormat());
 
   private final String ending;
@@ -40,6 +40,11 @@ public enum Report {
   /** Returns the ending of such files, with its point. */
   public String ending() {
     return ending;
+  }
+
+  /** Returns whether it shows pictures, in itself or beside it. */
+  public boolean illustrated() {
+    return this == HTML || this == MARKDOWN;
   }
 
   /**
@@ -65,7 +70,28 @@ public enum Report {
    * @param detail how much of it
    */
   public String of(Answer answer, Detail detail) {
-    return write(format, answer, detail);
+    return of(answer, detail, List.of());
+  }
+
+  /**
+   * Writes an answer with its pictures, every row of it.
+   *
+   * @param answer the answer
+   * @param pictures its pictures, which forms without pictures leave out
+   */
+  public String of(Answer answer, List<Illustration> pictures) {
+    return of(answer, Detail.EVERY_ROW, pictures);
+  }
+
+  /**
+   * Writes an answer with its pictures.
+   *
+   * @param answer the answer
+   * @param detail how much of it
+   * @param pictures its pictures, which forms without pictures leave out
+   */
+  public String of(Answer answer, Detail detail, List<Illustration> pictures) {
+    return format.write(Document.of(answer, detail, pictures));
   }
 
   /**
@@ -75,7 +101,19 @@ public enum Report {
    * @param detail how much of them
    */
   public String of(StudyAnswer study, Detail detail) {
-    return format.write(study.title(), study.reading(detail), study.figures(detail));
+    return of(study, detail, answer -> List.of());
+  }
+
+  /**
+   * Writes the answers to a study with their pictures.
+   *
+   * @param study the answers
+   * @param detail how much of them
+   * @param pictures the pictures of an answer
+   */
+  public String of(
+      StudyAnswer study, Detail detail, Function<Answer, List<Illustration>> pictures) {
+    return format.write(Document.of(study, detail, pictures));
   }
 
   /**
@@ -85,7 +123,22 @@ public enum Report {
    * @param suggestions commands that could be typed next
    */
   public String of(DataOverview overview, List<String> suggestions) {
-    return write(format, overview, suggestions);
+    return format.write(Document.of(new Overview(overview, suggestions)));
+  }
+
+  /**
+   * Tells whether a file looks as if Tavik had written it.
+   *
+   * @param head its first characters, a few thousand
+   * @param tail its last
+   */
+  public static boolean wrote(String head, String tail) {
+    return Mark.in(head, tail);
+  }
+
+  /** Returns the version of Tavik, such as {@code 0.1.0}. */
+  public static String version() {
+    return Mark.VERSION;
   }
 
   /**
@@ -97,36 +150,16 @@ public enum Report {
    * @param whole how a reader gets the whole of an answer that is cut, in the interface's words
    */
   public static String text(Answer answer, Detail detail, Emphasis emphasis, String whole) {
-    return write(new TextFormat(emphasis, whole), answer, detail);
+    return new TextFormat(emphasis, whole).write(Document.of(answer, detail, List.of()));
   }
 
   /** Writes text for a terminal. */
   public static String text(StudyAnswer study, Detail detail, Emphasis emphasis, String whole) {
-    return new TextFormat(emphasis, whole)
-        .write(study.title(), study.reading(detail), study.figures(detail));
+    return new TextFormat(emphasis, whole).write(Document.of(study, detail, answer -> List.of()));
   }
 
   /** Writes text for a terminal. */
   public static String text(DataOverview overview, List<String> suggestions, Emphasis emphasis) {
-    return write(new TextFormat(emphasis), overview, suggestions);
-  }
-
-  private static String write(Format format, Answer answer, Detail detail) {
-    boolean labelled =
-        !answer.label().isEmpty() && !answer.verdict().text().startsWith(answer.label());
-    List<Block> blocks = new ArrayList<>();
-    if (labelled) {
-      blocks.add(new Block.Strong(answer.label()));
-      blocks.add(new Block.Gap());
-    }
-    blocks.addAll(answer.reading(detail));
-    String title = answer.label().isEmpty() ? answer.kind() : answer.label();
-    return format.write(title, blocks, answer.figures(detail));
-  }
-
-  private static String write(Format format, DataOverview overview, List<String> suggestions) {
-    Overview shown = new Overview(overview, suggestions);
-    Value.Fields figures = shown.figures();
-    return format.write(overview.source(), shown.blocks(), figures);
+    return new TextFormat(emphasis).write(Document.of(new Overview(overview, suggestions)));
   }
 }

@@ -14,9 +14,9 @@ record TextFormat(Emphasis emphasis, String whole) implements Format {
   }
 
   @Override
-  public String write(String title, List<Block> blocks, Value.Fields figures) {
+  public String write(Document document) {
     Lines lines = new Lines(emphasis);
-    blocks.forEach(block -> write(lines, block));
+    document.blocks().forEach(block -> write(lines, block));
     return lines.toString();
   }
 

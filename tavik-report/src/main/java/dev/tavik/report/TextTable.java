@@ -119,12 +119,12 @@ final class TextTable {
     return cells;
   }
 
-  private static boolean isNumber(String cell) {
+  static boolean isNumber(String cell) {
     return !cell.isEmpty() && "+-.0123456789".indexOf(cell.charAt(0)) >= 0;
   }
 
   /** The characters from the decimal point of a number on; 0 for words. */
-  private static int afterPoint(String cell) {
+  static int afterPoint(String cell) {
     if (!isNumber(cell)) {
       return 0;
     }
