@@ -199,4 +199,16 @@ class ExamplesTest {
       }
     }
   }
+
+  @Test
+  void theStepsOfTheGuideLeadFromALookToAPlan() {
+    assertThat(TheGuide.look().rows()).isEqualTo(1_200);
+    assertThat(TheGuide.state().verdict().text()).contains("98 of 1,196");
+    assertThat(TheGuide.check().verdict().text()).contains("exact test");
+    assertThat(TheGuide.testAndEstimate()).contains("percentage points");
+    assertThat(TheGuide.picture(TheGuide.state())).isGreaterThan(10_000);
+    assertThat(TheGuide.conclude(DemoFiles::open)).contains("Kiln acceptance, spring", "<svg");
+    assertThat(TheGuide.plan()).isEqualTo(1_059);
+    assertThat(TheGuide.sweep(TenTasks.count()).parts()).hasSize(1);
+  }
 }
