@@ -20,6 +20,7 @@ final class CoveragePicture {
   private static final int POINTS = 400;
   private static final int POINTS_OF_PAIRS = 40;
   private static final int MOST = 5;
+  private static final double AROUND = 3;
   private static final double LEAST_RATE = 0.002;
 
   private CoveragePicture() {}
@@ -49,8 +50,12 @@ final class CoveragePicture {
   }
 
   private static Assessed over(AssessQuestion asked) {
-    double low = Math.max(LEAST_RATE, Collections.min(asked.rates()) / 3);
-    double high = Math.min(1 - LEAST_RATE, 3 * Collections.max(asked.rates()));
+    double least = Collections.min(asked.rates());
+    double most = Collections.max(asked.rates());
+    // Around one rate, or pair of rates, its surroundings; over a range the range.
+    double reach = asked.rates().size() > asked.sizes().size() ? 1 : AROUND;
+    double low = Math.max(LEAST_RATE, least / reach);
+    double high = Math.min(1 - LEAST_RATE, reach * most);
     boolean pairs = asked.sizes().size() == 2;
     int points = pairs ? POINTS_OF_PAIRS : POINTS;
     List<Double> rates = new ArrayList<>();

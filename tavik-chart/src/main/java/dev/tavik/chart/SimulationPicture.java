@@ -35,6 +35,7 @@ final class SimulationPicture {
   private static final double PLOT_HEIGHT = 365;
   private static final int MOST_DOTS = 600;
   private static final int MOST_STACKED = 60;
+  private static final double CHARACTER = 7.4;
   private static final double HEADROOM = 1.24;
   private static final Color PLAIN = new Color(0xB9, 0xD3, 0xE6);
   private static final Color SHADED = new Color(0xB8, 0x47, 0x00);
@@ -207,21 +208,25 @@ final class SimulationPicture {
   private void tailLabels() {
     SimulatedTail tail = view.simulation().tails().get(0);
     if (Double.isFinite(histogram.lowerCut())) {
-      write(
-          " " + counted(tail.lowerHits(), tail.draws()),
-          left(),
-          1.08,
-          TextAnchor.CENTER_LEFT,
-          SHADED);
+      tailLabel(counted(tail.lowerHits(), tail.draws()), left(), histogram.lowerCut());
     }
     if (Double.isFinite(histogram.upperCut())) {
-      write(
-          counted(tail.upperHits(), tail.draws()) + " ",
-          right(),
-          1.08,
-          TextAnchor.CENTER_RIGHT,
-          SHADED);
+      tailLabel(counted(tail.upperHits(), tail.draws()), right(), histogram.upperCut());
     }
+  }
+
+  /** Between the end of the picture and the cut; inside, with an arrow, where that is too near. */
+  private void tailLabel(String words, double end, double cut) {
+    double wide = CHARACTER * (words.length() + 3) * (right() - left()) / PLOT_WIDTH;
+    boolean room = Math.abs(cut - end) > wide;
+    boolean lower = end < cut;
+    String arrow = lower ? " \u2190 " + words : words + " \u2192 ";
+    write(
+        room ? " " + words + " " : arrow,
+        room ? end : cut,
+        1.08,
+        lower ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT,
+        SHADED);
   }
 
   private static String counted(long hits, long draws) {

@@ -1,6 +1,7 @@
 package dev.tavik.chart;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.result.Figures;
 import dev.tavik.study.tail.Tails;
 import dev.tavik.study.tail.Tails.Line;
 import dev.tavik.tail.Tail;
@@ -11,6 +12,7 @@ import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.annotations.XYShapeAnnotation;
@@ -28,6 +30,7 @@ final class TailPicture {
   private static final int POINTS = 500;
   private static final int MOST_BARS = 200;
   private static final double SHOWN = 0.0005;
+  private static final Pattern LONG = Pattern.compile("([ ≤≥<>] ?)(-?\\d+\\.\\d{5,})(?=[ )])");
   private static final double HEADROOM = 1.25;
   private static final Color PLAIN = new Color(0xB9, 0xD3, 0xE6);
   private static final Color SHADED = new Color(0xB8, 0x47, 0x00);
@@ -141,7 +144,7 @@ final class TailPicture {
                 end, 0, end, 1.06 * highest, ChartStyle.dashed(1.4f, 4, 3), SHADED));
       }
     }
-    String words = Tails.words(answer.asked(), line);
+    String words = words(line);
     if (from != null && to != null) {
       label(words, (left + right) / 2, TextAnchor.CENTER);
     } else if (from != null) {
@@ -193,12 +196,14 @@ final class TailPicture {
 
   private String described() {
     Line both = answer.lines().get(answer.lines().size() - 1);
-    String shown =
-        shaded().stream()
-            .map(line -> Tails.words(answer.asked(), line))
-            .collect(Collectors.joining("; "));
-    return both.side().equals(Line.BOTH)
-        ? shown + "; both: " + Tails.words(answer.asked(), both)
-        : shown;
+    String shown = shaded().stream().map(this::words).collect(Collectors.joining("; "));
+    return both.side().equals(Line.BOTH) ? shown + "; both: " + words(both) : shown;
+  }
+
+  /** A critical value has ten digits in a table, and five here. */
+  private String words(Line line) {
+    return LONG.matcher(Tails.words(answer.asked(), line))
+        .replaceAll(
+            value -> value.group(1) + Figures.significant(Double.parseDouble(value.group(2)), 5));
   }
 }

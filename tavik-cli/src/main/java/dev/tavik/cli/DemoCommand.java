@@ -170,7 +170,7 @@ final class DemoCommand implements Callable<Integer> {
         .println(say("$ %s run %s --out %s", ShellWord.quoted(terminal.name()), STUDY, page));
     terminal.out().println();
     int status = new Tavik(onDemo).run("run", STUDY, "--out", page.toString());
-    terminal.out().println("The report is in " + page.toAbsolutePath());
+    terminal.out().println("The report is in " + page);
     return status;
   }
 

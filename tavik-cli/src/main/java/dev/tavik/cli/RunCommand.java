@@ -76,14 +76,22 @@ final class RunCommand implements Callable<Integer> {
     output.check(sources);
     StudyAnswer answer = read.ask();
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
-    Report report = output.report();
-    output.write(
-        output.onScreen()
-            ? Report.text(answer, detail, terminal.emphasis(), OutputOptions.WHOLE)
-            : report.of(answer, output.detail(detail), each -> pictures(answer, each)),
-        gate.quiet,
-        terminal);
-    return gate.status(status(answer), () -> Gate.of(answer), terminal);
+    String text;
+    try {
+      text = written(answer, detail);
+    } catch (RuntimeException | StackOverflowError e) {
+      answer =
+          answer.written(
+              each -> {
+                for (Report form : Report.values()) {
+                  form.of(each, output.detail(detail));
+                }
+              });
+      text = written(answer, detail);
+    }
+    output.write(text, gate.quiet, terminal);
+    StudyAnswer whole = answer;
+    return gate.status(status(whole), () -> Gate.of(whole), terminal);
   }
 
   /** Files as they are, each noted when it is opened. */
@@ -101,6 +109,12 @@ final class RunCommand implements Callable<Integer> {
         return files.path(name);
       }
     };
+  }
+
+  private String written(StudyAnswer answer, Detail detail) {
+    return output.onScreen()
+        ? Report.text(answer, detail, terminal.emphasis(), OutputOptions.WHOLE)
+        : output.report().of(answer, output.detail(detail), each -> pictures(answer, each));
   }
 
   private List<Illustration> pictures(StudyAnswer study, Answer answer) {

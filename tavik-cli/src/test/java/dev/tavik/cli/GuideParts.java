@@ -23,6 +23,7 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Adjustment;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Method;
 import dev.tavik.simulation.BootstrapInterval;
@@ -65,6 +66,7 @@ final class GuideParts {
     FAMILIES.put("tests of strata", List.of(StratifiedTest.values()));
     FAMILIES.put("intervals of strength", List.of(StrengthInterval.values()));
     FAMILIES.put("tests by drawing", List.of(DrawnMethod.values()));
+    FAMILIES.put("adjustments", List.of(Adjustment.values()));
     FAMILIES.put("intervals by resampling", List.of(BootstrapInterval.values()));
   }
 

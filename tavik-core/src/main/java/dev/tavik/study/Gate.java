@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Decidable;
+import dev.tavik.answer.Decision;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Figures;

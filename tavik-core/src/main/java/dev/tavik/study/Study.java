@@ -3,6 +3,7 @@ package dev.tavik.study;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Question;
+import dev.tavik.result.Adjustment;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.IntStream;

@@ -3,7 +3,10 @@ package dev.tavik.study;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Detail;
 import dev.tavik.answer.Failure;
+import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
@@ -79,5 +82,24 @@ class DataCautionsTest {
     assertThat(answer.answers().get(1).verdict().text())
         .isEqualTo("Not answered: nothing to count.");
     assertThat(new Study("One", List.of(rate)).ask().complete()).isTrue();
+  }
+
+  /** A finding that can't be read is a fault of its question, and the others stay. */
+  @Test
+  void anAnswerThatCantBeWrittenCostsItselfOnly() {
+    Answer good = RateQuestion.of(Tally.of(14, 400), 0.05).named("first").ask();
+    Finding broken =
+        new Finding() {
+          @Override
+          public List<Block> reading() {
+            throw new IllegalStateException("a bug");
+          }
+        };
+    StudyAnswer study = new StudyAnswer("Two", List.of(good, good.with(broken)));
+    StudyAnswer written = study.written(answer -> answer.reading(Detail.EVERY_ROW));
+    assertThat(written.faulty()).isTrue();
+    assertThat(written.answers().get(0)).isSameAs(good);
+    assertThat(written.answers().get(1).verdict().text()).contains("a fault in Tavik", "a bug");
+    assertThat(written.decisions()).hasSize(1);
   }
 }

@@ -13,6 +13,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.Gate.State;
 import dev.tavik.study.compare.CompareQuestion;

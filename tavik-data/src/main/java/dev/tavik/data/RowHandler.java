@@ -60,6 +60,14 @@ public abstract class RowHandler {
   /** A field of a row, in a column that is wanted. */
   abstract void value(int column, char[] buffer, int offset, int length, boolean quoted);
 
+  /**
+   * A field of a row while the reader's loop runs, in a column that is wanted: returns whether it
+   * is dealt with, so that its characters need not be kept.
+   */
+  boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
+    return false;
+  }
+
   /** A row is complete; it stands for so many. */
   abstract void row();
 
@@ -105,7 +113,10 @@ public abstract class RowHandler {
    * @param quoted whether it stands as it is: its blanks are kept, and NA is a value
    */
   public final void field(int column, char[] buffer, int offset, int length, boolean quoted) {
-    if (header != null && (column >= wanted.length || !wanted[column])) {
+    if (header != null
+        && (column >= wanted.length
+            || !wanted[column]
+            || taken(column, buffer, offset, length, quoted))) {
       return;
     }
     if (used + length > text.length || fields == ends.length) {
@@ -220,7 +231,7 @@ public abstract class RowHandler {
   }
 
   /** Other control characters are data: they are seen, not dropped. */
-  private static boolean isBlank(char character) {
+  static boolean isBlank(char character) {
     return character == ' ' || character == '\t';
   }
 

@@ -25,6 +25,14 @@ final class SweepHandler extends RowHandler {
   private final Map<Integer, String> filters = new LinkedHashMap<>();
   private @Nullable SweptColumn[] columns = {};
   private int[] levels = {};
+  private long[] keys = {};
+  private ShortLevels first = new ShortLevels(0);
+
+  /** The places of the columns that are counted. */
+  private int[] open = {};
+
+  private int used;
+  private boolean closed;
   private boolean[] wanted = {};
   private boolean[] special = {};
   private final Map<String, String> leftOut = new LinkedHashMap<>();
@@ -64,8 +72,10 @@ final class SweepHandler extends RowHandler {
     wanted = new boolean[names.size()];
     special = new boolean[names.size()];
     levels = new int[names.size()];
+    keys = new long[names.size()];
     columns = new SweptColumn[names.size()];
-    ShortLevels first = new ShortLevels(names.size());
+    first = new ShortLevels(names.size());
+    open = new int[names.size()];
     List<String> asked = all ? names : header.columns(rules.columns());
     for (int place = 0; place < names.size(); place++) {
       boolean own = place == groupPlace || place == frequencyPlace;
@@ -76,7 +86,29 @@ final class SweepHandler extends RowHandler {
       special[place] = place == frequencyPlace || filters.containsKey(place);
       wanted[place] = columns[place] != null || special[place];
     }
+    reopen();
     return wanted;
+  }
+
+  /** A short value is kept as a number until its row is complete. */
+  @Override
+  boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
+    if (special[column]) {
+      return false;
+    }
+    int from = offset;
+    int to = offset + length;
+    if (!quoted) {
+      while (from < to && isBlank(buffer[from])) {
+        from++;
+      }
+      while (to > from && isBlank(buffer[to - 1])) {
+        to--;
+      }
+    }
+    long key = ShortLevels.key(buffer, from, to - from, quoted);
+    keys[column] = key;
+    return key != 0;
   }
 
   @Override
@@ -101,6 +133,7 @@ final class SweepHandler extends RowHandler {
     } else if (column != groupPlace) {
       wanted[column] = special[column];
       columns[column] = null;
+      closed = true;
       leftOut.put(
           swept.name(),
           "more than " + Figures.count(SweptColumn.MOST_LEVELS) + " different values");
@@ -130,6 +163,11 @@ final class SweepHandler extends RowHandler {
 
   @Override
   void row() {
+    if (rules.missing() == Missing.FAIL || !matching) {
+      for (int i = 0; i < used; i++) {
+        settled(open[i]);
+      }
+    }
     if (matching) {
       add(frequency * times());
     }
@@ -138,7 +176,52 @@ final class SweepHandler extends RowHandler {
     lacking = 0;
   }
 
+  /** The level of a column in the row at hand, whose value may have been kept as a number. */
+  private int settled(int place) {
+    if (keys[place] != 0) {
+      SweptColumn column = Objects.requireNonNull(columns[place]);
+      levels[place] = column.level(keys[place]);
+      keys[place] = 0;
+      if (levels[place] < 0) {
+        lacking(place, column);
+      }
+    }
+    return levels[place];
+  }
+
   private void add(long units) {
+    SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
+    int group = settled(groupPlace);
+    requireComplete(groups);
+    kept += times();
+    if (group < 0) {
+      groups.add(0, group, units);
+      return;
+    }
+    boolean few = ShortLevels.counts(group, 0);
+    for (int i = 0; i < used; i++) {
+      int place = open[i];
+      int level = keys[place] == 0 ? levels[place] : first.level(place, keys[place]);
+      if (few && level >= 0 && level < ShortLevels.FEW) {
+        first.add(place, group, level, units);
+      } else {
+        further(place, group, level, units);
+      }
+    }
+    if (closed) {
+      reopen();
+    }
+  }
+
+  /** A level that is new, one of many, or none. */
+  private void further(int place, int group, int level, long units) {
+    SweptColumn column = columns[place];
+    if (column != null) {
+      column.add(group, level == ShortLevels.UNKNOWN ? settled(place) : level, units);
+    }
+  }
+
+  private void requireComplete(SweptColumn groups) {
     if (lacking > 0 && rules.missing() == Missing.FAIL) {
       throw new DataException(
           DataException.Code.MISSING,
@@ -146,9 +229,6 @@ final class SweepHandler extends RowHandler {
           place(),
           Objects.requireNonNull(columns[lacking - 1]).name());
     }
-    kept += times();
-    SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
-    int group = levels[groupPlace];
     if (!groups.open()) {
       throw new DataException(
           DataException.Code.LEVEL,
@@ -158,16 +238,18 @@ final class SweepHandler extends RowHandler {
           groups.name(),
           Figures.count(SweptColumn.MOST_LEVELS));
     }
-    if (group < 0) {
-      groups.add(0, group, units);
-      return;
-    }
+  }
+
+  /** Lists the columns that may still be classifications. */
+  private void reopen() {
+    used = 0;
     for (int place = 0; place < columns.length; place++) {
-      SweptColumn column = columns[place];
-      if (column != null) {
-        column.add(group, levels[place], units);
+      if (columns[place] != null) {
+        open[used] = place;
+        used++;
       }
     }
+    closed = false;
   }
 
   /** What was counted, once all rows were. */

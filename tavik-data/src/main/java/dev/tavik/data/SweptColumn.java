@@ -38,9 +38,7 @@ final class SweptColumn {
 
   /** The level of a value, by its number; below 0 where it is none. */
   int level(char[] buffer, int offset, int length, boolean quoted) {
-    long key = ShortLevels.key(buffer, offset, length, quoted);
-    int known = key == 0 ? ShortLevels.UNKNOWN : first.level(place, key);
-    return known == ShortLevels.UNKNOWN ? further(buffer, offset, length, quoted, key) : known;
+    return further(buffer, offset, length, quoted, 0);
   }
 
   private int further(char[] buffer, int offset, int length, boolean quoted, long key) {
@@ -59,6 +57,16 @@ final class SweptColumn {
     }
     first.keep(place, key, level);
     return level;
+  }
+
+  /** The level of a short value, by its key. */
+  int level(long key) {
+    int known = first.level(place, key);
+    if (known != ShortLevels.UNKNOWN) {
+      return known;
+    }
+    char[] characters = ShortLevels.characters(key);
+    return further(characters, 0, characters.length, ShortLevels.quoted(key), key);
   }
 
   /** Counts a level for a group. */

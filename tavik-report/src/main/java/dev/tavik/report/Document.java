@@ -2,11 +2,11 @@ package dev.tavik.report;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Decision;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
 import dev.tavik.answer.Value;
 import dev.tavik.result.Caution;
-import dev.tavik.study.Decision;
 import dev.tavik.study.StudyAnswer;
 import java.util.ArrayList;
 import java.util.List;

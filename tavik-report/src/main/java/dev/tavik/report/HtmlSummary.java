@@ -16,9 +16,9 @@ import static j2html.TagCreator.tr;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Decision;
 import dev.tavik.answer.Value;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Decision;
 import j2html.tags.DomContent;
 import java.util.ArrayList;
 import java.util.List;

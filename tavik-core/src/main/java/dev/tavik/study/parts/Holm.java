@@ -1,10 +1,10 @@
 package dev.tavik.study.parts;
 
 import dev.tavik.answer.Value;
+import dev.tavik.result.Adjustment;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.study.Adjustment;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashSet;

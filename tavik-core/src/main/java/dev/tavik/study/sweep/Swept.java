@@ -4,10 +4,10 @@ import dev.tavik.answer.Answer;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Adjustment;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Adjustment;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -11,7 +11,7 @@ import dev.tavik.data.study.StudyTree.Keys;
 import dev.tavik.data.study.StudyTree.Node;
 import dev.tavik.data.study.StudyTree.Nothing;
 import dev.tavik.data.study.StudyTree.Text;
-import dev.tavik.study.Adjustment;
+import dev.tavik.result.Adjustment;
 import dev.tavik.study.Study;
 import dev.tavik.study.Unanswered;
 import java.nio.file.Path;

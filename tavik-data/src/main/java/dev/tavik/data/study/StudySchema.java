@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
-import dev.tavik.study.Adjustment;
+import dev.tavik.result.Adjustment;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;

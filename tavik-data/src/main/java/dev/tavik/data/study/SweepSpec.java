@@ -6,7 +6,7 @@ import dev.tavik.count.Crossings;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
-import dev.tavik.study.Adjustment;
+import dev.tavik.result.Adjustment;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.sweep.SweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion.Sorting;

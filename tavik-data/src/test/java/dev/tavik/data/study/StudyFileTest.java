@@ -16,7 +16,7 @@ import dev.tavik.answer.Origin;
 import dev.tavik.data.DataException;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Opening;
-import dev.tavik.study.Adjustment;
+import dev.tavik.result.Adjustment;
 import dev.tavik.study.StudyAnswer;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

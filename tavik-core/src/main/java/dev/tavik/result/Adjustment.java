@@ -1,9 +1,5 @@
-package dev.tavik.study;
+package dev.tavik.result;
 
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.Method;
-import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -23,12 +19,7 @@ public enum Adjustment implements Method {
           "Holm's method",
           "the chance of one false rejection or more is at most alpha, however tests depend",
           "Holm 1979, Scandinavian Journal of Statistics 6, 65-70",
-          Basis.EXACT)) {
-    @Override
-    double factor(int rank, int tests) {
-      return tests - rank + 1.0;
-    }
-  },
+          Basis.EXACT)),
   /** The same factors, none above one after it. */
   HOCHBERG(
       new Card(
@@ -37,12 +28,7 @@ public enum Adjustment implements Method {
           "the chance of one false rejection or more is at most alpha, for independent tests and"
               + " tests that depend positively",
           "Hochberg 1988, Biometrika 75, 800-802",
-          Basis.EXACT)) {
-    @Override
-    double factor(int rank, int tests) {
-      return tests - rank + 1.0;
-    }
-  },
+          Basis.EXACT)),
   /** The k-th smallest of m times m / k, none above one after it. */
   BENJAMINI_HOCHBERG(
       new Card(
@@ -51,25 +37,15 @@ public enum Adjustment implements Method {
           "of all rejections, the share that is false is at most alpha on average, for independent"
               + " tests and tests that depend positively",
           "Benjamini and Hochberg 1995, Journal of the Royal Statistical Society B 57, 289-300",
-          Basis.EXACT)) {
-    @Override
-    double factor(int rank, int tests) {
-      return (double) tests / rank;
-    }
-  },
+          Basis.EXACT)),
   /** None: every p-value stands as it is. */
   NONE(
       new Card(
           "none",
           "nothing",
           "every test stands for itself; of many true nulls some are rejected",
-          "",
-          Basis.EXACT)) {
-    @Override
-    double factor(int rank, int tests) {
-      return 1;
-    }
-  };
+          "The p-values as they are",
+          Basis.EXACT));
 
   private final Card card;
 
@@ -83,7 +59,13 @@ public enum Adjustment implements Method {
   }
 
   /** What the p-value of a rank, from 1 for the smallest, is multiplied by. */
-  abstract double factor(int rank, int tests);
+  private double factor(int rank, int tests) {
+    return switch (this) {
+      case HOLM, HOCHBERG -> tests - rank + 1.0;
+      case BENJAMINI_HOCHBERG -> (double) tests / rank;
+      case NONE -> 1;
+    };
+  }
 
   /**
    * Adjusts the p-values of tests that are made together.

@@ -1,10 +1,9 @@
-package dev.tavik.study;
+package dev.tavik.result;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,9 +1,6 @@
-package dev.tavik.study;
+package dev.tavik.answer;
 
-import dev.tavik.answer.Answer;
-import dev.tavik.answer.Parts;
-import dev.tavik.answer.Tests;
-import dev.tavik.answer.Value;
+import dev.tavik.result.Adjustment;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -41,12 +38,12 @@ public record Decision(
   }
 
   /** Returns the name of its question, and of its part of it. */
-  String name() {
+  public String name() {
     return label + (part.isEmpty() ? "" : ", " + part);
   }
 
   /** Returns what became of it, in words. */
-  String outcome() {
+  public String outcome() {
     if (!rejects()) {
       return "does not reject";
     }
@@ -57,7 +54,8 @@ public record Decision(
    * Lists the tests of several questions: of one with parts, a test for each of them, that on which
    * the part's verdict rests; of others that of their own verdict.
    */
-  static List<Decision> of(List<Answer> answers, List<String> families, Adjustment adjustment) {
+  public static List<Decision> of(
+      List<Answer> answers, List<String> families, Adjustment adjustment) {
     List<Decision> decisions = new ArrayList<>();
     for (int i = 0; i < answers.size(); i++) {
       Answer answer = answers.get(i);
@@ -123,7 +121,7 @@ public record Decision(
   }
 
   /** Returns what machines see of it. */
-  Value figures() {
+  public Value figures() {
     Value.Fields fields =
         Value.fields()
             .with("number", (long) number)
