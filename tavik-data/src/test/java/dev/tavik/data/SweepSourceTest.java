@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.count.Crossings;
+import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -86,7 +88,7 @@ class SweepSourceTest {
   }
 
   private static Map<List<String>, Long> positive(Map<List<String>, Long> counts) {
-    Map<List<String>, Long> positive = new java.util.LinkedHashMap<>(counts);
+    Map<List<String>, Long> positive = new LinkedHashMap<>(counts);
     positive.values().removeIf(count -> count == 0);
     return positive;
   }
@@ -103,7 +105,7 @@ class SweepSourceTest {
           }
 
           @Override
-          public dev.tavik.count.DataOverview overview() {
+          public DataOverview overview() {
             return rows.overview();
           }
         };

@@ -4,6 +4,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.association.Shares;
 import dev.tavik.association.TableTest;
 import dev.tavik.chart.Chart;
+import dev.tavik.chart.Charts;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
@@ -107,7 +108,8 @@ public final class TenTasks {
   }
 
   static void report(Answer answer, Path folder) throws IOException {
-    Files.writeString(folder.resolve("answer.html"), Report.HTML.of(answer));
+    String page = Report.HTML.of(answer, Charts.of(answer));
+    Files.writeString(folder.resolve("answer.html"), page);
     Files.writeString(folder.resolve("answer.json"), Report.JSON.of(answer));
     Files.write(folder.resolve("answer.svg"), Chart.main(answer).of(answer).svg());
   }

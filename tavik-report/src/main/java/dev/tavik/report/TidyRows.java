@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -45,9 +46,7 @@ final class TidyRows {
     }
 
     static final List<String> NAMES =
-        Arrays.stream(values())
-            .map(each -> each.name().toLowerCase(java.util.Locale.ROOT))
-            .toList();
+        Arrays.stream(values()).map(each -> each.name().toLowerCase(Locale.ROOT)).toList();
   }
 
   /** What holds for all rows of an answer. */

@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -69,7 +70,7 @@ final class Origins {
     List<String> tallies =
         Stream.of("first", "second")
             .map(words::remove)
-            .filter(java.util.Objects::nonNull)
+            .filter(Objects::nonNull)
             .map(Origins::tally)
             .toList();
     asking
