@@ -37,6 +37,8 @@ import org.jspecify.annotations.Nullable;
 public final class ReadFiles {
   private static final int TURNS = 5;
   private static final int SHEET_ROWS = 100_000;
+  private static final int WIDE = 1_000;
+  private static final int WIDE_ROWS = 100_000;
   private static final String[] GRADES = {"sound", "crazed", "cracked", "warped", ""};
   private static final String[] KILNS = {"North", "South", "Tunnel"};
   private static final CountRequest REQUEST = CountRequest.of("grade", "kiln");
@@ -53,6 +55,7 @@ public final class ReadFiles {
     int rows = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 13_000_000;
     Path folder = Files.createTempDirectory("tavik-bench");
     Path text = folder.resolve("log.csv");
+    Path survey = folder.resolve("survey.csv");
     Path packed = folder.resolve("log.csv.gz");
     Path columns = folder.resolve("log.parquet");
     Path sheet = folder.resolve("log.xlsx");
@@ -69,6 +72,11 @@ public final class ReadFiles {
           "counted",
           "ratio");
       compare("text, against the reader's bare callback", () -> bareText(text), text);
+      wide(survey);
+      compare(
+          "sweep of 1,000 columns, against the same",
+          () -> bareText(survey),
+          () -> Sources.open(survey).countAgainst("kiln", CountRequest.of("*")));
       double plain = median(() -> Sources.open(text).count(REQUEST));
       double unpacking = median(() -> unpack(packed));
       double counted = median(() -> Sources.open(packed).count(REQUEST));
@@ -76,18 +84,22 @@ public final class ReadFiles {
       compare("Parquet, against the engine's own query", () -> bareParquet(columns), columns);
       compare("workbook, 100,000 x 6, against a bare loop", () -> bareSheet(sheet), sheet);
     } finally {
-      for (Path file : new Path[] {text, packed, columns, sheet, folder}) {
+      for (Path file : new Path[] {text, survey, packed, columns, sheet, folder}) {
         Files.deleteIfExists(file);
       }
     }
   }
 
   private static void compare(String what, Callable<?> bare, Path file) throws Exception {
+    compare(what, bare, () -> Sources.open(file).count(REQUEST));
+  }
+
+  private static void compare(String what, Callable<?> bare, Callable<?> ours) throws Exception {
     double[] bares = new double[TURNS];
     double[] counts = new double[TURNS];
     for (int turn = 0; turn < TURNS; turn++) {
       bares[turn] = seconds(bare);
-      counts[turn] = seconds(() -> Sources.open(file).count(REQUEST));
+      counts[turn] = seconds(ours);
     }
     Arrays.sort(bares);
     Arrays.sort(counts);
@@ -135,6 +147,24 @@ public final class ReadFiles {
       for (int row = 0; row < rows; row++) {
         out.write(some[row % some.length]);
         out.write(" with a remark that nobody counts\n");
+      }
+    }
+  }
+
+  /** A thousand columns of answers. */
+  private static void wide(Path file) throws IOException {
+    Random random = new Random(11);
+    String[] answers = {"yes", "no", "2", "maybe", "5"};
+    try (BufferedWriter out = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
+      out.write("kiln");
+      for (int column = 1; column < WIDE; column++) {
+        out.write(",q" + column);
+      }
+      for (int row = 0; row < WIDE_ROWS; row++) {
+        out.write("\n" + KILNS[random.nextInt(KILNS.length)]);
+        for (int column = 1; column < WIDE; column++) {
+          out.write("," + answers[random.nextInt(answers.length)]);
+        }
       }
     }
   }

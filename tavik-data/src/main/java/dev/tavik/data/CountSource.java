@@ -47,19 +47,22 @@ public interface CountSource {
    * @throws DataException if the data can't be read or lack what is asked for
    */
   default Crossings countAgainst(String group, CountRequest rules) {
-    boolean all = rules.columns().equals(List.of("*"));
     List<Tabulation> tables = new ArrayList<>();
     Map<String, String> leftOut = new LinkedHashMap<>();
-    for (DataOverview.Column each : overview().columns()) {
-      boolean own = each.name().equalsIgnoreCase(group) || each.name().equals(rules.frequency());
-      boolean chosen =
-          all
-              ? !rules.filters().containsKey(each.name())
-              : rules.columns().stream().anyMatch(each.name()::equalsIgnoreCase);
-      if (chosen && !own && each.distinct() >= SweptColumn.MOST_LEVELS) {
-        leftOut.put(each.name(), "very many different values");
-      } else if (chosen && !own) {
-        tables.add(count(rules.columns(List.of(each.name(), group))));
+    List<String> columns = new ArrayList<>(rules.columns());
+    if (columns.equals(List.of("*"))) {
+      columns.clear();
+      for (DataOverview.Column each : overview().columns()) {
+        if (each.distinct() >= SweptColumn.MOST_LEVELS) {
+          leftOut.put(each.name(), "very many different values");
+        } else if (!rules.filters().containsKey(each.name())) {
+          columns.add(each.name());
+        }
+      }
+    }
+    for (String each : columns) {
+      if (!each.equalsIgnoreCase(group) && !each.equals(rules.frequency())) {
+        tables.add(count(rules.columns(List.of(each, group))));
       }
     }
     return new Crossings(tables, leftOut);

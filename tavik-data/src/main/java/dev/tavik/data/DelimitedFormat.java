@@ -9,6 +9,7 @@ import de.siegmar.fastcsv.reader.CsvRecord;
 import dev.tavik.data.RowSource.Manner;
 import dev.tavik.result.Figures;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PushbackReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
@@ -29,6 +30,9 @@ final class DelimitedFormat implements Format {
   private static final int LOOK_AT = 1 << 15;
   private static final int LONGEST_FIELD = 1 << 20;
 
+  /** Bytes of what is looked at, at most four a character, and what a reader takes beyond. */
+  private static final int MOST_PEEKED = 1 << 18;
+
   @Override
   public boolean takes(Beginning beginning) {
     return true;
@@ -38,17 +42,43 @@ final class DelimitedFormat implements Format {
   public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
     said.requireNoSheet(bytes.name());
     Encoding encoding = Encoding.of(bytes, said);
+    boolean plain =
+        rows instanceof SweepHandler && encoding.charset().equals(StandardCharsets.UTF_8);
+    if (plain) {
+      bytes.mark(MOST_PEEKED);
+    }
     try (PushbackReader reader = new PushbackReader(new StrictReader(bytes, encoding), LOOK_AT)) {
       Layout layout = layout(reader);
       if (byEngine(bytes, encoding, layout, said, rows)) {
         return new Manner(
             layout.inWords() + ", " + encoding.inWords() + ", by columns", layout.remarks());
       }
-      for (int line = 0; line < layout.above(); line++) {
-        passOver(reader);
+      if (plain) {
+        bytes.reset();
+        bytes.skipNBytes(encoding.mark());
+        sweep(bytes, (SweepHandler) rows, layout, encoding);
+      } else {
+        for (int line = 0; line < layout.above(); line++) {
+          passOver(reader);
+        }
+        run(bytes.name(), new Fields(rows, layout.above()), reader, layout);
       }
-      run(bytes.name(), new Fields(rows, layout.above()), reader, layout);
       return new Manner(layout.inWords() + ", " + encoding.inWords(), layout.remarks());
+    }
+  }
+
+  /** Plain rows by their bytes, the others as any text. */
+  private static void sweep(Bytes bytes, SweepHandler rows, Layout layout, Encoding encoding)
+      throws IOException {
+    PlainBytes plain = new PlainBytes(bytes, layout, rows, LONGEST_FIELD);
+    Optional<InputStream> left = plain.read();
+    if (left.isPresent()) {
+      Reader rest = StrictReader.further(bytes.name(), left.get(), encoding, plain.line());
+      for (long line = plain.line(); line < layout.above(); line++) {
+        passOver(rest);
+      }
+      long above = Math.max(plain.line(), layout.above());
+      run(bytes.name(), new Fields(rows, above), rest, layout);
     }
   }
 
@@ -114,10 +144,10 @@ final class DelimitedFormat implements Format {
   /** Hands over each field as it comes, and no record, so that the reader runs in one loop. */
   private static final class Fields extends AbstractBaseCsvCallbackHandler<Object> {
     private final RowHandler rows;
-    private final int above;
+    private final long above;
     private boolean blank;
 
-    Fields(RowHandler rows, int above) {
+    Fields(RowHandler rows, long above) {
       this.rows = rows;
       this.above = above;
     }

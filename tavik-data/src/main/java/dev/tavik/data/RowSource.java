@@ -68,6 +68,9 @@ public abstract class RowSource implements CountSource {
 
   @Override
   public final Crossings countAgainst(String group, CountRequest rules) {
+    if (!inOnePass()) {
+      return CountSource.super.countAgainst(group, rules);
+    }
     SweepHandler handler = new SweepHandler(name, group, rules);
     return handler.crossings(read(handler).remarks());
   }
@@ -81,6 +84,11 @@ public abstract class RowSource implements CountSource {
     requireOrder();
     CountHandler handler = CountHandler.inOrder(name, request);
     return handler.rowsInOrder(read(handler).remarks());
+  }
+
+  /** Whether many columns are best counted in one pass; a database counts each by itself. */
+  protected boolean inOnePass() {
+    return true;
   }
 
   /**

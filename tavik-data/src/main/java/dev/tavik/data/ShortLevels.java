@@ -17,6 +17,9 @@ final class ShortLevels {
   private static final int LAST_OF_ONE_BYTE = 0xFF;
   private static final int QUOTED = 8;
 
+  /** How many bits hold letters, the first lowest; above them stand length, quotes and mark. */
+  private static final int LETTERS = 56;
+
   /** So that no value, not even an empty one, is 0. */
   private static final long MARK = 16;
 
@@ -38,32 +41,36 @@ final class ShortLevels {
     if (length > LONGEST) {
       return 0;
     }
-    long key = MARK + (quoted ? length + QUOTED : length);
-    for (int i = offset; i < offset + length; i++) {
-      if (buffer[i] > LAST_OF_ONE_BYTE) {
+    long key = (MARK + (quoted ? length + QUOTED : length)) << LETTERS;
+    for (int i = 0; i < length; i++) {
+      char each = buffer[offset + i];
+      if (each > LAST_OF_ONE_BYTE) {
         return 0;
       }
-      key = (key << 8) | buffer[i];
+      key |= (long) each << (8 * i);
     }
     return key;
   }
 
+  /** The same of a value of ASCII letters without quotes, the first of eight bytes. */
+  static long key(long bytes, int length) {
+    return length > LONGEST
+        ? 0
+        : ((MARK + length) << LETTERS) | (bytes & ((1L << (8 * length)) - 1));
+  }
+
   /** The characters of a value, by its key. */
   static char[] characters(long key) {
-    int length = 0;
-    while ((key >>> (8 * length)) >= 2 * MARK) {
-      length++;
-    }
-    char[] characters = new char[length];
-    for (int i = 0; i < length; i++) {
-      characters[i] = (char) ((key >>> (8 * (length - 1 - i))) & LAST_OF_ONE_BYTE);
+    char[] characters = new char[(int) (key >>> LETTERS) & LONGEST];
+    for (int i = 0; i < characters.length; i++) {
+      characters[i] = (char) ((key >>> (8 * i)) & LAST_OF_ONE_BYTE);
     }
     return characters;
   }
 
   /** Whether a value stood in quotes, by its key. */
   static boolean quoted(long key) {
-    return ((key >>> (8 * characters(key).length)) & QUOTED) != 0;
+    return ((key >>> LETTERS) & QUOTED) != 0;
   }
 
   /** The level of a value, by its key; {@link #UNKNOWN} where it isn't among the first. */

@@ -25,20 +25,33 @@ public final class StrictReader extends Reader {
   private final CharsetDecoder decoder;
   private final ByteBuffer pending = ByteBuffer.allocate(BUFFER).flip();
   private boolean ended;
-  private long line = 1;
+  private long line;
 
   /** Reads bytes in an encoding; those of its mark are passed over. */
   StrictReader(Bytes bytes, Encoding encoding) throws IOException {
-    this.source = bytes.name();
+    this(bytes.name(), bytes, encoding, 1);
+    bytes.skipNBytes(encoding.mark());
+  }
+
+  private StrictReader(String source, InputStream bytes, Encoding encoding, long line) {
+    this.source = source;
     this.bytes = bytes;
     this.encoding = encoding;
-    this.decoder =
-        encoding
-            .charset()
-            .newDecoder()
-            .onMalformedInput(CodingErrorAction.REPORT)
-            .onUnmappableCharacter(CodingErrorAction.REPORT);
-    bytes.skipNBytes(encoding.mark());
+    this.decoder = decoder(encoding);
+    this.line = line;
+  }
+
+  /** Reads the rest of a text, of which some lines were read otherwise. */
+  static Reader further(String name, InputStream rest, Encoding encoding, long lines) {
+    return new StrictReader(name, rest, encoding, lines + 1);
+  }
+
+  private static CharsetDecoder decoder(Encoding encoding) {
+    return encoding
+        .charset()
+        .newDecoder()
+        .onMalformedInput(CodingErrorAction.REPORT)
+        .onUnmappableCharacter(CodingErrorAction.REPORT);
   }
 
   /**

@@ -4,6 +4,7 @@ import dev.tavik.count.Crossings;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +22,7 @@ final class SweepHandler extends RowHandler {
   private final CountRequest rules;
   private final boolean all;
   private int groupPlace;
+  private List<String> asked = List.of();
   private int frequencyPlace = NO_PLACE;
   private final Map<Integer, String> filters = new LinkedHashMap<>();
   private @Nullable SweptColumn[] columns = {};
@@ -58,7 +60,7 @@ final class SweepHandler extends RowHandler {
 
   @Override
   public Need need() {
-    return Need.COUNTS;
+    return Need.ROWS;
   }
 
   @Override
@@ -76,7 +78,7 @@ final class SweepHandler extends RowHandler {
     columns = new SweptColumn[names.size()];
     first = new ShortLevels(names.size());
     open = new int[names.size()];
-    List<String> asked = all ? names : header.columns(rules.columns());
+    asked = all ? names : header.columns(rules.columns());
     for (int place = 0; place < names.size(); place++) {
       boolean own = place == groupPlace || place == frequencyPlace;
       boolean chosen = asked.contains(names.get(place)) && !(all && filters.containsKey(place));
@@ -107,6 +109,18 @@ final class SweepHandler extends RowHandler {
       }
     }
     long key = ShortLevels.key(buffer, from, to - from, quoted);
+    keys[column] = key;
+    return key != 0;
+  }
+
+  /**
+   * A short value of a row by its key, 0 for another; returns whether it is dealt with, so that its
+   * characters need not be handed over.
+   */
+  boolean keyed(int column, long key) {
+    if (column >= wanted.length || special[column]) {
+      return false;
+    }
     keys[column] = key;
     return key != 0;
   }
@@ -277,6 +291,7 @@ final class SweepHandler extends RowHandler {
         tables.add(column.tabulation(source(), groups, rows(), rows() - kept).remarking(remarks));
       }
     }
+    tables.sort(Comparator.comparingInt(each -> asked.indexOf(each.columns().get(0))));
     return new Crossings(tables, leftOut);
   }
 }

@@ -93,6 +93,64 @@ class SweepSourceTest {
     return positive;
   }
 
+  /** Plain text is read by its bytes, UTF-16 is not: whatever happens to it, the same comes out. */
+  @Test
+  void bytesAndLettersAreReadAlike() {
+    Random random = new Random(23);
+    String[] harm = {
+      "\"", ",", "\n", "\r", "\r\n", " ", "é", "\t", "\n\n", "\"x\"", "longer than eight"
+    };
+    for (int round = 0; round < 3_000; round++) {
+      StringBuilder text = new StringBuilder("group,a,b\n");
+      int rows = 1 + random.nextInt(12);
+      for (int row = 0; row < rows; row++) {
+        text.append("g").append(random.nextInt(3)).append(',');
+        text.append(random.nextBoolean() ? "yes" : "no").append(',').append(random.nextInt(12));
+        text.append(row + 1 < rows || random.nextBoolean() ? "\n" : "");
+      }
+      for (int hurt = random.nextInt(4); hurt > 0; hurt--) {
+        text.insert(random.nextInt(text.length() + 1), harm[random.nextInt(harm.length)]);
+      }
+      String seen = text.toString().replace("\n", "\\n").replace("\r", "\\r");
+      assertThat(outcome(text.toString().getBytes(StandardCharsets.UTF_8)))
+          .as(seen)
+          .isEqualTo(outcome(("\ufeff" + text).getBytes(StandardCharsets.UTF_16LE)));
+    }
+  }
+
+  private static String outcome(byte[] bytes) {
+    CountSource source = Sources.open("log.csv", name -> new ByteArrayInputStream(bytes));
+    try {
+      Crossings swept = source.countAgainst("group", CountRequest.of("*"));
+      return swept.tables().toString() + swept.leftOut();
+    } catch (DataException e) {
+      return e.code() + " " + e.getMessage();
+    }
+  }
+
+  /** Rows that end within a block and across its end, of every kind of line end. */
+  @ParameterizedTest
+  @CsvSource({"LF, 1", "LF, 7", "CRLF, 2", "CRLF, 5", "CR, 3"})
+  void longFilesAreReadAcrossBlocks(String ends, int width) {
+    String end = ends.equals("LF") ? "\n" : ends.equals("CRLF") ? "\r\n" : "\r";
+    StringBuilder text = new StringBuilder("group,a,filler").append(end);
+    for (int row = 0; row < 40_000; row++) {
+      text.append(row % 3 == 0 ? "x" : "yy").append(',').append(row % 5).append(',');
+      text.append("z".repeat(row % (width + 9))).append(end);
+    }
+    Crossings swept = source(text.toString()).countAgainst("group", CountRequest.of("a"));
+    Tabulation counted = swept.tables().get(0);
+    assertThat(counted.rows()).isEqualTo(40_000);
+    for (int level = 0; level < 5; level++) {
+      long x = 0;
+      for (int row = level; row < 40_000; row += 5) {
+        x += row % 3 == 0 ? 1 : 0;
+      }
+      assertThat(counted.counts()).containsEntry(List.of("" + level, "x"), x);
+      assertThat(counted.counts()).containsEntry(List.of("" + level, "yy"), 8_000 - x);
+    }
+  }
+
   /** Any other kind of source counts one column after another; the same comes out. */
   @Test
   void otherSourcesGiveTheSame() {

@@ -65,6 +65,11 @@ public final class SqlSource extends RowSource {
   }
 
   @Override
+  protected boolean inOnePass() {
+    return false;
+  }
+
+  @Override
   protected void requireOrder() {
     if (database.order().isEmpty()) {
       throw new DataException(
