@@ -140,7 +140,7 @@ class FiftyLabelsTest {
         .ofCsvRecord(Report.CSV.of(study, Detail.WORKING))
         .forEach(
             row -> {
-              assertThat(row.getFieldCount()).isEqualTo(19);
+              assertThat(row.getFieldCount()).isEqualTo(22);
               assertThat(row.getFields())
                   .noneMatch(
                       cell -> cell.matches("(?s)[=+@\t\r-].*") && !cell.matches("-[0-9.E-]+"));

@@ -41,8 +41,8 @@ public interface CountSource {
    * are.
    *
    * @param group the column of groups
-   * @param rules which columns, {@code *} for all; filters, frequency and missing values as for
-   *     {@link #count}, recodings not
+   * @param rules which columns, {@code *} for all; frequency and missing values as for {@link
+   *     #count}, filters exactly as written, recodings of columns that are filtered only
    * @return a tabulation a column, and which columns are no classification
    * @throws DataException if the data can't be read or lack what is asked for
    */

@@ -1,14 +1,19 @@
 package dev.tavik.data;
 
 import dev.tavik.count.Crossings;
+import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
+import dev.tavik.count.Tally;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,6 +22,10 @@ import org.jspecify.annotations.Nullable;
  */
 final class SweepHandler extends RowHandler {
   private static final int NO_PLACE = -1;
+  private static final int MOST_SEEN = 100;
+
+  /** In place of a key: the characters are kept until the row is complete. */
+  private static final long KEPT = -1;
 
   private final String group;
   private final CountRequest rules;
@@ -41,6 +50,14 @@ final class SweepHandler extends RowHandler {
   private long kept;
   private int lacking;
   private long frequency = 1;
+  private long total;
+  private final Map<Integer, Recoding> recodings = new HashMap<>();
+  private final Map<Integer, Set<String>> seen = new HashMap<>();
+  private List<String> names = List.of();
+  private char[] text = {};
+  private int[] offsets = {};
+  private int[] lengths = {};
+  private boolean[] inQuotes = {};
   private boolean matching = true;
 
   /**
@@ -65,16 +82,28 @@ final class SweepHandler extends RowHandler {
 
   @Override
   boolean[] header(Header header) {
-    List<String> names = header.names();
+    names = header.names();
     groupPlace = header.find(group);
     filters.clear();
-    rules.filters().forEach((column, level) -> filters.put(header.find(column), level));
+    rules
+        .filters()
+        .forEach(
+            (column, level) -> {
+              filters.put(header.find(column), level);
+              Recoding recoding = rules.recodings().get(column);
+              if (recoding != null) {
+                recodings.put(header.find(column), recoding);
+              }
+            });
     String counted = rules.frequency();
     frequencyPlace = counted == null ? NO_PLACE : header.find(counted);
     wanted = new boolean[names.size()];
     special = new boolean[names.size()];
     levels = new int[names.size()];
     keys = new long[names.size()];
+    offsets = new int[names.size()];
+    lengths = new int[names.size()];
+    inQuotes = new boolean[names.size()];
     columns = new SweptColumn[names.size()];
     first = new ShortLevels(names.size());
     open = new int[names.size()];
@@ -95,9 +124,6 @@ final class SweepHandler extends RowHandler {
   /** A short value is kept as a number until its row is complete. */
   @Override
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
-    if (special[column]) {
-      return false;
-    }
     int from = offset;
     int to = offset + length;
     if (!quoted) {
@@ -108,9 +134,7 @@ final class SweepHandler extends RowHandler {
         to--;
       }
     }
-    long key = ShortLevels.key(buffer, from, to - from, quoted);
-    keys[column] = key;
-    return key != 0;
+    return keyed(column, ShortLevels.key(buffer, from, to - from, quoted));
   }
 
   /**
@@ -127,16 +151,13 @@ final class SweepHandler extends RowHandler {
 
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
-    SweptColumn swept = columns[column];
-    if (swept != null) {
-      int level = swept.level(buffer, offset, length, quoted);
-      levels[column] = level;
-      if (level < 0) {
-        lacking(column, swept);
-      }
-    }
+    text = buffer;
+    offsets[column] = offset;
+    lengths[column] = length;
+    inQuotes[column] = quoted;
+    keys[column] = KEPT;
     if (special[column]) {
-      special(column, buffer, offset, length);
+      special(column, new String(buffer, offset, length));
     }
   }
 
@@ -154,47 +175,66 @@ final class SweepHandler extends RowHandler {
     }
   }
 
-  private void special(int column, char[] buffer, int offset, int length) {
+  private void special(int column, String value) {
     String level = filters.get(column);
-    matching &= level == null || level.contentEquals(new String(buffer, offset, length));
+    if (level != null) {
+      Recoding recoding = recodings.get(column);
+      String read = recoding == null ? value : recoding.of(value);
+      matching &= level.equals(read);
+      Set<String> others = seen.computeIfAbsent(column, key -> new LinkedHashSet<>());
+      if (read != null && others.size() < MOST_SEEN) {
+        others.add(read);
+      }
+    }
     if (column == frequencyPlace) {
-      frequency = frequency(buffer, offset, length);
+      frequency = frequency(value);
     }
   }
 
-  private long frequency(char[] buffer, int offset, int length) {
+  private long frequency(String value) {
     try {
-      return Frequency.parse(new String(buffer, offset, length));
+      return Frequency.parse(value);
     } catch (IllegalArgumentException e) {
-      throw new DataException(
-          DataException.Code.COUNT,
-          "%s, frequency column %s %s; accepted are whole numbers from 0",
-          place(),
-          String.valueOf(rules.frequency()),
-          String.valueOf(e.getMessage()));
+      throw badCount(String.valueOf(e.getMessage()));
     }
+  }
+
+  private DataException badCount(String found) {
+    return new DataException(
+        DataException.Code.COUNT,
+        "%s, %s %s; accepted are whole numbers from 0",
+        place(),
+        rules.frequency() == null ? "the count" : "frequency column " + rules.frequency(),
+        found);
   }
 
   @Override
   void row() {
-    if (rules.missing() == Missing.FAIL || !matching) {
-      for (int i = 0; i < used; i++) {
-        settled(open[i]);
-      }
-    }
     if (matching) {
-      add(frequency * times());
+      add(units());
     }
     matching = true;
     frequency = 1;
     lacking = 0;
   }
 
-  /** The level of a column in the row at hand, whose value may have been kept as a number. */
+  private long units() {
+    long units = frequency * times();
+    total += units;
+    if (total > Tally.MAX_TRIALS) {
+      throw badCount("makes a total above " + Figures.count(Tally.MAX_TRIALS));
+    }
+    return units;
+  }
+
+  /** The level of a column in the row at hand, looked up once the row is known to count. */
   private int settled(int place) {
-    if (keys[place] != 0) {
-      SweptColumn column = Objects.requireNonNull(columns[place]);
-      levels[place] = column.level(keys[place]);
+    SweptColumn column = columns[place];
+    if (column != null && keys[place] != 0) {
+      levels[place] =
+          keys[place] == KEPT
+              ? column.level(text, offsets[place], lengths[place], inQuotes[place])
+              : column.level(keys[place]);
       keys[place] = 0;
       if (levels[place] < 0) {
         lacking(place, column);
@@ -206,6 +246,11 @@ final class SweepHandler extends RowHandler {
   private void add(long units) {
     SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
     int group = settled(groupPlace);
+    if (rules.missing() == Missing.FAIL) {
+      for (int i = 0; i < used; i++) {
+        settled(open[i]);
+      }
+    }
     requireComplete(groups);
     kept += times();
     if (group < 0) {
@@ -272,17 +317,7 @@ final class SweepHandler extends RowHandler {
       throw new DataException(
           DataException.Code.EMPTY, "%s has no rows of data to count", source());
     }
-    if (kept == 0) {
-      throw new DataException(
-          DataException.Code.LEVEL,
-          "%s: no row has %s",
-          source(),
-          String.join(
-              " and ",
-              rules.filters().entrySet().stream()
-                  .map(each -> each.getKey() + "=" + each.getValue())
-                  .toList()));
-    }
+    requireSome();
     SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
     List<Tabulation> tables = new ArrayList<>();
     for (int place = 0; place < columns.length; place++) {
@@ -293,5 +328,22 @@ final class SweepHandler extends RowHandler {
     }
     tables.sort(Comparator.comparingInt(each -> asked.indexOf(each.columns().get(0))));
     return new Crossings(tables, leftOut);
+  }
+
+  /** Refuses a filter that leaves nothing, with the nearest of what there is. */
+  private void requireSome() {
+    if (kept > 0) {
+      return;
+    }
+    StringBuilder found = new StringBuilder();
+    filters.forEach(
+        (column, level) -> {
+          List<String> others = List.copyOf(seen.getOrDefault(column, Set.of()));
+          found.append(found.isEmpty() ? "" : "; ");
+          found.append(names.get(column)).append('=').append(level);
+          found.append(others.contains(level) ? "" : Names.hint(level, others));
+        });
+    throw new DataException(
+        DataException.Code.LEVEL, "%s: no row has %s", source(), found.toString());
   }
 }

@@ -82,6 +82,7 @@ class SweepSourceTest {
       assertThat(each.counts())
           .as(each.columns().toString())
           .containsExactlyInAnyOrderEntriesOf(positive(counted.counts()));
+      assertThat(each.levels(0)).isEqualTo(counted.levels(0));
       assertThat(each.filtered()).isEqualTo(counted.filtered());
       assertThat(each.rows()).isEqualTo(600);
     }
@@ -194,12 +195,39 @@ class SweepSourceTest {
     refused(rows, "group", CountRequest.of("*").where("grade", "green"), "no row has grade=green");
     refused(rows, "group", CountRequest.of("*").frequency("grade"), "line 2, frequency column");
     refused(rows.subList(0, 1), "group", CountRequest.of("*"), "no rows of data");
+    refused(rows, "group", CountRequest.of("*").where("grade", "Sound"), "did you mean sound?");
+    String large = "group,n,grade\na,900000000000,x\nb,900000000000,y\n";
+    refused(
+        large.lines().toList(),
+        "group",
+        CountRequest.of("*").frequency("n"),
+        "line 3, frequency column n makes a total above 1,000,000,000,000");
     rows.set(5, "g1,,sound");
     refused(
         rows,
         "group",
         CountRequest.of("*").missing(Missing.FAIL),
         "log.csv, line 6, column id has no value");
+  }
+
+  /** What a filter leaves out is no level, and gives no column up; a filter may name a label. */
+  @Test
+  void onlyRowsThatCountHaveLevels() {
+    StringBuilder text = new StringBuilder("grade,kiln,id,remark\n");
+    for (int i = 0; i < 4_000; i++) {
+      text.append(i < 3_990 ? "2" : "1").append(i % 2 == 0 ? ",N," : ",S,").append(i % 3_995);
+      text.append(",a remark of its own, ".replace(", ", "")).append(i).append('\n');
+    }
+    CountSource source = source(text.toString());
+    CountRequest rules = CountRequest.of("*");
+    assertThat(source.countAgainst("kiln", rules).leftOut()).containsOnlyKeys("id", "remark");
+    Crossings few = source.countAgainst("kiln", rules.where("grade", "1"));
+    assertThat(few.leftOut()).isEmpty();
+    assertThat(few.tables()).allSatisfy(each -> assertThat(each.total()).isEqualTo(10));
+    Recoding labels = Recoding.labels(Map.of("1", "sound", "2", "cracked"), List.of());
+    Crossings named =
+        source.countAgainst("kiln", rules.where("grade", "sound").recode("grade", labels));
+    assertThat(named.tables()).isEqualTo(few.tables());
   }
 
   private static void refused(List<String> rows, String group, CountRequest rules, String why) {

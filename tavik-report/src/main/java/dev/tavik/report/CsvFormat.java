@@ -2,7 +2,6 @@ package dev.tavik.report;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import dev.tavik.answer.Value;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -34,10 +33,5 @@ final class CsvFormat implements Format {
 
   private static String safe(String words) {
     return !words.isEmpty() && "=+-@\t\r\n".indexOf(words.charAt(0)) >= 0 ? "'" + words : words;
-  }
-
-  /** Returns whether a value is a number or another that stands for itself. */
-  static boolean plain(Value value) {
-    return !(value.bare() instanceof List<?>) && !(value instanceof Value.Fields);
   }
 }

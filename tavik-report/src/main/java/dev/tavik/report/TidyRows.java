@@ -37,7 +37,10 @@ final class TidyRows {
     LOG10_P("log10PValue"),
     ADJUSTED_P("adjustedPValue"),
     LOG10_ADJUSTED_P("log10AdjustedPValue"),
-    REJECTS("rejects");
+    REJECTS("rejects"),
+    ALPHA("alpha"),
+    FAMILY("family"),
+    SURVIVES("survives");
 
     private final String key;
 
@@ -141,12 +144,17 @@ final class TidyRows {
         .bare()
         .forEach(
             (key, value) -> {
+              boolean decision = kind.equals("decisions");
               if (key.equals("label")) {
-                row.put(kind.equals("decisions") ? Column.LABEL : Column.GROUP, words(value));
+                row.put(decision ? Column.LABEL : Column.GROUP, words(value));
+              } else if (decision && key.equals("part")) {
+                row.put(Column.GROUP, cell(value));
+              } else if (decision && key.equals("number")) {
+                row.put(Column.QUESTION, cell(value));
               } else if (key.equals("statistic") && value instanceof Value.Fields statistic) {
                 row.put(Column.QUANTITY, words(statistic.bare().get("name")));
                 row.put(Column.STATISTIC, cell(statistic.bare().get("value")));
-              } else if (OF_A_ROW.contains(key) && CsvFormat.plain(value)) {
+              } else if (OF_A_ROW.contains(key) && single(value)) {
                 column(key).forEach(column -> row.put(column, cell(value)));
               } else {
                 rest.put(key, value);
@@ -156,6 +164,11 @@ final class TidyRows {
     rest.forEach(
         (key, value) ->
             add(place, TIDY.getOrDefault(kind, kind), path + "/" + escaped(key), value));
+  }
+
+  /** Whether a value is a number or another that stands for itself. */
+  private static boolean single(Value value) {
+    return !(value.bare() instanceof List<?>) && !(value instanceof Value.Fields);
   }
 
   private static List<Column> column(String key) {

@@ -155,7 +155,7 @@ class HostileLabelsTest {
     assertThat(rows)
         .allSatisfy(
             row -> {
-              assertThat(row.getFieldCount()).isEqualTo(19);
+              assertThat(row.getFieldCount()).isEqualTo(22);
               assertThat(row.getFields())
                   .allMatch(
                       cell ->

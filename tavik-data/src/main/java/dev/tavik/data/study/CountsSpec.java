@@ -12,6 +12,7 @@ import dev.tavik.data.DataException;
 import dev.tavik.data.Missing;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Reading;
+import dev.tavik.data.Recoding;
 import dev.tavik.data.RowsInOrder;
 import dev.tavik.data.Sources;
 import dev.tavik.study.CountedFrom;
@@ -110,7 +111,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     CountRequest asked = request(meant.toArray(String[]::new));
     CountRequest raw =
         new CountRequest(
-            asked.columns(), asked.filters(), asked.frequency(), asked.missing(), Map.of());
+            asked.columns(), asked.filters(), asked.frequency(), asked.missing(), filtered(asked));
     Crossings counted = source().countAgainst(recodings.column(group), raw);
     Set<String> described = asked.recodings().keySet();
     boolean known =
@@ -123,6 +124,12 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     return new Crossings(
         counted.tables().stream().map(recodings::read).map(recodings::told).toList(),
         counted.leftOut());
+  }
+
+  private static Map<String, Recoding> filtered(CountRequest request) {
+    Map<String, Recoding> recodings = new LinkedHashMap<>(request.recodings());
+    recodings.keySet().retainAll(request.filters().keySet());
+    return recodings;
   }
 
   /** The same of one column, with the order of the rows. */

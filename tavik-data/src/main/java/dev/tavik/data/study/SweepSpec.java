@@ -51,6 +51,7 @@ final class SweepSpec {
     SweepSettings settings = settings();
     Crossings swept = counts.against(group, outcomes());
     leftOut.putAll(swept.leftOut());
+    swept.tables().forEach(SweepSpec::requireFewGroups);
     swept.tables().forEach(this::add);
     @Nullable String separator = spec.text("split");
     spec.check(
@@ -73,6 +74,20 @@ final class SweepSpec {
         .counted(
             CountedFrom.each(swept.tables(), List.of(), spec.text("count"), counts.filters()),
             leftOut);
+  }
+
+  private static void requireFewGroups(Tabulation counted) {
+    int groups = counted.levels(1).size();
+    if (groups > MOST_LEVELS) {
+      throw new DataException(
+          DataException.Code.LEVEL,
+          "%s: column %s has %d different values, too many for groups (at most %d); is it the"
+              + " column you meant?",
+          counted.source(),
+          counted.columns().get(1),
+          groups,
+          MOST_LEVELS);
+    }
   }
 
   private List<String> outcomes() {
