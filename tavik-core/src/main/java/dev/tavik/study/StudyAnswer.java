@@ -150,7 +150,7 @@ public record StudyAnswer(
    */
   private record Summary(List<Decision> decisions, Adjustment adjustment) {
     private static final String RULE =
-        "Each group and each pair of a question counts as a test of its own, any other question as"
+        "Each group, pair or column of a question counts as a test of its own, any other question as"
             + " one: the test that its verdict rests on.";
 
     List<Block> blocks() {
