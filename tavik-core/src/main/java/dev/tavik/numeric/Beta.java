@@ -1,6 +1,5 @@
 package dev.tavik.numeric;
 
-import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.numbers.gamma.LogBeta;
 import org.apache.commons.numbers.gamma.LogGamma;
 
@@ -20,8 +19,6 @@ public final class Beta {
 
   /** A logit beyond which a double is 0 or the last before 1. */
   private static final double FARTHEST = 745;
-
-  private static final double TOLERANCE = 1e-15;
 
   /** An exponent below which a density adds nothing. */
   private static final double NEGLIGIBLE = 45;
@@ -179,6 +176,11 @@ public final class Beta {
         : ratio(beta, alpha, p.complement(), p.value());
   }
 
+  /** The lower tail in units of the density: P(X ≤ p)/(f(p)·p·(1 - p)), p at most about the mean. */
+  double lowerRatio(DecimalFraction p) {
+    return ratio(alpha, beta, p.value(), p.complement());
+  }
+
   /**
    * The integral over e of (1 - e)^a (1 + e odds)^b, whose exponent falls from 0, with odds of p/q
    * and the exponent's slope at 0, (a q - b p)/q, which its parts may not have the digits for.
@@ -241,29 +243,27 @@ public final class Beta {
    *
    * @param logLower the logarithm of that chance
    * @param logUpper the logarithm of the chance of being exceeded
-   * @return the value, from 0 to 1, by bisection over the logit to the last places
+   * @return the value, from 0 to 1, by Newton's method over the logit to the last places
    */
   public double quantile(double logLower, double logUpper) {
     boolean byLower = logLower < logUpper;
-    DoubleUnaryOperator rising =
-        logit -> {
-          DecimalFraction p = atLogit(logit);
-          return byLower ? logLower(p) - logLower : logUpper - logUpper(p);
-        };
-    double low = -FARTHEST;
-    double high = FARTHEST;
-    while (high - low > TOLERANCE * Math.max(1, Math.abs(low))) {
-      double middle = low + (high - low) / 2;
-      if (middle <= low || middle >= high) {
-        break;
-      }
-      if (rising.applyAsDouble(middle) < 0) {
-        low = middle;
-      } else {
-        high = middle;
-      }
-    }
-    return atLogit(high).value();
+    double wanted = byLower ? logLower : logUpper;
+    int sign = byLower ? 1 : -1;
+    double away = Normal.upperQuantile(Math.max(Double.MIN_NORMAL, Math.exp(wanted)));
+    double guess =
+        Math.log(alpha / beta) - sign * away * Math.sqrt(1 / alpha + 1 / beta);
+    double logit =
+        Newton.root(
+            u -> {
+              DecimalFraction p = atLogit(u);
+              double log = byLower ? logLower(p) : logUpper(p);
+              double rise = logDensity(p) + Math.log(p.value()) + Math.log(p.complement()) - log;
+              return new Newton.Point(sign * (log - wanted), Math.exp(rise));
+            },
+            -FARTHEST,
+            FARTHEST,
+            Math.max(1 - FARTHEST, Math.min(FARTHEST - 1, guess)));
+    return atLogit(logit).value();
   }
 
   private static DecimalFraction atLogit(double logit) {

@@ -16,6 +16,12 @@ import java.math.BigDecimal;
  * @param complement one minus the decimal, rounded once
  */
 public record DecimalFraction(double value, double remainder, double complement) {
+  /**
+   * A decimal of so many parts or fewer, five per cent or 0.0125, is found without decimal
+   * arithmetic: its double is that of a whole number of parts, and all that follows from it is
+   * rounded once.
+   */
+  private static final double PARTS = 1e6;
 
   /**
    * Reads a double as the shortest decimal that stands for it.
@@ -24,6 +30,11 @@ public record DecimalFraction(double value, double remainder, double complement)
    * @return its parts
    */
   public static DecimalFraction of(double value) {
+    double parts = Math.rint(value * PARTS);
+    if (parts / PARTS == value) {
+      double remainder = -Math.fma(PARTS, value, -parts) / PARTS;
+      return new DecimalFraction(value, remainder, (PARTS - parts) / PARTS);
+    }
     BigDecimal decimal = BigDecimal.valueOf(value);
     return new DecimalFraction(
         value,
@@ -49,6 +60,10 @@ public record DecimalFraction(double value, double remainder, double complement)
    *     where that isn't 0
    */
   public static double complement(double value) {
+    double parts = Math.rint(value * PARTS);
+    if (parts / PARTS == value) {
+      return (PARTS - parts) / PARTS;
+    }
     double complement = BigDecimal.ONE.subtract(BigDecimal.valueOf(value)).doubleValue();
     return complement == 1 && value > 0 ? Math.nextDown(1.0) : complement;
   }

@@ -1,11 +1,10 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.proportion.LimitSearch.at;
-
 import dev.tavik.count.Tally;
-import dev.tavik.numeric.Binomial;
+import dev.tavik.numeric.BinomialTail;
+import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.LogSpace;
-import java.util.function.DoubleUnaryOperator;
+import dev.tavik.numeric.Newton;
 
 /**
  * The interval of Blaker (2000, "Confidence curves and improved exact confidence intervals for
@@ -19,55 +18,95 @@ import java.util.function.DoubleUnaryOperator;
  * = α/2, the p-value is at most α, and at the next step of k it is above α. The limit is therefore
  * where the p-value rises through α before that step, or else the step itself.
  *
- * <p>The upper limit is the same with the tails exchanged. A one-sided bound is that of Clopper and
- * Pearson.
+ * <p>The upper limit is the lower one of the failures. A one-sided bound is that of Clopper and
+ * Pearson. All is searched over the log odds by Newton's method, since a tail has its slope with it,
+ * within a bracket.
  */
 final class BlakerInterval {
-  private BlakerInterval() {}
+  private final long x;
+  private final long n;
+  private final BinomialTail upper;
+
+  private BlakerInterval(long x, long n) {
+    this.x = x;
+    this.n = n;
+    this.upper = new BinomialTail(x, n);
+  }
 
   /** Two-sided limits for alpha = 2·tail. */
   static Limits of(Tally tally, double tail) {
-    double lnAlpha = Math.log(2 * tail);
-    return new Limits(lower(tally, tail, lnAlpha), upper(tally, tail, lnAlpha));
+    long n = tally.trials();
+    return new Limits(
+        lower(tally.successes(), n, tail, 1), upper(tally, n, tail));
   }
 
-  private static double lower(Tally tally, double tail, double lnAlpha) {
-    long x = tally.successes();
+  private static double upper(Tally tally, long n, double tail) {
+    return tally.failures() == 0 ? 1 : lower(tally.failures(), n, tail, -1);
+  }
+
+  /** The lower limit of a count, or one minus it where the sign is negative. */
+  private static double lower(long x, long n, double tail, int sign) {
     if (x == 0) {
       return 0;
     }
-    double from = ClopperPearsonInterval.lower(tally, tail);
-    Binomial start = at(tally, from);
-    long k = start.lastLowerAtMost(start.logUpper(x));
-    double step =
-        LimitSearch.root(p -> at(tally, p).logUpper(x) - at(tally, p).logLower(k + 1), from, tally);
-    DoubleUnaryOperator pValue =
-        p -> LogSpace.add(at(tally, p).logUpper(x), at(tally, p).logLower(k)) - lnAlpha;
-    return crossing(pValue, from, step);
+    return LimitSearch.proportion(sign * new BlakerInterval(x, n).logOdds(tail));
   }
 
-  private static double upper(Tally tally, double tail, double lnAlpha) {
-    long x = tally.successes();
-    if (tally.failures() == 0) {
-      return 1;
-    }
-    double from = ClopperPearsonInterval.upper(tally, tail);
-    Binomial start = at(tally, from);
-    long k = start.firstUpperAtMost(start.logLower(x));
-    double step =
-        LimitSearch.root(p -> at(tally, p).logUpper(k - 1) - at(tally, p).logLower(x), from, tally);
-    DoubleUnaryOperator pValue =
-        p -> LogSpace.add(at(tally, p).logLower(x), at(tally, p).logUpper(k)) - lnAlpha;
-    return crossing(pValue, from, step);
+  private double logOdds(double tail) {
+    double from = ClopperPearsonInterval.logOdds(x, n, tail);
+    double reached = upper.at(from).log();
+    long k = last(from, reached);
+    double step = step(from, k);
+    // Without a tail on the other side the p-value is the observed one alone.
+    return k < 0
+        ? Math.min(step, ClopperPearsonInterval.logOdds(x, n, 2 * tail))
+        : crossing(from, step, k, Math.log(2 * tail));
+  }
+
+  /** P(X ≤ k) as the tail of the failures. */
+  private BinomialTail lowerTail(long k) {
+    return new BinomialTail(n - k, n);
+  }
+
+  /** The largest count whose lower tail has this logarithm or less; -1 for none. */
+  private long last(double u, double log) {
+    double p = LimitSearch.proportion(u);
+    long mirrored = Math.max(0, Math.min(x - 1, Math.round(2 * n * p - x)));
+    BinomialTail there = lowerTail(mirrored).at(-u);
+    double better = mirrored + (log - there.log()) * there.sum();
+    long guess = better >= 0 ? Math.min(x - 1, (long) better) : -1;
+    return Bisection.lastNear(-1, x - 1, guess, k -> lowerTail(k).at(-u).log() <= log);
+  }
+
+  /** Where the lower tail up to the next count comes down to the upper one. */
+  private double step(double from, long k) {
+    BinomialTail next = lowerTail(k + 1);
+    return Newton.root(
+        u -> {
+          upper.at(u);
+          next.at(-u);
+          return new Newton.Point(upper.log() - next.log(), upper.slope() + next.slope());
+        },
+        from,
+        LimitSearch.FARTHEST,
+        from);
   }
 
   /** Where the p-value passes alpha on the way to the step, or the step. */
-  private static double crossing(DoubleUnaryOperator pValue, double from, double step) {
-    if (pValue.applyAsDouble(step) <= 0) {
+  private double crossing(double from, double step, long k, double lnAlpha) {
+    BinomialTail lower = lowerTail(k);
+    Newton.Sloped pValue =
+        u -> {
+          upper.at(u);
+          lower.at(-u);
+          double log = LogSpace.add(upper.log(), lower.log());
+          double rising = Math.exp(upper.log() - log) * upper.slope();
+          double falling = Math.exp(lower.log() - log) * lower.slope();
+          return new Newton.Point(log - lnAlpha, rising - falling);
+        };
+    if (pValue.at(step).value() <= 0) {
       return step;
     }
-    return pValue.applyAsDouble(from) >= 0
-        ? from
-        : LimitSearch.between(pValue, Math.min(from, step), Math.max(from, step));
+    return pValue.at(from).value() >= 0 ? from : Newton.root(pValue, from, step, step);
   }
 }

@@ -1,8 +1,7 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.proportion.LimitSearch.at;
-
 import dev.tavik.count.Tally;
+import dev.tavik.numeric.BinomialLimit;
 
 /**
  * The interval of Clopper and Pearson (1934, "The use of confidence or fiducial limits illustrated
@@ -19,28 +18,24 @@ final class ClopperPearsonInterval {
   }
 
   static double lower(Tally tally, double tail) {
-    long x = tally.successes();
-    double lnTail = Math.log(tail);
-    if (x == 0) {
-      return 0;
-    }
-    if (tally.failures() == 0) {
-      return Math.exp(lnTail / x);
-    }
-    double guess = WilsonInterval.of(tally, tail).lower();
-    return LimitSearch.root(p -> at(tally, p).logUpper(x) - lnTail, guess, tally);
+    return tally.successes() == 0
+        ? 0
+        : LimitSearch.proportion(logOdds(tally.successes(), tally.trials(), tail));
   }
 
   static double upper(Tally tally, double tail) {
-    long x = tally.successes();
-    double lnTail = Math.log(tail);
-    if (tally.failures() == 0) {
-      return 1;
+    return tally.failures() == 0
+        ? 1
+        : LimitSearch.proportion(-logOdds(tally.failures(), tally.trials(), tail));
+  }
+
+  /** The log odds of the lower limit of a count above 0. */
+  static double logOdds(long x, long n, double tail) {
+    if (x == n) {
+      double lnLimit = Math.log(tail) / n;
+      return lnLimit - Math.log(-Math.expm1(lnLimit));
     }
-    if (x == 0) {
-      return -Math.expm1(lnTail / tally.trials());
-    }
-    double guess = WilsonInterval.of(tally, tail).upper();
-    return LimitSearch.root(p -> lnTail - at(tally, p).logLower(x), guess, tally);
+    double guess = WilsonInterval.corrected(Tally.of(x, n), tail).lower();
+    return BinomialLimit.logOdds(x, n, 1, tail, guess);
   }
 }

@@ -71,9 +71,14 @@ final class DifferenceLimits {
     double p1 = data.first().proportion();
     double p2 = data.second().proportion();
     return new Limits(
-            d - Math.hypot(p1 - first.lower(), second.upper() - p2),
-            d + Math.hypot(first.upper() - p1, p2 - second.lower()))
+            d - together(p1 - first.lower(), second.upper() - p2),
+            d + together(first.upper() - p1, p2 - second.lower()))
         .clipped(Quantity.DIFFERENCE);
+  }
+
+  /** Two distances within 0 to 1, squared and added. */
+  private static double together(double one, double other) {
+    return Math.sqrt(one * one + other * other);
   }
 
   static Limits mee(TwoTallies data, double tail) {

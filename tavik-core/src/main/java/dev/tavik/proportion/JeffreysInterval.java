@@ -1,7 +1,7 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import org.apache.commons.numbers.gamma.RegularizedBeta;
+import dev.tavik.numeric.Beta;
 
 /**
  * The equal-tailed interval of the posterior under Jeffreys's prior, Beta(x + ½, n - x + ½) (Brown,
@@ -16,18 +16,11 @@ final class JeffreysInterval {
   static Limits of(Tally tally, double tail) {
     double a = tally.successes() + HALF;
     double b = tally.failures() + HALF;
+    Beta posterior = new Beta(a, b);
     double lnTail = Math.log(tail);
-    Limits guess = WilsonInterval.of(tally, tail);
-    double lower =
-        tally.successes() == 0
-            ? 0
-            : LimitSearch.root(
-                p -> Math.log(RegularizedBeta.value(p, a, b)) - lnTail, guess.lower(), tally);
-    double upper =
-        tally.failures() == 0
-            ? 1
-            : LimitSearch.root(
-                p -> lnTail - Math.log(RegularizedBeta.complement(p, a, b)), guess.upper(), tally);
-    return new Limits(lower, upper);
+    double lnRest = Math.log1p(-tail);
+    return new Limits(
+        tally.successes() == 0 ? 0 : posterior.quantile(lnTail, lnRest),
+        tally.failures() == 0 ? 1 : posterior.quantile(lnRest, lnTail));
   }
 }

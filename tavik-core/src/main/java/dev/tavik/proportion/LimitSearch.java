@@ -13,6 +13,9 @@ import org.apache.commons.numbers.rootfinder.BrentSolver;
  * better.
  */
 final class LimitSearch {
+  /** Log odds no limit lies beyond. */
+  static final double FARTHEST = 700;
+
   private static final double TOLERANCE = 1e-12;
 
   /** The log odds of the smallest proportion and of the last double below 1. */
@@ -74,7 +77,8 @@ final class LimitSearch {
     return Math.max(LOWEST, Math.min(HIGHEST, logOdds));
   }
 
-  private static double proportion(double logOdds) {
+  /** The proportion with these log odds; 0 and 1 for infinite ones. */
+  static double proportion(double logOdds) {
     return 1 / (1 + Math.exp(-logOdds));
   }
 }

@@ -1,8 +1,7 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.proportion.LimitSearch.at;
-
 import dev.tavik.count.Tally;
+import dev.tavik.numeric.BinomialLimit;
 
 /**
  * The interval that inverts the one-sided mid-p tests (Berry and Armitage 1995, "Mid-P confidence
@@ -18,19 +17,24 @@ final class MidPInterval {
   private MidPInterval() {}
 
   static Limits of(Tally tally, double tail) {
-    long x = tally.successes();
-    double lnTail = Math.log(tail);
-    Limits guess = WilsonInterval.of(tally, Math.min(tail, HALF / 2));
-    double lower =
-        x == 0 && tail <= HALF
-            ? 0
-            : LimitSearch.root(
-                p -> BinomialTest.logMidUpper(at(tally, p), x) - lnTail, guess.lower(), tally);
-    double upper =
-        tally.failures() == 0 && tail <= HALF
-            ? 1
-            : LimitSearch.root(
-                p -> lnTail - BinomialTest.logMidLower(at(tally, p), x), guess.upper(), tally);
-    return new Limits(lower, upper);
+    double lower = logOdds(tally.successes(), tally.trials(), tail);
+    double upper = -logOdds(tally.failures(), tally.trials(), tail);
+    return new Limits(LimitSearch.proportion(lower), LimitSearch.proportion(upper));
+  }
+
+  /** The log odds of a lower limit; infinite where it is 0 or 1. */
+  private static double logOdds(long x, long n, double tail) {
+    if (x == 0) {
+      // 1 - ½qⁿ = tail
+      double lnComplement = Math.min(0, Math.log(2 * (1 - tail))) / n;
+      return Math.log(-Math.expm1(lnComplement)) - lnComplement;
+    }
+    if (x == n) {
+      // ½pⁿ = tail
+      double lnLimit = Math.min(0, Math.log(2 * tail)) / n;
+      return lnLimit - Math.log(-Math.expm1(lnLimit));
+    }
+    double guess = WilsonInterval.of(Tally.of(x, n), Math.min(tail, HALF / 2)).lower();
+    return BinomialLimit.logOdds(x, n, HALF, tail, guess);
   }
 }

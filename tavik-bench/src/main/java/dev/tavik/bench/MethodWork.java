@@ -1,0 +1,112 @@
+package dev.tavik.bench;
+
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.tail.Tail;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Tests and intervals of proportions. */
+final class MethodWork {
+  private static final Hypothesis NO_DIFFERENCE = Hypothesis.noDifference();
+
+  private MethodWork() {}
+
+  static List<Work> all() {
+    List<Work> work = new ArrayList<>();
+    work.add(
+        Work.of(
+            "chi-square p, two wilson, newcombe",
+            i -> Kernels.comparison(some(400, i), 400, some(400, i + 5), 400),
+            i -> {
+              Tally first = Tally.of(some(400, i), 400);
+              Tally second = Tally.of(some(400, i + 5), 400);
+              return TwoProportionTest.Z_POOLED.of(first, second, NO_DIFFERENCE).pValue()
+                  + ProportionInterval.WILSON.of(first, 0.95).lower()
+                  + ProportionInterval.WILSON.of(second, 0.95).lower()
+                  + DifferenceInterval.NEWCOMBE.of(first, second, 0.95).lower();
+            },
+            "11",
+            "2"));
+    fisher(work, 50, "12", "2");
+    fisher(work, 5_000, "3.5", "1.5");
+    fisher(work, 500_000, "2", "1.5");
+    fisher(work, 50_000_000, "2.2", "1.5");
+    String[] before = {"1.9", "8", "53"};
+    long[] sizes = {100, 10_000, 1_000_000};
+    for (int s = 0; s < sizes.length; s++) {
+      long n = sizes[s];
+      work.add(
+          Work.of(
+              "clopper-pearson, n = " + n,
+              i -> Kernels.clopperPearson(some(n, i), n),
+              i -> ProportionInterval.CLOPPER_PEARSON.of(Tally.of(some(n, i), n), 0.95).upper(),
+              before[s],
+              "2"));
+    }
+    for (long n : new long[] {100, 10_000, 1_000_000, 100_000_000}) {
+      work.add(
+          Work.of(
+              "mid-p, against clopper-pearson's kernel, n = " + n,
+              i -> Kernels.clopperPearson(some(n, i), n),
+              i -> ProportionInterval.MID_P.of(Tally.of(some(n, i), n), 0.95).upper(),
+              n == 1_000_000 ? "60" : "",
+              n == 1_000_000 ? "6" : "flat"));
+    }
+    for (long n : new long[] {100, 10_000, 1_000_000, 100_000_000}) {
+      work.add(
+          Work.watched(
+              "blaker, n = " + n,
+              i -> ProportionInterval.BLAKER.of(Tally.of(some(n, i), n), 0.95).upper(),
+              n == 1_000_000 ? "2036 µs" : "",
+              "flat"));
+    }
+    for (long n : new long[] {400, 1_000_000}) {
+      work.add(
+          Work.watched(
+              "conditional-exact odds ratio, n = " + n,
+              i ->
+                  OddsRatioInterval.CONDITIONAL_EXACT
+                      .of(Tally.of(some(n, i), n), Tally.of(some(n, i + 5), n), 0.95)
+                      .lower(),
+              n == 400 ? "" : "1251 µs",
+              n == 400 ? "" : "400 µs"));
+    }
+    double[] lambdas = {10, 300, 900, 100_000};
+    String[] noncentral = {"3.4", "2.7", "2.2", "1.5"};
+    for (int l = 0; l < lambdas.length; l++) {
+      double lambda = lambdas[l];
+      work.add(
+          Work.of(
+              "noncentral chi-square, lambda = " + lambda,
+              i -> Kernels.noncentral(lambda + i % 100, 6, Math.min(lambda, 900)),
+              i -> Tail.chiSquare(6, lambda).upper(lambda + i % 100),
+              noncentral[l],
+              "2"));
+    }
+    return work;
+  }
+
+  private static void fisher(List<Work> work, long n, String before, String wanted) {
+    work.add(
+        Work.of(
+            "fisher two-sided, n = " + 2 * n,
+            i -> Kernels.fisher(some(n, i), n, some(n, 3 * i + 7), n),
+            i ->
+                TwoProportionTest.FISHER
+                    .of(Tally.of(some(n, i), n), Tally.of(some(n, 3 * i + 7), n), NO_DIFFERENCE)
+                    .pValue(),
+            before,
+            wanted));
+  }
+
+  /** About a tenth of n, differing from call to call. */
+  static long some(long n, int i) {
+    long spread = Math.max(3, (long) Math.sqrt((double) n));
+    return Math.min(n, n / 10 + i % spread);
+  }
+}

@@ -1,0 +1,60 @@
+package dev.tavik.bench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/** Times Tavik's methods beside plain kernels that do the same, and prints one table. */
+public final class Speed {
+  private static final String FORM = "%-46s %10s %10s %7s %9s %8s %9s%n";
+
+  private Speed() {}
+
+  /**
+   * Times every line, or those whose name contains a word.
+   *
+   * @param arguments a word; none for all
+   */
+  public static void main(String[] arguments) {
+    System.out.printf(FORM, "work", "anchor", "Tavik", "x", "before", "wanted", "bytes");
+    Stream.of(MethodWork.all())
+        .flatMap(List::stream)
+        .filter(work -> arguments.length == 0 || work.name().contains(arguments[0]))
+        .forEach(Speed::line);
+    System.out.println("(results together: " + SideBySide.kept() + ")");
+  }
+
+  private static void line(Work work) {
+    SideBySide.Times times =
+        SideBySide.of(work.anchor(), work.tavik(), work.threads() == Work.Threads.ALL);
+    System.out.printf(
+        FORM,
+        work.name(),
+        time(times.anchor()),
+        time(times.tavik()),
+        Double.isNaN(times.ratio()) ? "" : String.format(Locale.ROOT, "%.2f", times.ratio()),
+        work.before(),
+        work.wanted(),
+        work.threads() == Work.Threads.ALL ? "" : bytes(times.bytes()));
+  }
+
+  private static String time(double nanos) {
+    if (Double.isNaN(nanos)) {
+      return "";
+    }
+    String[] units = {"ns", "µs", "ms", "s"};
+    double value = nanos;
+    int unit = 0;
+    while (value >= 1000 && unit < units.length - 1) {
+      value /= 1000;
+      unit++;
+    }
+    return String.format(Locale.ROOT, value < 10 ? "%.2f %s" : "%.0f %s", value, units[unit]);
+  }
+
+  private static String bytes(double bytes) {
+    return bytes < 10_000
+        ? String.format(Locale.ROOT, "%.0f B", bytes)
+        : String.format(Locale.ROOT, "%.0f kB", bytes / 1000);
+  }
+}
