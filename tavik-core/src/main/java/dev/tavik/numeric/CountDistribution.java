@@ -51,6 +51,21 @@ public interface CountDistribution {
   double logUpper(long x);
 
   /**
+   * The logarithm of the probability of all counts no more probable than one: both tails from
+   * wherever they are as improbable on.
+   *
+   * @param x a count of the support
+   * @param lnTie by how much, in the logarithm, a probability may be larger and yet count as tied
+   * @return the logarithm; 0 where x is as probable as the mode
+   */
+  default double logNoMoreProbable(long x, double lnTie) {
+    double limit = logMass(x) + lnTie;
+    return logMass(mode()) <= limit
+        ? 0
+        : LogSpace.add(logLower(lastBelowModeAtMost(limit)), logUpper(firstAboveModeAtMost(limit)));
+  }
+
+  /**
    * The largest count below the mode whose probability has this logarithm or less.
    *
    * @param logMass the logarithm of a probability

@@ -1,5 +1,7 @@
 package dev.tavik.numeric;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The hypergeometric distribution, its probabilities as natural logarithms: how many marked units
  * come up in a sample drawn without replacement.
@@ -13,15 +15,21 @@ package dev.tavik.numeric;
 public final class Hypergeometric implements CountDistribution {
   private static final double LAST_PLACE = 0x1p-54;
 
+  /** Up to this variance fewer than four hundred counts matter. */
+  private static final double FEW = 400;
+
+  private static final double SMALLEST = 1e-280;
+
+  /** So many terms of a sum are added between two looks at what is left. */
+  private static final int UNASKED = 8;
+
   private final long population;
   private final long marked;
   private final long drawn;
   private final long least;
   private final long greatest;
   private final double mean;
-  private final Binomial fromMarked;
-  private final Binomial fromRest;
-  private final double logDrawn;
+  private @Nullable Binomials parts;
 
   /**
    * A hypergeometric distribution.
@@ -37,10 +45,23 @@ public final class Hypergeometric implements CountDistribution {
     this.least = Math.max(0, drawn + marked - population);
     this.greatest = Math.min(drawn, marked);
     this.mean = (double) drawn * ((double) marked / population);
-    DecimalFraction chance = DecimalFraction.exactly((double) drawn / population);
-    this.fromMarked = new Binomial(marked, chance);
-    this.fromRest = new Binomial(population - marked, chance);
-    this.logDrawn = new Binomial(population, chance).logMass(drawn);
+  }
+
+  /** The three binomial distributions whose probabilities make one of these. */
+  private record Binomials(Binomial fromMarked, Binomial fromRest, double logDrawn) {}
+
+  private Binomials parts() {
+    Binomials known = parts;
+    if (known == null) {
+      DecimalFraction chance = DecimalFraction.exactly((double) drawn / population);
+      known =
+          new Binomials(
+              new Binomial(marked, chance),
+              new Binomial(population - marked, chance),
+              new Binomial(population, chance).logMass(drawn));
+      parts = known;
+    }
+    return known;
   }
 
   @Override
@@ -48,7 +69,8 @@ public final class Hypergeometric implements CountDistribution {
     if (x < least || x > greatest) {
       return Double.NEGATIVE_INFINITY;
     }
-    return fromMarked.logMass(x) + fromRest.logMass(drawn - x) - logDrawn;
+    Binomials known = parts();
+    return known.fromMarked.logMass(x) + known.fromRest.logMass(drawn - x) - known.logDrawn;
   }
 
   @Override
@@ -59,7 +81,7 @@ public final class Hypergeometric implements CountDistribution {
     if (x >= greatest) {
       return 0;
     }
-    return x > mean ? LogSpace.complement(logUpper(x + 1)) : logMass(x) + Math.log(downwards(x));
+    return x > mean ? LogSpace.complement(logUpper(x + 1)) : logMass(x) + Math.log(downwards(x).sum());
   }
 
   @Override
@@ -70,7 +92,7 @@ public final class Hypergeometric implements CountDistribution {
     if (x > greatest) {
       return Double.NEGATIVE_INFINITY;
     }
-    return x <= mean ? LogSpace.complement(logLower(x - 1)) : logMass(x) + Math.log(upwards(x));
+    return x <= mean ? LogSpace.complement(logLower(x - 1)) : logMass(x) + Math.log(upwards(x).sum());
   }
 
   @Override
@@ -89,33 +111,154 @@ public final class Hypergeometric implements CountDistribution {
     return Math.max(least, Math.min(greatest, (long) mode));
   }
 
-  private double downwards(long from) {
-    double term = 1;
-    double sum = 1;
-    for (long x = from; x > least; x--) {
-      double ratio =
-          (double) x / (marked - x + 1) * ((population - marked - drawn + x) / (drawn - x + 1.0));
-      term *= ratio;
-      sum += term;
-      if (term * ratio <= LAST_PLACE * sum * (1 - ratio)) {
-        return sum;
+  /**
+   * Where few counts matter, all are summed as multiples of the mode's and no logarithm is taken but
+   * one; else both tails, the far one found near the reflection of the count in the mean.
+   */
+  @Override
+  public double logNoMoreProbable(long x, double lnTie) {
+    double share = (double) marked / population;
+    double variance = mean * (1 - share) * ((double) (population - drawn) / population);
+    if (variance < FEW) {
+      double sum = outOfAll(x, Math.exp(lnTie));
+      if (sum > 0) {
+        return Math.log(sum);
       }
     }
-    return sum;
+    double limit = logMass(x) + lnTie;
+    long mode = mode();
+    if (logMass(mode) <= limit) {
+      return 0;
+    }
+    long reflected = Math.round(2 * mean - x);
+    return x < mode
+        ? LogSpace.add(
+            logLower(x), logUpper(firstNear(mode + 1, Math.max(mode + 1, reflected), limit)))
+        : LogSpace.add(
+            logLower(lastNear(mode - 1, Math.min(mode - 1, reflected), limit)), logUpper(x));
   }
 
-  private double upwards(long from) {
-    double term = 1;
-    double sum = 1;
-    for (long x = from; x < greatest; x++) {
-      double ratio =
-          (marked - x) / (x + 1.0) * ((drawn - x) / (population - marked - drawn + x + 1.0));
-      term *= ratio;
-      sum += term;
-      if (term * ratio <= LAST_PLACE * sum * (1 - ratio)) {
-        return sum;
+  private long firstNear(long from, long guess, double limit) {
+    return Bisection.firstNear(from, greatest + 1, better(guess, limit), x -> logMass(x) <= limit);
+  }
+
+  private long lastNear(long to, long guess, double limit) {
+    return Bisection.lastNear(least - 1, to, better(guess, limit), x -> logMass(x) <= limit);
+  }
+
+  /** One step of Newton's method towards the count whose mass has a given logarithm. */
+  private long better(long guess, double limit) {
+    if (guess <= least || guess >= greatest) {
+      return guess;
+    }
+    return guess + Math.round((limit - logMass(guess)) / Math.log(upwards(guess).product(1)));
+  }
+
+  /**
+   * The probability of the counts no more probable than x, ratios of neighbours running outwards
+   * from the mode; 0 where x lies so far out that its ratio to the mode's is no double.
+   */
+  private double outOfAll(long x, double tie) {
+    long mode = mode();
+    Ratios above = upwards(mode);
+    Ratios below = downwards(mode);
+    double probability = x < mode ? below.product(mode - x) : above.product(x - mode);
+    if (probability <= SMALLEST) {
+      return 0;
+    }
+    double limit = probability * tie;
+    if (limit >= 1) {
+      return 1;
+    }
+    Split split = new Split(limit);
+    split.add(above);
+    split.add(below);
+    return split.outside / (split.inside + split.outside);
+  }
+
+  /** The ratios of all counts below one, each to the one above it. */
+  private Ratios downwards(long from) {
+    return new Ratios(
+        from - least,
+        (double) from,
+        (double) (population - marked - drawn + from),
+        marked - from + 1.0,
+        drawn - from + 1.0);
+  }
+
+  /** The ratios of all counts above one, each to the one below it. */
+  private Ratios upwards(long from) {
+    return new Ratios(
+        greatest - from,
+        (double) (marked - from),
+        (double) (drawn - from),
+        from + 1.0,
+        population - marked - drawn + from + 1.0);
+  }
+
+  /**
+   * The ratios of neighbours outwards from a count: ab/cd, with a and b one smaller and c and d one
+   * larger at each step.
+   */
+  private record Ratios(long steps, double a, double b, double c, double d) {
+    /** What so many steps come to, or less than matters. */
+    double product(long of) {
+      double term = 1;
+      for (double at = 0; at < of && term > SMALLEST; at++) {
+        term *= (a - at) * (b - at) / ((c + at) * (d + at));
+      }
+      return term;
+    }
+
+    /**
+     * One plus all the products of steps. Whether what is left matters is asked now and then; the
+     * ratios shrink, so it is below a geometric series.
+     */
+    double sum() {
+      double term = 1;
+      double sum = 1;
+      double asked = UNASKED;
+      for (double at = 0; at < steps; at++) {
+        double ratio = (a - at) * (b - at) / ((c + at) * (d + at));
+        term *= ratio;
+        sum += term;
+        if (at >= asked) {
+          if (term * ratio <= LAST_PLACE * sum * (1 - ratio)) {
+            return sum;
+          }
+          asked += UNASKED;
+        }
+      }
+      return sum;
+    }
+
+    Ratios after(long done) {
+      return new Ratios(steps - done, a - done, b - done, c + done, d + done);
+    }
+  }
+
+  /** The sums of what is more probable than a limit and of what isn't, in units of the mode's. */
+  private static final class Split {
+    private final double limit;
+    private double inside = 1;
+    private double outside;
+
+    Split(double limit) {
+      this.limit = limit;
+    }
+
+    /** One side of the mode. */
+    void add(Ratios side) {
+      double term = 1;
+      double steps = side.steps;
+      for (double at = 0; at < steps; at++) {
+        term *= (side.a - at) * (side.b - at) / ((side.c + at) * (side.d + at));
+        if (term <= limit) {
+          outside += term * side.after((long) at + 1).sum();
+          return;
+        }
+        inside += term;
       }
     }
-    return sum;
   }
 }

@@ -122,8 +122,11 @@ final class BinomialTest {
 
   /** The p-value of the test by probability, under any distribution of counts. */
   static double logPValue(CountDistribution underNull, long x, Alternative alternative) {
-    Ends ends = ends(underNull, x, alternative);
-    return LogSpace.add(underNull.logLower(ends.lower()), underNull.logUpper(ends.upper()));
+    return switch (alternative) {
+      case LESS -> underNull.logLower(x);
+      case GREATER -> underNull.logUpper(x);
+      case TWO_SIDED -> underNull.logNoMoreProbable(x, LN_TIE);
+    };
   }
 
   private static double logAcceptability(Binomial underNull, long x) {
