@@ -68,64 +68,75 @@ public final class NoncentralChiSquare {
     return lambda <= SERIES_TO ? lowerSeries(x, df, lambda) : contour(x, df, lambda, false);
   }
 
-  /** Where the Poisson weights have become negligible, below and above their mode. */
-  private static long[] span(double mean) {
-    double reach = 12 * Math.sqrt(mean) + 60;
-    return new long[] {(long) Math.max(0, mean - reach), (long) (mean + reach)};
+  /** So far below and above the mode of the Poisson weights, in all cases enough. */
+  private static double reach(double mean) {
+    return 12 * Math.sqrt(mean) + 60;
   }
 
   private static double upperSeries(double x, double df, double lambda) {
     double mean = lambda / 2;
-    long[] span = span(mean);
+    // Tails grow with k, so the weights matter less below their mode than above it.
+    double k = Math.max(0, Math.floor(mean - 8 * Math.sqrt(mean) - 10));
+    double to = Math.floor(mean + reach(mean));
     double half = x / 2;
-    double a = df / 2 + span[0];
+    double a = df / 2 + k;
     double tail = RegularizedGamma.Q.value(a, half);
     double density = density(a, half);
-    double weight = weight(span[0], mean);
+    double weight = weight(k, mean);
     double sum = weight * tail;
     double weights = weight;
-    for (long k = span[0]; k < span[1]; k++) {
+    while (k < to) {
       // Q(a + 1, y) = Q(a, y) + y^a e^-y / Γ(a + 1)
       density *= half / a;
       tail += density;
       a++;
-      weight *= mean / (k + 1);
+      k++;
+      weight *= mean / k;
       sum += weight * Math.min(1, tail);
       weights += weight;
+      if (weight < NEGLIGIBLE * sum && k > mean) {
+        break;
+      }
     }
     return Math.min(1, sum / weights);
   }
 
   private static double lowerSeries(double x, double df, double lambda) {
     double mean = lambda / 2;
-    long[] span = span(mean);
-    long reach = span[1];
+    double from = Math.max(0, Math.floor(mean - reach(mean)));
+    double reach = Math.floor(mean + 8 * Math.sqrt(mean) + 10);
+    double k = reach;
     double half = x / 2;
     // A weight of 0, or below its mode a tail of 0, would stay 0 all the way down.
-    while (span[1] > span[0]
-        && !(weight(span[1], mean) > SMALLEST
-            && (half > df / 2 + span[1] || density(df / 2 + span[1], half) > SMALLEST))) {
-      span[1]--;
+    while (k > from
+        && !(weight(k, mean) > SMALLEST
+            && (half > df / 2 + k || density(df / 2 + k, half) > SMALLEST))) {
+      k--;
     }
-    double a = df / 2 + span[1];
+    double a = df / 2 + k;
     double tail = RegularizedGamma.P.value(a, half);
     double density = density(a, half);
-    double weight = weight(span[1], mean);
+    double weight = weight(k, mean);
     double sum = weight * tail;
     double weights = weight;
     double beyond = weight;
-    for (long k = span[1]; k < reach; k++) {
-      beyond *= mean / (k + 1);
+    for (double above = k; above < reach; ) {
+      above++;
+      beyond *= mean / above;
       weights += beyond;
     }
-    for (long k = span[1]; k > span[0]; k--) {
+    while (k > from) {
       // P(a - 1, y) = P(a, y) + y^(a-1) e^-y / Γ(a)
       tail += density;
       a--;
       density *= a / half;
       weight *= k / mean;
+      k--;
       sum += weight * Math.min(1, tail);
       weights += weight;
+      if (weight < NEGLIGIBLE * sum && k < mean) {
+        break;
+      }
     }
     return Math.min(1, sum / weights);
   }
@@ -136,10 +147,10 @@ public final class NoncentralChiSquare {
   }
 
   /** Up to a factor that is the same for all k. */
-  private static double weight(long k, double mean) {
+  private static double weight(double k, double mean) {
     return mean == 0
         ? (k == 0 ? 1 : 0)
-        : Math.exp(k * Math.log(mean) - LogGamma.value(k + 1.0) - mean);
+        : Math.exp(k * Math.log(mean) - LogGamma.value(k + 1) - mean);
   }
 
   /**

@@ -44,7 +44,7 @@ public record TestResult(
     boolean agree =
         pValue < Double.MIN_NORMAL
             ? log10PValue <= LOG10_SMALLEST
-            : log10PValue <= 0 && Math.abs(Math.log10(pValue) - log10PValue) <= AGREEMENT;
+            : log10PValue <= 0 && Math.abs(Math.log(pValue) / LN_10 - log10PValue) <= AGREEMENT;
     require(
         agree,
         "log10PValue must be the decimal logarithm of pValue (%s), got %s",

@@ -2,6 +2,7 @@ package dev.tavik.tail;
 
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
+import java.util.function.Supplier;
 
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.Binomial;
@@ -34,10 +35,10 @@ public final class Tail {
   private static final double CLOSE = 1e-14;
   private static final long MOST_COUNT = 1_000_000_000_000L;
 
-  private final String name;
+  private final Supplier<String> name;
   private final Shape shape;
 
-  private Tail(String name, Shape shape) {
+  private Tail(Supplier<String> name, Shape shape) {
     this.name = name;
     this.shape = shape;
   }
@@ -59,7 +60,7 @@ public final class Tail {
             : say(
                 "the normal distribution with mean %s and standard deviation %s",
                 Figures.plain(mean), Figures.plain(deviation));
-    return new Tail(name, new NormalShape(mean, deviation));
+    return new Tail(() -> name, new NormalShape(mean, deviation));
   }
 
   /**
@@ -71,7 +72,7 @@ public final class Tail {
    */
   public static Tail t(double df) {
     requirePositive("df", df);
-    return new Tail("Student's t with " + degrees(df), new StudentShape(df));
+    return new Tail(() -> "Student's t with " + degrees(df), new StudentShape(df));
   }
 
   /**
@@ -83,7 +84,7 @@ public final class Tail {
    */
   public static Tail chiSquare(double df) {
     requirePositive("df", df);
-    return new Tail("chi-square with " + degrees(df), new ChiSquareShape(df, 0));
+    return new Tail(() -> "chi-square with " + degrees(df), new ChiSquareShape(df, 0));
   }
 
   /**
@@ -102,8 +103,7 @@ public final class Tail {
         noncentrality);
     return noncentrality == 0
         ? chiSquare(df)
-        : new Tail(
-            say(
+        : new Tail(() -> say(
                 "chi-square with %s and noncentrality %s",
                 degrees(df), Figures.plain(noncentrality)),
             new ChiSquareShape(df, noncentrality));
@@ -120,8 +120,7 @@ public final class Tail {
   public static Tail f(double above, double below) {
     requirePositive("df", above);
     requirePositive("df", below);
-    return new Tail(
-        say("F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
+    return new Tail(() -> say("F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
         new FisherShape(above, below));
   }
 
@@ -136,8 +135,7 @@ public final class Tail {
   public static Tail beta(double a, double b) {
     requirePositive("shape", a);
     requirePositive("shape", b);
-    return new Tail(
-        say("Beta(%s, %s)", Figures.plain(a), Figures.plain(b)), new BetaShape(new Beta(a, b)));
+    return new Tail(() -> say("Beta(%s, %s)", Figures.plain(a), Figures.plain(b)), new BetaShape(new Beta(a, b)));
   }
 
   /**
@@ -151,8 +149,7 @@ public final class Tail {
   public static Tail binomial(long trials, double p) {
     requireCount("n", 1, trials);
     Proportion.require("p", p);
-    return new Tail(
-        say(
+    return new Tail(() -> say(
             "the binomial distribution of %s trials at %s",
             Figures.count(trials), Figures.exactPercent(p)),
         new CountShape(new Binomial(trials, DecimalFraction.of(p))));
@@ -175,8 +172,7 @@ public final class Tail {
         successes <= population && drawn <= population,
         "successes and n must be at most the population, %s",
         population);
-    return new Tail(
-        say(
+    return new Tail(() -> say(
             "the hypergeometric distribution of %s drawn from %s with %s successes",
             Figures.count(drawn), Figures.count(population), Figures.count(successes)),
         new CountShape(new Hypergeometric(population, successes, drawn)));
@@ -192,8 +188,7 @@ public final class Tail {
   public static Tail poisson(double mean) {
     requirePositive("mean", mean);
     require(mean <= MOST_COUNT, "mean must be at most 1e12, got %s", mean);
-    return new Tail(
-        "the Poisson distribution with mean " + Figures.plain(mean), new PoissonShape(mean));
+    return new Tail(() -> "the Poisson distribution with mean " + Figures.plain(mean), new PoissonShape(mean));
   }
 
   private static String degrees(double df) {
@@ -223,7 +218,7 @@ public final class Tail {
    * @return such as {@code chi-square with 2 degrees of freedom}
    */
   public String name() {
-    return name;
+    return name.get();
   }
 
   /**
