@@ -13,15 +13,9 @@ import org.jspecify.annotations.Nullable;
  * tail on the far side of the mean is the complement of the other.
  */
 public final class Hypergeometric implements CountDistribution {
-  private static final double LAST_PLACE = 0x1p-54;
-
   /** Up to this variance fewer than four hundred counts matter. */
   private static final double FEW = 400;
 
-  private static final double SMALLEST = 1e-280;
-
-  /** So many terms of a sum are added between two looks at what is left. */
-  private static final int UNASKED = 8;
 
   private final long population;
   private final long marked;
@@ -163,7 +157,7 @@ public final class Hypergeometric implements CountDistribution {
     Ratios above = upwards(mode);
     Ratios below = downwards(mode);
     double probability = x < mode ? below.product(mode - x) : above.product(x - mode);
-    if (probability <= SMALLEST) {
+    if (probability <= Ratios.SMALLEST) {
       return 0;
     }
     double limit = probability * tie;
@@ -177,7 +171,7 @@ public final class Hypergeometric implements CountDistribution {
   }
 
   /** The ratios of all counts below one, each to the one above it. */
-  private Ratios downwards(long from) {
+  Ratios downwards(long from) {
     return new Ratios(
         from - least,
         (double) from,
@@ -187,54 +181,13 @@ public final class Hypergeometric implements CountDistribution {
   }
 
   /** The ratios of all counts above one, each to the one below it. */
-  private Ratios upwards(long from) {
+  Ratios upwards(long from) {
     return new Ratios(
         greatest - from,
         (double) (marked - from),
         (double) (drawn - from),
         from + 1.0,
         population - marked - drawn + from + 1.0);
-  }
-
-  /**
-   * The ratios of neighbours outwards from a count: ab/cd, with a and b one smaller and c and d one
-   * larger at each step.
-   */
-  private record Ratios(long steps, double a, double b, double c, double d) {
-    /** What so many steps come to, or less than matters. */
-    double product(long of) {
-      double term = 1;
-      for (double at = 0; at < of && term > SMALLEST; at++) {
-        term *= (a - at) * (b - at) / ((c + at) * (d + at));
-      }
-      return term;
-    }
-
-    /**
-     * One plus all the products of steps. Whether what is left matters is asked now and then; the
-     * ratios shrink, so it is below a geometric series.
-     */
-    double sum() {
-      double term = 1;
-      double sum = 1;
-      double asked = UNASKED;
-      for (double at = 0; at < steps; at++) {
-        double ratio = (a - at) * (b - at) / ((c + at) * (d + at));
-        term *= ratio;
-        sum += term;
-        if (at >= asked) {
-          if (term * ratio <= LAST_PLACE * sum * (1 - ratio)) {
-            return sum;
-          }
-          asked += UNASKED;
-        }
-      }
-      return sum;
-    }
-
-    Ratios after(long done) {
-      return new Ratios(steps - done, a - done, b - done, c + done, d + done);
-    }
   }
 
   /** The sums of what is more probable than a limit and of what isn't, in units of the mode's. */
@@ -250,9 +203,9 @@ public final class Hypergeometric implements CountDistribution {
     /** One side of the mode. */
     void add(Ratios side) {
       double term = 1;
-      double steps = side.steps;
+      double steps = side.steps();
       for (double at = 0; at < steps; at++) {
-        term *= (side.a - at) * (side.b - at) / ((side.c + at) * (side.d + at));
+        term *= (side.a() - at) * (side.b() - at) / ((side.c() + at) * (side.d() + at));
         if (term <= limit) {
           outside += term * side.after((long) at + 1).sum();
           return;

@@ -2,7 +2,11 @@ package dev.tavik.numeric;
 
 /** Roots of rising functions whose slope is known, by Newton's method within a bracket. */
 public final class Newton {
-  private static final double TOLERANCE = 1e-13;
+  private static final double TOLERANCE = 1e-14;
+
+  /** Steps that shrink so fast are Newton's, near the root. */
+  private static final double SHRINKING = 0.05;
+
   private static final int MOST_STEPS = 500;
 
   private Newton() {}
@@ -35,6 +39,7 @@ public final class Newton {
     double below = low;
     double above = high;
     double at = start;
+    double last = Double.POSITIVE_INFINITY;
     for (int i = 0; i < MOST_STEPS; i++) {
       Point point = rising.at(at);
       if (point.value == 0) {
@@ -50,9 +55,14 @@ public final class Newton {
       if (!(next > below && next < above)) {
         next = below + (above - below) / 2;
       }
-      if (Math.abs(next - at) <= TOLERANCE || !(next > below && next < above)) {
+      double step = Math.abs(next - at);
+      // Steps shrink to their squares, so that two of them tell the next one.
+      double following = step * (step / last) * (step / last);
+      boolean near = step <= SHRINKING * last && last < 1 && following <= TOLERANCE;
+      if (near || step <= TOLERANCE || !(next > below && next < above)) {
         return next;
       }
+      last = step;
       at = next;
     }
     throw new ArithmeticException("no root was found within " + MOST_STEPS + " steps");

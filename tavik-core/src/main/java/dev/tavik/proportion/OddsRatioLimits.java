@@ -1,10 +1,9 @@
 package dev.tavik.proportion;
 
+import dev.tavik.numeric.ConditionalTail;
 import dev.tavik.numeric.Hypergeometric;
-import dev.tavik.numeric.LogSpace;
-import dev.tavik.numeric.NoncentralHypergeometric;
+import dev.tavik.numeric.Newton;
 import dev.tavik.numeric.Normal;
-import java.util.function.ToDoubleFunction;
 
 /**
  * Odds ratios and their limits, with a, b the successes and failures of the first group and c, d
@@ -19,7 +18,6 @@ import java.util.function.ToDoubleFunction;
  */
 final class OddsRatioLimits {
   private static final double FARTHEST = 700;
-  private static final double LN_2 = Math.log(2);
 
   private OddsRatioLimits() {}
 
@@ -66,28 +64,37 @@ final class OddsRatioLimits {
   }
 
   static Limits conditionalExact(TwoTallies data, double tail) {
-    double wanted = Math.log(tail);
-    long x = data.first().successes();
-    return limits(
-        data,
-        u -> noncentral(data, u).logUpper(x) - wanted,
-        u -> wanted - noncentral(data, u).logLower(x));
+    return conditional(data, tail, 1);
   }
 
   static Limits conditionalMidP(TwoTallies data, double tail) {
-    double wanted = Math.log(tail);
-    long x = data.first().successes();
-    return limits(
-        data,
-        u -> half(noncentral(data, u), x, distribution -> distribution.logUpper(x + 1)) - wanted,
-        u -> wanted - half(noncentral(data, u), x, distribution -> distribution.logLower(x - 1)));
+    return conditional(data, tail, 0.5);
   }
 
-  private static double half(
-      NoncentralHypergeometric distribution,
-      long x,
-      ToDoubleFunction<NoncentralHypergeometric> beyond) {
-    return LogSpace.add(beyond.applyAsDouble(distribution), distribution.logMass(x) - LN_2);
+  private static Limits conditional(TwoTallies data, double tail, double weight) {
+    Hypergeometric range = margins(data);
+    long x = data.first().successes();
+    double wanted = Math.log(tail);
+    double half = Normal.upperQuantile(tail) * logError(data, 0.5);
+    ConditionalTail tails = tails(data);
+    return new Limits(
+        x == range.least()
+            ? 0
+            : root(data, -half, u -> from(tails.at(u).upper(weight), wanted, 1)),
+        x == range.greatest()
+            ? Double.POSITIVE_INFINITY
+            : root(data, half, u -> from(tails.at(u).lower(weight), wanted, -1)));
+  }
+
+  /** How far a tail is from the one wanted, of either sign. */
+  private static Newton.Point from(Newton.Point tail, double wanted, int sign) {
+    return new Newton.Point(sign * (tail.value() - wanted), sign * tail.slope());
+  }
+
+  private static double root(TwoTallies data, double away, Newton.Sloped rising) {
+    double guess = Math.log(gartEstimate(data)) + away;
+    double start = Math.max(-FARTHEST, Math.min(FARTHEST, guess));
+    return Math.exp(Newton.root(rising, -FARTHEST, FARTHEST, start));
   }
 
   /** The conditional maximum-likelihood estimate: the odds ratio at which x is expected. */
@@ -100,23 +107,28 @@ final class OddsRatioLimits {
     if (x == range.least()) {
       return 0;
     }
-    return x == range.greatest()
-        ? Double.POSITIVE_INFINITY
-        : Math.exp(search(data, u -> noncentral(data, u).mean() - x));
+    if (x == range.greatest()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    ConditionalTail tails = tails(data);
+    return root(data, 0, u -> new Newton.Point(tails.at(u).away(), tails.variance()));
   }
 
   /** The standard error of the logarithm of the conditional estimate. */
   static double conditionalLogError(TwoTallies data, double estimate) {
-    return 1 / Math.sqrt(noncentral(data, Math.log(estimate)).variance());
+    return 1 / Math.sqrt(tails(data).at(Math.log(estimate)).variance());
+  }
+
+  private static ConditionalTail tails(TwoTallies data) {
+    return new ConditionalTail(
+        data.first().successes(),
+        data.first().trials(),
+        data.second().trials(),
+        data.successes());
   }
 
   private static Hypergeometric margins(TwoTallies data) {
     return new Hypergeometric(data.total(), data.successes(), data.first().trials());
-  }
-
-  private static NoncentralHypergeometric noncentral(TwoTallies data, double u) {
-    return new NoncentralHypergeometric(
-        data.first().trials(), data.second().trials(), data.successes(), u);
   }
 
   /** Limits that end the scale where the observed count ends the range that the margins allow. */

@@ -8,6 +8,7 @@ import java.math.MathContext;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
@@ -162,8 +163,6 @@ class NumericTest {
   @ParameterizedTest
   @CsvSource({"5, 7, 4, 0.3", "5, 7, 9, 2.5", "12, 3, 6, 40", "1, 1, 1, 1", "30, 25, 20, 0.001"})
   void noncentralCountsFollowTheirDefinition(int first, int second, int successes, double odds) {
-    NoncentralHypergeometric distribution =
-        new NoncentralHypergeometric(first, second, successes, Math.log(odds));
     int least = Math.max(0, successes - second);
     int greatest = Math.min(first, successes);
     double[] weights = new double[greatest + 1];
@@ -176,19 +175,24 @@ class NumericTest {
       mean += x * weights[x];
       square += (double) x * x * weights[x];
     }
-    double lower = 0;
+    double below = 0;
+    double u = Math.log(odds);
     for (int x = least; x <= greatest; x++) {
-      assertRelative(Math.exp(distribution.logMass(x)), weights[x] / total, 1e-12);
-      lower += weights[x];
-      assertRelative(Math.exp(distribution.logLower(x)), lower / total, 1e-12);
-      assertThat(Math.exp(distribution.logLower(x)) + Math.exp(distribution.logUpper(x + 1)))
-          .isCloseTo(1, within(1e-13));
+      ConditionalTail tail = new ConditionalTail(x, first, second, successes).at(u);
+      assertRelative(Math.exp(tail.lower(1).value()), (below + weights[x]) / total, 1e-12);
+      assertRelative(Math.exp(tail.lower(0.5).value()), (below + weights[x] / 2) / total, 1e-12);
+      double above = IntStream.rangeClosed(x, greatest).mapToDouble(k -> weights[k]).sum();
+      assertRelative(Math.exp(tail.upper(1).value()), above / total, 1e-12);
+      assertThat(tail.away()).isCloseTo(mean / total - x, within(1e-12));
+      assertThat(tail.variance())
+          .isCloseTo(square / total - Math.pow(mean / total, 2), within(1e-10));
+      // A slope is what a step to either side finds.
+      double step = 1e-5;
+      ConditionalTail other = new ConditionalTail(x, first, second, successes);
+      double rise = other.at(u + step).upper(0.5).value() - other.at(u - step).upper(0.5).value();
+      assertThat(tail.upper(0.5).slope()).isCloseTo(rise / (2 * step), within(1e-8));
+      below += weights[x];
     }
-    assertThat(distribution.mean()).isCloseTo(mean / total, within(1e-12));
-    assertThat(distribution.variance())
-        .isCloseTo(square / total - Math.pow(mean / total, 2), within(1e-10));
-    assertThat(distribution.logLower(least - 1L)).isEqualTo(Double.NEGATIVE_INFINITY);
-    assertThat(distribution.logUpper(greatest + 1L)).isEqualTo(Double.NEGATIVE_INFINITY);
   }
 
   /** As doubles within half a unit, and as whole numbers the same for equal products. */
