@@ -13,8 +13,8 @@ final class ConditionalWeights {
   /** High up, so that weights 580 powers of ten below it are still numbers. */
   private static final double MODE = 1e280;
 
-  private final long first;
-  private final long second;
+  private final double first;
+  private final double second;
   private final double least;
   private final double[] weights;
   private int from;
@@ -31,8 +31,8 @@ final class ConditionalWeights {
    * @param negligible weights below this multiple of the mode's may be left out
    */
   ConditionalWeights(long first, long second, double negligible) {
-    this.first = first;
-    this.second = second;
+    this.first = (double) first;
+    this.second = (double) second;
     this.least = Math.max(1e-300, MODE * negligible);
     this.weights = new double[(int) first + 1];
   }
@@ -45,24 +45,25 @@ final class ConditionalWeights {
     int mode = (int) Math.max(lowest, Math.min(highest, Math.floor((successes + 1) * share)));
     weights[mode] = MODE;
     total = MODE;
-    from = mode;
-    while (from > lowest && weights[from] > least) {
-      weights[from - 1] = weights[from] / upwards(from - 1, successes);
-      from--;
-      total += weights[from];
+    // P(x + 1)/P(x) = (n₁ - x)(s - x)/((x + 1)(n₂ - s + x + 1)), all as doubles that step by one.
+    double s = (double) successes;
+    double rest = second - successes;
+    int x = mode;
+    double weight = MODE;
+    for (double at = mode; x > lowest && weight > least; at--) {
+      weight *= at * (rest + at) / ((first - at + 1) * (s - at + 1));
+      weights[--x] = weight;
+      total += weight;
     }
-    to = mode;
-    while (to < highest && weights[to] > least) {
-      weights[to + 1] = weights[to] * upwards(to, successes);
-      to++;
-      total += weights[to];
+    from = x;
+    x = mode;
+    weight = MODE;
+    for (double at = mode; x < highest && weight > least; at++) {
+      weight *= (first - at) * (s - at) / ((at + 1) * (rest + at + 1));
+      weights[++x] = weight;
+      total += weight;
     }
-  }
-
-  private double upwards(int x, long successes) {
-    return (double) (first - x)
-        * (successes - x)
-        / ((x + 1.0) * (double) (second - successes + x + 1));
+    to = x;
   }
 
   /** The probability of the counts up to one end and from another on. */

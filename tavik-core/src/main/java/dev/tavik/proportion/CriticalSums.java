@@ -16,27 +16,43 @@ final class CriticalSums implements CriticalPairs {
   /** Boschloo's limit is narrowed so far, relatively; p-values apart by less count as tied. */
   private static final double NARROW = 1e-8;
 
+  /** The ends of a total fit one number each of sixteen bits. */
+  private static final int HALF_WORD = 16;
+
+  private static final int MASK = (1 << HALF_WORD) - 1;
+
   private final int first;
   private final int second;
-  private final int[] low;
-  private final int[] high;
+  private final double limit;
+  private final Alternative alternative;
+
+  /**
+   * The rejected counts of each total that was asked about, one number for both ends, so that
+   * threads see either none or both; 0 where nobody asked yet.
+   */
+  private final int[] ends;
 
   private CriticalSums(int first, int second, double limit, Alternative alternative) {
     this.first = first;
     this.second = second;
-    this.low = new int[first + second + 1];
-    this.high = new int[low.length];
-    ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
-    for (int s = 0; s < low.length; s++) {
-      weights.of(s);
-      weights.reject(limit, TIE, alternative);
-      low[s] = weights.rejectedTo();
-      high[s] = weights.rejectedFrom();
-    }
+    this.limit = limit;
+    this.alternative = alternative;
+    this.ends = new int[first + second + 1];
   }
 
   static CriticalSums fisher(long first, long second, Alternative alternative, double alpha) {
     return new CriticalSums((int) first, (int) second, Significance.largest(alpha), alternative);
+  }
+
+  private int ends(int successes, ConditionalWeights weights) {
+    int known = ends[successes];
+    if (known == 0) {
+      weights.of(successes);
+      weights.reject(limit, TIE, alternative);
+      known = weights.rejectedTo() + 1 << HALF_WORD | weights.rejectedFrom();
+      ends[successes] = known;
+    }
+    return known;
   }
 
   static CriticalSums boschloo(long first, long second, Alternative alternative, double alpha) {
@@ -92,16 +108,17 @@ final class CriticalSums implements CriticalPairs {
   public double chance(double p1, double p2) {
     Masses ones = new Masses(first, Proportion.require("first", p1));
     Masses twos = new Masses(second, Proportion.require("second", p2));
+    // Only totals that can occur are looked at.
+    ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
     double sum = 0;
     for (int s = ones.from() + twos.from(); s <= ones.to() + twos.to(); s++) {
       int least = Math.max(ones.from(), s - twos.to());
       int greatest = Math.min(ones.to(), s - twos.from());
-      for (int x = least; x <= Math.min(greatest, low[s]); x++) {
-        sum += ones.of(x) * twos.of(s - x);
-      }
-      for (int x = Math.max(least, Math.max(high[s], low[s] + 1)); x <= greatest; x++) {
-        sum += ones.of(x) * twos.of(s - x);
-      }
+      int known = ends(s, weights);
+      int low = (known >>> HALF_WORD) - 1;
+      int high = known & MASK;
+      sum += ones.sumWith(twos, s, least, Math.min(greatest, low));
+      sum += ones.sumWith(twos, s, Math.max(least, Math.max(high, low + 1)), greatest);
     }
     return Math.min(1, sum);
   }
