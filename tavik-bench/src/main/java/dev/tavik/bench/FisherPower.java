@@ -103,14 +103,14 @@ final class FisherPower {
     return occurs < NEGLIGIBLE ? -2 - chance : chance;
   }
 
-  /** The smallest size from which the power stays: twenty numbers beyond the last that lacks it. */
+  /** The smallest size from which the power stays: a tenth beyond the last that lacks it is looked at. */
   static int smallest(double base, double expected, double alpha, double power) {
     double z = 1.96 + 1.2816;
     double difference = base - expected;
     double guess =
         z * z * (base * (1 - base) + expected * (1 - expected)) / (difference * difference);
-    int lacking = (int) (0.98 * guess);
-    for (int n = lacking; n < lacking + 100 + guess / 50; n++) {
+    int lacking = (int) (0.95 * guess);
+    for (int n = lacking; n < 1.1 * lacking; n++) {
       if (of(n, expected, base, alpha) < power) {
         lacking = n;
       }

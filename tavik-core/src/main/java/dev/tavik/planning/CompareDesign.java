@@ -42,12 +42,17 @@ public record CompareDesign(
   private static final long MOST_BOSCHLOO = 3000;
 
   /** An exact search for n beyond this takes more than some seconds. */
-  private static final long MOST_SEARCHED = 2048;
+  private static final long MOST_BOSCHLOO_SEARCHED = 1024;
+  private static final long MOST_SEARCHED = 8192;
 
   /** Measured seconds a pair of counts. */
   private static final double OF_A_PAIR = 1e-7;
 
-  private static final double OF_A_BOSCHLOO_PAIR = 2e-7;
+  private static final double OF_A_UNIT_OF_VARIANCE = 2e-6;
+  private static final double OF_A_ROW = 5e-7;
+  private static final double OF_A_SUMMED_ROW = 5e-8;
+
+  private static final double OF_A_BOSCHLOO_PAIR = 6e-8;
 
   /**
    * Checks the parts.
@@ -167,7 +172,7 @@ public record CompareDesign(
 
   @Override
   public long searchedTo() {
-    return twoProportionTest == TwoProportionTest.BOSCHLOO ? MOST_SEARCHED / 4 : MOST_SEARCHED;
+    return twoProportionTest == TwoProportionTest.BOSCHLOO ? MOST_BOSCHLOO_SEARCHED : MOST_SEARCHED;
   }
 
   @Override
@@ -178,10 +183,18 @@ public record CompareDesign(
 
   @Override
   public double seconds(Sizes sizes) {
-    double pairs = (double) sizes.groups().get(0) * sizes.groups().get(1);
+    double first = (double) sizes.groups().get(0);
+    double second = (double) sizes.groups().get(1);
+    double units = first + second;
     return 1e-5
-        + pairs
-            * (twoProportionTest == TwoProportionTest.BOSCHLOO ? OF_A_BOSCHLOO_PAIR : OF_A_PAIR);
+        + switch (twoProportionTest) {
+          case BOSCHLOO -> first * second * OF_A_BOSCHLOO_PAIR;
+          // Totals that occur times counts that occur with each: both go with the deviation.
+          case FISHER -> base * (1 - base) * units * OF_A_UNIT_OF_VARIANCE;
+          case FISHER_DOUBLED, FISHER_MID_P -> units * Math.sqrt(units) * OF_A_SUMMED_ROW;
+          case Z_SEPARATE -> hypothesis.against() == 0 ? units * OF_A_ROW : first * second * OF_A_PAIR;
+          default -> units * OF_A_ROW;
+        };
   }
 
   @Override
