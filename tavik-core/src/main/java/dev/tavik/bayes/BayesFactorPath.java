@@ -43,22 +43,17 @@ public final class BayesFactorPath {
           case GREATER -> before.logUpper(against);
         };
     double[] logs = new double[sequence.size()];
+    Density density = new Density(against, prior);
     Tail tail = new Tail(against, side == Alternative.LESS);
-    double a = prior.a();
-    double b = prior.b();
     for (int i = 0; i < logs.length; i++) {
       boolean success = sequence.isSuccess(i);
-      if (side != Alternative.TWO_SIDED) {
-        tail.step(success, a, b);
+      if (side == Alternative.TWO_SIDED) {
+        logs[i] = start - density.step(success);
+      } else {
+        tail.step(success, density.a, density.b);
+        density.step(success);
+        logs[i] = start + tail.overDensity(density) - share;
       }
-      a += success ? 1 : 0;
-      b += success ? 0 : 1;
-      Beta after = new Beta(a, b);
-      double density = after.logDensity(against);
-      logs[i] =
-          side == Alternative.TWO_SIDED
-              ? start - density
-              : start + tail.overDensity(after, density) - share;
     }
     logs[logs.length - 1] = RateBayesFactor.log(sequence.tally(), hypothesis, prior);
     return new BayesFactorPath(logs);
@@ -93,6 +88,41 @@ public final class BayesFactorPath {
   }
 
   /**
+   * The logarithm of a posterior's density at the null value, followed from observation to
+   * observation: one more success multiplies the density by p(a + b)/a. It is computed anew now and
+   * then, so that rounding doesn't add up.
+   */
+  private static final class Density {
+    private static final int ANEW = 256;
+
+    private final DecimalFraction against;
+    private double a;
+    private double b;
+    private double log;
+    private int steps;
+
+    Density(DecimalFraction against, BetaPrior prior) {
+      this.against = against;
+      this.a = prior.a();
+      this.b = prior.b();
+    }
+
+    double step(boolean success) {
+      double factor =
+          success ? against.value() * ((a + b) / a) : against.complement() * ((a + b) / b);
+      a += success ? 1 : 0;
+      b += success ? 0 : 1;
+      log = steps % ANEW == 0 ? whole().logDensity(against) : log + Math.log(factor);
+      steps++;
+      return log;
+    }
+
+    Beta whole() {
+      return new Beta(a, b);
+    }
+  }
+
+  /**
    * The tail of a posterior on one side of the null value, followed from observation to observation
    * as a multiple of the density: one more success adds to the upper tail and takes from the lower
    * one what the density says. Only the smaller tail is followed, and where it shrinks so that
@@ -122,9 +152,11 @@ public final class BayesFactorPath {
     }
 
     /** ln of the wanted tail over the density; no large logarithms cancel. */
-    double overDensity(Beta after, double density) {
+    double overDensity(Density posterior) {
+      double density = posterior.log;
       double log = Math.log(ratio) + density + logWidth;
       if (!(loss < MOST_LOSS) || !(log < HALF)) {
+        Beta after = posterior.whole();
         lower = after.lowerIsSmaller(against);
         ratio = after.smallerTailRatio(against);
         loss = 1;

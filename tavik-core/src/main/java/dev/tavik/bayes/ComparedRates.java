@@ -7,6 +7,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
+import dev.tavik.numeric.Normal;
 import dev.tavik.numeric.PeakIntegral;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
@@ -271,6 +272,13 @@ public final class ComparedRates {
   public Credible highestDensity(Quantity measure, double level) {
     Proportion.require("level", level);
     double outside = DecimalFraction.complement(level);
+    if (fallsToBothEnds(measure)) {
+      Ends ends = new Ends(measure, outside);
+      if (ends.found()) {
+        return new Credible(
+            Kind.HIGHEST_DENSITY, level, value(measure, ends.low), value(measure, ends.high));
+      }
+    }
     DoubleUnaryOperator unequal =
         share ->
             logDensity(measure, limit(measure, share * outside, /* fromBelow= */ true))
@@ -291,6 +299,99 @@ public final class ComparedRates {
         level,
         limit(measure, share * outside, /* fromBelow= */ true),
         limit(measure, (1 - share) * outside, /* fromBelow= */ false));
+  }
+
+  /** Whether the density is 0 at both ends of the scale, so that it is highest in between. */
+  private boolean fallsToBothEnds(Quantity measure) {
+    return switch (measure) {
+      case DIFFERENCE -> a1 + b2 > 2 && b1 + a2 > 2;
+      case RATIO -> a1 > 1 && a2 > 1;
+      default -> Math.min(Math.min(a1, b1), Math.min(a2, b2)) > 1;
+    };
+  }
+
+  /** The value at a place of the scale on which limits are searched. */
+  private static double value(Quantity measure, double at) {
+    return measure == Quantity.DIFFERENCE ? at : Math.exp(at);
+  }
+
+  /**
+   * Both ends of the shortest interval at once, by Newton's method: the density is the same at both,
+   * and the tails outside add up. The densities' slopes come from one step to the next.
+   */
+  private final class Ends {
+    private static final int MOST_STEPS = 30;
+    private static final double FIRST_STEP = 1e-4;
+
+    /** A step so short, in units of the scale, is within what the integrals can tell. */
+    private static final double SHORT = 1e-11;
+
+    private final Quantity measure;
+    private final double outside;
+    private final double scale;
+    private double low;
+    private double high;
+
+    Ends(Quantity measure, double outside) {
+      this.measure = measure;
+      this.outside = outside;
+      this.scale = scale(measure);
+      double away = Normal.upperQuantile(outside / 2) * scale;
+      this.low = centre(measure) - away;
+      this.high = centre(measure) + away;
+    }
+
+    private double logDensityAt(double at) {
+      return logDensity(measure, value(measure, at));
+    }
+
+    /** How fast the probability below grows on the scale. */
+    private double rise(double at, double logDensity) {
+      return Math.exp(logDensity) * (measure == Quantity.DIFFERENCE ? 1 : value(measure, at));
+    }
+
+    boolean found() {
+      double atLow = logDensityAt(low);
+      double atHigh = logDensityAt(high);
+      double step = FIRST_STEP * scale;
+      double slopeLow = (logDensityAt(low + step) - atLow) / step;
+      double slopeHigh = (atHigh - logDensityAt(high - step)) / step;
+      for (int i = 0; i < MOST_STEPS; i++) {
+        double unequal = atLow - atHigh;
+        double beyond =
+            Math.exp(logBelow(measure, value(measure, low)))
+                + Math.exp(logAbove(measure, value(measure, high)))
+                - outside;
+        double riseLow = rise(low, atLow);
+        double riseHigh = rise(high, atHigh);
+        double determinant = slopeHigh * riseLow - slopeLow * riseHigh;
+        // The density rises at the low end and falls at the high one.
+        if (!(slopeLow > 0 && slopeHigh < 0 && determinant < 0)) {
+          return false;
+        }
+        double moveLow = (unequal * riseHigh - slopeHigh * beyond) / determinant;
+        double moveHigh = (unequal * riseLow - slopeLow * beyond) / determinant;
+        moveLow = Math.max(-scale, Math.min(scale, moveLow));
+        moveHigh = Math.max(-scale, Math.min(scale, moveHigh));
+        low += moveLow;
+        high += moveHigh;
+        if (Math.max(Math.abs(moveLow), Math.abs(moveHigh)) <= SHORT * scale) {
+          return true;
+        }
+        double nextLow = logDensityAt(low);
+        double nextHigh = logDensityAt(high);
+        slopeLow = secant(slopeLow, nextLow - atLow, moveLow);
+        slopeHigh = secant(slopeHigh, nextHigh - atHigh, moveHigh);
+        atLow = nextLow;
+        atHigh = nextHigh;
+      }
+      return false;
+    }
+
+    /** Where the step is long enough to tell. */
+    private double secant(double slope, double difference, double move) {
+      return Math.abs(move) > FIRST_STEP * scale ? difference / move : slope;
+    }
   }
 
   /**
