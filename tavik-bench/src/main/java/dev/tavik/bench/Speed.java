@@ -17,7 +17,7 @@ public final class Speed {
    */
   public static void main(String[] arguments) {
     System.out.printf(FORM, "work", "anchor", "Tavik", "x", "before", "wanted", "bytes");
-    Stream.of(MethodWork.all(), PlanWork.all(), BayesWork.all())
+    Stream.of(MethodWork.all(), PlanWork.all(), BayesWork.all(), DrawWork.all())
         .flatMap(List::stream)
         .filter(work -> arguments.length == 0 || work.name().contains(arguments[0]))
         .forEach(Speed::line);

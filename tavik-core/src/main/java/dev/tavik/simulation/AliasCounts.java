@@ -18,7 +18,9 @@ final class AliasCounts {
   private final long least;
   private final int size;
   private final long[] thresholds;
-  private final int[] aliases;
+
+  /** What turns a place into its alias, bit by bit. */
+  private final int[] others;
 
   AliasCounts(CountDistribution counts) {
     double top = counts.logMass(counts.mode());
@@ -32,7 +34,7 @@ final class AliasCounts {
     }
     this.size = (int) (greatest - least + 1);
     this.thresholds = new long[size];
-    this.aliases = new int[size];
+    this.others = new int[size];
     double[] shares = new double[size];
     for (int i = 0; i < size; i++) {
       shares[i] = Math.exp(counts.logMass(least + i) - top);
@@ -58,9 +60,8 @@ final class AliasCounts {
     while (fewEnd > 0 && manyEnd > 0) {
       int low = few[--fewEnd];
       int high = many[manyEnd - 1];
-      // A share as a fraction of 2⁶⁴, moved so that comparing signed numbers is right.
-      thresholds[low] = (long) (shares[low] * 0x1p64 - 0x1p63);
-      aliases[low] = high;
+      thresholds[low] = (long) (shares[low] * 0x1p63);
+      others[low] = low ^ high;
       shares[high] += shares[low] - 1;
       if (shares[high] < 1) {
         manyEnd--;
@@ -77,7 +78,6 @@ final class AliasCounts {
 
   private void full(int place) {
     thresholds[place] = Long.MAX_VALUE;
-    aliases[place] = place;
   }
 
   int size() {
@@ -89,11 +89,15 @@ final class AliasCounts {
     return least + position;
   }
 
-  /** The position of a draw: the high half of a product picks the place, the low half the side. */
+  /**
+   * The position of a draw: the high half of a product picks the place, the low half the side. Which
+   * side it is can't be foreseen, so it is picked by arithmetic and not by a jump.
+   */
   int draw(XoShiRo256PlusPlus random) {
     long number = random.nextLong() >>> 1;
     long places = (long) size << 1;
     int place = (int) Math.multiplyHigh(number, places);
-    return number * places + Long.MIN_VALUE < thresholds[place] ? place : aliases[place];
+    long beyond = (number * places >>> 1) - thresholds[place];
+    return place ^ others[place] & (int) (~beyond >> Long.SIZE - 1);
   }
 }

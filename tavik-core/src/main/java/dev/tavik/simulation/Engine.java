@@ -15,7 +15,6 @@ import org.jspecify.annotations.Nullable;
  * what was drawn.
  */
 final class Engine {
-  private static final int STRETCH = 1 << 16;
   private static final int AT_ONCE = 32;
   private static final int AT_ONCE_LARGE = 4;
   private static final int LARGE = 1 << 15;
@@ -62,7 +61,7 @@ final class Engine {
       List<Integer> lengths = new ArrayList<>();
       while (generators.size() < atOnce && handedOut < settings.most()) {
         generators.add((XoShiRo256PlusPlus) source.jump());
-        int length = (int) Math.min(STRETCH, settings.most() - handedOut);
+        int length = (int) Math.min(world.stretch(), settings.most() - handedOut);
         lengths.add(length);
         handedOut += length;
       }

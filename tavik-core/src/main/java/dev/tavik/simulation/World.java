@@ -4,8 +4,19 @@ import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
 /** A world in which the null is true. Several threads draw from one, each with a generator. */
 interface World {
+  /** That of worlds whose draws take long. */
+  int STRETCH_OF_TABLES = 1 << 12;
+
   /** Counts of nothing yet. */
   Counts counts();
+
+  /**
+   * How many draws one thread makes at a time, with a generator of its own: fewer where a draw takes
+   * longer, so that all processors have something to do. What is drawn depends on it.
+   */
+  default int stretch() {
+    return 1 << 16;
+  }
 
   /** Draws so many times. */
   void draw(XoShiRo256PlusPlus random, int draws, Counts into);
