@@ -13,33 +13,48 @@ import java.util.Collections;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Holds the claimed shares of several categories as whole parts of a common whole, so that 40 %, 30
  * %, 30 % are exactly 4, 3 and 3 tenths.
- *
- * @param parts one part a category, all above 0
  */
-public record Shares(List<BigInteger> parts) {
+public final class Shares {
   private static final Pattern FRACTION = Pattern.compile("(\\d{1,18})\\s*/\\s*(\\d{1,18})");
   private static final Pattern DECIMAL =
       Pattern.compile("(\\d+\\.?\\d*|\\.\\d+)(?:[eE]-?\\d{1,3})?\\s*(%?)");
   private static final Pattern RATIO = Pattern.compile("\\d{1,18}(?:\\s*:\\s*\\d{1,18})+");
   private static final int MOST_DIGITS = 6;
 
+  private final List<BigInteger> parts;
+  private final BigInteger whole;
+  private final double[] shares;
+
   /**
    * Copies the parts, in lowest terms: the same shares are equal however they were written.
    *
+   * @param parts one part a category, all above 0
    * @throws IllegalArgumentException if there are fewer than two, or one isn't above 0
    */
-  public Shares {
-    parts = List.copyOf(parts);
+  public Shares(List<BigInteger> parts) {
     require(
         parts.size() >= 2 && !parts.stream().anyMatch(part -> part.signum() <= 0),
         "shares must be at least two, each above 0, got %s",
         parts);
     BigInteger common = parts.stream().reduce(BigInteger.ZERO, BigInteger::gcd);
-    parts = parts.stream().map(part -> part.divide(common)).toList();
+    this.parts = parts.stream().map(part -> part.divide(common)).toList();
+    this.whole = this.parts.stream().reduce(BigInteger.ZERO, BigInteger::add);
+    this.shares =
+        this.parts.stream().mapToDouble(part -> ratio(part, this.whole)).toArray();
+  }
+
+  /**
+   * The shares in lowest terms.
+   *
+   * @return one part a category, all above 0
+   */
+  public List<BigInteger> parts() {
+    return parts;
   }
 
   /**
@@ -161,30 +176,45 @@ public record Shares(List<BigInteger> parts) {
    * @return the nearest double, strictly between 0 and 1
    */
   public double share(int category) {
-    return new BigDecimal(parts.get(category))
-        .divide(new BigDecimal(whole()), MathContext.DECIMAL64)
-        .doubleValue();
+    return shares[category];
   }
 
   BigInteger whole() {
-    return parts.stream().reduce(BigInteger.ZERO, BigInteger::add);
+    return whole;
   }
 
   /** The count that a category is expected to have out of a total. */
   double expected(int category, long total) {
-    return ratio(BigInteger.valueOf(total).multiply(parts.get(category)), whole());
+    return ratio(BigInteger.valueOf(total).multiply(parts.get(category)), whole);
   }
 
   /** What a count has beyond its expectation, a whole number divided once. */
   double excess(int category, long count, long total) {
     BigInteger beyond =
         BigInteger.valueOf(count)
-            .multiply(whole())
+            .multiply(whole)
             .subtract(BigInteger.valueOf(total).multiply(parts.get(category)));
-    return ratio(beyond, whole());
+    return ratio(beyond, whole);
   }
 
   private static double ratio(BigInteger part, BigInteger whole) {
     return new BigDecimal(part).divide(new BigDecimal(whole), MathContext.DECIMAL64).doubleValue();
+  }
+
+  /** The same shares, however they were written. */
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof Shares those && parts.equals(those.parts);
+  }
+
+  @Override
+  public int hashCode() {
+    return parts.hashCode();
+  }
+
+  /** The parts. */
+  @Override
+  public String toString() {
+    return "Shares[parts=" + parts + "]";
   }
 }

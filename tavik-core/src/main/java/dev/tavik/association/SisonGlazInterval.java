@@ -23,12 +23,20 @@ import java.util.function.DoubleUnaryOperator;
  * + 2γ)/n, γ = (level - ν(c))/(ν(c + 1) - ν(c)).
  *
  * <p>Multinomial counts are Poisson ones, given their sum; ν is the observed outcome's probability
- * times the sum, over all deviations that cancel, of the products of Poisson ratios: a convolution
- * of k short arrays, where the paper takes an Edgeworth approximation.
+ * times the sum, over all deviations that cancel, of the products of Poisson ratios: a convolution of
+ * k short arrays or, of many categories, a product of characteristic functions, where the paper takes an Edgeworth approximation.
  */
 final class SisonGlazInterval {
   /** Multiplications of one sum; a search wants about six sums. */
   private static final double MOST_WORK = 4e8;
+
+  /** A point costs so much more than a multiplication. */
+  private static final double OF_A_WAVE = 4;
+
+  /** Sums farther from their mean than so many standard deviations don't occur. */
+  private static final double DEVIATIONS = 12;
+
+  private static final double SILENT = 1e-22;
 
   private final CategoryCounts counts;
   private final double logObserved;
@@ -118,17 +126,31 @@ final class SisonGlazInterval {
     return log;
   }
 
-  /** ν(c): the deviations of the categories so far, by their sum, from -(kc) to kc. */
+  /** ν(c). */
   private double within(long c) {
     return known.computeIfAbsent(c, this::summed);
   }
 
   private double summed(long c) {
-    int categories = counts.size();
-    if ((double) categories * categories * c * c > MOST_WORK) {
+    double byArrays = (double) counts.size() * counts.size() * c * c;
+    double byWaves = counts.size() * (2.0 * c + 1) * OF_A_WAVE * waves((double) c);
+    if (Math.min(byArrays, byWaves) > MOST_WORK) {
       throw new DeclinedException(
           "the counts are so large that the probability would take long to sum; use goodman");
     }
+    return byArrays <= byWaves ? byArrays(c) : byWaves(c);
+  }
+
+  /** About how many points of the circle matter: of many categories few. */
+  private double waves(double c) {
+    double root = Math.sqrt(counts.size());
+    double points = 2 * DEVIATIONS * c * root;
+    double lobe = Math.pow(SILENT, -1.0 / counts.size()) / Math.PI;
+    return Math.min(points / 2, DEVIATIONS * root * (2 * lobe + 2));
+  }
+
+  /** The deviations of the categories so far, by their sum, from -(kc) to kc. */
+  private double byArrays(long c) {
     int reach = (int) c;
     double[] sums = {1};
     double logScale = logObserved;
@@ -147,6 +169,82 @@ final class SisonGlazInterval {
       sums = next;
     }
     return Math.min(1, Math.exp(logScale + Math.log(sums[sums.length / 2])));
+  }
+
+  /**
+   * The chance that deviations of all categories, each within c, cancel: the mean over a circle of
+   * the product of their characteristic functions, at more points than sums can be apart, so that
+   * none is taken for another. Away from 0 the product soon vanishes.
+   */
+  private double byWaves(long c) {
+    int categories = counts.size();
+    int reach = (int) c;
+    double[][] shares = new double[categories][];
+    double logScale = logObserved;
+    double mean = 0;
+    double variance = 0;
+    for (int i = 0; i < categories; i++) {
+      double[] ratios = poissonRatios(counts.counts().get(i), reach);
+      double sum = Arrays.stream(ratios).sum();
+      double first = 0;
+      double second = 0;
+      for (int j = 0; j < ratios.length; j++) {
+        ratios[j] /= sum;
+        first += (j - reach) * ratios[j];
+        second += (double) (j - reach) * (j - reach) * ratios[j];
+      }
+      shares[i] = ratios;
+      logScale += Math.log(sum);
+      mean += first;
+      variance += second - first * first;
+    }
+    double apart = 2 * Math.ceil(Math.abs(mean) + DEVIATIONS * Math.sqrt(variance)) + 1;
+    double points = Math.min(2.0 * categories * reach + 1, apart);
+    return Math.min(1, Math.exp(logScale + Math.log(cancelling(shares, points))));
+  }
+
+  /** The mean over so many points; those of both halves of the circle are alike. */
+  private static double cancelling(double[][] shares, double points) {
+    int reach = shares[0].length / 2;
+    double sum = 1;
+    double silent = 0;
+    // Of a sum of few deviations the product comes and goes, with a wave of 2π/c at most.
+    double wave = points / Math.max(1, reach);
+    for (double k = 1; 2 * k < points && silent <= wave; k++) {
+      double part = product(shares, 2 * Math.PI * k / points);
+      sum += 2 * part;
+      silent = Math.abs(part) < SILENT ? silent + 1 : 0;
+    }
+    return sum / points;
+  }
+
+  /** The real part of the product of Σ shareⱼ e^(i t (j - c)), each by Horner's rule. */
+  private static double product(double[][] shares, double t) {
+    double cosine = Math.cos(t);
+    double sine = Math.sin(t);
+    double re = 1;
+    double im = 0;
+    int reach = shares[0].length / 2;
+    double backRe = Math.cos(reach * t);
+    double backIm = -Math.sin(reach * t);
+    for (double[] share : shares) {
+      double x = 0;
+      double y = 0;
+      for (int j = share.length - 1; j >= 0; j--) {
+        double turned = x * cosine - y * sine + share[j];
+        y = x * sine + y * cosine;
+        x = turned;
+      }
+      double ownRe = x * backRe - y * backIm;
+      double ownIm = x * backIm + y * backRe;
+      double next = re * ownRe - im * ownIm;
+      im = re * ownIm + im * ownRe;
+      re = next;
+      if (Math.abs(re) + Math.abs(im) < SILENT) {
+        return 0;
+      }
+    }
+    return re;
   }
 
   /**

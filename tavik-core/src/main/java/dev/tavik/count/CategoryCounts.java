@@ -4,23 +4,29 @@ import static dev.tavik.result.Figures.require;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
- * How often each of several categories was counted: 31 ash, 22 celadon, 17 cobalt.
- *
- * @param levels the categories' names, at least two, all different
- * @param counts one count a category, 0 to 10¹²
+ * How often each of several categories was counted: 31 ash, 22 celadon, 17 cobalt. Its total is
+ * held.
  */
-public record CategoryCounts(List<String> levels, List<Long> counts) {
+public final class CategoryCounts {
+  private final List<String> levels;
+  private final List<Long> counts;
+  private final long total;
+
   /**
    * Copies the parts.
    *
+   * @param levels the categories' names, at least two, all different
+   * @param counts one count a category, 0 to 10¹²
    * @throws IllegalArgumentException if there are fewer than two categories, two of the same name,
    *     a negative count, or a total that is not between 1 and 10¹²
    */
-  public CategoryCounts {
-    levels = List.copyOf(levels);
-    counts = List.copyOf(counts);
+  public CategoryCounts(List<String> levels, List<Long> counts) {
+    this.levels = List.copyOf(levels);
+    this.counts = List.copyOf(counts);
     require(
         levels.size() >= 2 && levels.size() == counts.size(),
         "categories must be at least two, each with a count, got %s names and %s counts",
@@ -30,19 +36,20 @@ public record CategoryCounts(List<String> levels, List<Long> counts) {
         new LinkedHashSet<>(levels).size() >= levels.size(),
         "categories must have different names, got %s",
         String.join(", ", levels));
-    long total = 0;
+    long sum = 0;
     for (long count : counts) {
       require(
           count >= 0 && count <= Tally.MAX_TRIALS,
           "a count must be between 0 and %,d, got %s",
           Tally.MAX_TRIALS,
           count);
-      total = Math.min(total + count, Tally.MAX_TRIALS + 1);
+      sum = Math.min(sum + count, Tally.MAX_TRIALS + 1);
     }
     require(
-        total >= 1 && total <= Tally.MAX_TRIALS,
+        sum >= 1 && sum <= Tally.MAX_TRIALS,
         "counts must add up to between 1 and %,d",
         Tally.MAX_TRIALS);
+    this.total = sum;
   }
 
   /**
@@ -54,6 +61,24 @@ public record CategoryCounts(List<String> levels, List<Long> counts) {
    */
   public static CategoryCounts of(List<String> levels, List<Long> counts) {
     return new CategoryCounts(levels, counts);
+  }
+
+  /**
+   * The categories' names.
+   *
+   * @return at least two, all different
+   */
+  public List<String> levels() {
+    return levels;
+  }
+
+  /**
+   * The counts.
+   *
+   * @return one a category
+   */
+  public List<Long> counts() {
+    return counts;
   }
 
   /**
@@ -71,7 +96,7 @@ public record CategoryCounts(List<String> levels, List<Long> counts) {
    * @return the sum of the counts
    */
   public long total() {
-    return counts.stream().mapToLong(Long::longValue).sum();
+    return total;
   }
 
   /**
@@ -82,5 +107,24 @@ public record CategoryCounts(List<String> levels, List<Long> counts) {
    */
   public Tally tally(int category) {
     return Tally.of(counts.get(category), total());
+  }
+
+  /** Of the same names and counts. */
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof CategoryCounts those
+        && levels.equals(those.levels)
+        && counts.equals(those.counts);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(levels, counts);
+  }
+
+  /** The names and the counts. */
+  @Override
+  public String toString() {
+    return "CategoryCounts[levels=" + levels + ", counts=" + counts + "]";
   }
 }

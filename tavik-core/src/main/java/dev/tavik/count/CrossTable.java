@@ -6,55 +6,68 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How often each combination of two classifications was counted: kilns in rows, grades in columns.
- *
- * @param rows the names of the rows, at least two, all different
- * @param columns the names of the columns, at least two, all different
- * @param cells the counts, row by row; every row and every column has at least one unit
+ * Its totals are held, since every method asks for them over and over.
  */
-public record CrossTable(List<String> rows, List<String> columns, List<List<Long>> cells) {
+public final class CrossTable {
   /** The most rows or columns, which is more than anyone can read. */
   public static final int MOST_LEVELS = 200;
+
+  private final List<String> rows;
+  private final List<String> columns;
+  private final List<List<Long>> cells;
+  private final long[] rowTotals;
+  private final long[] columnTotals;
+  private final long total;
 
   /**
    * Copies the parts.
    *
+   * @param rows the names of the rows, at least two, all different
+   * @param columns the names of the columns, at least two, all different
+   * @param cells the counts, row by row; every row and every column has at least one unit
    * @throws IllegalArgumentException if there are fewer than two rows or columns or more than
    *     {@value #MOST_LEVELS}, two of the same name, a count that is negative or missing, an empty
    *     row or column, or a total above 10¹²
    */
-  public CrossTable {
-    rows = names("rows", rows);
-    columns = names("columns", columns);
-    cells = cells.stream().map(List::copyOf).toList();
+  public CrossTable(List<String> rows, List<String> columns, List<List<Long>> cells) {
+    this.rows = names("rows", rows);
+    this.columns = names("columns", columns);
+    this.cells = cells.stream().map(List::copyOf).toList();
     int width = columns.size();
     require(
         cells.size() == rows.size() && !cells.stream().anyMatch(row -> row.size() != width),
         "cells must have %d rows of %d counts each",
         rows.size(),
         width);
-    long total = 0;
-    for (List<Long> row : cells) {
-      for (long count : row) {
+    this.rowTotals = new long[rows.size()];
+    this.columnTotals = new long[width];
+    long sum = 0;
+    for (int i = 0; i < rowTotals.length; i++) {
+      for (int j = 0; j < width; j++) {
+        long count = this.cells.get(i).get(j);
         require(
             count >= 0 && count <= Tally.MAX_TRIALS,
             "a count must be between 0 and %,d, got %s",
             Tally.MAX_TRIALS,
             count);
-        total = Math.min(total + count, Tally.MAX_TRIALS + 1);
+        rowTotals[i] += count;
+        columnTotals[j] += count;
+        sum = Math.min(sum + count, Tally.MAX_TRIALS + 1);
       }
     }
-    require(total <= Tally.MAX_TRIALS, "counts must add up to at most %,d", Tally.MAX_TRIALS);
-    for (int i = 0; i < rows.size(); i++) {
-      requireUnits("row", rows.get(i), sum(cells.get(i)));
+    require(sum <= Tally.MAX_TRIALS, "counts must add up to at most %,d", Tally.MAX_TRIALS);
+    this.total = sum;
+    for (int i = 0; i < rowTotals.length; i++) {
+      requireUnits("row", rows.get(i), rowTotals[i]);
     }
     for (int j = 0; j < width; j++) {
-      int column = j;
-      requireUnits(
-          "column", columns.get(j), cells.stream().mapToLong(row -> row.get(column)).sum());
+      requireUnits("column", columns.get(j), columnTotals[j]);
     }
   }
 
@@ -96,8 +109,31 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
     require(total != 0, "%s '%s' is empty; it says nothing, leave it out", what, name);
   }
 
-  private static long sum(List<Long> counts) {
-    return counts.stream().mapToLong(Long::longValue).sum();
+  /**
+   * The names of the rows.
+   *
+   * @return at least two, all different
+   */
+  public List<String> rows() {
+    return rows;
+  }
+
+  /**
+   * The names of the columns.
+   *
+   * @return at least two, all different
+   */
+  public List<String> columns() {
+    return columns;
+  }
+
+  /**
+   * The counts, row by row.
+   *
+   * @return a list a row
+   */
+  public List<List<Long>> cells() {
+    return cells;
   }
 
   /**
@@ -118,7 +154,7 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
    * @return their number
    */
   public long rowTotal(int row) {
-    return sum(cells.get(row));
+    return rowTotals[row];
   }
 
   /**
@@ -128,7 +164,7 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
    * @return their number
    */
   public long columnTotal(int column) {
-    return cells.stream().mapToLong(row -> row.get(column)).sum();
+    return columnTotals[column];
   }
 
   /**
@@ -137,7 +173,7 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
    * @return their number
    */
   public long total() {
-    return cells.stream().mapToLong(CrossTable::sum).sum();
+    return total;
   }
 
   /**
@@ -147,5 +183,25 @@ public record CrossTable(List<String> rows, List<String> columns, List<List<Long
    */
   public boolean twoByTwo() {
     return rows.size() == 2 && columns.size() == 2;
+  }
+
+  /** Of the same names and counts. */
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof CrossTable table
+        && rows.equals(table.rows)
+        && columns.equals(table.columns)
+        && cells.equals(table.cells);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(rows, columns, cells);
+  }
+
+  /** The names and the counts. */
+  @Override
+  public String toString() {
+    return "CrossTable[rows=" + rows + ", columns=" + columns + ", cells=" + cells + "]";
   }
 }
