@@ -15,27 +15,56 @@ import java.util.Collection;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** Holds what was found when a question was asked; it is immutable. */
+/**
+ * Holds what was found when a question was asked; it is immutable. Words are made when somebody
+ * reads them: who wants a p-value doesn't wait for a sentence.
+ */
 public final class Answer {
   private final Question question;
   private final String kind;
   private final String label;
-  private final Verdict verdict;
-  private final List<Condition> conditions;
-  private final List<Caution> cautions;
-  private final List<Finding> findings;
+  private final List<TestResult> madeTests;
+  private final List<Interval> madeIntervals;
+  private final Supplier<Content> content;
 
-  private Answer(Builder from) {
-    this.question = from.question;
-    this.kind = from.kind;
-    this.label = from.label;
-    this.verdict = from.verdict;
-    this.conditions = List.copyOf(from.conditions);
-    this.cautions = List.copyOf(from.cautions);
-    this.findings = List.copyOf(from.findings);
+  /** What readers see. */
+  private record Content(
+      Verdict verdict,
+      List<Condition> conditions,
+      List<Caution> cautions,
+      List<Finding> findings) {}
+
+  private Answer(
+      Question question,
+      String kind,
+      String label,
+      List<TestResult> madeTests,
+      List<Interval> madeIntervals,
+      Supplier<Content> content) {
+    this.question = question;
+    this.kind = kind;
+    this.label = label;
+    this.madeTests = List.copyOf(madeTests);
+    this.madeIntervals = List.copyOf(madeIntervals);
+    this.content = content;
+  }
+
+  /**
+   * Makes an answer whose tests and intervals are there, and the rest of which follows from them
+   * when it is first read.
+   *
+   * @param tests all tests that were made
+   * @param intervals all intervals that methods made
+   * @param worded makes the whole answer, of the same question
+   */
+  public static Answer of(
+      List<TestResult> tests, List<Interval> intervals, Builder begun, Supplier<Answer> worded) {
+    Later<Content> rest = new Later<>(() -> worded.get().content.get());
+    return new Answer(begun.question, begun.kind, begun.label, tests, intervals, rest);
   }
 
   /**
@@ -92,13 +121,16 @@ public final class Answer {
     /** Ends with the verdict. */
     public Answer concluded(Verdict said) {
       verdict = said;
-      return new Answer(this);
+      Content whole =
+          new Content(
+              verdict, List.copyOf(conditions), List.copyOf(cautions), List.copyOf(findings));
+      return new Answer(question, kind, label, List.of(), List.of(), () -> whole);
     }
   }
 
   /** Returns this answer with a finding more at its end. */
   public Answer with(Finding finding) {
-    List<Finding> more = new ArrayList<>(findings);
+    List<Finding> more = new ArrayList<>(findings());
     more.add(finding);
     return withFindings(more);
   }
@@ -107,14 +139,17 @@ public final class Answer {
   public Answer withFindings(List<Finding> others) {
     return to(question, kind, label)
         .addAll(others)
-        .conditions(conditions)
-        .cautions(cautions)
-        .concluded(verdict);
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(verdict());
   }
 
   /** Returns this answer as a part of another, which warns for all of its parts. */
   public Answer withoutCautions() {
-    return to(question, kind, label).addAll(findings).conditions(conditions).concluded(verdict);
+    return to(question, kind, label)
+        .addAll(findings())
+        .conditions(conditions())
+        .concluded(verdict());
   }
 
   /** Returns the question. */
@@ -134,22 +169,22 @@ public final class Answer {
 
   /** Returns what was found in one sentence, and what that rests on. */
   public Verdict verdict() {
-    return verdict;
+    return content.get().verdict();
   }
 
   /** Returns what the answer takes for granted. */
   public List<Condition> conditions() {
-    return conditions;
+    return content.get().conditions();
   }
 
   /** Returns what to be careful of. */
   public List<Caution> cautions() {
-    return cautions;
+    return content.get().cautions();
   }
 
   /** Returns what was found, in the order in which a reader wants it. */
   public List<Finding> findings() {
-    return findings;
+    return content.get().findings();
   }
 
   /**
@@ -171,7 +206,7 @@ public final class Answer {
   }
 
   private <F extends Finding> Stream<F> all(Class<F> type) {
-    return findings.stream()
+    return findings().stream()
         .map(each -> each instanceof AtDepth deep ? deep.finding() : each)
         .filter(type::isInstance)
         .map(type::cast);
@@ -179,6 +214,9 @@ public final class Answer {
 
   /** Returns all tests that were made; of two one-sided ones that with the larger p-value. */
   public List<TestResult> tests() {
+    if (!madeTests.isEmpty()) {
+      return madeTests;
+    }
     return all(Tests.class)
         .filter(each -> !each.key().isEmpty() && !each.directed())
         .flatMap(each -> each.results().stream())
@@ -206,7 +244,7 @@ public final class Answer {
    */
   public TestResult test() {
     return test(
-        verdict.test().orElseThrow(() -> none("verdict that rests on a test", Stream.of())));
+        verdict().test().orElseThrow(() -> none("verdict that rests on a test", Stream.of())));
   }
 
   /** Returns the calculations by hand; empty where there are none. */
@@ -249,14 +287,17 @@ public final class Answer {
    * @throws NoSuchElementException if it was not made
    */
   public Interval interval(Method method, Side side) {
-    return intervals().stream()
-        .filter(each -> each.method() == method && each.side() == side)
-        .findFirst()
+    return first(madeIntervals, method, side)
+        .or(() -> first(intervals(), method, side))
         .orElseThrow(
             () ->
                 none(
                     side.id() + " interval " + method.id(),
                     intervals().stream().map(each -> each.method().id()).distinct()));
+  }
+
+  private static Optional<Interval> first(List<Interval> all, Method method, Side side) {
+    return all.stream().filter(each -> each.method() == method && each.side() == side).findFirst();
   }
 
   /** Returns all estimates. */
@@ -345,6 +386,6 @@ public final class Answer {
 
   @Override
   public String toString() {
-    return verdict.text();
+    return verdict().text();
   }
 }

@@ -3,12 +3,24 @@ package dev.tavik.answer;
 import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 
-/** Holds calculations by hand. */
-public record Workings(List<Working> all) implements Finding {
-  /** Keeps the calculations. */
-  public Workings {
-    all = List.copyOf(all);
+/** Holds calculations by hand, which are made when they are first read. */
+public final class Workings implements Finding {
+  private final Supplier<List<Working>> calculations;
+
+  private Workings(Supplier<List<Working>> calculations) {
+    this.calculations = calculations;
+  }
+
+  /** Keeps a way to make the calculations. */
+  public static Workings of(Supplier<List<Working>> calculations) {
+    return new Workings(new Later<>(() -> List.copyOf(calculations.get())));
+  }
+
+  /** Returns the calculations. */
+  public List<Working> all() {
+    return calculations.get();
   }
 
   @Override
@@ -29,7 +41,7 @@ public record Workings(List<Working> all) implements Finding {
   @Override
   public Value figures() {
     return Value.list(
-        all,
+        all(),
         working ->
             Value.fields()
                 .with("method", working.method().id())
@@ -50,14 +62,14 @@ public record Workings(List<Working> all) implements Finding {
   @Override
   public List<Block> reading() {
     List<Block> blocks = new ArrayList<>();
-    if (all.isEmpty()) {
+    if (all().isEmpty()) {
       blocks.add(Block.heading("Working"));
       blocks.add(
           Block.paragraph(
               "None of these methods has a closed form to be done by hand; z tests and closed-form"
                   + " intervals have."));
     }
-    for (Working working : all) {
+    for (Working working : all()) {
       blocks.add(Block.heading("Working: " + working.title()));
       blocks.add(
           Block.paragraph(

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
@@ -44,8 +45,12 @@ final class CompareAnalysis {
     boolean holds =
         PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
     CompareFound found = new CompareAnalysis(question, holds).found();
-    return new CompareFindings(found)
-        .answer(CompareBelief.of(question, Extent.WHOLE), CompareCautions.of(found));
+    List<Finding> belief = CompareBelief.of(question, Extent.WHOLE);
+    return Answer.of(
+        found.tests(),
+        found.intervals(),
+        Answer.to(question, "compare", question.label()),
+        () -> new CompareFindings(found).answer(belief, CompareCautions.of(found)));
   }
 
   CompareFound found() {

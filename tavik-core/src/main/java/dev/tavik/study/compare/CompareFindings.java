@@ -110,7 +110,7 @@ final class CompareFindings {
                         first.failures(),
                         second.successes(),
                         second.failures()))))
-        .add(new Workings(working()))
+        .add(Workings.of(this::working))
         .addAll(LookUp.of(first, second, found.tests()))
         .conditions(conditions(found))
         .cautions(cautions)

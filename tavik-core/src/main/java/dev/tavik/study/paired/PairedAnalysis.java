@@ -82,7 +82,7 @@ final class PairedAnalysis {
         .begin(estimates)
         .add(preference.finding())
         .add(Decidable.of(this::mayReject))
-        .add(new Workings(PairedWorking.of(tally, settings, tests)))
+        .add(Workings.of(() -> PairedWorking.of(tally, settings, tests)))
         .addAll(LookUp.of(tally, tests))
         .conditions(conditions())
         .cautions(cautions())

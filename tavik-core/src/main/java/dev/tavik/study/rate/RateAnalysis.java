@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Finding;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Basis;
@@ -31,8 +32,12 @@ final class RateAnalysis {
     boolean holds =
         NormalApproximation.of(question.tally(), question.settings().hypothesis()).holds();
     RateFound found = new RateAnalysis(question, holds).found();
-    return new RateFindings(found)
-        .answer(RateBelief.of(question, Extent.WHOLE), RateCautions.of(found));
+    List<Finding> belief = RateBelief.of(question, Extent.WHOLE);
+    return Answer.of(
+        found.tests(),
+        found.intervals(),
+        Answer.to(question, "rate", question.label()),
+        () -> new RateFindings(found).answer(belief, RateCautions.of(found)));
   }
 
   RateFound found() {
@@ -40,7 +45,6 @@ final class RateAnalysis {
         question,
         settings.tests().stream().map(methods::test).toList(),
         intervals(),
-        settings.tests().stream().map(methods::criticalCounts).toList(),
         preference());
   }
 

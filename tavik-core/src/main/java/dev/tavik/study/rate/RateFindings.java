@@ -40,11 +40,13 @@ final class RateFindings {
   private final RateSettings settings;
   private final Tally tally;
   private final Estimate estimate;
+  private final List<CriticalCounts> criticalCounts;
 
   RateFindings(RateFound found) {
     this.found = found;
     this.settings = found.settings();
     this.tally = found.tally();
+    this.criticalCounts = found.criticalCounts();
     Estimate endless = Observed.proportion(found.label(), tally);
     this.estimate =
         new Estimate(
@@ -70,7 +72,7 @@ final class RateFindings {
         .addAll(bayes)
         .add(found.preference().finding())
         .add(Decidable.of(this::mayReject))
-        .add(new Workings(working()))
+        .add(Workings.of(this::working))
         .addAll(LookUp.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
         .conditions(RateConditions.of(found))
         .cautions(cautions)
@@ -191,7 +193,7 @@ final class RateFindings {
             Column.hidden("atMost"),
             Column.hidden("atLeast"),
             Column.numbers("true size").keyed("size"));
-    for (CriticalCounts counts : found.criticalCounts()) {
+    for (CriticalCounts counts : criticalCounts) {
       sheet.row(
           counts.method().id(),
           region(counts),
@@ -204,7 +206,7 @@ final class RateFindings {
 
   /** A test without critical counts, such as of an endless sample, may reject. */
   private boolean mayReject() {
-    return found.criticalCounts().stream()
+    return criticalCounts.stream()
         .filter(counts -> counts.method() == found.preference().test())
         .allMatch(counts -> counts.atMost() != null || counts.atLeast() != null);
   }

@@ -14,7 +14,6 @@ record RateFound(
     RateQuestion question,
     List<TestResult> tests,
     List<Interval> intervals,
-    List<CriticalCounts> criticalCounts,
     Preference preference) {
 
   String label() {
@@ -31,6 +30,12 @@ record RateFound(
 
   @Nullable CountedFrom from() {
     return question.from();
+  }
+
+  /** What each test would have rejected; searched anew at each call. */
+  List<CriticalCounts> criticalCounts() {
+    RateMethods methods = RateMethods.of(tally(), settings());
+    return settings().tests().stream().map(methods::criticalCounts).toList();
   }
 
   TestResult preferredTest() {
@@ -51,6 +56,6 @@ record RateFound(
   }
 
   RateFound withTests(List<TestResult> adjusted) {
-    return new RateFound(question, adjusted, intervals, criticalCounts, preference);
+    return new RateFound(question, adjusted, intervals, preference);
   }
 }

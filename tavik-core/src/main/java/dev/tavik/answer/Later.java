@@ -1,0 +1,29 @@
+package dev.tavik.answer;
+
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/** Something that is made when it is first asked for, once. Threads may ask at the same time. */
+final class Later<T> implements Supplier<T> {
+  private @Nullable Supplier<? extends T> maker;
+  private @Nullable T made;
+
+  Later(Supplier<? extends T> maker) {
+    this.maker = maker;
+  }
+
+  @Override
+  public synchronized T get() {
+    T known = made;
+    Supplier<? extends T> how = maker;
+    if (known == null && how != null) {
+      known = how.get();
+      made = known;
+      maker = null;
+    }
+    if (known == null) {
+      throw new IllegalStateException("nothing was made");
+    }
+    return known;
+  }
+}
