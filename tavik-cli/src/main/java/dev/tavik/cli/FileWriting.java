@@ -2,6 +2,7 @@ package dev.tavik.cli;
 
 import dev.tavik.report.Report;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.charset.StandardCharsets;
@@ -43,7 +44,18 @@ final class FileWriting {
     return new String(bytes.array(), 0, bytes.position(), StandardCharsets.ISO_8859_1);
   }
 
+  /** Writes what a file holds. */
+  @FunctionalInterface
+  interface Content {
+    void writeTo(OutputStream out) throws IOException;
+  }
+
   static void write(Path file, byte[] bytes) {
+    write(file, out -> out.write(bytes));
+  }
+
+  /** Writes a file as its content is made; it is in its place once it is whole. */
+  static void write(Path file, Content content) {
     try {
       Path into = file.toAbsolutePath().getParent();
       if (into != null) {
@@ -54,20 +66,25 @@ final class FileWriting {
       boolean ordinary =
           !Files.isSymbolicLink(target) && (!Files.exists(target) || Files.isRegularFile(target));
       if (folder != null && Files.isWritable(folder) && ordinary) {
-        replace(target, folder, bytes);
+        replace(target, folder, content);
       } else {
-        Files.write(target, bytes);
+        try (OutputStream out = Files.newOutputStream(target)) {
+          content.writeTo(out);
+        }
       }
     } catch (IOException e) {
       throw new UnwrittenException("can't write " + file + ": " + reason(e), e);
     }
   }
 
-  private static void replace(Path target, Path folder, byte[] bytes) throws IOException {
+  private static void replace(Path target, Path folder, Content content) throws IOException {
     Path beside =
         folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + ".part");
     try {
-      Files.write(beside, bytes, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+      try (OutputStream out =
+          Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+        content.writeTo(out);
+      }
       if (Files.exists(target)) {
         keepPermissions(target, beside);
       }

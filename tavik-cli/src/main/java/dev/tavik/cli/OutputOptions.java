@@ -6,7 +6,12 @@ import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
 import dev.tavik.report.Report;
 import dev.tavik.report.Visible;
+import dev.tavik.study.Study;
+import dev.tavik.study.StudyAnswer;
+import java.io.BufferedWriter;
 import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,6 +21,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 
@@ -56,6 +62,8 @@ final class OutputOptions {
       usageHelp = true,
       description = "Show this help.")
   boolean help;
+
+  private static final int BUFFER = 1 << 16;
 
   private final Map<Path, byte[]> beside = new LinkedHashMap<>();
   private final List<String> undrawn = new ArrayList<>();
@@ -176,6 +184,34 @@ final class OutputOptions {
   /** A picture that is missing, to be told after the answer. */
   void undrawn(String why) {
     undrawn.add(why);
+  }
+
+  /** Asks the questions of a study and writes its answers as they are made, as JSON. */
+  StudyAnswer writeJson(Study study, Detail detail, boolean quiet, Terminal terminal) {
+    Path file = out;
+    try {
+      if (file == null) {
+        Writer to = quiet ? Writer.nullWriter() : terminal.out();
+        StudyAnswer kept = Report.json(study, detail(detail), to);
+        to.flush();
+        return kept;
+      }
+      AtomicReference<StudyAnswer> kept = new AtomicReference<>();
+      FileWriting.write(
+          file,
+          stream -> {
+            Writer to =
+                new BufferedWriter(new OutputStreamWriter(stream, StandardCharsets.UTF_8), BUFFER);
+            kept.set(Report.json(study, detail(detail), to));
+            to.flush();
+          });
+      if (!quiet) {
+        terminal.err().println("Wrote " + Visible.of(file.toString()));
+      }
+      return kept.get();
+    } catch (IOException e) {
+      throw new UnwrittenException("can't write: " + FileWriting.reason(e), e);
+    }
   }
 
   /** Writes the answer and what is beside it; a note on the error stream says which files. */

@@ -74,24 +74,32 @@ final class RunCommand implements Callable<Integer> {
     Study read = (outside ? file.allowingOutside() : file).read();
     // Only now is it known which files the study reads.
     output.check(sources);
-    StudyAnswer answer = read.ask();
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
+    StudyAnswer answer =
+        output.report() == Report.JSON
+            ? output.writeJson(read, detail, gate.quiet, terminal)
+            : writtenWhole(read.ask(), detail);
+    return gate.status(status(answer), () -> Gate.of(answer), terminal);
+  }
+
+  /** Readers want the table of all tests before the answers, so that these are held until then. */
+  private StudyAnswer writtenWhole(StudyAnswer answer, Detail detail) {
+    StudyAnswer sound = answer;
     String text;
     try {
-      text = written(answer, detail);
+      text = written(sound, detail);
     } catch (RuntimeException | StackOverflowError e) {
-      answer =
+      sound =
           answer.written(
               each -> {
                 for (Report form : Report.values()) {
                   form.of(each, output.detail(detail));
                 }
               });
-      text = written(answer, detail);
+      text = written(sound, detail);
     }
     output.write(text, gate.quiet, terminal);
-    StudyAnswer whole = answer;
-    return gate.status(status(whole), () -> Gate.of(whole), terminal);
+    return sound;
   }
 
   /** Files as they are, each noted when it is opened. */

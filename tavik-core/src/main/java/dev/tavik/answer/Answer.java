@@ -152,6 +152,30 @@ public final class Answer {
         .concluded(verdict());
   }
 
+  /**
+   * Returns what is left of this answer once it is written: what was decided and whether it could
+   * have been decided otherwise. Thousands of such are held in little memory.
+   */
+  public Answer decided() {
+    Builder brief = to(question, kind, label);
+    all(Failure.class).forEach(brief::add);
+    for (Parts each : findAll(Parts.class)) {
+      List<Answer> parts = each.answers().stream().map(Answer::decided).toList();
+      brief.add(new Parts(each.key(), each.names(), parts));
+    }
+    // One that has parts is decided by them, and has no test of its own.
+    find(Tests.class)
+        .filter(tests -> find(Parts.class).isEmpty() && verdict().test().isPresent())
+        .ifPresent(tests -> brief.add(Tests.of("", tests.alpha()).made(test(), Value.none())));
+    find(Decidable.class)
+        .ifPresent(
+            each -> {
+              boolean possible = each.possible();
+              brief.add(Decidable.of(() -> possible));
+            });
+    return brief.concluded(verdict());
+  }
+
   /** Returns the question. */
   public Question question() {
     return question;

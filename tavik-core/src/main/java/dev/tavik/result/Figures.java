@@ -48,7 +48,32 @@ public final class Figures {
    */
   @FormatMethod
   public static String say(String words, @Nullable Object... figures) {
-    return String.format(Locale.ROOT, words, figures);
+    String plain = filled(words, figures);
+    return plain == null ? String.format(Locale.ROOT, words, figures) : plain;
+  }
+
+  /** The text where its places are no more than %s, %d and %%, which is many times quicker. */
+  private static @Nullable String filled(String words, @Nullable Object... figures) {
+    StringBuilder text = new StringBuilder(words.length() + 16 * figures.length);
+    int next = 0;
+    int from = 0;
+    for (int at = words.indexOf('%'); at >= 0; at = words.indexOf('%', from)) {
+      char kind = at + 1 < words.length() ? words.charAt(at + 1) : ' ';
+      text.append(words, from, at);
+      from = at + 2;
+      if (kind == '%') {
+        text.append('%');
+      } else if (next < figures.length && (kind == 's' || (kind == 'd' && whole(figures[next])))) {
+        text.append(figures[next++]);
+      } else {
+        return null;
+      }
+    }
+    return text.append(words, from, words.length()).toString();
+  }
+
+  private static boolean whole(@Nullable Object figure) {
+    return figure instanceof Long || figure instanceof Integer;
   }
 
   /**
@@ -83,7 +108,13 @@ public final class Figures {
    * @return its text
    */
   public static String count(long count) {
-    return say("%,d", count);
+    String digits = Long.toString(count);
+    int sign = count < 0 ? 1 : 0;
+    StringBuilder grouped = new StringBuilder(digits);
+    for (int at = digits.length() - 3; at > sign; at -= 3) {
+      grouped.insert(at, ',');
+    }
+    return grouped.toString();
   }
 
   /**

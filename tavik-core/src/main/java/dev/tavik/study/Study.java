@@ -2,11 +2,13 @@ package dev.tavik.study;
 
 import static dev.tavik.result.Figures.require;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.result.Adjustment;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.stream.IntStream;
+import java.util.function.UnaryOperator;
 
 /**
  * Several questions that belong together.
@@ -46,13 +48,23 @@ public record Study(
    * @return the answers, in the order of the questions
    */
   public StudyAnswer ask() {
-    return new StudyAnswer(
-        title,
-        IntStream.range(0, questions.size())
-            .mapToObj(
-                i -> Unanswered.orAnswer(questions.get(i), "", "", "question " + (i + 1) + ": "))
-            .toList(),
-        families,
-        adjustment);
+    return ask(answer -> answer);
+  }
+
+  /**
+   * Asks every question in turn and hands each answer over before the next is asked, so that a
+   * writer needn't hold them all.
+   *
+   * @param kept takes an answer and returns what is to be kept of it, such as {@link
+   *     Answer#decided}
+   * @return what was kept, in the order of the questions
+   */
+  public StudyAnswer ask(UnaryOperator<Answer> kept) {
+    List<Answer> answers = new ArrayList<>();
+    for (Question question : questions) {
+      String where = "question " + (answers.size() + 1) + ": ";
+      answers.add(kept.apply(Unanswered.orAnswer(question, "", "", where)));
+    }
+    return new StudyAnswer(title, answers, families, adjustment);
   }
 }

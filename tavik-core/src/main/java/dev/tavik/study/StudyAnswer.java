@@ -94,7 +94,13 @@ public record StudyAnswer(
         title, answers.stream().map(each -> written(each, writing)).toList(), families, adjustment);
   }
 
-  private static Answer written(Answer answer, Consumer<Answer> writing) {
+  /**
+   * Returns an answer, or a fault in its place where it can't be written.
+   *
+   * @param answer the answer
+   * @param writing writes it; what it throws is a fault
+   */
+  public static Answer written(Answer answer, Consumer<Answer> writing) {
     try {
       writing.accept(answer);
       return answer;
@@ -129,6 +135,12 @@ public record StudyAnswer(
     return Value.fields()
         .with("study", title)
         .with("answers", Value.list(answers, answer -> answer.figures(detail)))
+        .and(over());
+  }
+
+  /** Returns the figures over all answers, which stand after them: decisions and cautions. */
+  public Value.Fields over() {
+    return Value.fields()
         .with("adjust", adjustment.id())
         .with("decisions", Value.list(decisions(), Decision::figures))
         .with(

@@ -5,12 +5,18 @@ import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.core.util.Separators;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Detail;
 import dev.tavik.answer.Value;
+import dev.tavik.study.Study;
+import dev.tavik.study.StudyAnswer;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /** JSON with all digits; what doesn't exist or has no limit is null. */
@@ -20,13 +26,7 @@ final class JsonFormat implements Format {
   @Override
   public String write(Document document) {
     StringWriter text = new StringWriter();
-    try (JsonGenerator json = MAPPER.createGenerator(text)) {
-      json.setPrettyPrinter(
-          new DefaultPrettyPrinter(
-                  Separators.createDefaultInstance()
-                      .withObjectFieldValueSpacing(Separators.Spacing.AFTER))
-              .withObjectIndenter(new DefaultIndenter("  ", "\n"))
-              .withArrayIndenter(new DefaultIndenter("  ", "\n")));
+    try (JsonGenerator json = generator(text)) {
       write(json, Value.fields().with("tavik", Mark.VERSION).and(document.figures().get()));
     } catch (IOException e) {
       throw new UncheckedIOException("memory can always be written to", e);
@@ -34,14 +34,58 @@ final class JsonFormat implements Format {
     return text + "\n";
   }
 
+  /** Asks the questions of a study and writes each answer before the next is asked. */
+  StudyAnswer write(Study study, Detail detail, Writer to) throws IOException {
+    JsonGenerator json = generator(to);
+    json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+    json.writeStartObject();
+    json.writeStringField("tavik", Mark.VERSION);
+    json.writeStringField("study", study.title());
+    json.writeArrayFieldStart("answers");
+    StudyAnswer kept =
+        study.ask(
+            answer -> {
+              AtomicReference<Value> figures = new AtomicReference<>();
+              Answer sound = StudyAnswer.written(answer, each -> figures.set(each.figures(detail)));
+              Value all = sound == answer ? figures.get() : sound.figures(detail);
+              try {
+                write(json, all);
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+              return sound.decided();
+            });
+    json.writeEndArray();
+    writeFields(json, kept.over().bare());
+    json.writeEndObject();
+    json.close();
+    to.write("\n");
+    return kept;
+  }
+
+  private static JsonGenerator generator(Writer to) throws IOException {
+    JsonGenerator json = MAPPER.createGenerator(to);
+    json.setPrettyPrinter(
+        new DefaultPrettyPrinter(
+                Separators.createDefaultInstance()
+                    .withObjectFieldValueSpacing(Separators.Spacing.AFTER))
+            .withObjectIndenter(new DefaultIndenter("  ", "\n"))
+            .withArrayIndenter(new DefaultIndenter("  ", "\n")));
+    return json;
+  }
+
+  private static void writeFields(JsonGenerator json, Map<?, ?> fields) throws IOException {
+    for (Map.Entry<?, ?> field : fields.entrySet()) {
+      json.writeFieldName((String) field.getKey());
+      write(json, (Value) field.getValue());
+    }
+  }
+
   private static void write(JsonGenerator json, Value value) throws IOException {
     @Nullable Object bare = value.bare();
     if (bare instanceof Map<?, ?> fields) {
       json.writeStartObject();
-      for (Map.Entry<?, ?> field : fields.entrySet()) {
-        json.writeFieldName((String) field.getKey());
-        write(json, (Value) field.getValue());
-      }
+      writeFields(json, fields);
       json.writeEndObject();
     } else if (bare instanceof List<?> values) {
       json.writeStartArray();
@@ -49,6 +93,20 @@ final class JsonFormat implements Format {
         write(json, (Value) each);
       }
       json.writeEndArray();
+    } else {
+      writePlain(json, bare);
+    }
+  }
+
+  private static void writePlain(JsonGenerator json, @Nullable Object bare) throws IOException {
+    if (bare instanceof String words) {
+      json.writeString(words);
+    } else if (bare instanceof Double number) {
+      json.writeNumber(number);
+    } else if (bare instanceof Long number) {
+      json.writeNumber(number);
+    } else if (bare instanceof Boolean flag) {
+      json.writeBoolean(flag);
     } else {
       json.writePOJO(bare);
     }

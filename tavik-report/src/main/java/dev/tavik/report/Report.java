@@ -4,7 +4,11 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
 import dev.tavik.count.DataOverview;
+import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -114,6 +118,24 @@ public enum Report {
   public String of(
       StudyAnswer study, Detail detail, Function<Answer, List<Illustration>> pictures) {
     return format.write(Document.of(study, detail, pictures));
+  }
+
+  /**
+   * Asks the questions of a study and writes its answers as JSON, each before the next is asked, so
+   * that memory doesn't grow with what is written.
+   *
+   * @param study the questions
+   * @param detail how much of the answers
+   * @param to where to; not closed
+   * @return what was decided, without the answers' words
+   * @throws IOException if it can't be written
+   */
+  public static StudyAnswer json(Study study, Detail detail, Writer to) throws IOException {
+    try {
+      return new JsonFormat().write(study, detail, to);
+    } catch (UncheckedIOException e) {
+      throw new IOException(e);
+    }
   }
 
   /**
