@@ -10,7 +10,6 @@ import dev.tavik.report.Report;
 import dev.tavik.simulation.Progress;
 import dev.tavik.study.Gate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
@@ -76,9 +75,5 @@ final class AskCommand implements Callable<Integer> {
     } finally {
       shown.wipe();
     }
-  }
-
-  static List<AskCommand> all(Terminal terminal) {
-    return Arrays.stream(Asking.values()).map(asking -> new AskCommand(terminal, asking)).toList();
   }
 }

@@ -34,6 +34,13 @@ final class CommandWords {
     help();
   }
 
+  /** A command with nothing but its purpose, for a list of commands. */
+  static CommandSpec purpose(String name, String purpose) {
+    CommandSpec command = CommandSpec.create().name(name);
+    command.usageMessage().description(purpose.replace("%", "%%"));
+    return command;
+  }
+
   private static OptionSpec option(Word word) {
     OptionSpec.Builder option =
         OptionSpec.builder("--" + word.name()).description(word.help().replace("%", "%%"));

@@ -3,14 +3,23 @@ package dev.tavik.cli;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.data.DataException;
+import dev.tavik.data.study.Asking;
+import dev.tavik.data.words.Vocabulary;
+import dev.tavik.data.words.Words;
 import dev.tavik.report.Visible;
 import java.io.PrintWriter;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.MissingParameterException;
 import picocli.CommandLine.Model.ArgSpec;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.UnmatchedArgumentException;
@@ -35,15 +44,40 @@ public final class Tavik {
    * @return the exit status
    */
   public int run(String... arguments) {
+    CommandLine commands = commands(arguments);
+    int status = arguments.length == 0 ? help(commands) : execute(commands, arguments);
+    if (terminal.out().checkError() && status != ExitStatus.FAULT) {
+      terminal.err().println("tavik: the answer could not be written to the standard output.");
+      status = ExitStatus.FAULT;
+    }
+    terminal.err().flush();
+    return status;
+  }
+
+  /**
+   * The commands. A command has up to sixty options, and to build all of them takes longer than most
+   * answers: where one is named, it is the only one; else those that aren't named have no more than
+   * their purpose, for the list of them.
+   */
+  private CommandLine commands(String... arguments) {
     CommandLine commands = new CommandLine(new Root());
-    for (AskCommand each : AskCommand.all(terminal)) {
-      commands.addSubcommand(each.command().name(), new CommandLine(each.command()));
+    List<String> named = Arrays.asList(arguments);
+    Map<String, Supplier<CommandSpec>> all = all();
+    boolean alone = !named.isEmpty() && all.containsKey(named.get(0)) && !named.contains("help");
+    if (alone) {
+      String name = named.get(0);
+      commands.addSubcommand(name, new CommandLine(specification(all, name)));
+    } else {
+      Map<String, String> purposes =
+          Words.all().stream().collect(Collectors.toMap(Vocabulary::kind, Vocabulary::purpose));
+      for (String name : all.keySet()) {
+        String purpose = named.contains(name) ? null : purposes.get(name);
+        CommandSpec whole =
+            purpose == null ? specification(all, name) : CommandWords.purpose(name, purpose);
+        commands.addSubcommand(name, new CommandLine(whole));
+      }
     }
     commands
-        .addSubcommand("look", new CommandLine(new LookCommand(terminal).command()))
-        .addSubcommand(new RunCommand(terminal))
-        .addSubcommand(new DemoCommand(terminal))
-        .addSubcommand(new CommandLine.HelpCommand())
         .setOut(terminal.out())
         .setErr(terminal.err())
         .setUsageHelpWidth(80)
@@ -55,13 +89,24 @@ public final class Tavik {
         .getSubcommands()
         .values()
         .forEach(command -> command.getCommandSpec().usageMessage().abbreviateSynopsis(true));
-    int status = arguments.length == 0 ? help(commands) : execute(commands, arguments);
-    if (terminal.out().checkError() && status != ExitStatus.FAULT) {
-      terminal.err().println("tavik: the answer could not be written to the standard output.");
-      status = ExitStatus.FAULT;
+    return commands;
+  }
+
+  /** How each command is built. */
+  private Map<String, Supplier<CommandSpec>> all() {
+    Map<String, Supplier<CommandSpec>> all = new LinkedHashMap<>();
+    for (Asking asking : Asking.values()) {
+      all.put(asking.words().kind(), () -> new AskCommand(terminal, asking).command());
     }
-    terminal.err().flush();
-    return status;
+    all.put(Words.LOOK.kind(), () -> new LookCommand(terminal).command());
+    all.put("run", () -> CommandSpec.forAnnotatedObject(new RunCommand(terminal)));
+    all.put("demo", () -> CommandSpec.forAnnotatedObject(new DemoCommand(terminal)));
+    all.put("help", () -> CommandSpec.forAnnotatedObject(new CommandLine.HelpCommand()));
+    return all;
+  }
+
+  private static CommandSpec specification(Map<String, Supplier<CommandSpec>> all, String name) {
+    return Objects.requireNonNull(all.get(name), name).get();
   }
 
   /** Limits on rows and levels keep memory small; should they not suffice, that is told too. */

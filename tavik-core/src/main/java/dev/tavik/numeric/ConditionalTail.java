@@ -9,10 +9,13 @@ package dev.tavik.numeric;
  * positive, no factorial is needed, and the tails' slopes and curvatures fall out as means and
  * variances: the logarithm of P(X ≥ x) rises by E(X | X ≥ x) - E(X).
  *
- * <p>Where the odds ratio makes the count so improbable that the multiples of it are no doubles, the
- * tails are not a number.
+ * <p>Where the odds ratio makes the count all but impossible, summing ends on the way to the mode; a
+ * tail is then known to be next to 0 or 1.
  */
 public final class ConditionalTail {
+  /** As a multiple of the count's own probability; the count is then as good as impossible. */
+  private static final double FAR = 1e250;
+
   private static final double LAST_PLACE = 0x1p-56;
 
   private final Ratios up;
@@ -58,7 +61,7 @@ public final class ConditionalTail {
         sum += term;
         mean += part;
         square += part * at;
-        if (ratio < 1 && part * at <= LAST_PLACE * square * (1 - ratio)) {
+        if (ratio < 1 ? part * at <= LAST_PLACE * square * (1 - ratio) : sum > FAR) {
           break;
         }
       }
