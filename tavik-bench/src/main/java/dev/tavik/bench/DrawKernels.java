@@ -83,7 +83,7 @@ final class DrawKernels {
     long number = next() >>> 1;
     long places = (long) alias.thresholds.length << 1;
     int place = (int) Math.multiplyHigh(number, places);
-    long side = number * places >>> 1;
+    long side = (number * places) >>> 1;
     return alias.least + (side < alias.thresholds[place] ? place : alias.aliases[place]);
   }
 
@@ -153,7 +153,7 @@ final class DrawKernels {
       int at = 0;
       for (int i = 0; i < rows; i++) {
         for (int k = 0; k < totals[i]; k++) {
-          int other = at + (int) ((next() >>> 32) * (n - at) >>> 32);
+          int other = at + (int) (((next() >>> 32) * (n - at)) >>> 32);
           int column = byUnit[other];
           byUnit[other] = byUnit[at];
           byUnit[at++] = column;

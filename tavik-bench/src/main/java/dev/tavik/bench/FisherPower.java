@@ -49,7 +49,9 @@ final class FisherPower {
     return power;
   }
 
-  /** The chance of rejecting with one total; two less than minus it where the total hardly occurs. */
+  /**
+   * The chance of rejecting with one total; two less than minus it where the total hardly occurs.
+   */
   private static double of(
       int n, int s, double[] ones, double[] twos, double[] weights, double alpha) {
     int least = Math.max(0, s - n);
@@ -103,7 +105,10 @@ final class FisherPower {
     return occurs < NEGLIGIBLE ? -2 - chance : chance;
   }
 
-  /** The smallest size from which the power stays: a tenth beyond the last that lacks it is looked at. */
+  /**
+   * The smallest size from which the power stays: a tenth beyond the last that lacks it is looked
+   * at.
+   */
   static int smallest(double base, double expected, double alpha, double power) {
     double z = 1.96 + 1.2816;
     double difference = base - expected;

@@ -48,7 +48,7 @@ final class Kernels {
   }
 
   /** Fisher's two-sided p of x of n and y of m: both tails by ratios from the observed table. */
-  static double fisher(long x, long n, long y, long m) {
+  static double fisher(double x, double n, double y, double m) {
     double s = x + y;
     double mass =
         Math.exp(
@@ -61,7 +61,7 @@ final class Kernels {
                 - factorial(n + m)
                 + factorial(s)
                 + factorial(n + m - s));
-    boolean above = (double) x * m > (double) y * n;
+    boolean above = x * m > y * n;
     // The observed tail outwards, then inwards until the mass is the observed one again.
     double a = above ? x : y;
     double size = above ? n : m;

@@ -21,7 +21,7 @@ final class MethodWork {
     work.add(
         Work.of(
             "chi-square p, two wilson, newcombe",
-            i -> Kernels.comparison(some(400, i), 400, some(400, i + 5), 400),
+            i -> Kernels.comparison(part(400, i), 400, part(400, i + 5), 400),
             i -> {
               Tally first = Tally.of(some(400, i), 400);
               Tally second = Tally.of(some(400, i + 5), 400);
@@ -43,7 +43,7 @@ final class MethodWork {
       work.add(
           Work.of(
               "clopper-pearson, n = " + n,
-              i -> Kernels.clopperPearson(some(n, i), n),
+              i -> Kernels.clopperPearson(part(n, i), (double) n),
               i -> ProportionInterval.CLOPPER_PEARSON.of(Tally.of(some(n, i), n), 0.95).upper(),
               before[s],
               "2"));
@@ -52,7 +52,7 @@ final class MethodWork {
       work.add(
           Work.of(
               "mid-p, against clopper-pearson's kernel, n = " + n,
-              i -> Kernels.clopperPearson(some(n, i), n),
+              i -> Kernels.clopperPearson(part(n, i), (double) n),
               i -> ProportionInterval.MID_P.of(Tally.of(some(n, i), n), 0.95).upper(),
               n == 1_000_000 ? "60" : "",
               n == 1_000_000 ? "6" : "flat"));
@@ -95,13 +95,17 @@ final class MethodWork {
     work.add(
         Work.of(
             "fisher two-sided, n = " + 2 * n,
-            i -> Kernels.fisher(some(n, i), n, some(n, 3 * i + 7), n),
+            i -> Kernels.fisher(part(n, i), (double) n, part(n, 3 * i + 7), (double) n),
             i ->
                 TwoProportionTest.FISHER
                     .of(Tally.of(some(n, i), n), Tally.of(some(n, 3 * i + 7), n), NO_DIFFERENCE)
                     .pValue(),
             before,
             wanted));
+  }
+
+  private static double part(long n, int i) {
+    return (double) some(n, i);
   }
 
   /** About a tenth of n, differing from call to call. */

@@ -38,8 +38,8 @@ final class SideBySide {
   }
 
   /**
-   * Nanoseconds of processor time a call, the medians of the batches; bytes are those of the second.
-   * Without a first its time is not a number.
+   * Nanoseconds of processor time a call, the medians of the batches; bytes are those of the
+   * second. Without a first its time is not a number.
    */
   record Times(double anchor, double tavik, double bytes) {
     double ratio() {

@@ -30,9 +30,9 @@ final class AskCommand implements Callable<Integer> {
     this.command = CommandSpec.wrapWithoutInspection(this);
     this.words = new CommandWords(asking.words(), command);
     ChartOptions.of(asking.words().kind()).forEach(command::addOption);
-    command.addMixin("output", CommandSpec.forAnnotatedObject(output));
+    output.addTo(command);
     if (GateOptions.KINDS.contains(asking.words().kind())) {
-      command.addMixin("gate", CommandSpec.forAnnotatedObject(gate));
+      gate.addTo(command);
     }
   }
 

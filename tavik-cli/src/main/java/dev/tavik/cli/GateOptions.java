@@ -6,24 +6,28 @@ import dev.tavik.report.Visible;
 import dev.tavik.study.Gate;
 import java.util.List;
 import java.util.function.Supplier;
-import picocli.CommandLine.Option;
+import picocli.CommandLine.Model.CommandSpec;
 
 /** Options that make an answer a gate for a line. */
 final class GateOptions {
   /** The kinds of questions that have one. */
   static final List<String> KINDS = List.of("rate", "compare", "shares", "cross");
 
-  @Option(
-      names = "--gate",
-      description =
-          "End with status 10 where a null is rejected, or what --show names is not shown; with 11"
-              + " where no outcome could have been rejected; else with 0.")
   boolean gate;
-
-  @Option(
-      names = "--quiet",
-      description = "With --gate: print nothing but the line that says which.")
   boolean quiet;
+
+  void addTo(CommandSpec command) {
+    command.addOption(
+        OutputOptions.flag("--gate", value -> gate = value)
+            .description(
+                "End with status 10 where a null is rejected, or what --show names is not shown;"
+                    + " with 11 where no outcome could have been rejected; else with 0.")
+            .build());
+    command.addOption(
+        OutputOptions.flag("--quiet", value -> quiet = value)
+            .description("With --gate: print nothing but the line that says which.")
+            .build());
+  }
 
   void check() {
     require(gate || !quiet, "--quiet leaves nothing to be seen without --gate; add it");

@@ -27,7 +27,7 @@ final class LookCommand implements Callable<Integer> {
     this.terminal = terminal;
     this.command = CommandSpec.wrapWithoutInspection(this);
     this.words = new CommandWords(Words.LOOK, command);
-    command.addMixin("output", CommandSpec.forAnnotatedObject(output));
+    output.addTo(command);
   }
 
   CommandSpec command() {

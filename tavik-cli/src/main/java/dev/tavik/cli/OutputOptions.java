@@ -21,52 +21,77 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import picocli.CommandLine.Option;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.ISetter;
+import picocli.CommandLine.Model.OptionSpec;
 
 /** Options that say where an answer goes. */
 final class OutputOptions {
   private static final List<String> FORMS =
       Arrays.stream(Report.values()).map(Report::ending).toList();
 
-  /** The same without the point, for help. */
-  private static final class Forms extends ArrayList<String> {
-    private static final long serialVersionUID = 1L;
-
-    Forms() {
-      super(FORMS.stream().map(ending -> ending.substring(1)).toList());
-    }
-  }
-
   /** How the whole of an answer is had that is cut on the screen. */
   static final String WHOLE = "--out FILE, or --json";
 
-  @Option(names = "--json", description = "Print the answer as JSON.")
-  boolean json;
-
-  @Option(
-      names = "--out",
-      paramLabel = "FILE",
-      completionCandidates = Forms.class,
-      description = "Write the answer to a file that ends in ${COMPLETION-CANDIDATES}.")
-  @Nullable Path out;
-
-  @Option(
-      names = "--overwrite",
-      description = "Replace files that Tavik didn't write, too; its own it replaces anyway.")
-  boolean overwrite;
-
-  @Option(
-      names = {"-h", "--help"},
-      usageHelp = true,
-      description = "Show this help.")
-  boolean help;
-
   private static final int BUFFER = 1 << 16;
+
+  boolean json;
+  @Nullable Path out;
+  boolean overwrite;
 
   private final Map<Path, byte[]> beside = new LinkedHashMap<>();
   private final List<String> undrawn = new ArrayList<>();
+
+  /** Gives them to a command. They aren't annotated: to read annotations takes longer to start. */
+  void addTo(CommandSpec command) {
+    String forms =
+        FORMS.stream().map(ending -> ending.substring(1)).collect(Collectors.joining(", "));
+    command.addOption(
+        flag("--json", value -> json = value).description("Print the answer as JSON.").build());
+    command.addOption(
+        OptionSpec.builder("--out")
+            .type(Path.class)
+            .paramLabel("FILE")
+            .setter(setter((Path value) -> out = value))
+            .description("Write the answer to a file that ends in " + forms + ".")
+            .build());
+    command.addOption(
+        flag("--overwrite", value -> overwrite = value)
+            .description("Replace files that Tavik didn't write, too; its own it replaces anyway.")
+            .build());
+    command.addOption(help());
+  }
+
+  /** Help, as every command has it. */
+  static OptionSpec help() {
+    return flag("--help", value -> {})
+        .names("-h", "--help")
+        .usageHelp(true)
+        .description("Show this help.")
+        .build();
+  }
+
+  static OptionSpec.Builder flag(String name, Consumer<Boolean> to) {
+    return OptionSpec.builder(name).type(boolean.class).arity("0").setter(setter(to));
+  }
+
+  private static <T> ISetter setter(Consumer<T> to) {
+    return new ISetter() {
+      @Override
+      @SuppressWarnings({"unchecked", "TypeParameterUnusedInFormals"})
+      public <V> V set(V value) {
+        if (value != null) {
+          to.accept((T) value);
+        }
+        return value;
+      }
+    };
+  }
 
   /**
    * Refuses what can't be written, before anything is computed.
@@ -208,7 +233,7 @@ final class OutputOptions {
       if (!quiet) {
         terminal.err().println("Wrote " + Visible.of(file.toString()));
       }
-      return kept.get();
+      return Objects.requireNonNull(kept.get());
     } catch (IOException e) {
       throw new UnwrittenException("can't write: " + FileWriting.reason(e), e);
     }

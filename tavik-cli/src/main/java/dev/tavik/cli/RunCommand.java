@@ -19,7 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -55,11 +55,18 @@ final class RunCommand implements Callable<Integer> {
           "Let the study read files outside its folder, and databases; for studies you trust.")
   boolean outside;
 
-  @Mixin OutputOptions output;
-  @Mixin GateOptions gate;
+  private final OutputOptions output = new OutputOptions();
+  private final GateOptions gate = new GateOptions();
 
   RunCommand(Terminal terminal) {
     this.terminal = terminal;
+  }
+
+  CommandSpec command() {
+    CommandSpec command = CommandSpec.forAnnotatedObject(this);
+    output.addTo(command);
+    gate.addTo(command);
+    return command;
   }
 
   @Override

@@ -16,7 +16,6 @@ import java.util.Objects;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import picocli.CommandLine;
-import picocli.CommandLine.Command;
 import picocli.CommandLine.MissingParameterException;
 import picocli.CommandLine.Model.ArgSpec;
 import picocli.CommandLine.Model.CommandSpec;
@@ -44,6 +43,10 @@ public final class Tavik {
    * @return the exit status
    */
   public int run(String... arguments) {
+    if (arguments.length == 1 && arguments[0].equals("--version")) {
+      terminal.out().println(Version.line());
+      return ExitStatus.ANSWERED;
+    }
     CommandLine commands = commands(arguments);
     int status = arguments.length == 0 ? help(commands) : execute(commands, arguments);
     if (terminal.out().checkError() && status != ExitStatus.FAULT) {
@@ -55,12 +58,12 @@ public final class Tavik {
   }
 
   /**
-   * The commands. A command has up to sixty options, and to build all of them takes longer than most
-   * answers: where one is named, it is the only one; else those that aren't named have no more than
-   * their purpose, for the list of them.
+   * The commands. A command has up to sixty options, and to build all of them takes longer than
+   * most answers: where one is named, it is the only one; else those that aren't named have no more
+   * than their purpose, for the list of them.
    */
   private CommandLine commands(String... arguments) {
-    CommandLine commands = new CommandLine(new Root());
+    CommandLine commands = new CommandLine(root());
     List<String> named = Arrays.asList(arguments);
     Map<String, Supplier<CommandSpec>> all = all();
     boolean alone = !named.isEmpty() && all.containsKey(named.get(0)) && !named.contains("help");
@@ -99,7 +102,7 @@ public final class Tavik {
       all.put(asking.words().kind(), () -> new AskCommand(terminal, asking).command());
     }
     all.put(Words.LOOK.kind(), () -> new LookCommand(terminal).command());
-    all.put("run", () -> CommandSpec.forAnnotatedObject(new RunCommand(terminal)));
+    all.put("run", () -> new RunCommand(terminal).command());
     all.put("demo", () -> CommandSpec.forAnnotatedObject(new DemoCommand(terminal)));
     all.put("help", () -> CommandSpec.forAnnotatedObject(new CommandLine.HelpCommand()));
     return all;
@@ -138,7 +141,7 @@ public final class Tavik {
       }
       List<String> near = unmatched.getSuggestions();
       String kind = what.startsWith("-") ? "there is no option " : "nothing is expected for ";
-      if (e.getCommandLine().getCommandSpec().userObject() instanceof Root) {
+      if (e.getCommandLine().getParent() == null && !what.startsWith("-")) {
         kind = "there is no command ";
       }
       return kind
@@ -190,39 +193,51 @@ public final class Tavik {
     return status;
   }
 
-  @Command(
-      name = "tavik",
-      description =
-          "Answers questions about proportions and counts: is a rate different from a value, do groups"
-              + " differ, do counts follow claimed shares, are two classifications associated?",
-      mixinStandardHelpOptions = true,
-      versionProvider = Version.class,
-      synopsisSubcommandLabel = "COMMAND",
-      commandListHeading = "%nCommands, each with --help:%n",
-      optionListHeading = "%n",
-      footer = {
-        "",
-        "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
-        "",
-        "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read",
-        "or used; 4 a fault in Tavik, or an answer that could not be written. With",
-        "--gate also 10 a null is rejected, or what was to be shown is not; 11 the data",
-        "can't decide."
-      })
-  private static final class Root implements Runnable {
-    @Override
-    public void run() {
-      throw new IllegalArgumentException(
-          "a command is needed, such as rate, compare, shares, cross, plan, look, run or demo");
-    }
+  /** What stands above all commands. */
+  private static CommandSpec root() {
+    CommandSpec root = CommandSpec.wrapWithoutInspection((Runnable) Tavik::missing).name("tavik");
+    root.addOption(OutputOptions.help());
+    root.addOption(
+        OutputOptions.flag("--version", value -> {})
+            .names("-V", "--version")
+            .versionHelp(true)
+            .description("Print version information and exit.")
+            .build());
+    root.versionProvider(new Version());
+    root.usageMessage()
+        .description(
+            "Answers questions about proportions and counts: is a rate different from a value, do"
+                + " groups differ, do counts follow claimed shares, are two classifications"
+                + " associated?")
+        .synopsisSubcommandLabel("COMMAND")
+        .commandListHeading("%nCommands, each with --help:%n")
+        .optionListHeading("%n")
+        .footer(
+            "",
+            "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
+            "",
+            "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read",
+            "or used; 4 a fault in Tavik, or an answer that could not be written. With",
+            "--gate also 10 a null is rejected, or what was to be shown is not; 11 the data",
+            "can't decide.");
+    return root;
+  }
+
+  private static void missing() {
+    throw new IllegalArgumentException(
+        "a command is needed, such as rate, compare, shares, cross, plan, look, run or demo");
   }
 
   /** The version that the jar was built as. */
   static final class Version implements CommandLine.IVersionProvider {
     @Override
     public String[] getVersion() {
+      return new String[] {line()};
+    }
+
+    static String line() {
       String version = Tavik.class.getPackage().getImplementationVersion();
-      return new String[] {"tavik " + (version == null ? "(unpackaged)" : version)};
+      return "tavik " + (version == null ? "(unpackaged)" : version);
     }
   }
 }

@@ -44,8 +44,7 @@ public final class Shares {
     BigInteger common = parts.stream().reduce(BigInteger.ZERO, BigInteger::gcd);
     this.parts = parts.stream().map(part -> part.divide(common)).toList();
     this.whole = this.parts.stream().reduce(BigInteger.ZERO, BigInteger::add);
-    this.shares =
-        this.parts.stream().mapToDouble(part -> ratio(part, this.whole)).toArray();
+    this.shares = this.parts.stream().mapToDouble(part -> ratio(part, this.whole)).toArray();
   }
 
   /**

@@ -23,8 +23,9 @@ import java.util.function.DoubleUnaryOperator;
  * + 2γ)/n, γ = (level - ν(c))/(ν(c + 1) - ν(c)).
  *
  * <p>Multinomial counts are Poisson ones, given their sum; ν is the observed outcome's probability
- * times the sum, over all deviations that cancel, of the products of Poisson ratios: a convolution of
- * k short arrays or, of many categories, a product of characteristic functions, where the paper takes an Edgeworth approximation.
+ * times the sum, over all deviations that cancel, of the products of Poisson ratios: a convolution
+ * of k short arrays or, of many categories, a product of characteristic functions, where the paper
+ * takes an Edgeworth approximation.
  */
 final class SisonGlazInterval {
   /** Multiplications of one sum; a search wants about six sums. */

@@ -316,8 +316,8 @@ public final class ComparedRates {
   }
 
   /**
-   * Both ends of the shortest interval at once, by Newton's method: the density is the same at both,
-   * and the tails outside add up. The densities' slopes come from one step to the next.
+   * Both ends of the shortest interval at once, by Newton's method: the density is the same at
+   * both, and the tails outside add up. The densities' slopes come from one step to the next.
    */
   private final class Ends {
     private static final int MOST_STEPS = 30;

@@ -176,7 +176,9 @@ public final class Beta {
         : ratio(beta, alpha, p.complement(), p.value());
   }
 
-  /** The lower tail in units of the density: P(X ≤ p)/(f(p)·p·(1 - p)), p at most about the mean. */
+  /**
+   * The lower tail in units of the density: P(X ≤ p)/(f(p)·p·(1 - p)), p at most about the mean.
+   */
   double lowerRatio(DecimalFraction p) {
     return ratio(alpha, beta, p.value(), p.complement());
   }
@@ -250,8 +252,7 @@ public final class Beta {
     double wanted = byLower ? logLower : logUpper;
     int sign = byLower ? 1 : -1;
     double away = Normal.upperQuantile(Math.max(Double.MIN_NORMAL, Math.exp(wanted)));
-    double guess =
-        Math.log(alpha / beta) - sign * away * Math.sqrt(1 / alpha + 1 / beta);
+    double guess = Math.log(alpha / beta) - sign * away * Math.sqrt(1 / alpha + 1 / beta);
     double logit =
         Newton.root(
             u -> {

@@ -6,10 +6,10 @@ package dev.tavik.numeric;
  * An upper limit is the lower one of the failures.
  *
  * <p>Over the log odds u the logarithm of a tail is concave and nearly straight, and all its
- * derivatives follow from the probability b of x and the sum S = P(X ≥ x)/b, which is the incomplete
- * beta function in units of its density: with D = w x q + (1 - w)(n - x)p and A = S - 1 + w the tail
- * is bA and its derivative bD. Halley's method trebles the digits at each step, so that from
- * Wilson's limits two or three evaluations are enough, at any n.
+ * derivatives follow from the probability b of x and the sum S = P(X ≥ x)/b, which is the
+ * incomplete beta function in units of its density: with D = w x q + (1 - w)(n - x)p and A = S - 1
+ * + w the tail is bA and its derivative bD. Halley's method trebles the digits at each step, so
+ * that from Wilson's limits two or three evaluations are enough, at any n.
  */
 public final class BinomialLimit {
   /** After a step so short, in units of the tail's logarithm, the next would be below rounding. */

@@ -9,8 +9,8 @@ package dev.tavik.numeric;
  * positive, no factorial is needed, and the tails' slopes and curvatures fall out as means and
  * variances: the logarithm of P(X ≥ x) rises by E(X | X ≥ x) - E(X).
  *
- * <p>Where the odds ratio makes the count all but impossible, summing ends on the way to the mode; a
- * tail is then known to be next to 0 or 1.
+ * <p>Where the odds ratio makes the count all but impossible, summing ends on the way to the mode;
+ * a tail is then known to be next to 0 or 1.
  */
 public final class ConditionalTail {
   /** As a multiple of the count's own probability; the count is then as good as impossible. */

@@ -16,7 +16,6 @@ public final class Hypergeometric implements CountDistribution {
   /** Up to this variance fewer than four hundred counts matter. */
   private static final double FEW = 400;
 
-
   private final long population;
   private final long marked;
   private final long drawn;
@@ -75,7 +74,9 @@ public final class Hypergeometric implements CountDistribution {
     if (x >= greatest) {
       return 0;
     }
-    return x > mean ? LogSpace.complement(logUpper(x + 1)) : logMass(x) + Math.log(downwards(x).sum());
+    return x > mean
+        ? LogSpace.complement(logUpper(x + 1))
+        : logMass(x) + Math.log(downwards(x).sum());
   }
 
   @Override
@@ -86,7 +87,9 @@ public final class Hypergeometric implements CountDistribution {
     if (x > greatest) {
       return Double.NEGATIVE_INFINITY;
     }
-    return x <= mean ? LogSpace.complement(logLower(x - 1)) : logMass(x) + Math.log(upwards(x).sum());
+    return x <= mean
+        ? LogSpace.complement(logLower(x - 1))
+        : logMass(x) + Math.log(upwards(x).sum());
   }
 
   @Override
@@ -106,8 +109,8 @@ public final class Hypergeometric implements CountDistribution {
   }
 
   /**
-   * Where few counts matter, all are summed as multiples of the mode's and no logarithm is taken but
-   * one; else both tails, the far one found near the reflection of the count in the mean.
+   * Where few counts matter, all are summed as multiples of the mode's and no logarithm is taken
+   * but one; else both tails, the far one found near the reflection of the count in the mean.
    */
   @Override
   public double logNoMoreProbable(long x, double lnTie) {

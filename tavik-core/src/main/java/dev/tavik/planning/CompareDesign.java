@@ -43,6 +43,7 @@ public record CompareDesign(
 
   /** An exact search for n beyond this takes more than some seconds. */
   private static final long MOST_BOSCHLOO_SEARCHED = 1024;
+
   private static final long MOST_SEARCHED = 8192;
 
   /** Measured seconds a pair of counts. */
@@ -192,7 +193,8 @@ public record CompareDesign(
           // Totals that occur times counts that occur with each: both go with the deviation.
           case FISHER -> base * (1 - base) * units * OF_A_UNIT_OF_VARIANCE;
           case FISHER_DOUBLED, FISHER_MID_P -> units * Math.sqrt(units) * OF_A_SUMMED_ROW;
-          case Z_SEPARATE -> hypothesis.against() == 0 ? units * OF_A_ROW : first * second * OF_A_PAIR;
+          case Z_SEPARATE ->
+              hypothesis.against() == 0 ? units * OF_A_ROW : first * second * OF_A_PAIR;
           default -> units * OF_A_ROW;
         };
   }

@@ -19,8 +19,8 @@ import dev.tavik.numeric.Newton;
  * where the p-value rises through α before that step, or else the step itself.
  *
  * <p>The upper limit is the lower one of the failures. A one-sided bound is that of Clopper and
- * Pearson. All is searched over the log odds by Newton's method, since a tail has its slope with it,
- * within a bracket.
+ * Pearson. All is searched over the log odds by Newton's method, since a tail has its slope with
+ * it, within a bracket.
  */
 final class BlakerInterval {
   private final long x;
@@ -36,8 +36,7 @@ final class BlakerInterval {
   /** Two-sided limits for alpha = 2·tail. */
   static Limits of(Tally tally, double tail) {
     long n = tally.trials();
-    return new Limits(
-        lower(tally.successes(), n, tail, 1), upper(tally, n, tail));
+    return new Limits(lower(tally.successes(), n, tail, 1), upper(tally, n, tail));
   }
 
   private static double upper(Tally tally, long n, double tail) {

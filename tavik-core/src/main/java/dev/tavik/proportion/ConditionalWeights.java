@@ -40,7 +40,7 @@ final class ConditionalWeights {
   /** Sets up the weights for a total of successes. */
   void of(long successes) {
     int lowest = (int) Math.max(0, successes - second);
-    int highest = (int) Math.min(first, successes);
+    int highest = (int) Math.min((long) first, successes);
     double share = (first + 1.0) / (first + second + 2.0);
     int mode = (int) Math.max(lowest, Math.min(highest, Math.floor((successes + 1) * share)));
     weights[mode] = MODE;

@@ -49,7 +49,7 @@ final class CriticalSums implements CriticalPairs {
     if (known == 0) {
       weights.of(successes);
       weights.reject(limit, TIE, alternative);
-      known = weights.rejectedTo() + 1 << HALF_WORD | weights.rejectedFrom();
+      known = (weights.rejectedTo() + 1) << HALF_WORD | weights.rejectedFrom();
       ends[successes] = known;
     }
     return known;

@@ -78,9 +78,7 @@ final class OddsRatioLimits {
     double half = Normal.upperQuantile(tail) * logError(data, 0.5);
     ConditionalTail tails = tails(data);
     return new Limits(
-        x == range.least()
-            ? 0
-            : root(data, -half, u -> from(tails.at(u).upper(weight), wanted, 1)),
+        x == range.least() ? 0 : root(data, -half, u -> from(tails.at(u).upper(weight), wanted, 1)),
         x == range.greatest()
             ? Double.POSITIVE_INFINITY
             : root(data, half, u -> from(tails.at(u).lower(weight), wanted, -1)));
@@ -121,10 +119,7 @@ final class OddsRatioLimits {
 
   private static ConditionalTail tails(TwoTallies data) {
     return new ConditionalTail(
-        data.first().successes(),
-        data.first().trials(),
-        data.second().trials(),
-        data.successes());
+        data.first().successes(), data.first().trials(), data.second().trials(), data.successes());
   }
 
   private static Hypergeometric margins(TwoTallies data) {

@@ -34,8 +34,7 @@ final class WilsonInterval {
   private static Limits of(double x, double n, double z) {
     double twiceLarger = twiceLarger(x, n, z);
     return new Limits(
-        x == 0 ? 0 : 2 * x * (x / n) / twiceLarger,
-        x == n ? 1 : twiceLarger / (2 * (n + z * z)));
+        x == 0 ? 0 : 2 * x * (x / n) / twiceLarger, x == n ? 1 : twiceLarger / (2 * (n + z * z)));
   }
 
   static Limits corrected(Tally tally, double tail) {

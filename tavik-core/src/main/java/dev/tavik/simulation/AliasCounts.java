@@ -90,14 +90,14 @@ final class AliasCounts {
   }
 
   /**
-   * The position of a draw: the high half of a product picks the place, the low half the side. Which
-   * side it is can't be foreseen, so it is picked by arithmetic and not by a jump.
+   * The position of a draw: the high half of a product picks the place, the low half the side.
+   * Which side it is can't be foreseen, so it is picked by arithmetic and not by a jump.
    */
   int draw(XoShiRo256PlusPlus random) {
     long number = random.nextLong() >>> 1;
     long places = (long) size << 1;
     int place = (int) Math.multiplyHigh(number, places);
-    long beyond = (number * places >>> 1) - thresholds[place];
-    return place ^ others[place] & (int) (~beyond >> Long.SIZE - 1);
+    long beyond = ((number * places) >>> 1) - thresholds[place];
+    return place ^ (others[place] & (int) (~beyond >> (Long.SIZE - 1)));
   }
 }

@@ -6,9 +6,10 @@ import java.util.stream.IntStream;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
 /**
- * Tables with given margins by shuffling (Fisher and Yates): every unit of every row but the largest
- * gets one of the columns that are left. Half a random number picks it (Lemire 2019, "Fast random
- * integer generation in an interval", ACM Transactions on Modeling and Computer Simulation 29).
+ * Tables with given margins by shuffling (Fisher and Yates): every unit of every row but the
+ * largest gets one of the columns that are left. Half a random number picks it (Lemire 2019, "Fast
+ * random integer generation in an interval", ACM Transactions on Modeling and Computer Simulation
+ * 29).
  */
 final class Shuffle implements Consumer<int[]> {
   private static final long HALF = 0xFFFFFFFFL;
@@ -31,8 +32,7 @@ final class Shuffle implements Consumer<int[]> {
       Arrays.fill(byUnit, unit, unit + columns[j], j);
       unit += columns[j];
     }
-    this.largest =
-        IntStream.range(1, rows.length).reduce(0, (a, b) -> rows[a] >= rows[b] ? a : b);
+    this.largest = IntStream.range(1, rows.length).reduce(0, (a, b) -> rows[a] >= rows[b] ? a : b);
   }
 
   /** Fills the cells, row by row. */

@@ -11,8 +11,8 @@ interface World {
   Counts counts();
 
   /**
-   * How many draws one thread makes at a time, with a generator of its own: fewer where a draw takes
-   * longer, so that all processors have something to do. What is drawn depends on it.
+   * How many draws one thread makes at a time, with a generator of its own: fewer where a draw
+   * takes longer, so that all processors have something to do. What is drawn depends on it.
    */
   default int stretch() {
     return 1 << 16;

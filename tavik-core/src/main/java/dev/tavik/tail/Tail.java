@@ -2,7 +2,6 @@ package dev.tavik.tail;
 
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
-import java.util.function.Supplier;
 
 import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.Binomial;
@@ -14,6 +13,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import dev.tavik.tail.Shape.Support;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Supplier;
 import org.apache.commons.numbers.rootfinder.BrentSolver;
 
 /**
@@ -103,9 +103,11 @@ public final class Tail {
         noncentrality);
     return noncentrality == 0
         ? chiSquare(df)
-        : new Tail(() -> say(
-                "chi-square with %s and noncentrality %s",
-                degrees(df), Figures.plain(noncentrality)),
+        : new Tail(
+            () ->
+                say(
+                    "chi-square with %s and noncentrality %s",
+                    degrees(df), Figures.plain(noncentrality)),
             new ChiSquareShape(df, noncentrality));
   }
 
@@ -120,7 +122,9 @@ public final class Tail {
   public static Tail f(double above, double below) {
     requirePositive("df", above);
     requirePositive("df", below);
-    return new Tail(() -> say("F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
+    return new Tail(
+        () ->
+            say("F with %s and %s degrees of freedom", Figures.plain(above), Figures.plain(below)),
         new FisherShape(above, below));
   }
 
@@ -135,7 +139,9 @@ public final class Tail {
   public static Tail beta(double a, double b) {
     requirePositive("shape", a);
     requirePositive("shape", b);
-    return new Tail(() -> say("Beta(%s, %s)", Figures.plain(a), Figures.plain(b)), new BetaShape(new Beta(a, b)));
+    return new Tail(
+        () -> say("Beta(%s, %s)", Figures.plain(a), Figures.plain(b)),
+        new BetaShape(new Beta(a, b)));
   }
 
   /**
@@ -149,9 +155,11 @@ public final class Tail {
   public static Tail binomial(long trials, double p) {
     requireCount("n", 1, trials);
     Proportion.require("p", p);
-    return new Tail(() -> say(
-            "the binomial distribution of %s trials at %s",
-            Figures.count(trials), Figures.exactPercent(p)),
+    return new Tail(
+        () ->
+            say(
+                "the binomial distribution of %s trials at %s",
+                Figures.count(trials), Figures.exactPercent(p)),
         new CountShape(new Binomial(trials, DecimalFraction.of(p))));
   }
 
@@ -172,9 +180,11 @@ public final class Tail {
         successes <= population && drawn <= population,
         "successes and n must be at most the population, %s",
         population);
-    return new Tail(() -> say(
-            "the hypergeometric distribution of %s drawn from %s with %s successes",
-            Figures.count(drawn), Figures.count(population), Figures.count(successes)),
+    return new Tail(
+        () ->
+            say(
+                "the hypergeometric distribution of %s drawn from %s with %s successes",
+                Figures.count(drawn), Figures.count(population), Figures.count(successes)),
         new CountShape(new Hypergeometric(population, successes, drawn)));
   }
 
@@ -188,7 +198,8 @@ public final class Tail {
   public static Tail poisson(double mean) {
     requirePositive("mean", mean);
     require(mean <= MOST_COUNT, "mean must be at most 1e12, got %s", mean);
-    return new Tail(() -> "the Poisson distribution with mean " + Figures.plain(mean), new PoissonShape(mean));
+    return new Tail(
+        () -> "the Poisson distribution with mean " + Figures.plain(mean), new PoissonShape(mean));
   }
 
   private static String degrees(double df) {

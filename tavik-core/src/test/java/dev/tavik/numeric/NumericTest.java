@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;

@@ -118,7 +118,9 @@ class GuaranteesTest {
           whole += weight;
           covered += interval.contains(Math.exp(logOdds)) ? weight : 0;
         }
-        assertThat(covered / whole).as("s %s, log odds %s", successes, logOdds).isGreaterThan(0.9 - 1e-9);
+        assertThat(covered / whole)
+            .as("s %s, log odds %s", successes, logOdds)
+            .isGreaterThan(0.9 - 1e-9);
       }
     }
   }

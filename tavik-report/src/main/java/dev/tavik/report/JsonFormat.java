@@ -1,10 +1,10 @@
 package dev.tavik.report;
 
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.core.util.Separators;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Value;
@@ -14,14 +14,17 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 
 /** JSON with all digits; what doesn't exist or has no limit is null. */
 final class JsonFormat implements Format {
-  private static final JsonMapper MAPPER = new JsonMapper();
+  /** Made when the first JSON is written: most answers are read as text. */
+  private static final class Made {
+    private static final JsonFactory FACTORY = new JsonFactory();
+  }
 
   @Override
   public String write(Document document) {
@@ -45,9 +48,9 @@ final class JsonFormat implements Format {
     StudyAnswer kept =
         study.ask(
             answer -> {
-              AtomicReference<Value> figures = new AtomicReference<>();
-              Answer sound = StudyAnswer.written(answer, each -> figures.set(each.figures(detail)));
-              Value all = sound == answer ? figures.get() : sound.figures(detail);
+              List<Value> figures = new ArrayList<>();
+              Answer sound = StudyAnswer.written(answer, each -> figures.add(each.figures(detail)));
+              Value all = figures.isEmpty() ? sound.figures(detail) : figures.get(0);
               try {
                 write(json, all);
               } catch (IOException e) {
@@ -64,7 +67,7 @@ final class JsonFormat implements Format {
   }
 
   private static JsonGenerator generator(Writer to) throws IOException {
-    JsonGenerator json = MAPPER.createGenerator(to);
+    JsonGenerator json = Made.FACTORY.createGenerator(to);
     json.setPrettyPrinter(
         new DefaultPrettyPrinter(
                 Separators.createDefaultInstance()
@@ -108,7 +111,7 @@ final class JsonFormat implements Format {
     } else if (bare instanceof Boolean flag) {
       json.writeBoolean(flag);
     } else {
-      json.writePOJO(bare);
+      json.writeNull();
     }
   }
 }

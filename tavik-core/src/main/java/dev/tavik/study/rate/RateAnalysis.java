@@ -42,10 +42,7 @@ final class RateAnalysis {
 
   RateFound found() {
     return new RateFound(
-        question,
-        settings.tests().stream().map(methods::test).toList(),
-        intervals(),
-        preference());
+        question, settings.tests().stream().map(methods::test).toList(), intervals(), preference());
   }
 
   private List<Interval> intervals() {
