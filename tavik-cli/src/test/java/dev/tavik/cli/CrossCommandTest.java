@@ -372,7 +372,7 @@ class CrossCommandTest {
   @Test
   void aBudgetIsKeptOrSaid() throws IOException {
     String hard =
-        "cross --cells '34 25 35 25; 31 30 34 31; 26 41 24 33; 38 22 30 41' --tests pearson,fisher";
+        "cross --cells '12 15 11 14 13;15 12 14 11 13;11 13 15 12 14;14 11 13 15 12;13 14 12 10 15' --tests pearson,fisher";
     JsonNode refused = CommandLine.json(hard);
     assertThat(refused.at("/tests/1/refused").asText())
         .startsWith("would take longer than its budget of 5 seconds for about 1e")

@@ -1,6 +1,7 @@
 package dev.tavik.association;
 
 import dev.tavik.numeric.LogFactorials;
+import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Half {
   private static final int EDGE = 3;
+  private static final double GOLDEN = 0.6180339887;
 
   private final int[] columns;
   private final int units;
@@ -34,8 +36,11 @@ final class Half {
 
   private final long[] bases;
 
+  private final TwoColumns pairs;
   private final States[] levels;
   private @Nullable Lengths[] lists = {};
+  private @Nullable Lengths[] tops = {};
+  private final Lengths.Gathering gathering = new Lengths.Gathering();
 
   /** At least two columns, in descending order, the number of rows and their most units. */
   Half(int[] columns, int height, int most, Lookup lookup, Work work) {
@@ -43,6 +48,7 @@ final class Half {
     this.lookup = lookup;
     this.work = work;
     this.units = Arrays.stream(columns).sum();
+    this.pairs = new TwoColumns(lookup);
     this.all = new double[columns.length];
     this.ways = new Ways[columns.length];
     int so = 0;
@@ -103,7 +109,11 @@ final class Half {
       int[] middle = Arrays.stream(rows).map(row -> (int) Math.ceil(row * share)).toArray();
       int[] largest = rows.clone();
       Arrays.fill(largest, rows[rows.length - 1]);
-      fillings += (1 + fillings(largest, filled) / orders) * fillings(middle, columns[level]);
+      double ofOne = fillings(middle, columns[level]);
+      if (level == 1) {
+        ofOne = Math.min(ofOne, TwoColumns.steps(rows.length));
+      }
+      fillings += (1 + fillings(largest, filled) / orders) * ofOne;
     }
     return fillings;
   }
@@ -128,6 +138,23 @@ final class Half {
     return units;
   }
 
+  /** Whether the bounds of a state of all columns are found without going through its fillings. */
+  boolean direct(int... rows) {
+    return columns.length == 2 && TwoColumns.quicker(columns[1], rows);
+  }
+
+  /** The shortest length of a state that isn't kept. */
+  long leastOf(int... rows) {
+    work.spend((long) TwoColumns.steps(rows.length) / 2);
+    return pairs.least(columns[1], rows);
+  }
+
+  /** The longest length of a state that isn't kept. */
+  long greatestOf(int... rows) {
+    work.spend((long) TwoColumns.steps(rows.length) / 2);
+    return pairs.greatest(columns[1], rows);
+  }
+
   /** The number of a state of all columns. */
   int state(int[] rows, long code) {
     return state(columns.length - 1, rows, code);
@@ -142,6 +169,11 @@ final class Half {
     work.keep(2);
     int[] sorted = rows.clone();
     Arrays.sort(sorted);
+    if (level == 1 && TwoColumns.quicker(columns[1], sorted)) {
+      work.spend((long) TwoColumns.steps(sorted.length));
+      return states.add(
+          code, sorted, pairs.least(columns[1], sorted), pairs.greatest(columns[1], sorted));
+    }
     long[] bounds = {Long.MAX_VALUE, Long.MIN_VALUE};
     long[] edges = new long[1];
     new Filling(
@@ -178,13 +210,28 @@ final class Half {
     levels[columns.length - 1].widen(state, from, beyond);
   }
 
-  /** The undecided lengths of a state. */
+  /** The undecided lengths of a state of all columns, listed when they are first asked for. */
   Lengths lengths(int state) {
-    Lengths found = lists[state];
+    Lengths found = tops[state];
     if (found == null) {
-      throw new IllegalStateException("a state without undecided lengths was asked for");
+      found = listed(columns.length - 1, state, lists);
+      tops[state] = found;
     }
     return found;
+  }
+
+  /** Forgets the lengths of a state that won't be asked for again. */
+  void forget(int state) {
+    Lengths found = tops[state];
+    if (found != null) {
+      work.keep(-found.size());
+      tops[state] = null;
+    }
+  }
+
+  /** How many states of all columns there are. */
+  int states() {
+    return levels[columns.length - 1].size();
   }
 
   /** A bound below the shortest length of a state. */
@@ -197,12 +244,13 @@ final class Half {
     return length;
   }
 
-  /** Makes the lists of all undecided states. */
+  /** Makes the lists of all undecided states of fewer columns than all. */
   void list() {
+    tops = new Lengths[states()];
     for (int level = columns.length - 1; level > 1; level--) {
       passDown(level);
     }
-    for (int level = 1; level < columns.length; level++) {
+    for (int level = 1; level < columns.length - 1; level++) {
       long before = Stream.of(lists).mapToLong(list -> list == null ? 0 : list.size()).sum();
       lists = lists(level, lists);
       work.keep(-before);
@@ -236,18 +284,37 @@ final class Half {
 
   private @Nullable Lengths[] lists(int level, @Nullable Lengths[] below) {
     States states = levels[level];
-    @Nullable Lengths[] made = new Lengths[states.size()];
-    Lengths.Gathering gathering = new Lengths.Gathering();
-    for (int state = 0; state < made.length; state++) {
+    int size = states.size();
+    @Nullable Lengths[] made = new Lengths[size];
+    long leftBefore = work.left();
+    long keptBefore = work.kept();
+    int stride = stride(size);
+    // From all over the states, so that the first of them tell about the others.
+    for (int done = 0, state = 0; done < size; done++, state = (state + stride) % size) {
       if (states.undecided(state)) {
-        long[] steps = new long[1];
-        gather(level, state, below, gathering, steps);
-        work.spend(steps[0]);
-        work.keep(gathering.size());
-        made[state] = gathering.sorted();
+        made[state] = listed(level, state, below);
       }
+      work.expectRest(leftBefore, done + 1.0, size);
+      work.expectKept(keptBefore, done + 1.0, size);
     }
     return made;
+  }
+
+  /** A step that comes to every one of so many places and jumps about between them. */
+  private static int stride(int size) {
+    int stride = Math.max(1, (int) (size * GOLDEN));
+    while (BigInteger.valueOf(stride).gcd(BigInteger.valueOf(size)).intValue() != 1) {
+      stride++;
+    }
+    return stride;
+  }
+
+  private Lengths listed(int level, int state, @Nullable Lengths[] below) {
+    long[] steps = new long[1];
+    gather(level, state, below, gathering, steps);
+    work.spend(steps[0]);
+    work.keep(gathering.size());
+    return gathering.sorted();
   }
 
   private void gather(

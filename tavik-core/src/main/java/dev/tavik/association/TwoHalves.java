@@ -1,6 +1,8 @@
 package dev.tavik.association;
 
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.stream.IntStream;
 
 /**
  * The exact test of larger tables, by meeting in the middle: a development of the network algorithm
@@ -80,10 +82,32 @@ final class TwoHalves {
     }
     first.list();
     second.list();
-    for (int i = 0; i < undecided; i++) {
-      sum += chances[i] * joined(first.lengths(firsts[i]), second.lengths(seconds[i]));
-    }
+    join();
     return sum;
+  }
+
+  /** Lists are made when they are first wanted and forgotten after their last use. */
+  private void join() {
+    int[] order =
+        IntStream.range(0, undecided)
+            .boxed()
+            .sorted(Comparator.comparingInt(i -> firsts[i]))
+            .mapToInt(Integer::intValue)
+            .toArray();
+    int[] uses = new int[second.states()];
+    for (int i = 0; i < undecided; i++) {
+      uses[seconds[i]]++;
+    }
+    for (int done = 0; done < order.length; done++) {
+      int i = order[done];
+      sum += chances[i] * joined(first.lengths(firsts[i]), second.lengths(seconds[i]));
+      if (--uses[seconds[i]] == 0) {
+        second.forget(seconds[i]);
+      }
+      if (done + 1 == order.length || firsts[order[done + 1]] != firsts[i]) {
+        first.forget(firsts[i]);
+      }
+    }
   }
 
   private void state(int[] left, long code, long length, long rest, double ways) {
@@ -94,6 +118,16 @@ final class TwoHalves {
     if (first.leastOfRows(taken) + second.leastOfRows(left) >= threshold) {
       sum += ways / all;
       return;
+    }
+    // Of two columns a half each hardly two states are alike: only the undecided ones are kept.
+    if (first.direct(taken) && second.direct(left)) {
+      if (first.leastOf(taken) + second.leastOf(left) >= threshold) {
+        sum += ways / all;
+        return;
+      }
+      if (first.greatestOf(taken) + second.greatestOf(left) < threshold) {
+        return;
+      }
     }
     int one = first.state(taken, lookup.code(taken));
     int other = second.state(left, code);

@@ -4,17 +4,23 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 
 /**
- * A budget of work, counted in steps of some 25 nanoseconds rather than by the clock, so that a
+ * A budget of work, counted in steps of some 10 nanoseconds rather than by the clock, so that a
  * table is answered or declined alike every time.
  */
 final class Work {
-  private static final double STEPS_A_SECOND = 4e7;
+  private static final double STEPS_A_SECOND = 1e8;
 
-  /** So many path values at a time fill about 200 MB. */
-  private static final long MOST_VALUES = 7_000_000;
+  /** So many path values at a time fill about 240 MB. */
+  private static final long MOST_VALUES = 10_000_000;
 
   /** An estimate may be wrong by so much. */
   private static final double HOPELESS = 8;
+
+  /** After so many steps, or values, a part of a task tells about the rest. */
+  private static final double TOLD_BY = 3e5;
+
+  /** What a part tells may be wrong by so much. */
+  private static final double UNSURE = 2;
 
   private final double seconds;
   private long left;
@@ -40,6 +46,38 @@ final class Work {
     }
   }
 
+  /** What is left of the budget. */
+  long left() {
+    return left;
+  }
+
+  /** How many values are kept. */
+  long kept() {
+    return values;
+  }
+
+  /**
+   * Refuses once part of a task has shown that the whole is sure to take too long.
+   *
+   * @param leftBefore what was left when it began
+   * @param done how much of it is done
+   * @param whole how much there is
+   */
+  void expectRest(long leftBefore, double done, double whole) {
+    double spent = (double) (leftBefore - left);
+    if (spent > TOLD_BY && spent / done * (whole - done) > UNSURE * left) {
+      throw tooLong();
+    }
+  }
+
+  /** The same of the values that are kept. */
+  void expectKept(long keptBefore, double done, double whole) {
+    double more = (double) (values - keptBefore);
+    if (more > TOLD_BY && keptBefore + more / done * whole > UNSURE * MOST_VALUES) {
+      throw tooLarge();
+    }
+  }
+
   /** Takes steps from the budget. */
   void spend(long steps) {
     left -= steps;
@@ -60,9 +98,13 @@ final class Work {
   void keep(long more) {
     values += more;
     if (values > MOST_VALUES) {
-      throw new DeclinedException(
-          "would need more than 250 MB of memory; use pearson or likelihood-ratio, or merge levels"
-              + " that were alike before the data were seen");
+      throw tooLarge();
     }
+  }
+
+  private static DeclinedException tooLarge() {
+    return new DeclinedException(
+        "would need more than 250 MB of memory; use pearson or likelihood-ratio, or merge levels"
+            + " that were alike before the data were seen");
   }
 }

@@ -7,10 +7,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
+import dev.tavik.numeric.LogFactorials;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
+import dev.tavik.simulation.Draws;
+import dev.tavik.simulation.NullWorld;
+import dev.tavik.simulation.SimulatedTail;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
@@ -21,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
+import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
@@ -399,10 +404,55 @@ class TableTestTest {
                 .pValue());
     for (String large :
         List.of(
-            "34 25 35 25;31 30 34 31;26 41 24 33;38 22 30 41", "90000 1 2;90000 1 3;90000 2 1")) {
+            "12 15 11 14 13;15 12 14 11 13;11 13 15 12 14;14 11 13 15 12;13 14 12 10 15",
+            "90000 1 2;90000 1 3;90000 2 1")) {
       assertThatThrownBy(() -> TableTest.FISHER.of(table(large)))
           .isInstanceOf(DeclinedException.class)
           .hasMessageMatching("would take longer than its budget of 5 seconds.*|.*200,000 units.*");
+    }
+  }
+
+  /** A million draws with the same margins, for a table too large to go through in a test. */
+  @Test
+  void fisherOfFiveHundredUnitsAgreesWithDraws() {
+    CrossTable table = table("34 25 35 25;31 30 34 31;26 41 24 33;38 22 30 41");
+    SimulatedTail drawn =
+        NullWorld.ofTable(table).simulate(Draws.of(1_000_000, 7)).tails().stream()
+            .filter(tail -> tail.method() == TableTest.FISHER)
+            .findFirst()
+            .orElseThrow();
+    double p = TableTest.FISHER.of(table).pValue();
+    assertThat(p).isCloseTo(drawn.pValue(), within(5 * drawn.standardError()));
+  }
+
+  /** Against all fillings of two columns, gone through one by one. */
+  @Test
+  void boundsOfTwoColumnsAreThoseOfAllTheirFillings() {
+    Lookup lookup = new Lookup(new LogFactorials(60), 60);
+    TwoColumns bounds = new TwoColumns(lookup);
+    SplittableRandom random = new SplittableRandom(5);
+    for (int i = 0; i < 300; i++) {
+      int[] rows = random.ints(2 + i % 4, 0, 9).toArray();
+      int units = random.nextInt(1 + IntStream.of(rows).sum());
+      long[] ends = {Long.MAX_VALUE, Long.MIN_VALUE};
+      fill(lookup, rows, 0, units, 0, ends);
+      if (IntStream.of(rows).sum() > 0) {
+        assertThat(bounds.least(units, rows)).as(Arrays.toString(rows)).isEqualTo(ends[0]);
+        assertThat(bounds.greatest(units, rows)).as(Arrays.toString(rows)).isEqualTo(ends[1]);
+      }
+    }
+  }
+
+  private static void fill(
+      Lookup lookup, int[] rows, int row, int left, long length, long... ends) {
+    if (row == rows.length) {
+      ends[0] = left == 0 ? Math.min(ends[0], length) : ends[0];
+      ends[1] = left == 0 ? Math.max(ends[1], length) : ends[1];
+      return;
+    }
+    for (int x = 0; x <= Math.min(left, rows[row]); x++) {
+      long more = lookup.length(x) + lookup.length(rows[row] - x);
+      fill(lookup, rows, row + 1, left - x, length + more, ends);
     }
   }
 
