@@ -17,7 +17,8 @@ final class ColumnProfile {
   private static final int MOST_KEPT = 1_000;
   private static final int LONGEST_KEPT = 200;
   private static final int MOST_CLASSES = 30;
-  private static final Pattern WHOLE = Pattern.compile("[+-]?\\d{1,15}");
+  private static final int MOST_DIGITS = 15;
+  private static final long NO_NUMBER = Long.MIN_VALUE;
   private static final Pattern NUMBER =
       Pattern.compile("[+-]?(\\d{1,15}\\.?\\d*|\\.\\d+|\\d{1,15},(\\d{1,2}|\\d{4,15}))");
   private static final Pattern DATE = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
@@ -32,6 +33,8 @@ final class ColumnProfile {
   private long missing;
   private long values;
   private long sum;
+  private long leastWhole;
+  private long greatestWhole;
   private @Nullable String least;
   private @Nullable String greatest;
 
@@ -61,7 +64,43 @@ final class ColumnProfile {
       }
     }
     if (whole || number || date) {
-      classify(new String(buffer, offset, length));
+      long written = whole ? whole(buffer, offset, length) : NO_NUMBER;
+      if (written == NO_NUMBER) {
+        classify(new String(buffer, offset, length));
+      } else {
+        takeWhole(written, buffer, offset, length);
+      }
+    }
+  }
+
+  /** The whole number that is written, of fifteen digits at most, or none. */
+  private static long whole(char[] buffer, int offset, int length) {
+    boolean signed = length > 0 && (buffer[offset] == '-' || buffer[offset] == '+');
+    int digits = signed ? length - 1 : length;
+    if (digits < 1 || digits > MOST_DIGITS) {
+      return NO_NUMBER;
+    }
+    long number = 0;
+    for (int i = offset + length - digits; i < offset + length; i++) {
+      int digit = buffer[i] - '0';
+      if (digit < 0 || digit > 9) {
+        return NO_NUMBER;
+      }
+      number = 10 * number + digit;
+    }
+    return buffer[offset] == '-' ? -number : number;
+  }
+
+  private void takeWhole(long written, char[] buffer, int offset, int length) {
+    date = false;
+    sum += written;
+    if (least == null || written < leastWhole) {
+      least = new String(buffer, offset, length);
+      leastWhole = written;
+    }
+    if (greatest == null || written > greatestWhole) {
+      greatest = new String(buffer, offset, length);
+      greatestWhole = written;
     }
   }
 
@@ -81,12 +120,9 @@ final class ColumnProfile {
   }
 
   private void classify(String text) {
-    whole = whole && WHOLE.matcher(text).matches();
+    whole = false;
     number = number && NUMBER.matcher(text).matches();
     date = date && DATE.matcher(text).matches();
-    if (whole) {
-      sum += Long.parseLong(text);
-    }
     if (number || date) {
       least = least == null || compare(text, least) < 0 ? text : least;
       greatest = greatest == null || compare(text, greatest) > 0 ? text : greatest;

@@ -58,6 +58,11 @@ final class CountHandler extends RowHandler {
   private final BitSet[] nearLevels;
   private final int[] nearKnown;
   private int[][] placesOf = {};
+
+  /** What short values by their keys are in each place, and the key whose value comes next. */
+  private final KnownValues[] known;
+
+  private final long[] expected;
   private long frequency = 1;
 
   /** What was counted of some rows, and left out of them for a missing value. */
@@ -105,6 +110,9 @@ final class CountHandler extends RowHandler {
     Arrays.setAll(nearLevels, i -> new BitSet());
     this.nearKnown = new int[places.size()];
     this.recoded = new RecodedLevels[places.size()];
+    this.known = new KnownValues[places.size()];
+    Arrays.setAll(known, i -> new KnownValues());
+    this.expected = new long[places.size()];
   }
 
   /** With the order of the first column's levels taken down. */
@@ -171,9 +179,31 @@ final class CountHandler extends RowHandler {
   }
 
   @Override
+  boolean keyed(int column, long key) {
+    if (column >= placesOf.length) {
+      return false;
+    }
+    boolean all = key != 0;
+    for (int place : placesOf[column]) {
+      int number = place == frequencyPlace || key == 0 ? KnownValues.UNKNOWN : known[place].of(key);
+      if (number == KnownValues.UNKNOWN) {
+        expected[place] = key;
+        all = false;
+      } else {
+        seen[place] = number;
+      }
+    }
+    return all;
+  }
+
+  @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
     for (int place : placesOf[column]) {
       take(place, buffer, offset, length, quoted);
+      if (expected[place] != 0) {
+        known[place].keep(expected[place], seen[place]);
+        expected[place] = 0;
+      }
     }
   }
 

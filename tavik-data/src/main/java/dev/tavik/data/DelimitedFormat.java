@@ -42,8 +42,7 @@ final class DelimitedFormat implements Format {
   public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
     said.requireNoSheet(bytes.name());
     Encoding encoding = Encoding.of(bytes, said);
-    boolean plain =
-        rows instanceof SweepHandler && encoding.charset().equals(StandardCharsets.UTF_8);
+    boolean plain = encoding.charset().equals(StandardCharsets.UTF_8);
     if (plain) {
       bytes.mark(MOST_PEEKED);
     }
@@ -56,7 +55,7 @@ final class DelimitedFormat implements Format {
       if (plain) {
         bytes.reset();
         bytes.skipNBytes(encoding.mark());
-        sweep(bytes, (SweepHandler) rows, layout, encoding);
+        byBytes(bytes, rows, layout, encoding);
       } else {
         for (int line = 0; line < layout.above(); line++) {
           passOver(reader);
@@ -68,7 +67,7 @@ final class DelimitedFormat implements Format {
   }
 
   /** Plain rows by their bytes, the others as any text. */
-  private static void sweep(Bytes bytes, SweepHandler rows, Layout layout, Encoding encoding)
+  private static void byBytes(Bytes bytes, RowHandler rows, Layout layout, Encoding encoding)
       throws IOException {
     PlainBytes plain = new PlainBytes(bytes, layout, rows, LONGEST_FIELD);
     Optional<InputStream> left = plain.read();

@@ -26,6 +26,16 @@ final class OverviewHandler extends RowHandler {
     return wanted;
   }
 
+  /** A value is taken as it comes: one of a row that isn't whole ends the reading anyway. */
+  @Override
+  boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
+    int end = offset + length;
+    int from = quoted ? offset : behindBlanks(buffer, offset, end);
+    int to = quoted ? end : beforeBlanks(buffer, from, end);
+    value(column, buffer, from, to - from, quoted);
+    return true;
+  }
+
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
     if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {

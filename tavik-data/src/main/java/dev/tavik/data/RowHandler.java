@@ -25,6 +25,7 @@ public abstract class RowHandler {
   private final List<String> names = new ArrayList<>();
   private @Nullable Header header;
   private boolean[] wanted = {};
+  private int lastWanted;
   private String unit = "line";
   private long number;
   private long rows;
@@ -65,6 +66,14 @@ public abstract class RowHandler {
    * is dealt with, so that its characters need not be kept.
    */
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
+    return false;
+  }
+
+  /**
+   * A short value of a row by its key, see {@link ShortLevels}, 0 for another; returns whether it is
+   * dealt with, so that its characters need not be handed over.
+   */
+  boolean keyed(int column, long key) {
     return false;
   }
 
@@ -143,6 +152,11 @@ public abstract class RowHandler {
     return header == null || (column < wanted.length && wanted[column]);
   }
 
+  /** The last column whose values are wanted; those behind it only count. */
+  final int lastWanted() {
+    return lastWanted;
+  }
+
   private void grow(int length) {
     if (used + length > LONGEST_ROW || fields >= MOST_COLUMNS) {
       throw new DataException(
@@ -205,6 +219,10 @@ public abstract class RowHandler {
   final boolean[] headed(Header complete) {
     header = complete;
     wanted = header(complete);
+    lastWanted = wanted.length - 1;
+    while (lastWanted >= 0 && !wanted[lastWanted]) {
+      lastWanted--;
+    }
     return wanted;
   }
 
@@ -217,17 +235,27 @@ public abstract class RowHandler {
   }
 
   private void trimmed(int column, int from, int to, boolean quoted) {
-    int start = from;
-    int end = to;
-    if (!quoted) {
-      while (start < end && isBlank(text[start])) {
-        start++;
-      }
-      while (end > start && isBlank(text[end - 1])) {
-        end--;
-      }
-    }
+    int start = quoted ? from : behindBlanks(text, from, to);
+    int end = quoted ? to : beforeBlanks(text, start, to);
     value(column, text, start, end - start, quoted);
+  }
+
+  /** Where a value begins that may have blanks before it. */
+  static int behindBlanks(char[] buffer, int from, int to) {
+    int start = from;
+    while (start < to && isBlank(buffer[start])) {
+      start++;
+    }
+    return start;
+  }
+
+  /** Where a value ends that may have blanks after it. */
+  static int beforeBlanks(char[] buffer, int from, int to) {
+    int end = to;
+    while (end > from && isBlank(buffer[end - 1])) {
+      end--;
+    }
+    return end;
   }
 
   /** Other control characters are data: they are seen, not dropped. */

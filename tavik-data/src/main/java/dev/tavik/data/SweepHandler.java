@@ -124,23 +124,13 @@ final class SweepHandler extends RowHandler {
   /** A short value is kept as a number until its row is complete. */
   @Override
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
-    int from = offset;
-    int to = offset + length;
-    if (!quoted) {
-      while (from < to && isBlank(buffer[from])) {
-        from++;
-      }
-      while (to > from && isBlank(buffer[to - 1])) {
-        to--;
-      }
-    }
+    int end = offset + length;
+    int from = quoted ? offset : behindBlanks(buffer, offset, end);
+    int to = quoted ? end : beforeBlanks(buffer, from, end);
     return keyed(column, ShortLevels.key(buffer, from, to - from, quoted));
   }
 
-  /**
-   * A short value of a row by its key, 0 for another; returns whether it is dealt with, so that its
-   * characters need not be handed over.
-   */
+  @Override
   boolean keyed(int column, long key) {
     if (column >= wanted.length || special[column]) {
       return false;
