@@ -156,16 +156,19 @@ record LargestSize(double logSize, double proportion) {
       double total = 1;
       double sum = heights[mode];
       double term = 1;
-      for (int s = mode; s < trials && term > NEGLIGIBLE; s++) {
-        term *= odds * (trials - s) / (s + 1.0);
+      double n = trials;
+      int s = mode;
+      for (double at = mode; s < trials && term > NEGLIGIBLE; at++) {
+        term *= odds * (n - at) / (at + 1);
         total += term;
-        sum += term * heights[s + 1];
+        sum += term * heights[++s];
       }
       term = 1;
-      for (int s = mode; s > 0 && term > NEGLIGIBLE; s--) {
-        term *= s / (odds * (trials - s + 1.0));
+      s = mode;
+      for (double at = mode; s > 0 && term > NEGLIGIBLE; at--) {
+        term *= at / (odds * (n - at + 1));
         total += term;
-        sum += term * heights[s - 1];
+        sum += term * heights[--s];
       }
       return sum / total;
     }
