@@ -72,6 +72,7 @@ public final class ReadFiles {
           "counted",
           "ratio");
       compare("text, against the reader's bare callback", () -> bareText(text), text);
+      compare("look, against the same", () -> bareText(text), () -> Sources.open(text).overview());
       wide(survey);
       compare(
           "sweep of 1,000 columns, against the same",

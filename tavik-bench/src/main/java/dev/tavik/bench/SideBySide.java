@@ -53,6 +53,14 @@ final class SideBySide {
     return new SideBySide(allThreads).measure(anchor, tavik);
   }
 
+  /** One call, for what takes seconds. */
+  static Times once(IntToDoubleFunction work) {
+    long before = THREADS.getCurrentThreadAllocatedBytes();
+    long taken = new SideBySide(false).batch(work, 1);
+    return new Times(
+        Double.NaN, (double) taken, (double) (THREADS.getCurrentThreadAllocatedBytes() - before));
+  }
+
   private Times measure(@Nullable IntToDoubleFunction anchor, IntToDoubleFunction tavik) {
     int anchorCalls = anchor == null ? 0 : warm(anchor);
     int calls = warm(tavik);

@@ -11,22 +11,37 @@ public final class Speed {
   private Speed() {}
 
   /**
-   * Times every line, or those whose name contains a word.
+   * Times every line, then how whole questions grow, processes and files; or only those lines whose
+   * name contains a word.
    *
    * @param arguments a word; none for all
+   * @throws Exception if a process can't be started or a file not be made
    */
-  public static void main(String[] arguments) {
+  public static void main(String[] arguments) throws Exception {
     System.out.printf(FORM, "work", "anchor", "Tavik", "x", "before", "wanted", "bytes");
-    Stream.of(MethodWork.all(), PlanWork.all(), BayesWork.all(), DrawWork.all())
+    Stream.of(
+            QuestionWork.all(),
+            MethodWork.all(),
+            TableWork.all(),
+            DrawWork.all(),
+            PlanWork.all(),
+            BayesWork.all())
         .flatMap(List::stream)
         .filter(work -> arguments.length == 0 || work.name().contains(arguments[0]))
         .forEach(Speed::line);
+    if (arguments.length == 0) {
+      Growth.print();
+      Processes.print();
+      ReadFiles.main(arguments);
+    }
     System.out.println("(results together: " + SideBySide.kept() + ")");
   }
 
   private static void line(Work work) {
     SideBySide.Times times =
-        SideBySide.of(work.anchor(), work.tavik(), work.threads() == Work.Threads.ALL);
+        work.threads() == Work.Threads.ONE_CALL
+            ? SideBySide.once(work.tavik())
+            : SideBySide.of(work.anchor(), work.tavik(), work.threads() == Work.Threads.ALL);
     System.out.printf(
         FORM,
         work.name(),
@@ -38,7 +53,7 @@ public final class Speed {
         work.threads() == Work.Threads.ALL ? "" : bytes(times.bytes()));
   }
 
-  private static String time(double nanos) {
+  static String time(double nanos) {
     if (Double.isNaN(nanos)) {
       return "";
     }

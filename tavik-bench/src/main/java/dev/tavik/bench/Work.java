@@ -25,7 +25,9 @@ record Work(
   /** Whose time counts. */
   enum Threads {
     ONE,
-    ALL
+    ALL,
+    /** Of one, in a single call: what takes seconds. */
+    ONE_CALL
   }
 
   static Work of(
@@ -39,6 +41,10 @@ record Work(
 
   static Work watched(String name, IntToDoubleFunction tavik, String before, String wanted) {
     return new Work(name, null, tavik, before, wanted, Threads.ONE);
+  }
+
+  Work once() {
+    return new Work(name, anchor, tavik, before, wanted, Threads.ONE_CALL);
   }
 
   Work onAllThreads() {

@@ -1,12 +1,14 @@
 /**
- * How long methods take, warm, on one core:
+ * How long everything takes beside the least that any program must do for it, in one run, in turn:
  *
  * <pre>{@code
- * mvn -q compile exec:java -pl tavik-bench -am -Dexec.mainClass=dev.tavik.bench.Methods
+ * tavik-bench/speed.sh
  * }</pre>
  *
- * <p>{@code tavik-bench/whole-question.sh} times whole questions against a Java machine that does
- * nothing.
+ * <p>prints the table that {@code BENCH.md} keeps. The least is a plain kernel in {@code Kernels},
+ * {@code FisherPower}, {@code DrawKernels}, a bare Java machine, or the text reader's own callback;
+ * {@code SideBySide} times both by the processor's clock. Nothing here asserts, and no test is
+ * timed.
  */
 @NullMarked
 package dev.tavik.bench;

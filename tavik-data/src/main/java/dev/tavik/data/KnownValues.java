@@ -1,9 +1,9 @@
 package dev.tavik.data;
 
 /**
- * What the short values of a column are, by their keys: a value that was seen before is found by one
- * number, without its characters. A few hundred are kept; what is not among them is looked up as
- * any other.
+ * What the short values of a column are, by their keys: a value that was seen before is found by
+ * one number, without its characters. A few hundred are kept; what is not among them is looked up
+ * as any other.
  */
 final class KnownValues {
   static final int UNKNOWN = -2;

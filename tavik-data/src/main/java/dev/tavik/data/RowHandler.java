@@ -70,8 +70,8 @@ public abstract class RowHandler {
   }
 
   /**
-   * A short value of a row by its key, see {@link ShortLevels}, 0 for another; returns whether it is
-   * dealt with, so that its characters need not be handed over.
+   * A short value of a row by its key, see {@link ShortLevels}, 0 for another; returns whether it
+   * is dealt with, so that its characters need not be handed over.
    */
   boolean keyed(int column, long key) {
     return false;

@@ -13,8 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.stream.Collectors;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -101,8 +101,22 @@ class SweepSourceTest {
   void bytesAndLettersAreReadAlike() {
     Random random = new Random(23);
     String[] harm = {
-      "\"", ",", "\n", "\r", "\r\n", " ", "é", "\t", "\n\n", "\"x\"", "longer than eight",
-      ",\"x, y\",", "\"\"", "NA", "\"NA\"", ";"
+      "\"",
+      ",",
+      "\n",
+      "\r",
+      "\r\n",
+      " ",
+      "é",
+      "\t",
+      "\n\n",
+      "\"x\"",
+      "longer than eight",
+      ",\"x, y\",",
+      "\"\"",
+      "NA",
+      "\"NA\"",
+      ";"
     };
     // Of a hundred thousand rounds, made once, all were alike.
     for (int round = 0; round < Integer.getInteger("tavik.rounds", 3_000); round++) {
