@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import org.apache.commons.numbers.gamma.LogGamma;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -240,6 +241,44 @@ class SharesTestTest {
       assertThat(intervals.get(i).upper())
           .isCloseTo(Math.min(1, share + (reach + 2 * gamma) / n), within(1e-10));
     }
+  }
+
+  /** Of many categories, by adding one after another to what is known of those before. */
+  @ParameterizedTest
+  @CsvSource({"40, 11", "60, 30", "90, 7"})
+  void sisonGlazOfManyCategoriesFollowsItsDefinition(int categories, int about) {
+    long[] many = IntStream.range(0, categories).mapToLong(i -> about + i % 4).toArray();
+    CategoryCounts observed = counts(many);
+    double level = 0.9;
+    int reach = 0;
+    while (allWithin(observed, reach + 1) < level) {
+      reach++;
+    }
+    double below = allWithin(observed, reach);
+    double gamma = (level - below) / (allWithin(observed, reach + 1) - below);
+    double n = observed.total();
+    Interval first = SharesInterval.SISON_GLAZ.of(observed, level).get(0);
+    assertThat(first.lower()).isCloseTo(Math.max(0, (many[0] - reach) / n), within(1e-12));
+    assertThat(first.upper()).isCloseTo((many[0] + reach + 2 * gamma) / n, within(1e-11));
+  }
+
+  /** How likely all counts are within c of the observed ones, their shares the observed ones. */
+  private static double allWithin(CategoryCounts observed, int c) {
+    int n = (int) observed.total();
+    double[] ways = new double[n + 1];
+    ways[0] = 1;
+    for (long count : observed.counts()) {
+      double[] next = new double[n + 1];
+      for (int y = (int) Math.max(0, count - c); y <= count + c; y++) {
+        // Poisson with the count as its mean; that the sum is n is divided out at the end.
+        double chance = Math.exp(y * Math.log(count) - count - LogGamma.value(y + 1.0));
+        for (int sum = 0; sum + y <= n; sum++) {
+          next[sum + y] += ways[sum] * chance;
+        }
+      }
+      ways = next;
+    }
+    return ways[n] / Math.exp(n * Math.log(n) - n - LogGamma.value(n + 1.0));
   }
 
   @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.Random;
 import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
@@ -46,6 +47,23 @@ class NumericTest {
         double expected = (double) (n - x) / (x + 1) * p / (1 - p);
         assertThat(ratio).isCloseTo(expected, within(1e-10 * expected));
       }
+    }
+  }
+
+  /** A decimal that a person writes has the parts that decimal arithmetic gives it. */
+  @Test
+  void decimalsAreReadAsTheyAreWritten() {
+    Random random = new Random(3);
+    for (int i = 0; i < 20_000; i++) {
+      int digits = 1 + random.nextInt(9);
+      BigDecimal written =
+          BigDecimal.valueOf(1 + random.nextInt((int) Math.pow(10, digits) - 1), digits);
+      double value = written.doubleValue();
+      DecimalFraction read = DecimalFraction.of(value);
+      double complement = BigDecimal.ONE.subtract(written).doubleValue();
+      assertThat(read.remainder()).isEqualTo(written.subtract(new BigDecimal(value)).doubleValue());
+      assertThat(read.complement()).isEqualTo(complement);
+      assertThat(DecimalFraction.complement(value)).isEqualTo(complement);
     }
   }
 

@@ -78,6 +78,23 @@ class TwoProportionTestTest {
     errors.assertBelow(2e-13, 2e-14);
   }
 
+  /** Where all counts are summed and where both tails are, near the mean and far from it. */
+  @ParameterizedTest
+  @CsvSource({
+    "300, 200, 90, 54, 70", "400, 400, 5, 0, 5", "1500, 1500, 1200, 560, 700",
+    "2500, 1200, 1500, 1000, 1090", "40, 3000, 1500, 5, 31", "2000, 2000, 2000, 850, 1003"
+  })
+  void fisherAgreesWithCountsOfTablesForLargeTables(int n1, int n2, int s, int from, int to) {
+    RelativeErrors errors = new RelativeErrors("Fisher's p-value");
+    BigInteger[] ways = ways(n1, n2, s);
+    for (int x = from; x <= to; x += Math.max(1, (to - from) / 12)) {
+      for (Alternative alternative : Alternative.values()) {
+        checkFisher(errors, ways, Tally.of(x, n1), Tally.of(s - x, n2), alternative);
+      }
+    }
+    errors.assertBelow(1e-11, 1e-12);
+  }
+
   private static void checkFisher(
       RelativeErrors errors, BigInteger[] ways, Tally one, Tally two, Alternative alternative) {
     int x = (int) one.successes();

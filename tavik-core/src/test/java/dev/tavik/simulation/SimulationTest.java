@@ -137,7 +137,10 @@ class SimulationTest {
     "1 2 1 0;3 3 6 1;10 10 14 9;6 7 12 11",
     "8 1 4;2 9 3",
     "5 0;1 7",
-    "3 0 2;1 8 2;6 1 4"
+    "3 0 2;1 8 2;6 1 4",
+    // Of few units to a cell, which are shuffled.
+    "1 2 1 0 3;3 3 0 1 2;0 1 4 1 1;2 0 1 3 0",
+    "1 0 1 2;0 2 1 0;2 1 0 1;1 1 3 0;0 1 0 2"
   })
   void tablesAgreeWithFishersTest(String cells) {
     CrossTable table = table(cells);
@@ -245,6 +248,33 @@ class SimulationTest {
     double exact = ash.cumulativeProbability(9) + ash.survivalProbability(14);
     assertEstimates(simulation, "pearson", exact);
     assertThat(SharesTest.PEARSON.of(counts, claimed).pValue()).isCloseTo(exact, within(0.1));
+  }
+
+  /** Few units by tables of what is left, many by rejection: chi-square is right for both. */
+  @ParameterizedTest
+  @CsvSource({"600", "60000", "100000000"})
+  void sharesOfManyUnitsAgreeWithChiSquare(long n) {
+    double[] claimed = {0.2, 0.15, 0.2, 0.15, 0.15, 0.15};
+    double step = Math.sqrt(0.3 * n);
+    List<Long> seen = new ArrayList<>();
+    long left = n;
+    for (int i = 0; i < 5; i++) {
+      seen.add(Math.round(claimed[i] * n + (i % 2 == 0 ? step : -step)));
+      left -= seen.get(i);
+    }
+    seen.add(left);
+    CategoryCounts counts = CategoryCounts.of(List.of("a", "b", "c", "d", "e", "f"), seen);
+    Shares shares = Shares.of(claimed);
+    Simulation simulation = NullWorld.ofShares(counts, shares).simulate(Draws.of(100_000, 4));
+    for (SharesTest test : List.of(SharesTest.PEARSON, SharesTest.LIKELIHOOD_RATIO)) {
+      double p = test.of(counts, shares).pValue();
+      SimulatedTail tail =
+          simulation.tails().stream()
+              .filter(each -> each.method() == test)
+              .findFirst()
+              .orElseThrow();
+      assertThat(tail.pValue()).isCloseTo(p, within(5 * Math.sqrt(p / 100_000) + 0.2 / n));
+    }
   }
 
   /** One seed, one answer, whoever computes it. */

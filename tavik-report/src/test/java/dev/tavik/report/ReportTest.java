@@ -9,6 +9,9 @@ import dev.tavik.answer.Align;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Failure;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Question;
+import dev.tavik.answer.Value;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
@@ -20,6 +23,8 @@ import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Interval;
+import dev.tavik.study.Gate;
+import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
 import dev.tavik.study.compare.CompareGroupsQuestion;
@@ -30,6 +35,7 @@ import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import java.io.IOException;
+import java.io.StringWriter;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -48,6 +54,46 @@ class ReportTest {
     groups.put("North", Tally.of(16, 403));
     groups.put("South", Tally.of(53, 408));
     return RateByGroupQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
+  }
+
+  /** As JSON a study is written answer by answer; nobody sees that from what is written. */
+  @Test
+  void aStudyIsWrittenAsItsAnswersAreMade() throws IOException {
+    Question broken =
+        () -> {
+          throw new IllegalStateException("out of tiles");
+        };
+    Question odd = () -> RATE.with(new Broken());
+    Map<String, Tally> groups = Map.of("North", Tally.of(16, 403), "South", Tally.of(53, 408));
+    Study study =
+        new Study(
+            "Week 18",
+            List.of(
+                RateQuestion.of(Tally.of(14, 400), 0.05),
+                broken,
+                odd,
+                RateByGroupQuestion.of(groups, RateSettings.against(0.08)),
+                CompareQuestion.of(Tally.of(14, 400), Tally.of(31, 410))));
+    StringWriter written = new StringWriter();
+    StudyAnswer kept = Report.json(study, Detail.WORKING, written);
+    StudyAnswer whole = study.ask().written(each -> Report.JSON.of(each, Detail.WORKING));
+    assertThat(written).hasToString(Report.JSON.of(whole, Detail.WORKING));
+    assertThat(kept.decisions()).isEqualTo(whole.decisions()).hasSize(4);
+    assertThat(kept.faulty()).isTrue();
+    assertThat(Gate.of(kept)).isEqualTo(Gate.of(whole));
+  }
+
+  /** A finding that can't be written. */
+  private record Broken() implements Finding {
+    @Override
+    public String key() {
+      return "broken";
+    }
+
+    @Override
+    public Value figures() {
+      throw new IllegalStateException("no figures");
+    }
   }
 
   @Test
