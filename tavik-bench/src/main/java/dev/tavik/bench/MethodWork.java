@@ -51,7 +51,7 @@ final class MethodWork {
     for (long n : new long[] {100, 10_000, 1_000_000, 100_000_000}) {
       work.add(
           Work.of(
-              "mid-p, against clopper-pearson's kernel, n = " + n,
+              "mid-p, n = " + n,
               i -> Kernels.clopperPearson(part(n, i), (double) n),
               i -> ProportionInterval.MID_P.of(Tally.of(some(n, i), n), 0.95).upper(),
               n == 1_000_000 ? "60" : "",

@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 
 /** Times Tavik's methods beside plain kernels that do the same, and prints one table. */
 public final class Speed {
-  private static final String FORM = "%-46s %10s %10s %7s %9s %8s %9s%n";
+  private static final String FORM = "%-40s %10s %10s %7s %10s %16s %10s%n";
 
   private Speed() {}
 

@@ -19,6 +19,12 @@ import java.util.stream.IntStream;
 final class TwoHalves {
   private static final int STATE = 5;
 
+  /**
+   * Of more than two columns a half, with its share of the lists: measured where tables of seven by
+   * seven and nine by nine were given up after all.
+   */
+  private static final double OF_A_JOINT_STATE = 150;
+
   private final int[] rows;
   private final long threshold;
   private final Work work;
@@ -51,6 +57,34 @@ final class TwoHalves {
     this.ways = new Ways((double) taken / units, work);
     this.all = ways.of(units, taken);
     work.expect(first.fillings(rows) + second.fillings(rows));
+    if (table.columns().length > 4) {
+      work.require(OF_A_JOINT_STATE * jointStates(rows, first.units()));
+    }
+  }
+
+  /** How many joint states there are: the ways to take units of the rows, equal rows alike. */
+  private static double jointStates(int[] ascending, int units) {
+    double[] ways = new double[units + 1];
+    ways[0] = 1;
+    for (int from = 0, to; from < ascending.length; from = to) {
+      int row = ascending[from];
+      to = from + 1;
+      while (to < ascending.length && ascending[to] == row) {
+        to++;
+      }
+      // So many of the equal rows take so many units together: their numbers in any order.
+      double[][] equal = new double[to - from + 1][units + 1];
+      equal[0] = ways;
+      for (int each = 0; each <= Math.min(row, units); each++) {
+        for (int rows = 1; rows < equal.length; rows++) {
+          for (int sum = each; sum <= units; sum++) {
+            equal[rows][sum] += equal[rows - 1][sum - each];
+          }
+        }
+      }
+      ways = equal[to - from];
+    }
+    return ways[units];
   }
 
   /** As many columns and about as many units on either side, both in descending order. */

@@ -46,6 +46,13 @@ final class Work {
     }
   }
 
+  /** Refuses at once what takes so many steps at least. */
+  void require(double steps) {
+    if (steps > left) {
+      throw tooLong();
+    }
+  }
+
   /** What is left of the budget. */
   long left() {
     return left;

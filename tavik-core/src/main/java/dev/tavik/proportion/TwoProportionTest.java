@@ -1,6 +1,6 @@
 package dev.tavik.proportion;
 
-import static dev.tavik.result.Figures.require;
+import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Basis;
@@ -171,10 +171,10 @@ public enum TwoProportionTest implements Method {
    */
   public TestResult of(Tally first, Tally second, Hypothesis hypothesis) {
     double against = hypothesis.against();
-    require(
-        against > -1 && against < 1,
-        "a null difference must lie strictly between -1 and 1, got %s",
-        against);
+    if (!(against > -1 && against < 1)) {
+      throw new IllegalArgumentException(
+          say("a null difference must lie strictly between -1 and 1, got %s", against));
+    }
     if (!knows(against)) {
       throw new DeclinedException("tests the null of no difference only; use score or z-separate");
     }

@@ -1,6 +1,6 @@
 package dev.tavik.result;
 
-import static dev.tavik.result.Figures.require;
+import static dev.tavik.result.Figures.say;
 
 /**
  * Holds a null value and the direction in which it is doubted.
@@ -16,7 +16,9 @@ public record Hypothesis(double against, Alternative alternative) {
    * @throws IllegalArgumentException if {@code against} is not finite
    */
   public Hypothesis {
-    require(Double.isFinite(against), "against must be a finite number, got %s", against);
+    if (!Double.isFinite(against)) {
+      throw new IllegalArgumentException(say("against must be a finite number, got %s", against));
+    }
   }
 
   /**

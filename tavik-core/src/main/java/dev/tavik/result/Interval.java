@@ -1,6 +1,6 @@
 package dev.tavik.result;
 
-import static dev.tavik.result.Figures.require;
+import static dev.tavik.result.Figures.say;
 
 /**
  * Holds a confidence interval or a one-sided bound.
@@ -21,7 +21,10 @@ public record Interval(
    * @throws IllegalArgumentException if not lower ≤ upper
    */
   public Interval {
-    require(lower <= upper, "lower must not be above upper, got %s to %s", lower, upper);
+    if (!(lower <= upper)) {
+      throw new IllegalArgumentException(
+          say("lower must not be above upper, got %s to %s", lower, upper));
+    }
   }
 
   /**

@@ -1,6 +1,6 @@
 package dev.tavik.result;
 
-import static dev.tavik.result.Figures.require;
+import static dev.tavik.result.Figures.say;
 
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -40,16 +40,19 @@ public record TestResult(
    */
   public TestResult {
     Objects.requireNonNull(method, "method");
-    require(pValue >= 0 && pValue <= 1, "pValue must be between 0 and 1, got %s", pValue);
+    if (!(pValue >= 0 && pValue <= 1)) {
+      throw new IllegalArgumentException(say("pValue must be between 0 and 1, got %s", pValue));
+    }
     boolean agree =
         pValue < Double.MIN_NORMAL
             ? log10PValue <= LOG10_SMALLEST
             : log10PValue <= 0 && Math.abs(Math.log(pValue) / LN_10 - log10PValue) <= AGREEMENT;
-    require(
-        agree,
-        "log10PValue must be the decimal logarithm of pValue (%s), got %s",
-        pValue,
-        log10PValue);
+    if (!agree) {
+      throw new IllegalArgumentException(
+          say(
+              "log10PValue must be the decimal logarithm of pValue (%s), got %s",
+              pValue, log10PValue));
+    }
   }
 
   /** The value that a test is based on. */

@@ -271,7 +271,7 @@ class SharesTestTest {
       double[] next = new double[n + 1];
       for (int y = (int) Math.max(0, count - c); y <= count + c; y++) {
         // Poisson with the count as its mean; that the sum is n is divided out at the end.
-        double chance = Math.exp(y * Math.log(count) - count - LogGamma.value(y + 1.0));
+        double chance = Math.exp(y * Math.log((double) count) - count - LogGamma.value(y + 1.0));
         for (int sum = 0; sum + y <= n; sum++) {
           next[sum + y] += ways[sum] * chance;
         }
