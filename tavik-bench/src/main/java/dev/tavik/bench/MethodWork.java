@@ -76,6 +76,22 @@ final class MethodWork {
               n == 400 ? "" : "1251 µs",
               n == 400 ? "" : "400 µs"));
     }
+    for (TwoProportionTest test : List.of(TwoProportionTest.BARNARD, TwoProportionTest.BOSCHLOO)) {
+      for (int n : new int[] {50, 200, 1000}) {
+        work.add(
+            Work.of(
+                test.id() + ", less, n = " + n + " + " + n,
+                i -> SizeKernel.barnard((int) some(n, i), (int) some(n, 3 * i + 7), n),
+                i ->
+                    test.of(
+                            Tally.of(some(n, i), n),
+                            Tally.of(some(n, 3 * i + 7), n),
+                            Hypothesis.less(0))
+                        .pValue(),
+                test == TwoProportionTest.BARNARD ? "2.1" : "2.4-4.6",
+                "2"));
+      }
+    }
     double[] lambdas = {10, 300, 900, 100_000};
     String[] noncentral = {"3.4", "2.7", "2.2", "1.5"};
     for (int l = 0; l < lambdas.length; l++) {

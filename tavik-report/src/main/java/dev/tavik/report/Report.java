@@ -12,6 +12,7 @@ import java.io.Writer;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -134,7 +135,7 @@ public enum Report {
     try {
       return new JsonFormat().write(study, detail, to);
     } catch (UncheckedIOException e) {
-      throw new IOException(e);
+      throw Objects.requireNonNull(e.getCause());
     }
   }
 
