@@ -18,6 +18,10 @@ import org.jspecify.annotations.Nullable;
  */
 final class Half {
   private static final int EDGE = 3;
+
+  /** What it takes to bring one value of a list into its order. */
+  private static final int SORTED = 20;
+
   private static final double GOLDEN = 0.6180339887;
 
   private final int[] columns;
@@ -312,7 +316,7 @@ final class Half {
   private Lengths listed(int level, int state, @Nullable Lengths[] below) {
     long[] steps = new long[1];
     gather(level, state, below, gathering, steps);
-    work.spend(steps[0]);
+    work.spend(steps[0] + SORTED * (long) gathering.size());
     work.keep(gathering.size());
     return gathering.sorted();
   }

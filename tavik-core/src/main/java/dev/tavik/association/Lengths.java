@@ -138,8 +138,16 @@ final class Lengths {
         chances[i] = values[place(keys, lengths[i])];
       }
       Lengths sorted = new Lengths(lengths, chances, beyond);
+      // To clear the room of one long list after each of many short ones would take most of the
+      // time.
+      int room = Math.max(16, Integer.highestOneBit(4 * size));
+      if (room < keys.length) {
+        keys = new long[room];
+        values = new double[room];
+      } else {
+        Arrays.fill(values, 0);
+      }
       Arrays.fill(keys, EMPTY);
-      Arrays.fill(values, 0);
       size = 0;
       beyond = 0;
       return sorted;
