@@ -23,7 +23,7 @@ final class TwoHalves {
    * Of more than two columns a half, with its share of the lists: measured where tables of seven by
    * seven and nine by nine were given up after all.
    */
-  private static final double OF_A_JOINT_STATE = 150;
+  private static final double OF_A_JOINT_STATE = 90;
 
   private final int[] rows;
   private final long threshold;

@@ -4,11 +4,11 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 
 /**
- * A budget of work, counted in steps of some 10 nanoseconds rather than by the clock, so that a
+ * A budget of work, counted in steps of some 15 nanoseconds rather than by the clock, so that a
  * table is answered or declined alike every time.
  */
 final class Work {
-  private static final double STEPS_A_SECOND = 1e8;
+  private static final double STEPS_A_SECOND = 6e7;
 
   /** So many path values at a time fill about 240 MB. */
   private static final long MOST_VALUES = 10_000_000;
