@@ -1,8 +1,6 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.numeric.Binomial;
-import dev.tavik.numeric.DecimalFraction;
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.numbers.rootfinder.BrentSolver;
 
@@ -24,11 +22,6 @@ final class LimitSearch {
   private static final double HIGHEST = 36;
 
   private LimitSearch() {}
-
-  /** A binomial distribution with exactly this double as its chance of success. */
-  static Binomial at(Tally tally, double p) {
-    return new Binomial(tally.trials(), DecimalFraction.exactly(p));
-  }
 
   /**
    * The root of a function that rises with the proportion, or the end of the range where it lies
@@ -58,15 +51,6 @@ final class LimitSearch {
     }
     return new BrentSolver(0, TOLERANCE, 0)
         .findRoot(rising, Math.min(near, far), Math.max(near, far));
-  }
-
-  /** The root of a function between two proportions at which it has different signs. */
-  static double between(DoubleUnaryOperator function, double low, double high) {
-    return bracketed(u -> function.applyAsDouble(proportion(u)), logOdds(low), logOdds(high));
-  }
-
-  private static double bracketed(DoubleUnaryOperator byLogOdds, double low, double high) {
-    return proportion(new BrentSolver(0, TOLERANCE, 0).findRoot(byLogOdds, low, high));
   }
 
   private static double logOdds(double p) {
