@@ -5,6 +5,7 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.ComparedRates;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Quantity;
 import java.util.ArrayList;
@@ -27,24 +28,17 @@ final class BayesWork {
       successes.set(i, random.nextDouble() < 0.052);
     }
     OutcomeSequence sequence = OutcomeSequence.of(successes, MILLION);
-    work.add(
-        Work.of(
-            "a sequence of 1000000, less",
-            i -> sequence(successes, 0.05 + i % 10 * 1e-4),
-            i ->
-                BayesFactorPath.of(sequence, Hypothesis.less(0.05 + i % 10 * 1e-4), prior)
-                    .log(MILLION - 1),
-            "7-9",
-            "2"));
-    work.add(
-        Work.of(
-            "a sequence of 1000000, two-sided",
-            i -> sequence(successes, 0.05 + i % 10 * 1e-4),
-            i ->
-                BayesFactorPath.of(sequence, Hypothesis.twoSided(0.05 + i % 10 * 1e-4), prior)
-                    .log(MILLION - 1),
-            "7-9",
-            "2"));
+    for (Alternative side : List.of(Alternative.LESS, Alternative.TWO_SIDED)) {
+      work.add(
+          Work.of(
+              "a sequence of 1000000, " + side.id(),
+              i -> sequence(successes, against(i)),
+              i ->
+                  BayesFactorPath.of(sequence, new Hypothesis(against(i), side), prior)
+                      .log(MILLION - 1),
+              "7-9",
+              "2"));
+    }
     for (long n : new long[] {400, MILLION}) {
       work.add(
           Work.of(
@@ -55,6 +49,10 @@ final class BayesWork {
               "3"));
     }
     return work;
+  }
+
+  private static double against(int i) {
+    return 0.05 + i % 10 * 1e-4;
   }
 
   private static ComparedRates compared(BetaPrior prior, long n, int i) {

@@ -54,20 +54,6 @@ public final class Answer {
   }
 
   /**
-   * Makes an answer whose tests and intervals are there, and the rest of which follows from them
-   * when it is first read.
-   *
-   * @param tests all tests that were made
-   * @param intervals all intervals that methods made
-   * @param worded makes the whole answer, of the same question
-   */
-  public static Answer of(
-      List<TestResult> tests, List<Interval> intervals, Builder begun, Supplier<Answer> worded) {
-    Later<Content> rest = new Later<>(() -> worded.get().content.get());
-    return new Answer(begun.question, begun.kind, begun.label, tests, intervals, rest);
-  }
-
-  /**
    * Begins an answer.
    *
    * @param question the question
@@ -116,6 +102,19 @@ public final class Answer {
     public Builder cautions(List<Caution> all) {
       cautions = all;
       return this;
+    }
+
+    /**
+     * Ends with tests and intervals only: the rest follows from them when it is first read.
+     *
+     * @param tests all tests that were made
+     * @param intervals all intervals that methods made
+     * @param worded makes the whole answer, of the same question
+     */
+    public Answer worded(
+        List<TestResult> tests, List<Interval> intervals, Supplier<Answer> worded) {
+      Later<Content> rest = new Later<>(() -> worded.get().content.get());
+      return new Answer(question, kind, label, tests, intervals, rest);
     }
 
     /** Ends with the verdict. */

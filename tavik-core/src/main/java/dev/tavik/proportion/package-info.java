@@ -50,7 +50,8 @@
  * ConditionalWeights}), and {@code LargestSize} finds the supremum over the common proportion by
  * branch and bound, with a proved bound on the curvature.
  *
- * <p>A limit is searched in {@code LimitSearch}, over the log odds, whichever tail it inverts;
+ * <p>A limit is found over the log odds: by Newton's method where the slope of the tail that it
+ * inverts is known, as of binomial and conditional tails, else by search in {@code LimitSearch};
  * critical counts in {@code RejectionRegion}, by bisection, asking the test itself. Binomial and
  * hypergeometric are both a {@code CountDistribution}, so that exact tests and regions are written
  * once. Exact power of two groups is in {@code CriticalPairs}: {@code CriticalRows} for tests that

@@ -46,11 +46,11 @@ final class CompareAnalysis {
         PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
     CompareFound found = new CompareAnalysis(question, holds).found();
     List<Finding> belief = CompareBelief.of(question, Extent.WHOLE);
-    return Answer.of(
-        found.tests(),
-        found.intervals(),
-        Answer.to(question, "compare", question.label()),
-        () -> new CompareFindings(found).answer(belief, CompareCautions.of(found)));
+    return Answer.to(question, "compare", question.label())
+        .worded(
+            found.tests(),
+            found.intervals(),
+            () -> new CompareFindings(found).answer(belief, CompareCautions.of(found)));
   }
 
   CompareFound found() {

@@ -33,11 +33,11 @@ final class RateAnalysis {
         NormalApproximation.of(question.tally(), question.settings().hypothesis()).holds();
     RateFound found = new RateAnalysis(question, holds).found();
     List<Finding> belief = RateBelief.of(question, Extent.WHOLE);
-    return Answer.of(
-        found.tests(),
-        found.intervals(),
-        Answer.to(question, "rate", question.label()),
-        () -> new RateFindings(found).answer(belief, RateCautions.of(found)));
+    return Answer.to(question, "rate", question.label())
+        .worded(
+            found.tests(),
+            found.intervals(),
+            () -> new RateFindings(found).answer(belief, RateCautions.of(found)));
   }
 
   RateFound found() {
