@@ -11,10 +11,11 @@
  * <h2>Inside</h2>
  *
  * <p>A {@code NullWorld} is made of the data; its {@code World} draws ({@code CountWorld} one count
- * by an alias table, {@code PooledWorld} two, {@code MultinomialWorld} one table for each number that is
- * left, {@code TableWorld} by {@code CountDraws} or {@code Shuffle}). The {@code Engine} hands out
- * stretches of draws, as long as the world says, each with a generator one jump after the last, and adds up their {@code Counts} in order, so that threads
- * don't matter; an interrupt of the calling thread ends it, {@code Progress} tells how far it is.
+ * by an alias table, {@code PooledWorld} two, {@code MultinomialWorld} one table for each number
+ * that is left, {@code TableWorld} by {@code CountDraws} or {@code Shuffle}). The {@code Engine}
+ * hands out stretches of draws, as long as the world says, each with a generator one jump after the
+ * last, and adds up their {@code Counts} in order, so that threads don't matter; an interrupt of
+ * the calling thread ends it, {@code Progress} tells how far it is.
  */
 @NullMarked
 package dev.tavik.simulation;
