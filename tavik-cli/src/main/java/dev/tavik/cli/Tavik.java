@@ -43,18 +43,23 @@ public final class Tavik {
    * @return the exit status
    */
   public int run(String... arguments) {
-    if (arguments.length == 1 && arguments[0].equals("--version")) {
-      terminal.out().println(Version.line());
-      return ExitStatus.ANSWERED;
-    }
-    CommandLine commands = commands(arguments);
-    int status = arguments.length == 0 ? help(commands) : execute(commands, arguments);
+    int status = executed(arguments);
     if (terminal.out().checkError() && status != ExitStatus.FAULT) {
       terminal.err().println("tavik: the answer could not be written to the standard output.");
       status = ExitStatus.FAULT;
     }
     terminal.err().flush();
     return status;
+  }
+
+  private int executed(String... arguments) {
+    // Asked by scripts, and no command is needed to answer it.
+    if (arguments.length == 1 && arguments[0].equals("--version")) {
+      terminal.out().println(Version.line());
+      return ExitStatus.ANSWERED;
+    }
+    CommandLine commands = commands(arguments);
+    return arguments.length == 0 ? help(commands) : execute(commands, arguments);
   }
 
   /**

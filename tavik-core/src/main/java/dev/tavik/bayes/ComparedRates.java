@@ -411,7 +411,7 @@ public final class ComparedRates {
     boolean difference = measure == Quantity.DIFFERENCE;
     DoubleUnaryOperator unequal =
         at -> {
-          double value = difference ? at : Math.exp(at);
+          double value = value(measure, at);
           return fromBelow
               ? logBelow(measure, value) - logTail
               : logTail - logAbove(measure, value);
@@ -438,10 +438,10 @@ public final class ComparedRates {
       }
     }
     if (low >= high) {
-      return difference ? low : Math.exp(low);
+      return value(measure, low);
     }
     double found = new BrentSolver(CLOSE, CLOSE * scale(measure), 0).findRoot(unequal, low, high);
-    return difference ? found : Math.exp(found);
+    return value(measure, found);
   }
 
   private double centre(Quantity measure) {

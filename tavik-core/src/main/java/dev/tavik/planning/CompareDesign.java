@@ -46,14 +46,19 @@ public record CompareDesign(
 
   private static final long MOST_SEARCHED = 8192;
 
-  /** Measured seconds a pair of counts. */
+  /** Measured seconds: of a pair of counts, where all are gone through. */
   private static final double OF_A_PAIR = 1e-7;
 
-  private static final double OF_A_UNIT_OF_VARIANCE = 2e-6;
-  private static final double OF_A_ROW = 5e-7;
-  private static final double OF_A_SUMMED_ROW = 5e-8;
-
+  /** Of a pair of counts, whose sizes are searched too. */
   private static final double OF_A_BOSCHLOO_PAIR = 6e-8;
+
+  /** Of a unit in one of the groups, by a closed form or by Fisher's sums for a variance of 1. */
+  private static final double OF_A_ROW = 5e-7;
+
+  private static final double OF_A_UNIT_OF_VARIANCE = 2e-6;
+
+  /** Of a unit whose tails are summed at each count, over the root of the units. */
+  private static final double OF_A_SUMMED_ROW = 5e-8;
 
   /**
    * Checks the parts.

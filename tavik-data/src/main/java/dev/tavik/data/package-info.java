@@ -16,6 +16,10 @@
  * missing codes of its columns; {@link dev.tavik.data.TextTable} reads small tables as people paste
  * them; a {@link dev.tavik.data.Database} is counted where it is.
  *
+ * <p>Plain text, of ASCII letters with no more than whole fields in quotes, is read by its bytes in
+ * {@code PlainBytes}; from the first row that is not plain on {@code DelimitedFormat} hands it to
+ * the readers that know all of text. A test holds both to the same counts and messages.
+ *
  * <p>A kind of file is one class and one line in the registry of {@code FileSource}. What else has
  * rows extends {@link dev.tavik.data.RowSource} and says only how they are read; what is missing,
  * filtered, recoded or too much is the same for all. Trouble in data is a {@link
