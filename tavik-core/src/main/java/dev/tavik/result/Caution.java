@@ -67,7 +67,17 @@ public record Caution(Code code, String message) {
     /** There are too many groups to compare each with each. */
     PAIRS_LEFT_OUT("pairs-left-out"),
     /** Groups without any observation were left out. */
-    EMPTY_GROUP("empty-group");
+    EMPTY_GROUP("empty-group"),
+    /** Few clusters stand behind the variance of a designed sample. */
+    FEW_DEGREES("few-degrees"),
+    /** Few clusters have the outcome. */
+    FEW_CLUSTERS("few-clusters"),
+    /** A few rows of a designed sample weigh very much. */
+    EXTREME_WEIGHTS("extreme-weights"),
+    /** Rows of a designed sample weigh 0 or have no weight, and were left out. */
+    NO_WEIGHT("no-weight"),
+    /** A column looks like a weight and was not used as one. */
+    WEIGHT_UNUSED("weight-unused");
 
     private final String id;
 

@@ -15,13 +15,18 @@ final class CombinationCounts {
   private int[] slots = filled(64);
   private int size;
 
-  /** Adds to the count of a key, and returns its new count. */
-  long add(long key, long count) {
+  /** The number of a key, a new one if it was not seen before. */
+  int number(long key) {
     int slot = slot(key);
     if (slots[slot] == ABSENT) {
       slot = insert(key, slot);
     }
-    return counts[slots[slot]] += count;
+    return slots[slot];
+  }
+
+  /** Adds to the count of the key with a number, and returns its new count. */
+  long add(int number, long count) {
+    return counts[number] += count;
   }
 
   int size() {

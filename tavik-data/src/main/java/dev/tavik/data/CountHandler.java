@@ -65,6 +65,12 @@ final class CountHandler extends RowHandler {
   private final long[] expected;
   private long frequency = 1;
 
+  /** What became of the last row: its combination, of which part, and how many units it is. */
+  private int combination = NO_PLACE;
+
+  private boolean near;
+  private long units;
+
   /** What was counted of some rows, and left out of them for a missing value. */
   private static final class Part {
     private final CombinationCounts counts = new CombinationCounts();
@@ -274,8 +280,34 @@ final class CountHandler extends RowHandler {
     }
   }
 
+  /** The number of the last row's combination; below 0 where it is in none. */
+  int combination() {
+    return combination;
+  }
+
+  /** Whether the last row has the levels of the filters only but for case. */
+  boolean near() {
+    return near;
+  }
+
+  /** How often the frequency column says that the last row counts; once without one. */
+  long frequency() {
+    return frequency;
+  }
+
+  /** How many units the last row stands for. */
+  long units() {
+    return units;
+  }
+
+  /** Whether the rows that count are those that have the levels of the filters but for case. */
+  boolean nearlyCounted() {
+    return part() == nearly;
+  }
+
   @Override
   void row() {
+    combination = NO_PLACE;
     Part part = exact;
     for (int place = filtersFrom; place < filtersTo; place++) {
       if (seen[place] != filter[place]) {
@@ -307,7 +339,8 @@ final class CountHandler extends RowHandler {
 
   private void count(Part part) {
     boolean fits = frequency == 0 || times() <= Tally.MAX_TRIALS / frequency;
-    long units = fits ? frequency * times() : limited(Long.MAX_VALUE);
+    near = part == nearly;
+    units = fits ? frequency * times() : limited(Long.MAX_VALUE);
     long key = 0;
     for (int place = 0; place < filtersFrom; place++) {
       if (seen[place] == MISSING) {
@@ -319,7 +352,8 @@ final class CountHandler extends RowHandler {
       }
       key = key << levelBits | seen[place];
     }
-    limited(part.counts.add(key, units));
+    combination = part.counts.number(key);
+    limited(part.counts.add(combination, units));
     if (part.order != null) {
       part.order.add(seen[0]);
     }

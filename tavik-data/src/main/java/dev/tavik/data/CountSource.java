@@ -2,6 +2,8 @@ package dev.tavik.data;
 
 import dev.tavik.count.Crossings;
 import dev.tavik.count.DataOverview;
+import dev.tavik.count.SampleDesign;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -91,4 +93,16 @@ public interface CountSource {
         DataException.Code.MALFORMED,
         "such data have no order of rows; give a file with a row for each unit");
   }
+
+  /**
+   * Counts a designed sample: combinations of levels with the sums of weights by stratum and
+   * cluster. Files do so in one pass, memory holding clusters and never rows.
+   *
+   * @param design the columns that say how the sample was drawn
+   * @param requests what to count, one or more
+   * @return what was counted, one for each request
+   * @throws DataException if the data can't be read or lack what is asked for, or weights, strata,
+   *     clusters and populations are not as they should be
+   */
+  List<SurveyCounts> survey(SampleDesign design, List<CountRequest> requests);
 }

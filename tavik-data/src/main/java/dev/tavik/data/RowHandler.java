@@ -46,6 +46,8 @@ public abstract class RowHandler {
   public enum Need {
     /** How often each combination of values occurs: equal rows may come as one. */
     COUNTS,
+    /** The same, and of some columns only sums: see {@link #summed}. */
+    SUMS,
     /** Every row, in order. */
     ORDER,
     /** Every row, in any order. */
@@ -75,6 +77,27 @@ public abstract class RowHandler {
    */
   boolean keyed(int column, long key) {
     return false;
+  }
+
+  /**
+   * Returns the columns of which rows that come together need only sums, the column of weights
+   * first: they must be alike in the sign of that one. Known once the header is.
+   */
+  public List<Integer> summed() {
+    return List.of();
+  }
+
+  /**
+   * The row at hand stands for several of like sign of weight; in place of the fields of the columns
+   * that are summed.
+   *
+   * @param sums of each such column the sum; null where the weights are missing
+   * @param squares the sum of the squared weights
+   * @param least the smallest weight
+   * @param greatest the largest
+   */
+  public void sums(@Nullable Double[] sums, double squares, double least, double greatest) {
+    throw new IllegalStateException("no column is summed");
   }
 
   /** A row is complete; it stands for so many. */

@@ -2,6 +2,8 @@ package dev.tavik.data;
 
 import dev.tavik.count.Crossings;
 import dev.tavik.count.DataOverview;
+import dev.tavik.count.SampleDesign;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import java.util.List;
 
@@ -73,6 +75,12 @@ public abstract class RowSource implements CountSource {
     }
     SweepHandler handler = new SweepHandler(name, group, rules);
     return handler.crossings(read(handler).remarks());
+  }
+
+  @Override
+  public final List<SurveyCounts> survey(SampleDesign design, List<CountRequest> requests) {
+    SurveyHandler handler = new SurveyHandler(name, design, requests);
+    return handler.counts(read(handler).remarks());
   }
 
   @Override

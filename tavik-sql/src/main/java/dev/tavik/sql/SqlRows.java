@@ -31,6 +31,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     String sql =
         switch (rows.need()) {
           case COUNTS -> selection.counts(columns);
+          case SUMS -> throw new IllegalStateException("summed above");
           case ORDER ->
               database.order().isPresent()
                   ? selection.ordered(columns, order(names))

@@ -54,7 +54,15 @@ final class CompareGroupsAnalysis {
         .answer(
             overall,
             cautions(common, pairs.size()),
-            Verdict.of(new CompareGroupsVerdict(question, overall.get(0), pairs).text())
+            Verdict.of(
+                    new CompareGroupsVerdict(
+                            question.label(),
+                            question.groups().size(),
+                            question.baseline(),
+                            settings,
+                            overall.get(0),
+                            pairs.stream().map(Compared::of).toList())
+                        .text())
                 .inOwnWords());
   }
 

@@ -2,6 +2,7 @@ package dev.tavik.study.compare;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.proportion.HomogeneityTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The verdict on several groups: all together, then what is shown of which pair, against which null
@@ -22,15 +24,24 @@ final class CompareGroupsVerdict {
 
   private static final int CLEAREST = 5;
 
-  private final CompareGroupsQuestion question;
+  private final String label;
+  private final int groups;
+  private final @Nullable String baseline;
   private final CompareSettings settings;
   private final TestResult overall;
-  private final List<CompareFound> pairs;
+  private final List<Compared> pairs;
 
   CompareGroupsVerdict(
-      CompareGroupsQuestion question, TestResult overall, List<CompareFound> pairs) {
-    this.question = question;
-    this.settings = question.settings();
+      String label,
+      int groups,
+      @Nullable String baseline,
+      CompareSettings settings,
+      TestResult overall,
+      List<Compared> pairs) {
+    this.label = label;
+    this.groups = groups;
+    this.baseline = baseline;
+    this.settings = settings;
     this.overall = overall;
     this.pairs = pairs;
   }
@@ -38,18 +49,26 @@ final class CompareGroupsVerdict {
   String text() {
     String together =
         say(
-            "%sthe %s groups %s (pearson chi-square, %s, alpha %s).",
-            question.label().isEmpty() ? "" : question.label() + ": ",
-            Figures.count(question.groups().size()),
+            "%sthe %s groups %s (%s, %s, alpha %s).",
+            label.isEmpty() ? "" : label + ": ",
+            Figures.count(groups),
             overall.rejects(settings.alpha()) ? "differ" : "are not shown to differ",
+            together(),
             Figures.pEquals(overall.log10PValue()),
             Figures.plain(settings.alpha()));
     return pairs.isEmpty() ? together : together + " " + findings() + ". " + methods();
   }
 
+  /** The overall test, by what it is known as. */
+  private String together() {
+    return overall.method() == HomogeneityTest.PEARSON
+        ? "pearson chi-square"
+        : overall.method().id() + " test";
+  }
+
   private String findings() {
-    List<CompareFound> shown = pairs.stream().filter(this::rejects).toList();
-    List<CompareFound> notShown = pairs.stream().filter(pair -> !rejects(pair)).toList();
+    List<Compared> shown = pairs.stream().filter(this::rejects).toList();
+    List<Compared> notShown = pairs.stream().filter(pair -> !rejects(pair)).toList();
     if (pairs.size() > ALL_NAMED) {
       return counted(shown, notShown.size());
     }
@@ -65,8 +84,8 @@ final class CompareGroupsVerdict {
     return String.join("; ", parts);
   }
 
-  private String counted(List<CompareFound> shown, int notShown) {
-    String pairs = question.baseline() == null ? "pairs" : "groups against " + question.baseline();
+  private String counted(List<Compared> shown, int notShown) {
+    String pairs = baseline == null ? "pairs" : "groups against " + baseline;
     String many =
         say(
             "Of %s %s %s %s %s, %s %s",
@@ -85,20 +104,20 @@ final class CompareGroupsVerdict {
         many,
         shown.size() > CLEAREST ? "The clearest: " : "",
         shown.stream()
-            .sorted(Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()))
+            .sorted(Comparator.comparingDouble(pair -> pair.test().log10PValue()))
             .limit(CLEAREST)
             .map(this::shown)
             .collect(Collectors.joining("; ")));
   }
 
-  private boolean rejects(CompareFound pair) {
-    return pair.preferredTest().rejectsAdjusted(settings.alpha());
+  private boolean rejects(Compared pair) {
+    return pair.test().rejectsAdjusted(settings.alpha());
   }
 
   /** A pair that is shown to be what was asked, by how much, and how sure. */
-  private String shown(CompareFound pair) {
-    String one = pair.first().name();
-    String two = pair.second().name();
+  private String shown(Compared pair) {
+    String one = pair.one();
+    String two = pair.two();
     boolean onlyDiffer =
         settings.plain() && settings.hypothesis().alternative() == Alternative.TWO_SIDED;
     return say(
@@ -106,11 +125,11 @@ final class CompareGroupsVerdict {
         onlyDiffer
             ? one + " against " + two
             : CompareVerdict.claim(settings, one, two, /* rejects= */ true),
-        Reach.range(one, two, pair.preferredInterval()),
+        Reach.range(one, two, pair.interval()),
         evidence(pair));
   }
 
-  private String notShown(CompareFound pair) {
+  private String notShown(Compared pair) {
     String joint =
         switch (settings.show()) {
           case EQUIVALENT -> " and ";
@@ -122,7 +141,7 @@ final class CompareGroupsVerdict {
                       ? " and "
                       : " than ";
         };
-    return pair.first().name() + joint + pair.second().name() + " (" + evidence(pair) + ")";
+    return pair.one() + joint + pair.two() + " (" + evidence(pair) + ")";
   }
 
   private String shownWords() {
@@ -159,15 +178,15 @@ final class CompareGroupsVerdict {
     return say(
         "%s test and %s %s intervals; p-values, not intervals, adjusted by Holm's method for"
             + " %s %s.",
-        Sentences.capitalised(pairs.get(0).preference().test().id()),
+        Sentences.capitalised(pairs.get(0).test().method().id()),
         Figures.exactPercent(settings.level()),
-        pairs.get(0).preferredInterval().method().title(),
+        pairs.get(0).interval().method().title(),
         Figures.count(pairs.size()),
-        question.baseline() == null ? "pairs" : "groups against " + question.baseline());
+        baseline == null ? "pairs" : "groups against " + baseline);
   }
 
-  private static String evidence(CompareFound pair) {
-    TestResult test = pair.preferredTest();
+  private static String evidence(Compared pair) {
+    TestResult test = pair.test();
     TestResult.AdjustedP adjusted = test.adjusted();
     return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());
   }

@@ -16,40 +16,73 @@ import dev.tavik.study.parts.Reach;
  * many percentage points, how sure. Where nothing is shown it says what the data can't exclude.
  */
 final class CompareVerdict {
-  private final CompareFound answer;
+  private final String label;
   private final CompareSettings settings;
+  private final String observed;
+  private final double away;
   private final TestResult test;
   private final Interval interval;
   private final String one;
   private final String two;
   private final boolean rejects;
 
-  private CompareVerdict(CompareFound answer) {
-    this.answer = answer;
-    this.settings = answer.settings();
-    this.test = answer.preferredTest();
-    this.interval = answer.preferredInterval();
-    this.one = answer.first().name();
-    this.two = answer.second().name();
+  private CompareVerdict(
+      String label, CompareSettings settings, Compared compared, String observed, double away) {
+    this.label = label;
+    this.settings = settings;
+    this.observed = observed;
+    this.away = away;
+    this.test = compared.test();
+    this.interval = compared.interval();
+    this.one = compared.one();
+    this.two = compared.two();
     this.rejects = test.rejects(settings.alpha());
   }
 
-  static Verdict of(CompareFound answer) {
-    CompareVerdict verdict = new CompareVerdict(answer);
+  static Verdict of(CompareFound found) {
+    NamedTally first = found.first();
+    NamedTally second = found.second();
+    return of(
+        found.label(),
+        found.settings(),
+        Compared.of(found),
+        rate(first, second) + ", " + rate(second, first),
+        first.tally().proportion() - second.tally().proportion());
+  }
+
+  /**
+   * A verdict.
+   *
+   * @param label the analyst's name for the question; empty for none
+   * @param settings what was to be shown
+   * @param compared the groups, and what it rests on
+   * @param observed both rates, in words
+   * @param difference the first less the second
+   */
+  static Verdict of(
+      String label,
+      CompareSettings settings,
+      Compared compared,
+      String observed,
+      double difference) {
+    return new CompareVerdict(
+            label, settings, compared, observed, difference - settings.hypothesis().against())
+        .verdict();
+  }
+
+  private Verdict verdict() {
     Verdict said =
         Verdict.of(
-                (answer.label().isEmpty() ? "" : answer.label() + ": ")
-                    + verdict.claim()
-                    + ": "
-                    + verdict.observed()
-                    + ", "
-                    + verdict.extent()
-                    + "; "
-                    + verdict.evidence()
-                    + "."
-                    + verdict.directionSeen())
-            .rejecting(verdict.rejects);
-    return verdict.settings.show() == Show.DIFFERENCE ? said : said.wantingRejection();
+                say(
+                    "%s%s: %s, %s; %s.%s",
+                    label.isEmpty() ? "" : label + ": ",
+                    claim(),
+                    observed,
+                    extent(),
+                    evidence(),
+                    directionSeen()))
+            .rejecting(rejects);
+    return settings.show() == Show.DIFFERENCE ? said : said.wantingRejection();
   }
 
   private String claim() {
@@ -97,10 +130,6 @@ final class CompareVerdict {
     };
   }
 
-  private String observed() {
-    return rate(answer.first(), answer.second()) + ", " + rate(answer.second(), answer.first());
-  }
-
   private static String rate(NamedTally group, NamedTally other) {
     return say(
         "%s %s (%s of %s)",
@@ -140,10 +169,6 @@ final class CompareVerdict {
     if (asked || !rejects) {
       return "";
     }
-    double away =
-        answer.first().tally().proportion()
-            - answer.second().tally().proportion()
-            - settings.hypothesis().against();
     return say(
         " %s looks %s; the two-sided test asked only whether %s.",
         settings.plain() ? one : "The difference",

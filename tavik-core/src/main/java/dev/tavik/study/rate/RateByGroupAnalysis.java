@@ -1,32 +1,22 @@
 package dev.tavik.study.rate;
 
-import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Holm;
-import dev.tavik.study.parts.Sentences;
+import dev.tavik.study.parts.RatesSentence;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 
 /** Puts the answers of several groups together, with one verdict after adjustment. */
 final class RateByGroupAnalysis {
-  private static final int ALL_NAMED = 10;
-  private static final int CLEAREST = 5;
-
   private final RateByGroupQuestion question;
   private final RateSettings settings;
   private final List<RateFound> groups;
@@ -102,77 +92,16 @@ final class RateByGroupAnalysis {
   }
 
   private Verdict verdict() {
-    Map<String, List<RateFound>> byFinding = new LinkedHashMap<>();
-    groups.forEach(
-        group -> byFinding.computeIfAbsent(finding(group), key -> new ArrayList<>()).add(group));
-    List<String> parts = new ArrayList<>();
-    for (String finding : List.of("above", "below", "not")) {
-      List<RateFound> found = byFinding.getOrDefault(finding, List.of());
-      if (!found.isEmpty()) {
-        parts.add(words(finding) + ": " + names(finding, found));
-      }
-    }
-    String subject =
-        question.label().isEmpty() ? "Each group's rate" : question.label() + ": each group's rate";
-    return Verdict.of(
-        say(
-            "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s"
-                + " %s.",
-            subject,
-            Figures.exactPercent(settings.hypothesis().against()),
-            Sentences.capitalised(String.join("; ", parts)),
-            Sentences.capitalised(groups.get(0).preference().test().id()),
-            Figures.plain(settings.alpha()),
-            Figures.count(groups.size()),
-            groups.size() == 1 ? "group" : "groups"));
-  }
-
-  private String finding(RateFound group) {
-    if (!group.preferredTest().rejectsAdjusted(settings.alpha())) {
-      return "not";
-    }
-    return group.tally().proportion() < settings.hypothesis().against() ? "below" : "above";
-  }
-
-  private String words(String finding) {
-    if (!finding.equals("not")) {
-      return finding;
-    }
-    return switch (settings.hypothesis().alternative()) {
-      case LESS -> "not shown to be below";
-      case GREATER -> "not shown to be above";
-      case TWO_SIDED -> "not shown to differ";
-    };
-  }
-
-  /** All of few groups; of many the clearest, and how many more. */
-  private String names(String finding, List<RateFound> found) {
-    if (groups.size() <= ALL_NAMED) {
-      return found.stream().map(this::name).collect(Collectors.joining(", "));
-    }
-    if (finding.equals("not")) {
-      return Figures.count(found.size()) + (found.size() == 1 ? " group" : " groups");
-    }
-    String clearest =
-        found.stream()
-            .sorted(Comparator.comparingDouble(group -> group.preferredTest().log10PValue()))
-            .limit(CLEAREST)
-            .map(this::name)
-            .collect(Collectors.joining(", "));
-    int more = found.size() - CLEAREST;
-    return more <= 0 ? clearest : clearest + " and " + Figures.count(more) + " more";
-  }
-
-  private String name(RateFound group) {
-    return say(
-        "%s (%s, %s)",
-        group.label(),
-        Figures.percentBeside(group.tally().proportion(), settings.hypothesis().against()),
-        adjustedP(group.preferredTest()));
-  }
-
-  private static String adjustedP(TestResult test) {
-    TestResult.@Nullable AdjustedP adjusted = test.adjusted();
-    return Figures.pEquals(adjusted == null ? test.log10PValue() : adjusted.log10PValue());
+    return new RatesSentence(
+            question.label(),
+            settings.hypothesis(),
+            settings.alpha(),
+            groups.stream()
+                .map(
+                    group ->
+                        new RatesSentence.Member(
+                            group.label(), group.tally().proportion(), group.preferredTest()))
+                .toList())
+        .verdict();
   }
 }

@@ -1,0 +1,254 @@
+package dev.tavik.count;
+
+import static dev.tavik.result.Figures.require;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+
+/**
+ * Holds what was counted of a designed sample: how often each combination of levels occurs, and the
+ * sums of its weights by stratum and cluster. Rows that a filter or a missing value leaves out are
+ * in no combination, but their clusters are kept: a part of a population varies by how much of it
+ * each cluster happens to hold.
+ */
+public final class SurveyCounts {
+  private final SampleDesign design;
+  private final Tabulation units;
+  private final Weights weights;
+  private final Sums sums;
+  private final int[] places;
+
+  /**
+   * Tells of the weights of the rows that were counted.
+   *
+   * @param rows how many rows have a weight above 0
+   * @param least the smallest weight above 0
+   * @param greatest the largest
+   * @param largest the five largest, the largest first; fewer where only sums are known
+   * @param sum the sum of all
+   * @param squares of each combination, the sum of the squared weights
+   * @param zero how many rows weigh 0
+   * @param missing how many have no weight
+   */
+  public record Weights(
+      long rows,
+      double least,
+      double greatest,
+      List<Double> largest,
+      double sum,
+      List<Double> squares,
+      long zero,
+      long missing) {
+    /** Copies the parts. */
+    public Weights {
+      largest = List.copyOf(largest);
+      squares = List.copyOf(squares);
+    }
+  }
+
+  /**
+   * Tells of a stratum.
+   *
+   * @param name its name; empty where there are no strata
+   * @param clusters how many clusters of it are in the sample, of rows where there are none
+   * @param population how many it has in all; infinite where that isn't known
+   */
+  public record Stratum(String name, long clusters, double population) {
+    /** Returns the share of it that is not in the sample. */
+    public double unsampled() {
+      return clusters >= population ? 0 : 1 - clusters / population;
+    }
+  }
+
+  /** Holds sums of weights of every combination, by what the variance is made of. */
+  public sealed interface Sums {}
+
+  /**
+   * Holds sums by cluster.
+   *
+   * @param strata the strata
+   * @param stratumOf the stratum of each cluster
+   * @param byCluster the sums of a cluster, one for each combination; shorter where the last ones
+   *     are 0
+   */
+  public record ByCluster(List<Stratum> strata, int[] stratumOf, double[][] byCluster)
+      implements Sums {}
+
+  /**
+   * Holds sums where each row is a cluster of its own.
+   *
+   * @param strata the strata
+   * @param byStratum the sums of weights in a stratum, one for each combination
+   * @param squares the sums of squared weights
+   */
+  public record ByUnit(List<Stratum> strata, double[][] byStratum, double[][] squares)
+      implements Sums {}
+
+  /**
+   * Holds sums of replicate weights.
+   *
+   * @param full those of the full sample's weights, one for each combination
+   * @param byReplicate those of each replicate's
+   * @param replication how they were made
+   */
+  public record ByReplicate(double[] full, double[][] byReplicate, Replication replication)
+      implements Sums {}
+
+  private SurveyCounts(
+      SampleDesign design, Tabulation units, Weights weights, Sums sums, int[] places) {
+    this.design = design;
+    this.units = units;
+    this.weights = weights;
+    this.sums = sums;
+    this.places = places;
+  }
+
+  /**
+   * Puts together what was counted.
+   *
+   * @param design how the sample was drawn
+   * @param units how many rows there are of each combination, weights left aside
+   * @param weights the weights
+   * @param sums their sums, combinations in the order of {@code units}
+   */
+  public static SurveyCounts of(
+      SampleDesign design, Tabulation units, Weights weights, Sums sums) {
+    int[] places = new int[units.counts().size()];
+    for (int i = 0; i < places.length; i++) {
+      places[i] = i;
+    }
+    return new SurveyCounts(design, units, weights, sums, places);
+  }
+
+  /** Returns how the sample was drawn. */
+  public SampleDesign design() {
+    return design;
+  }
+
+  /** Returns how many rows there are of each combination, weights left aside. */
+  public Tabulation units() {
+    return units;
+  }
+
+  /** Returns what is known of the weights. */
+  public Weights weights() {
+    return weights;
+  }
+
+  /** Returns the sums of weights of the combinations as they were counted. */
+  public Sums sums() {
+    return sums;
+  }
+
+  /** Returns the combinations, in the order in which the others number them. */
+  public List<List<String>> combinations() {
+    return List.copyOf(units.counts().keySet());
+  }
+
+  /** Returns the strata; one without a name where replicates stand for them. */
+  public List<Stratum> strata() {
+    return sums instanceof ByCluster some
+        ? some.strata()
+        : sums instanceof ByUnit each
+            ? each.strata()
+            : List.of(new Stratum("", units.rows(), Double.POSITIVE_INFINITY));
+  }
+
+  /**
+   * Returns a figure of every combination as it was counted, from those of the combinations as they
+   * are called now.
+   *
+   * @param figures one for each of {@link #combinations}
+   */
+  public double[] counted(double[] figures) {
+    double[] counted = new double[places.length];
+    for (int i = 0; i < places.length; i++) {
+      counted[i] = places[i] < 0 ? 0 : figures[places[i]];
+    }
+    return counted;
+  }
+
+  /**
+   * Returns sums for the combinations as they are called now.
+   *
+   * @param counted one for each combination as it was counted; missing ones at the end are 0
+   */
+  public double[] summed(double[] counted) {
+    double[] sums = new double[units.counts().size()];
+    for (int i = 0; i < counted.length; i++) {
+      if (places[i] >= 0) {
+        sums[places[i]] += counted[i];
+      }
+    }
+    return sums;
+  }
+
+  /** Returns the sums of weights of the combinations as they are called now. */
+  public double[] totals() {
+    double[] all = new double[places.length];
+    if (sums instanceof ByCluster some) {
+      for (double[] cluster : some.byCluster()) {
+        add(cluster, all);
+      }
+    } else if (sums instanceof ByUnit each) {
+      for (double[] stratum : each.byStratum()) {
+        add(stratum, all);
+      }
+    } else if (sums instanceof ByReplicate replicates) {
+      add(replicates.full(), all);
+    }
+    return summed(all);
+  }
+
+  private static void add(double[] some, double[] to) {
+    for (int i = 0; i < some.length; i++) {
+      to[i] += some[i];
+    }
+  }
+
+  /**
+   * Returns the same with its levels called otherwise, put together or in another order.
+   *
+   * @param renaming what becomes of a tabulation; a combination that it leaves out is in none
+   */
+  public SurveyCounts renamed(UnaryOperator<Tabulation> renaming) {
+    Tabulation whole = renaming.apply(units);
+    Map<List<String>, Integer> numbers = new LinkedHashMap<>();
+    whole.counts().keySet().forEach(each -> numbers.put(each, numbers.size()));
+    List<Integer> moved = new ArrayList<>();
+    units
+        .counts()
+        .forEach(
+            (combination, count) -> {
+              Tabulation alone =
+                  new Tabulation(
+                      units.source(),
+                      units.columns(),
+                      Map.of(combination, count),
+                      units.rows(),
+                      0,
+                      Map.of(),
+                      units.known(),
+                      List.of());
+              Map<List<String>, Long> now = renaming.apply(alone).counts();
+              moved.add(now.isEmpty() ? -1 : numbers.get(now.keySet().iterator().next()));
+            });
+    require(
+        moved.stream().noneMatch(each -> each == null),
+        "a renaming must give a combination one name, got %s",
+        moved);
+    int[] now = new int[places.length];
+    for (int i = 0; i < now.length; i++) {
+      now[i] = places[i] < 0 ? -1 : moved.get(places[i]);
+    }
+    return new SurveyCounts(design, whole, weights, sums, now);
+  }
+
+  /** Returns the sum of squared weights of each combination as it is called now. */
+  public double[] squares() {
+    return summed(weights.squares().stream().mapToDouble(Double::doubleValue).toArray());
+  }
+}

@@ -1,0 +1,292 @@
+package dev.tavik.survey;
+
+import static dev.tavik.result.Figures.require;
+
+import dev.tavik.count.SurveyCounts;
+import dev.tavik.count.SurveyCounts.ByCluster;
+import dev.tavik.count.SurveyCounts.ByUnit;
+import dev.tavik.result.DeclinedException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+
+/**
+ * Estimates proportions of a sample with weights, strata and clusters, and tests tables of it. A
+ * part of the sample is said by the combinations of levels that are in it; all clusters are kept.
+ */
+public final class DesignedSample {
+  private final SurveyCounts counts;
+  private final Spread spread;
+  private final List<List<String>> combinations;
+  private final double[] totals;
+  private final double[] squares;
+  private final long[] units;
+
+  private DesignedSample(SurveyCounts counts) {
+    this.counts = counts;
+    this.spread = Spread.of(counts);
+    this.combinations = counts.combinations();
+    this.totals = counts.totals();
+    this.squares = counts.squares();
+    this.units = counts.units().counts().values().stream().mapToLong(Long::longValue).toArray();
+  }
+
+  /**
+   * Returns the sample that was counted.
+   *
+   * @param counts its counts and sums of weights
+   * @throws DeclinedException if its variance can't be told: a stratum has one cluster, and nothing
+   *     was said of such, or no stratum has more
+   */
+  public static DesignedSample of(SurveyCounts counts) {
+    return new DesignedSample(counts);
+  }
+
+  /** Returns what was counted. */
+  public SurveyCounts counts() {
+    return counts;
+  }
+
+  /** Returns the degrees of freedom: clusters less strata, or those of the replicates. */
+  public double df() {
+    return spread.df();
+  }
+
+  /** Returns whether variances come from replicates. */
+  public boolean replicated() {
+    return spread instanceof ReplicateSpread;
+  }
+
+  /** Returns how many clusters there are, of rows where there are none; of replicates, these. */
+  public long clusters() {
+    return counts.sums() instanceof SurveyCounts.ByReplicate replicates
+        ? replicates.byReplicate().length
+        : counts.strata().stream().mapToLong(SurveyCounts.Stratum::clusters).sum();
+  }
+
+  /**
+   * Returns how many clusters hold a combination of some; rows where each is a cluster.
+   *
+   * @param wanted which combinations
+   */
+  public long clustersWith(Predicate<List<String>> wanted) {
+    double[] some = new double[combinations.size()];
+    long rows = 0;
+    for (int c = 0; c < some.length; c++) {
+      some[c] = wanted.test(combinations.get(c)) ? 1 : 0;
+      rows += some[c] > 0 ? units[c] : 0;
+    }
+    if (!(counts.sums() instanceof ByCluster clusters)) {
+      return rows;
+    }
+    double[] counted = counts.counted(some);
+    long with = 0;
+    for (double[] cluster : clusters.byCluster()) {
+      boolean holds = false;
+      for (int c = 0; c < cluster.length; c++) {
+        holds |= cluster[c] * counted[c] > 0;
+      }
+      with += holds ? 1 : 0;
+    }
+    return with;
+  }
+
+  /** Returns whether each row was drawn by itself. */
+  public boolean rowByRow() {
+    return counts.sums() instanceof ByUnit;
+  }
+
+  /**
+   * Estimates a proportion.
+   *
+   * @param part which combinations are in the part of the sample that is asked about
+   * @param success which of these are successes
+   * @throws IllegalArgumentException if no row is in the part
+   */
+  public DesignedProportion proportion(
+      Predicate<List<String>> part, Predicate<List<String>> success) {
+    return proportion(share(part, success));
+  }
+
+  private Share share(Predicate<List<String>> part, Predicate<List<String>> success) {
+    int[] member = new int[combinations.size()];
+    for (int c = 0; c < member.length; c++) {
+      boolean inside = part.test(combinations.get(c));
+      member[c] = !inside ? 0 : success.test(combinations.get(c)) ? 2 : 1;
+    }
+    return new Share(member);
+  }
+
+  private DesignedProportion proportion(Share share) {
+    double weight = share.weight(totals);
+    require(weight > 0, "a proportion needs a row with a weight above 0, got none");
+    long successes = 0;
+    long rows = 0;
+    double squared = 0;
+    for (int c = 0; c < units.length; c++) {
+      int member = share.member()[c];
+      successes += member == 2 ? units[c] : 0;
+      rows += member > 0 ? units[c] : 0;
+      squared += member > 0 ? squares[c] : 0;
+    }
+    double value = share.value(totals);
+    double complement = share.complement(totals);
+    boolean sure = value == 0 || complement == 0;
+    return new DesignedProportion(
+        value,
+        complement,
+        successes,
+        rows,
+        error(share.plain()),
+        sure ? Double.POSITIVE_INFINITY : error(share.logit()),
+        weight * weight / squared,
+        df());
+  }
+
+  /** The standard error of a function; infinite where a replicate has no value of it. */
+  private double error(Statistic statistic) {
+    double variance = spread.covariance(statistic)[0][0];
+    return Double.isNaN(variance) ? Double.POSITIVE_INFINITY : Math.sqrt(variance);
+  }
+
+  /**
+   * Compares the proportions of two parts.
+   *
+   * @param first which combinations are in the first part
+   * @param second which are in the second
+   * @param success which combinations are successes
+   * @throws IllegalArgumentException if no row is in one of them
+   */
+  public DesignedComparison comparison(
+      Predicate<List<String>> first,
+      Predicate<List<String>> second,
+      Predicate<List<String>> success) {
+    Share one = share(first, success);
+    Share other = share(second, success);
+    DesignedProportion p = proportion(one);
+    DesignedProportion q = proportion(other);
+    boolean noRatio = p.value() == 0 || q.value() == 0;
+    boolean noOdds = p.allOrNone() || q.allOrNone();
+    return new DesignedComparison(
+        p,
+        q,
+        error(one.difference(other)),
+        noRatio ? Double.POSITIVE_INFINITY : error(one.logRatio(other)),
+        noOdds ? Double.POSITIVE_INFINITY : error(one.logOddsRatio(other)));
+  }
+
+  /**
+   * Holds the shares of a column's levels against claimed ones.
+   *
+   * @param column the position of the column, from 0
+   * @param levels its levels, two or more
+   * @param claimed the claimed share of each, above 0, with the sum 1
+   */
+  public DesignedDeviation deviation(int column, List<String> levels, List<Double> claimed) {
+    int[] categoryOf =
+        combinations.stream().mapToInt(each -> levels.indexOf(each.get(column))).toArray();
+    CategoryShares shares = new CategoryShares(categoryOf, levels.size());
+    double[] away = shares.values(totals);
+    double[] expected = claimed.stream().mapToDouble(Double::doubleValue).toArray();
+    for (int k = 0; k < away.length; k++) {
+      away[k] -= expected[k];
+    }
+    return DesignedDeviation.of(
+        rows(categoryOf),
+        away,
+        expected,
+        spread.covariance(shares),
+        IntStream.range(0, levels.size() - 1).toArray(),
+        df());
+  }
+
+  private long rows(int[] inside) {
+    return IntStream.range(0, units.length)
+        .filter(c -> inside[c] >= 0)
+        .mapToLong(c -> units[c])
+        .sum();
+  }
+
+  /**
+   * Crosses two columns. Levels whose weights sum to 0 must be left out.
+   *
+   * @param rowColumn the position of the column whose levels are the rows, from 0
+   * @param rows its levels, two or more
+   * @param columnColumn the position of the column whose levels are the columns
+   * @param columns its levels, two or more
+   * @param part which combinations are in the part of the sample that is asked about
+   */
+  public DesignedTable table(
+      int rowColumn,
+      List<String> rows,
+      int columnColumn,
+      List<String> columns,
+      Predicate<List<String>> part) {
+    int[] rowOf =
+        combinations.stream()
+            .mapToInt(each -> part.test(each) ? rows.indexOf(each.get(rowColumn)) : -1)
+            .toArray();
+    int[] columnOf =
+        combinations.stream().mapToInt(each -> columns.indexOf(each.get(columnColumn))).toArray();
+    Independence independence = new Independence(rowOf, columnOf, rows.size(), columns.size());
+    double[] p = independence.shares(totals);
+    double[][] covariance = spread.covariance(independence);
+    double[] away = independence.values(totals);
+    double[] expected = new double[away.length];
+    List<List<Double>> shares = new ArrayList<>();
+    List<List<Double>> residuals = new ArrayList<>();
+    List<List<Long>> cells = new ArrayList<>();
+    List<List<DesignedProportion>> ofColumn = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      shares.add(new ArrayList<>());
+      residuals.add(new ArrayList<>());
+      cells.add(new ArrayList<>());
+      ofColumn.add(new ArrayList<>());
+      for (int j = 0; j < columns.size(); j++) {
+        int cell = i * columns.size() + j;
+        expected[cell] = p[independence.row(i)] * p[independence.column(j)];
+        shares.get(i).add(p[cell]);
+        double error = Math.sqrt(covariance[cell][cell]);
+        residuals.get(i).add(error > 0 ? away[cell] / error : Double.NaN);
+        cells.get(i).add(count(rowOf, i, columnOf, j));
+        ofColumn.get(i).add(proportion(inColumn(rowOf, i, columnOf, j)));
+      }
+    }
+    int[] both = new int[rowOf.length];
+    java.util.Arrays.setAll(both, c -> Math.min(rowOf[c], columnOf[c]));
+    int[] some =
+        IntStream.range(0, (rows.size() - 1) * (columns.size() - 1))
+            .map(k -> k / (columns.size() - 1) * columns.size() + k % (columns.size() - 1))
+            .toArray();
+    DesignedDeviation deviation =
+        DesignedDeviation.of(rows(both), away, expected, covariance, some, df());
+    Strength strength = new Strength(independence);
+    return new DesignedTable(
+        rows,
+        columns,
+        cells,
+        shares,
+        residuals,
+        ofColumn,
+        deviation,
+        strength.values(totals)[0],
+        replicated() ? error(strength) : Double.NaN);
+  }
+
+  private static Share inColumn(int[] rowOf, int row, int[] columnOf, int column) {
+    int[] member = new int[rowOf.length];
+    for (int c = 0; c < member.length; c++) {
+      boolean inside = rowOf[c] >= 0 && columnOf[c] == column;
+      member[c] = !inside ? 0 : rowOf[c] == row ? 2 : 1;
+    }
+    return new Share(member);
+  }
+
+  private long count(int[] rowOf, int row, int[] columnOf, int column) {
+    return IntStream.range(0, units.length)
+        .filter(c -> rowOf[c] == row && columnOf[c] == column)
+        .mapToLong(c -> units[c])
+        .sum();
+  }
+}

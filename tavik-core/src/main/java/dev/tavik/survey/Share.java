@@ -1,0 +1,115 @@
+package dev.tavik.survey;
+
+/**
+ * The weighted share of successes in a part of the sample, and functions of it and of another.
+ *
+ * @param member of each combination: 0 outside the part, 1 a failure, 2 a success
+ */
+record Share(int[] member) {
+  private static final int FAILURE = 1;
+  private static final int SUCCESS = 2;
+
+  /** The weights of failures and successes. */
+  private double[] sums(double[] totals) {
+    double[] sums = new double[3];
+    for (int c = 0; c < member.length; c++) {
+      sums[member[c]] += totals[c];
+    }
+    return sums;
+  }
+
+  double weight(double[] totals) {
+    double[] sums = sums(totals);
+    return sums[FAILURE] + sums[SUCCESS];
+  }
+
+  double value(double[] totals) {
+    double[] sums = sums(totals);
+    return sums[SUCCESS] / (sums[FAILURE] + sums[SUCCESS]);
+  }
+
+  double complement(double[] totals) {
+    double[] sums = sums(totals);
+    return sums[FAILURE] / (sums[FAILURE] + sums[SUCCESS]);
+  }
+
+  private double[] slopes(double ofFailure, double ofSuccess) {
+    double[] slopes = new double[member.length];
+    for (int c = 0; c < slopes.length; c++) {
+      slopes[c] = member[c] == SUCCESS ? ofSuccess : member[c] == FAILURE ? ofFailure : 0;
+    }
+    return slopes;
+  }
+
+  /** A function of one share. */
+  private enum Scale {
+    PLAIN,
+    LOG,
+    LOGIT
+  }
+
+  private double value(Scale scale, double[] totals) {
+    double[] sums = sums(totals);
+    double all = sums[FAILURE] + sums[SUCCESS];
+    return switch (scale) {
+      case PLAIN -> sums[SUCCESS] / all;
+      case LOG -> Math.log(sums[SUCCESS] / all);
+      case LOGIT -> Math.log(sums[SUCCESS] / sums[FAILURE]);
+    };
+  }
+
+  private double[] slopes(Scale scale, double[] totals) {
+    double[] sums = sums(totals);
+    double all = sums[FAILURE] + sums[SUCCESS];
+    return switch (scale) {
+      case PLAIN -> slopes(-sums[SUCCESS] / all / all, sums[FAILURE] / all / all);
+      case LOG -> slopes(-1 / all, sums[FAILURE] / all / sums[SUCCESS]);
+      case LOGIT -> slopes(-1 / sums[FAILURE], 1 / sums[SUCCESS]);
+    };
+  }
+
+  /** The share itself. */
+  Statistic plain() {
+    return less(Scale.PLAIN, null);
+  }
+
+  /** The logarithm of its odds. */
+  Statistic logit() {
+    return less(Scale.LOGIT, null);
+  }
+
+  /** This share less another. */
+  Statistic difference(Share other) {
+    return less(Scale.PLAIN, other);
+  }
+
+  /** The logarithm of the ratio to another. */
+  Statistic logRatio(Share other) {
+    return less(Scale.LOG, other);
+  }
+
+  /** The logarithm of the ratio of the odds to those of another. */
+  Statistic logOddsRatio(Share other) {
+    return less(Scale.LOGIT, other);
+  }
+
+  private Statistic less(Scale scale, @org.jspecify.annotations.Nullable Share other) {
+    return new Statistic() {
+      @Override
+      public double[] values(double[] totals) {
+        double less = other == null ? 0 : other.value(scale, totals);
+        return new double[] {Share.this.value(scale, totals) - less};
+      }
+
+      @Override
+      public double[][] slopes(double[] totals) {
+        double[] slopes = Share.this.slopes(scale, totals);
+        double[] others = other == null ? new double[slopes.length] : other.slopes(scale, totals);
+        for (int c = 0; c < slopes.length; c++) {
+          slopes[c] -= others[c];
+        }
+        return new double[][] {slopes};
+      }
+    };
+  }
+}

@@ -1,0 +1,148 @@
+package dev.tavik.survey;
+
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.Proportion;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.tail.Tail;
+
+/** Names the intervals of two proportions of a designed sample. */
+public enum SurveyComparisonInterval implements Method {
+  /** p₁ - p₂ ± t SE, clipped to -1 and 1. */
+  WALD(
+      "wald",
+      "Wald",
+      "the difference, t times its standard error on both sides, clipped",
+      Quantity.DIFFERENCE,
+      SurveyComparisonTest.T_DIFFERENCE),
+  /** ln(p₁/p₂) ± t SE, turned back. Declines where a proportion is 0. */
+  LOG_RATIO(
+      "log-ratio",
+      "log ratio",
+      "the ratio, by its logarithm",
+      Quantity.RATIO,
+      SurveyComparisonTest.T_LOG_RATIO),
+  /** ln(odds ratio) ± t SE, turned back. Declines where a group has all or none. */
+  LOG_ODDS(
+      "log-odds",
+      "log odds ratio",
+      "the odds ratio, by its logarithm",
+      Quantity.ODDS_RATIO,
+      SurveyComparisonTest.T_LOG_ODDS);
+
+  private final Card card;
+  private final Quantity quantity;
+  private final SurveyComparisonTest inverts;
+
+  SurveyComparisonInterval(
+      String id,
+      String title,
+      String description,
+      Quantity quantity,
+      SurveyComparisonTest inverts) {
+    this.card =
+        new Card(
+            id,
+            title,
+            description,
+            "Woodruff 1971, Journal of the American Statistical Association 66, 411-414",
+            Basis.APPROXIMATE);
+    this.quantity = quantity;
+    this.inverts = inverts;
+  }
+
+  @Override
+  public Card card() {
+    return card;
+  }
+
+  /** Returns what it is of. */
+  public Quantity quantity() {
+    return quantity;
+  }
+
+  /** Returns the test that keeps what lies within this interval. */
+  public SurveyComparisonTest inverts() {
+    return inverts;
+  }
+
+  /**
+   * Returns the estimate in its middle, on its own scale; not finite where there is none.
+   *
+   * @param compared the two proportions
+   */
+  public double estimate(DesignedComparison compared) {
+    return switch (this) {
+      case WALD -> compared.first().value() - compared.second().value();
+      case LOG_RATIO -> compared.first().value() / compared.second().value();
+      case LOG_ODDS -> Math.exp(logOddsRatio(compared));
+    };
+  }
+
+  static double logOddsRatio(DesignedComparison compared) {
+    DesignedProportion first = compared.first();
+    DesignedProportion second = compared.second();
+    return Math.log(first.value() / first.complement())
+        - Math.log(second.value() / second.complement());
+  }
+
+  static double finite(double error) {
+    if (!Double.isFinite(error)) {
+      throw new DeclinedException(
+          "has no value where a group, or a replicate of it, has all or none; use the difference");
+    }
+    return error;
+  }
+
+  /**
+   * A two-sided interval or a one-sided bound.
+   *
+   * @param compared the two proportions
+   * @param level the confidence level, strictly between 0 and 1
+   * @param side which ends are limits
+   * @return the interval
+   * @throws DeclinedException if it has no limits here
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public Interval of(DesignedComparison compared, double level, Side side) {
+    Proportion.require("level", level);
+    double t =
+        Tail.t(compared.df()).valueAbove(side.tail(DecimalFraction.complement(level)));
+    double lower;
+    double upper;
+    if (this == WALD) {
+      double half = t * compared.difference();
+      lower = Math.max(-1, estimate(compared) - half);
+      upper = Math.min(1, estimate(compared) + half);
+    } else {
+      double half =
+          t * finite(this == LOG_RATIO ? compared.logRatio() : compared.logOddsRatio());
+      lower = estimate(compared) * Math.exp(-half);
+      upper = estimate(compared) * Math.exp(half);
+    }
+    return new Interval(
+        quantity,
+        this,
+        level,
+        side,
+        side == Side.UPPER ? quantity.least() : lower,
+        side == Side.LOWER ? quantity.greatest() : upper);
+  }
+
+  /** Cramér's V by its replicates. */
+  static Interval replicated(double value, double error, double df, double level) {
+    double half = Tail.t(df).valueAbove(DecimalFraction.complement(level) / 2) * error;
+    return new Interval(
+        Quantity.CRAMERS_V,
+        WALD,
+        level,
+        Side.TWO_SIDED,
+        Math.max(0, value - half),
+        Math.min(1, value + half));
+  }
+}

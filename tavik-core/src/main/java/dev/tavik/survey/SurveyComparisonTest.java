@@ -1,0 +1,74 @@
+package dev.tavik.survey;
+
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
+import dev.tavik.result.TestResult;
+
+/** Names the tests of two proportions of a designed sample. */
+public enum SurveyComparisonTest implements Method {
+  /** t = (p₁ - p₂ - δ)/SE. A standard error of 0 gives no statistic and p = 1. */
+  T_DIFFERENCE(
+      "t-difference", "t test of the difference, with the degrees of freedom of the design"),
+  /** t = ln(p₁/p₂)/SE. Declines where one proportion is 0, and of another null than no difference. */
+  T_LOG_RATIO("t-log-ratio", "t test of the logarithm of the ratio"),
+  /** t = ln(odds ratio)/SE. Declines where one group has all or none, and of another null. */
+  T_LOG_ODDS("t-log-odds", "t test of the logarithm of the odds ratio");
+
+  private final Card card;
+
+  SurveyComparisonTest(String id, String description) {
+    this.card =
+        Card.of(
+            id,
+            description,
+            "Woodruff 1971, Journal of the American Statistical Association 66, 411-414",
+            Basis.APPROXIMATE);
+  }
+
+  @Override
+  public Card card() {
+    return card;
+  }
+
+  /**
+   * Tests two proportions.
+   *
+   * @param compared their estimates
+   * @param hypothesis the null difference, strictly between -1 and 1, and the direction
+   * @return the result
+   * @throws DeclinedException if the test has no value here
+   */
+  public TestResult of(DesignedComparison compared, Hypothesis hypothesis) {
+    if (this != T_DIFFERENCE && hypothesis.against() != 0) {
+      throw new DeclinedException("holds only equal rates against unequal ones; use t-difference");
+    }
+    DesignedProportion first = compared.first();
+    DesignedProportion second = compared.second();
+    return switch (this) {
+      case T_DIFFERENCE ->
+          TailOfT.of(
+              this,
+              first.value() - second.value() - hypothesis.against(),
+              compared.difference(),
+              compared.df(),
+              hypothesis.alternative());
+      case T_LOG_RATIO ->
+          TailOfT.of(
+              this,
+              Math.log(first.value() / second.value()),
+              SurveyComparisonInterval.finite(compared.logRatio()),
+              compared.df(),
+              hypothesis.alternative());
+      case T_LOG_ODDS ->
+          TailOfT.of(
+              this,
+              SurveyComparisonInterval.logOddsRatio(compared),
+              SurveyComparisonInterval.finite(compared.logOddsRatio()),
+              compared.df(),
+              hypothesis.alternative());
+    };
+  }
+}

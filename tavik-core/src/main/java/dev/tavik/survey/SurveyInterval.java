@@ -1,0 +1,151 @@
+package dev.tavik.survey;
+
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.proportion.Centred;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.result.Basis;
+import dev.tavik.result.Card;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
+import dev.tavik.result.Proportion;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.tail.Tail;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Names the confidence intervals for a proportion of a designed sample. */
+public enum SurveyInterval implements Method {
+  /** logit p ± t SE(logit p), turned back. Declines where all are successes, or none. */
+  LOGIT(
+      "logit",
+      "logit",
+      "t times the standard error of the logit, turned back to a proportion",
+      SurveyTest.T_LOGIT,
+      "Korn and Graubard 1999, Analysis of Health Surveys, section 3.2"),
+  /** p ± t SE(p), clipped to 0 and 1. */
+  WALD(
+      "wald",
+      "Wald",
+      "p ± t times its standard error, clipped to 0 and 1",
+      SurveyTest.T,
+      "Cochran 1977, Sampling Techniques, 3rd edition, chapter 9"),
+  /**
+   * Clopper and Pearson's limits at as many trials as stand for the sample, see {@link
+   * DesignedProportion#binomialTrials}. Limits right to 10⁻⁹ relative.
+   */
+  KORN_GRAUBARD(
+      "korn-graubard",
+      "Korn-Graubard",
+      "Clopper-Pearson's limits at the effective sample size",
+      SurveyTest.KORN_GRAUBARD,
+      "Korn and Graubard 1998, Survey Methodology 24, 193-201"),
+  /** Wilson's limits at as many trials as stand for the sample. */
+  WILSON(
+      "wilson",
+      "Wilson",
+      "Wilson's limits at the effective sample size",
+      null,
+      "Wilson 1927, Journal of the American Statistical Association 22, 209-212; Dean and Pagano"
+          + " 2015, Journal of Survey Statistics and Methodology 3, 484-503");
+
+  private final Card card;
+  private final @Nullable SurveyTest inverts;
+
+  SurveyInterval(
+      String id,
+      String title,
+      String description,
+      @Nullable SurveyTest inverts,
+      String reference) {
+    this.card = new Card(id, title, description, reference, Basis.APPROXIMATE);
+    this.inverts = inverts;
+  }
+
+  @Override
+  public Card card() {
+    return card;
+  }
+
+  /** Returns the test that keeps what lies within this interval; empty where there is none. */
+  public Optional<SurveyTest> inverts() {
+    return Optional.ofNullable(inverts);
+  }
+
+  /**
+   * A two-sided interval or a one-sided bound.
+   *
+   * @param proportion the estimate
+   * @param level the confidence level, strictly between 0 and 1
+   * @param side which ends are limits; the other end is 0 or 1
+   * @return the interval
+   * @throws DeclinedException if it has no limits here
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
+   */
+  public Interval of(DesignedProportion proportion, double level, Side side) {
+    Proportion.require("level", level);
+    double tail = side.tail(DecimalFraction.complement(level));
+    double[] limits =
+        switch (this) {
+          case LOGIT -> logit(proportion, tail);
+          case WALD -> wald(proportion, tail);
+          case KORN_GRAUBARD -> binomial(proportion, tail);
+          case WILSON -> wilson(proportion, tail);
+        };
+    return new Interval(
+        Quantity.PROPORTION,
+        this,
+        level,
+        side,
+        side == Side.UPPER ? 0 : limits[0],
+        side == Side.LOWER ? 1 : limits[1]);
+  }
+
+  private static double[] logit(DesignedProportion proportion, double tail) {
+    if (!Double.isFinite(proportion.logitError())) {
+      throw new DeclinedException(
+          proportion.allOrNone()
+              ? "has no limits where all are successes, or none; use korn-graubard"
+              : "has no limits where a replicate has no odds; use wald or korn-graubard");
+    }
+    double half = Tail.t(proportion.df()).valueAbove(tail) * proportion.logitError();
+    double odds = proportion.value() / proportion.complement();
+    return new double[] {
+      share(odds * Math.exp(-half)), 1 - share(Math.exp(-half) / odds)
+    };
+  }
+
+  private static double share(double odds) {
+    return odds / (1 + odds);
+  }
+
+  private static double[] wald(DesignedProportion proportion, double tail) {
+    double half = Tail.t(proportion.df()).valueAbove(tail) * proportion.standardError();
+    return new double[] {
+      Math.max(0, proportion.value() - half), Math.min(1, proportion.value() + half)
+    };
+  }
+
+  private static double[] binomial(DesignedProportion proportion, double tail) {
+    double trials = proportion.binomialTrials(tail);
+    double successes = trials * proportion.value();
+    double failures = trials * proportion.complement();
+    return new double[] {
+      successes == 0 ? 0 : Tail.beta(successes, failures + 1).valueBelow(tail),
+      failures == 0 ? 1 : Tail.beta(successes + 1, failures).valueAbove(tail)
+    };
+  }
+
+  private static double[] wilson(DesignedProportion proportion, double tail) {
+    double trials = proportion.binomialTrials(tail);
+    Centred centred =
+        ProportionInterval.WILSON
+            .centred(trials * proportion.value(), trials, DecimalFraction.complement(2 * tail))
+            .orElseThrow();
+    return new double[] {
+      proportion.value() == 0 ? 0 : Math.max(0, centred.centre() - centred.halfWidth()),
+      proportion.complement() == 0 ? 1 : Math.min(1, centred.centre() + centred.halfWidth())
+    };
+  }
+}

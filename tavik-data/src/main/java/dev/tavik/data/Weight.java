@@ -1,0 +1,71 @@
+package dev.tavik.data;
+
+import static dev.tavik.result.Figures.require;
+
+import java.util.regex.Pattern;
+
+/** A number of a column of weights or of sizes of populations. */
+final class Weight {
+  private static final Pattern NUMBER =
+      Pattern.compile("[+-]?(?:\\d{1,15}(?:[.,]\\d*)?|[.,]\\d+)(?:[eE][+-]?\\d{1,2})?");
+
+  /** May be a thousand as well as a fraction. */
+  private static final Pattern UNCLEAR = Pattern.compile("[+-]?\\d{1,3}(?:,\\d{3})+");
+
+  /** Whole numbers of so many digits, and so small powers of ten, are doubles exactly. */
+  private static final int EXACT_DIGITS = 15;
+
+  private static final double[] POWERS = {
+    1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
+  };
+
+  private Weight() {}
+
+  /**
+   * A number. Digits with a point among them are a whole number over a power of ten, both exact
+   * doubles, so that one division rounds as it should.
+   *
+   * @throws IllegalArgumentException if it is none; the message goes on after the name of the column
+   */
+  static double parse(char[] buffer, int offset, int length) {
+    double plain = plain(buffer, offset, length);
+    return plain >= 0 ? plain : parse(new String(buffer, offset, length));
+  }
+
+  private static double plain(char[] buffer, int offset, int length) {
+    long digits = 0;
+    int point = -1;
+    for (int i = 0; i < length; i++) {
+      char each = buffer[offset + i];
+      if (each == '.' && point < 0) {
+        point = i;
+      } else if (each >= '0' && each <= '9') {
+        digits = 10 * digits + (each - '0');
+      } else {
+        return -1;
+      }
+    }
+    int count = point < 0 ? length : length - 1;
+    return count == 0 || count > EXACT_DIGITS
+        ? -1
+        : point < 0 ? digits : digits / POWERS[length - 1 - point];
+  }
+
+  /** The same of a short value by its key; below 0 where it isn't plain. */
+  static double ofKey(long key) {
+    char[] characters = ShortLevels.characters(key);
+    return plain(characters, 0, characters.length);
+  }
+
+  static double parse(String text) {
+    require(NUMBER.matcher(text).matches(), "has '%s', which is no number", text);
+    require(
+        !UNCLEAR.matcher(text).matches(),
+        "has '%s', which may be a thousand or a fraction; write it without a comma",
+        text);
+    double number = Double.parseDouble(text.replace(',', '.'));
+    require(number >= 0, "has %s, below 0", text);
+    require(number < 1e15, "has %s, which is too large", text);
+    return number;
+  }
+}
