@@ -25,6 +25,16 @@ public final class Cells implements Finding {
     return new Cells(rows, columns);
   }
 
+  /** Returns the names of its rows. */
+  public List<String> rows() {
+    return rows;
+  }
+
+  /** Returns the names of its columns. */
+  public List<String> columns() {
+    return columns;
+  }
+
   /** Returns these cells for readers only, their figures standing in another finding. */
   public Cells read() {
     key = "";

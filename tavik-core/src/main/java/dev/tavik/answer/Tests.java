@@ -226,11 +226,17 @@ public final class Tests implements Finding {
     cells.add(row.statistic());
     if (degrees) {
       Double df = result.df();
-      cells.add(new Value.Words(df == null ? "" : "df " + Figures.plain(df)));
+      cells.add(new Value.Words(df == null ? "" : "df " + degrees(df)));
     }
     cells.add(Value.p(result.log10PValue()));
     cells.add(new Value.Words(result.rejects(alpha) ? "rejects" : "does not reject"));
     return cells;
+  }
+
+  /** Whole ones with all digits, others, which an approximation has, rounded. */
+  private static String degrees(double df) {
+    double whole = Math.rint(df);
+    return Math.abs(df - whole) < 1e-9 * df ? Figures.plain(whole) : Figures.upTo(df, 4);
   }
 
   private static String toBeShown(Hypothesis hypothesis) {

@@ -40,11 +40,14 @@ public record DesignedDeviation(
     double effects = 0;
     double squared = 0;
     for (int a = 0; a < away.length; a++) {
+      if (expected[a] == 0) {
+        continue;
+      }
       pearson += rows * away[a] * away[a] / expected[a];
       effects += rows * covariance[a][a] / expected[a];
       for (int b = 0; b < away.length; b++) {
         double effect = rows * covariance[a][b];
-        squared += effect * effect / expected[a] / expected[b];
+        squared += expected[b] == 0 ? 0 : effect * effect / expected[a] / expected[b];
       }
     }
     return new DesignedDeviation(

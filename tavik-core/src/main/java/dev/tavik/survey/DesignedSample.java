@@ -9,6 +9,7 @@ import dev.tavik.result.DeclinedException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -223,12 +224,36 @@ public final class DesignedSample {
       int columnColumn,
       List<String> columns,
       Predicate<List<String>> part) {
-    int[] rowOf =
-        combinations.stream()
-            .mapToInt(each -> part.test(each) ? rows.indexOf(each.get(rowColumn)) : -1)
-            .toArray();
-    int[] columnOf =
-        combinations.stream().mapToInt(each -> columns.indexOf(each.get(columnColumn))).toArray();
+    return table(
+        unit -> part.test(unit) ? rows.indexOf(unit.get(rowColumn)) : -1,
+        rows,
+        unit -> columns.indexOf(unit.get(columnColumn)),
+        columns);
+  }
+
+  /**
+   * Crosses groups with success and failure, which are its columns.
+   *
+   * @param groupColumn the position of the column of groups, from 0
+   * @param groups its levels, two or more
+   * @param success which combinations are successes
+   */
+  public DesignedTable table(
+      int groupColumn, List<String> groups, Predicate<List<String>> success) {
+    return table(
+        unit -> groups.indexOf(unit.get(groupColumn)),
+        groups,
+        unit -> success.test(unit) ? 0 : 1,
+        List.of("success", "failure"));
+  }
+
+  private DesignedTable table(
+      ToIntFunction<List<String>> rowAt,
+      List<String> rows,
+      ToIntFunction<List<String>> columnAt,
+      List<String> columns) {
+    int[] rowOf = combinations.stream().mapToInt(rowAt).toArray();
+    int[] columnOf = combinations.stream().mapToInt(columnAt).toArray();
     Independence independence = new Independence(rowOf, columnOf, rows.size(), columns.size());
     double[] p = independence.shares(totals);
     double[][] covariance = spread.covariance(independence);

@@ -245,6 +245,9 @@ final class SurveyHandler extends RowHandler {
 
   @Override
   boolean keyed(int column, long key) {
+    if (column >= ownColumns.length) {
+      return false;
+    }
     boolean all = key != 0;
     if (ownColumns[column]) {
       all &= key != 0 && own(column, key);

@@ -21,9 +21,9 @@ import org.dhatim.fastexcel.Worksheet;
  */
 public final class HarrowmereData {
   private static final long SEED = 20260406L;
+  private static final long PANEL_SEED = 20260614L;
   private static final String[] GRADES = {"sound", "crazed", "cracked", "warped"};
   private static final String[] GLAZES = {"ash", "celadon", "cobalt", "iron"};
-  private static final String[] RATINGS = {"very poor", "poor", "fair", "good", "very good"};
 
   private static final String PANEL_CODEBOOK =
       """
@@ -127,23 +127,13 @@ public final class HarrowmereData {
     return text.toString();
   }
 
+  /** A sample of a population that is known. */
   private String panelSurvey() {
-    StringBuilder text = new StringBuilder("region,channel,would_reorder,delivery,weight\n");
-    String[] regions = {"Coast", "Valley", "Moors", "Uplands"};
-    String[] channels = {"trade counter", "showroom", "online"};
-    for (int row = 0; row < 900; row++) {
-      String region = regions[pick(0.3, 0.3, 0.22, 0.18)];
-      String channel = channels[pick(0.45, 0.2, 0.35)];
-      int shift = region.equals("Uplands") ? -1 : 0;
-      int rating = Math.max(0, pick(0.05, 0.1, 0.22, 0.38, 0.25) + (chance(0.5) ? shift : 0));
-      boolean reorder = chance(0.55 + 0.08 * rating - (channel.equals("online") ? 0.06 : 0));
-      double weight = 0.5 + 1.2 * random.nextDouble() + (region.equals("Uplands") ? 0.4 : 0);
-      text.append(region).append(',').append(channel).append(',');
-      text.append(chance(0.015) ? "" : reorder ? "yes" : "no").append(',');
-      text.append(chance(0.01) ? "" : RATINGS[rating]).append(',');
-      text.append(Math.round(100 * weight) / 100.0).append('\n');
+    // Other files were drawn behind so many numbers, and stay as they are.
+    for (int drawn = 0; drawn < 7_200; drawn++) {
+      random.nextLong();
     }
-    return text.toString();
+    return TradePopulation.all().sample(RandomSource.XO_SHI_RO_256_PP.create(PANEL_SEED));
   }
 
   private String returnsByDepot() {

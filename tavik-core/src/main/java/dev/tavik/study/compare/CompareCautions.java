@@ -71,30 +71,47 @@ final class CompareCautions {
   }
 
   private void otherDirection() {
-    if (settings.show() == Show.DIFFERENCE && opposite()) {
-      boolean less = settings.hypothesis().alternative() == Alternative.LESS;
-      String comparison =
-          settings.hypothesis().against() == 0
-              ? say(
-                  "%s is %s than %s",
-                  answer.first().name(), less ? "lower" : "higher", answer.second().name())
-              : say(
-                  "%s is %s %s",
-                  answer.order(),
-                  less ? "below" : "above",
-                  Figures.shortPoints(settings.hypothesis().against()));
-      add(
-          Code.OTHER_DIRECTION,
-          say(
-              "The alternative '%s' says that %s, but the data point the other way. If the order of"
-                  + " the groups or the direction was mixed up, set it right; if it was meant, the data"
-                  + " lend it no support.",
-              settings.hypothesis().alternative().id(), comparison));
+    if (settings.show() == Show.DIFFERENCE) {
+      cautions.addAll(
+          otherDirection(
+              settings, answer.first().name(), answer.second().name(), away()));
     }
   }
 
+  /** Told where the data point the other way than the alternative says. */
+  static List<Caution> otherDirection(
+      CompareSettings settings, String one, String two, double away) {
+    if (!opposite(settings, away)) {
+      return List.of();
+    }
+    boolean less = settings.hypothesis().alternative() == Alternative.LESS;
+    String comparison =
+        settings.hypothesis().against() == 0
+            ? say("%s is %s than %s", one, less ? "lower" : "higher", two)
+            : say(
+                "%s is %s %s",
+                one + " minus " + two,
+                less ? "below" : "above",
+                Figures.shortPoints(settings.hypothesis().against()));
+    return List.of(
+        new Caution(
+            Code.OTHER_DIRECTION,
+            say(
+                "The alternative '%s' says that %s, but the data point the other way. If the order of"
+                    + " the groups or the direction was mixed up, set it right; if it was meant, the data"
+                    + " lend it no support.",
+                settings.hypothesis().alternative().id(), comparison)));
+  }
+
+  private double away() {
+    return first.proportion() - second.proportion() - settings.hypothesis().against();
+  }
+
   private boolean opposite() {
-    double away = first.proportion() - second.proportion() - settings.hypothesis().against();
+    return opposite(settings, away());
+  }
+
+  private static boolean opposite(CompareSettings settings, double away) {
     return switch (settings.hypothesis().alternative()) {
       case LESS -> away > 0;
       case GREATER -> away < 0;

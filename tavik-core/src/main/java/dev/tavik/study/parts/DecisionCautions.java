@@ -2,6 +2,7 @@ package dev.tavik.study.parts;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
@@ -20,6 +21,29 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
   public static final String CLOSE =
       "They are built on different principles, and here the case is close; report both, or the pair"
           + " that was planned.";
+
+  /**
+   * Told where a rate lies on the other side of the null value than the alternative says.
+   *
+   * @param away the rate less the null value
+   * @param against the null value, in words
+   */
+  public static List<Caution> otherDirection(
+      Alternative alternative, double away, String against) {
+    boolean opposite =
+        (alternative == Alternative.LESS && away > 0)
+            || (alternative == Alternative.GREATER && away < 0);
+    return !opposite
+        ? List.of()
+        : List.of(
+            new Caution(
+                Code.OTHER_DIRECTION,
+                say(
+                    "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
+                        + " up, or success and failure were, set it right; if it was meant, the data lend it no"
+                        + " support.",
+                    alternative.id(), away > 0 ? "above" : "below", against)));
+  }
 
   public List<Caution> noStatistic() {
     return tests.stream()

@@ -68,16 +68,11 @@ final class RateCautions {
   }
 
   private void otherDirection() {
-    if (opposite()) {
-      String seen = alternative == Alternative.LESS ? "above" : "below";
-      add(
-          Code.OTHER_DIRECTION,
-          say(
-              "The alternative is '%s', but the observed rate is %s %s. If the direction was mixed"
-                  + " up, or success and failure were, set it right; if it was meant, the data lend it no"
-                  + " support.",
-              alternative.id(), seen, Figures.exactPercent(against)));
-    }
+    cautions.addAll(
+        DecisionCautions.otherDirection(
+            alternative,
+            answer.tally().proportion() - against,
+            Figures.exactPercent(against)));
   }
 
   private boolean opposite() {

@@ -21,6 +21,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.Quantity;
@@ -115,11 +116,15 @@ final class RateFindings {
   }
 
   static String claim(RateSettings settings) {
+    return claim(settings.hypothesis(), settings.alpha());
+  }
+
+  static String claim(Hypothesis hypothesis, double alpha) {
     return say(
         "null, the rate is %s; alternative, %s; alpha %s",
-        Figures.exactPercent(settings.hypothesis().against()),
-        Sentences.alternative(settings.hypothesis().alternative(), "it differs", "it"),
-        Figures.plain(settings.alpha()));
+        Figures.exactPercent(hypothesis.against()),
+        Sentences.alternative(hypothesis.alternative(), "it differs", "it"),
+        Figures.plain(alpha));
   }
 
   private Value statistic(TestResult test) {

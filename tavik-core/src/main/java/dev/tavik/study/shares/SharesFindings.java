@@ -3,7 +3,6 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -28,6 +27,7 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.DrawnMethod;
 import dev.tavik.study.parts.DrawnTest;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -76,13 +76,7 @@ final class SharesFindings {
                         zeroOr(estimates.get(estimates.size() - 1).value()).text())))
             .addAll(Observed.source(question.from()))
             .add(tests(tests, refusals));
-    for (Refusal refusal : refusals) {
-      answer.add(
-          Finding.say(
-              Block.paragraph(
-                  "not made: " + refusal.method().id() + ": " + refusal.reason() + ".",
-                  Block.Manner.HANGING)));
-    }
+    answer.addAll(Refusals.said(refusals));
     if (drawn != null) {
       answer.add(drawn.finding());
     }

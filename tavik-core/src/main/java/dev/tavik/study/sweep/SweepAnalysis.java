@@ -68,14 +68,31 @@ final class SweepAnalysis {
   }
 
   private String conclusion() {
-    List<Swept> differing =
+    return conclusion(
+        question.label(),
+        question.group(),
+        settings,
+        columns.stream()
+            .map(each -> new Told(each.name(), "corrected V", each.strength(), each.test()))
+            .toList());
+  }
+
+  /** A column as the verdict tells of it. */
+  record Told(String name, String measure, double strength, TestResult test) {}
+
+  /** The verdict on all columns. */
+  static String conclusion(
+      String label, String group, SweepQuestion.SweepSettings settings, List<Told> columns) {
+    List<Told> differing =
         columns.stream().filter(each -> each.test().rejectsAdjusted(settings.alpha())).toList();
     String named =
         differing.stream()
             .limit(MOST_NAMED)
             .map(
                 each ->
-                    each.name() + " (corrected V " + Figures.significant(each.strength(), 2) + ")")
+                    say(
+                        "%s (%s %s)",
+                        each.name(), each.measure(), Figures.significant(each.strength(), 2)))
             .collect(Collectors.joining(", "));
     String adjustment =
         settings.adjustment() == Adjustment.NONE
@@ -85,14 +102,14 @@ final class SweepAnalysis {
                 settings.adjustment().title(), columns.size() == 1 ? "one column" : "all columns");
     return say(
         "%s%s of %s %s %s between the groups of %s%s; %s, alpha %s.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
+        label.isEmpty() ? "" : label + ": ",
         differing.isEmpty()
-            ? question.label().isEmpty() ? "None" : "none"
+            ? label.isEmpty() ? "None" : "none"
             : Figures.count(differing.size()),
         Figures.count(columns.size()),
         columns.size() == 1 ? "column" : "columns",
         differing.isEmpty() ? "is shown to differ" : differing.size() == 1 ? "differs" : "differ",
-        question.group(),
+        group,
         named.isEmpty() ? "" : ": " + named + (differing.size() > MOST_NAMED ? " and others" : ""),
         adjustment,
         Figures.plain(settings.alpha()));

@@ -18,6 +18,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 
 /** Puts the answer about many columns together. */
@@ -70,7 +71,7 @@ final class SweepFindings {
     columns.forEach(each -> answer.add(table(each).at(whole)));
     answer.add(Finding.sentence(letters.note(settings.alpha())));
     if (!question.leftOut().isEmpty()) {
-      answer.add(Finding.sentence(leftOut()));
+      answer.add(Finding.sentence(leftOut(question.leftOut())));
     }
     return answer.conditions(List.of(INDEPENDENCE)).concluded(verdict);
   }
@@ -84,9 +85,9 @@ final class SweepFindings {
         .with("leftOut", without);
   }
 
-  private String leftOut() {
+  static String leftOut(Map<String, String> columns) {
     return "Left out: "
-        + question.leftOut().entrySet().stream()
+        + columns.entrySet().stream()
             .map(each -> each.getKey() + " (" + each.getValue() + ")")
             .collect(Collectors.joining(", "))
         + ".";

@@ -12,7 +12,6 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.Choices;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
@@ -23,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import dev.tavik.survey.SurveyComparisonTest;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -53,6 +53,9 @@ final class CompareSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
+    if (spec.has("design")) {
+      return new CompareSpec(spec, opening).byDesign();
+    }
     if (spec.flag("paired")) {
       requireNoBayes(spec);
       return SimulationSpec.of(spec, () -> new PairedSpec(spec, opening).question());
@@ -96,8 +99,25 @@ final class CompareSpec {
     return spec.has("table") ? fromTable(settings) : fromFile(settings);
   }
 
-  private CompareSettings settings() {
+  private Question byDesign() {
+    counts.requireRows("design");
+    SurveySpec survey = new SurveySpec(spec, counts);
+    survey.requireDesigned(
+        List.of(SurveyComparisonTest.values()), List.of(TwoProportionTest.values()));
+    Double alpha = spec.proportion("alpha");
     CompareSettings usual = CompareSettings.usual();
+    return survey.compare(claim(alpha == null ? usual : usual.alpha(alpha)));
+  }
+
+  private CompareSettings settings() {
+    return claim(
+        spec.choices(
+            CompareSettings.usual(),
+            List.of(TwoProportionTest.values()),
+            ComparisonInterval.values()));
+  }
+
+  private CompareSettings claim(CompareSettings usual) {
     @Nullable String alternative = spec.text("alternative");
     @Nullable String against = spec.text("against");
     @Nullable String shown = spec.text("show");
@@ -106,14 +126,11 @@ final class CompareSpec {
         alternative != null
             ? Alternative.of(alternative)
             : show == Show.NONINFERIOR ? Alternative.GREATER : Alternative.TWO_SIDED;
-    Choices<TwoProportionTest, ComparisonInterval> choices =
-        spec.choices(usual, List.of(TwoProportionTest.values()), ComparisonInterval.values())
-            .choices();
     return new CompareSettings(
         new Hypothesis(
             against == null ? 0 : Proportion.parseDifference(spec.name("against"), against),
             direction),
-        choices,
+        usual.choices(),
         spec.proportion("margin"),
         show,
         new BayesSpec(spec).ofComparison());
@@ -209,7 +226,8 @@ final class CompareSpec {
           ? new SpecException(found + "; one rate is held against a value with rate")
           : new DataException(DataException.Code.LEVEL, from.data() + ": " + found);
     }
-    @Nullable String baseline = baseline(groups);
+    @Nullable String baseline =
+        baseline(spec, groups.stream().map(NamedTally::name).toList());
     if (groups.size() > CompareGroupsQuestion.MOST_GROUPS) {
       throw new DataException(
           DataException.Code.LEVEL,
@@ -228,12 +246,12 @@ final class CompareSpec {
         label, groups.get(turned ? 1 : 0), groups.get(turned ? 0 : 1), settings, from);
   }
 
-  private @Nullable String baseline(List<NamedTally> groups) {
+  /** The group that the others are compared with, among all groups. */
+  static @Nullable String baseline(Spec spec, List<String> names) {
     String typed = spec.text("baseline");
     if (typed == null) {
       return null;
     }
-    List<String> names = groups.stream().map(NamedTally::name).toList();
     List<String> matching = Names.matching(typed, names);
     if (matching.size() != 1) {
       throw new DataException(

@@ -4,6 +4,8 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Crossings;
 import dev.tavik.count.Names;
+import dev.tavik.count.SampleDesign;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
@@ -72,6 +74,22 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
   /** The same with every level by itself. */
   Tabulation unmerged(String... columns) {
     return recodings.told(requireSome(source().count(request(columns))));
+  }
+
+  /** Counts the combinations of some columns of a designed sample. */
+  SurveyCounts survey(SampleDesign design, String... columns) {
+    SurveyCounts counted = source().survey(design, List.of(request(columns))).get(0);
+    requireSome(counted.units());
+    return counted.renamed(units -> new Merging(spec).applied(recodings.told(units)));
+  }
+
+  /** The same of several columns, each with a column of groups. */
+  List<SurveyCounts> surveyEach(SampleDesign design, List<String> columns, String group) {
+    List<CountRequest> requests =
+        columns.stream().map(column -> request(column, group)).toList();
+    return source().survey(design, requests).stream()
+        .map(counted -> counted.renamed(recodings::told))
+        .toList();
   }
 
   /** Counts each of some columns by itself, written with commas between. */

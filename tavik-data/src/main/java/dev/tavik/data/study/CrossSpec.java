@@ -3,6 +3,7 @@ package dev.tavik.data.study;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Question;
+import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Names;
@@ -24,6 +25,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
+import dev.tavik.survey.SurveyTableTest;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -67,7 +69,19 @@ final class CrossSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return SimulationSpec.of(spec, () -> new CrossSpec(spec, opening).question());
+    return spec.has("design")
+        ? new CrossSpec(spec, opening).byDesign()
+        : SimulationSpec.of(spec, () -> new CrossSpec(spec, opening).question());
+  }
+
+  private Question byDesign() {
+    counts.requireRows("design");
+    SurveySpec survey = new SurveySpec(spec, counts);
+    survey.requireDesigned(
+        List.of(SurveyTableTest.values()), List.of(TableTest.values()));
+    return spec.has("strata")
+        ? survey.cross(column("rows"), column("columns"), column("strata"))
+        : survey.cross(column("rows"), column("columns"));
   }
 
   private Question question() {
@@ -211,7 +225,7 @@ final class CrossSpec {
   }
 
   /** The counts of the first two columns, those beyond at given levels. */
-  private static Grid grid(Tabulation counted, String... others) {
+  static Grid grid(Tabulation counted, String... others) {
     List<String> rows = Levels.ordered(counted.levels(0));
     List<String> columns = Levels.ordered(counted.levels(1));
     List<List<Long>> cells = new ArrayList<>();

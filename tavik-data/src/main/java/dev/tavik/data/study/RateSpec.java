@@ -15,6 +15,7 @@ import dev.tavik.study.CountedFrom;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
+import dev.tavik.survey.SurveyTest;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -49,10 +50,19 @@ final class RateSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return SimulationSpec.of(spec, () -> new RateSpec(spec, opening).question());
+    return spec.has("design")
+        ? new RateSpec(spec, opening).question()
+        : SimulationSpec.of(spec, () -> new RateSpec(spec, opening).question());
   }
 
   private Question question() {
+    if (spec.has("design")) {
+      counts.requireRows("design");
+      SurveySpec survey = new SurveySpec(spec, counts);
+      survey.requireDesigned(
+          List.of(SurveyTest.values()), List.of(ProportionTest.values()));
+      return survey.rate(SurveySpec.hypothesis(spec));
+    }
     if (spec.has("planned")) {
       return new OutlookSpec(spec).question();
     }

@@ -7,6 +7,7 @@ import dev.tavik.association.SharesTest;
 import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.Names;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
@@ -15,11 +16,13 @@ import dev.tavik.study.CountedFrom;
 import dev.tavik.study.shares.SharesQuestion;
 import dev.tavik.study.shares.SharesSettings;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import dev.tavik.survey.SurveyTableTest;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -53,10 +56,20 @@ final class SharesSpec {
    * @throws DataException if the file can't be read or lacks what is asked for
    */
   public static Question question(Spec spec, Opening opening) {
-    return SimulationSpec.of(spec, () -> new SharesSpec(spec, opening).question());
+    return spec.has("design")
+        ? new SharesSpec(spec, opening).question()
+        : SimulationSpec.of(spec, () -> new SharesSpec(spec, opening).question());
   }
 
   private Question question() {
+    if (spec.has("design")) {
+      counts.requireRows("design");
+      survey().requireDesigned(
+          List.of(SurveyTableTest.values()),
+          Arrays.stream(SharesTest.values())
+              .filter(each -> each != SharesTest.PEARSON)
+              .toList());
+    }
     counts.requireRows("outcome", "order");
     counts.requireRows(CountsSpec.OF_ROWS);
     counts.requireOneSource(
@@ -65,12 +78,35 @@ final class SharesSpec {
             "nothing to count: give counts such as ash=31 iron=22, or {table} with a table of"
                 + " names and counts, or {data} with {outcome}"));
     spec.check(spec.has("against"), "{against} is needed: %s", FORMS);
+    if (spec.has("design")) {
+      return byDesign();
+    }
     SharesSettings settings = settings();
     if (spec.has("counts")) {
       Map<String, Long> named = named();
       return question("", named, settings, null);
     }
     return spec.has("table") ? fromTable(settings) : fromFile(settings);
+  }
+
+  private SurveySpec survey() {
+    return new SurveySpec(spec, counts);
+  }
+
+  private Question byDesign() {
+    SurveyCounts counted =
+        survey().shares(spec.required("outcome", "the column whose levels are counted"));
+    Tabulation units = counted.units();
+    CountedFrom from = counts.from(units, Set.of());
+    Map<String, Long> named = named(units);
+    Shares claimed = claimed(named, from);
+    return survey()
+        .shares(
+            counted,
+            List.copyOf(named.keySet()),
+            claimed,
+            from,
+            counts.label(units.columns().get(0)));
   }
 
   private SharesSettings settings() {
@@ -124,12 +160,17 @@ final class SharesSpec {
     String outcome = spec.required("outcome", "the column whose levels are counted");
     counts.requireDifferent("outcome", "count");
     Tabulation counted = counts.tabulation(outcome);
+    Map<String, Long> named = named(counted);
+    CountedFrom from = counts.from(counted, Set.of());
+    return question(counted.columns().get(0), named, settings, from);
+  }
+
+  private Map<String, Long> named(Tabulation counted) {
     Map<String, Long> named = new LinkedHashMap<>();
     for (String level : ordered(counted)) {
       named.put(level, counted.where(counted.columns().get(0), level).total());
     }
-    CountedFrom from = counts.from(counted, Set.of());
-    return question(counted.columns().get(0), named, settings, from);
+    return named;
   }
 
   /** In the order given, else by number where all levels are numbers, else as they first appear. */
@@ -160,6 +201,15 @@ final class SharesSpec {
 
   private Question question(
       String label, Map<String, Long> named, SharesSettings settings, @Nullable CountedFrom from) {
+    Shares claimed = claimed(named, from);
+    CategoryCounts categories =
+        CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
+    return new SharesQuestion(
+        counts.label(label), categories, claimed, withPrior(settings, categories.size()), from);
+  }
+
+  /** The claimed shares, one a category; a category that never occurred is added to the others. */
+  private Shares claimed(Map<String, Long> named, @Nullable CountedFrom from) {
     List<String> written = spec.list("against");
     Shares claimed;
     if (written.size() == 1 && written.get(0).equals("equal")) {
@@ -181,10 +231,7 @@ final class SharesSpec {
         named.size(),
         String.join(", ", named.keySet()),
         claimed.size());
-    CategoryCounts categories =
-        CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
-    return new SharesQuestion(
-        counts.label(label), categories, claimed, withPrior(settings, categories.size()), from);
+    return claimed;
   }
 
   /** One parameter a category, or one for all. */

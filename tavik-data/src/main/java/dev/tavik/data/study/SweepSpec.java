@@ -3,14 +3,17 @@ package dev.tavik.data.study;
 import dev.tavik.answer.Question;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Crossings;
+import dev.tavik.count.SampleDesign;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
 import dev.tavik.result.Adjustment;
 import dev.tavik.study.CountedFrom;
+import dev.tavik.study.sweep.SurveySweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion.Sorting;
 import dev.tavik.study.sweep.SweepQuestion.SweepSettings;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,6 +50,9 @@ final class SweepSpec {
     counts.requireRows("encoding", "sheet", "range");
     counts.requireRows(CountsSpec.OF_ROWS);
     spec.check(counts.hasRows(), "nothing to count: give {data} with a file of rows, and {group}");
+    if (spec.has("design")) {
+      new SurveySpec(spec, counts).requireDesigned(List.of(), List.of());
+    }
     String group = spec.required("group", "the column of groups that all others are held against");
     SweepSettings settings = settings();
     Crossings swept = counts.against(group, outcomes());
@@ -67,13 +73,39 @@ final class SweepSpec {
           group,
           leftOut);
     }
+    CountedFrom from =
+        CountedFrom.each(swept.tables(), List.of(), spec.text("count"), counts.filters());
+    if (spec.has("design")) {
+      return byDesign(first.columns().get(1), settings, from);
+    }
     Map<String, CrossTable> found = new LinkedHashMap<>(tables);
     return SweepQuestion.of(first.columns().get(1), found)
         .settings(settings)
         .named(counts.label(""))
-        .counted(
-            CountedFrom.each(swept.tables(), List.of(), spec.text("count"), counts.filters()),
-            leftOut);
+        .counted(from, leftOut);
+  }
+
+  /** The columns of the design are no outcomes. */
+  private Question byDesign(String group, SweepSettings settings, CountedFrom from) {
+    SurveySpec survey = new SurveySpec(spec, counts);
+    SampleDesign design = survey.design();
+    List<String> columns = new ArrayList<>(tables.keySet());
+    columns.removeIf(
+        each -> {
+          boolean own = ofDesign(design, each);
+          if (own) {
+            leftOut.put(each, "part of the design");
+          }
+          return own;
+        });
+    return new SurveySweepQuestion(
+        group, survey.each(columns, group), settings, counts.label(""), from, leftOut);
+  }
+
+  private static boolean ofDesign(SampleDesign design, String column) {
+    return column.equalsIgnoreCase(design.weight())
+        || design.clusters().stream().anyMatch(column::equalsIgnoreCase)
+        || column.equalsIgnoreCase(design.population());
   }
 
   private static void requireFewGroups(Tabulation counted) {

@@ -1,0 +1,274 @@
+package dev.tavik.study.compare;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Preference;
+import dev.tavik.survey.DesignedComparison;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.DesignedSample;
+import dev.tavik.survey.DesignedTable;
+import dev.tavik.survey.SurveyComparisonInterval;
+import dev.tavik.survey.SurveyComparisonTest;
+import dev.tavik.survey.SurveyTableTest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+
+/** Compares groups of a designed sample: two, or every pair after the overall test. */
+final class SurveyCompareAnalysis {
+  private final SurveyCompareQuestion question;
+  private final CompareSettings claim;
+  private final DesignedSample sample;
+  private final Design design;
+  private final Predicate<List<String>> success;
+
+  SurveyCompareAnalysis(SurveyCompareQuestion question) {
+    this.question = question;
+    this.claim = question.claim();
+    this.sample = DesignedSample.of(question.counts());
+    this.design = new Design(sample);
+    this.success = unit -> question.success().contains(unit.get(0));
+  }
+
+  Answer answer() {
+    List<String> groups = question.groups();
+    if (groups.size() == 2) {
+      boolean turned = groups.get(0).equals(question.baseline());
+      SurveyPair pair = pair(groups.get(turned ? 1 : 0), groups.get(turned ? 0 : 1));
+      List<Caution> cautions = cautions(pair);
+      cautions.addAll(common());
+      return new SurveyCompareFindings(question, design)
+          .one(pair, cautions, pair.preference().on(sentence(question.label(), pair)), true);
+    }
+    List<SurveyPair> pairs = adjusted(pairs());
+    List<Answer> answers = new ArrayList<>();
+    for (SurveyPair pair : pairs) {
+      List<Caution> cautions = cautions(pair);
+      cautions.addAll(
+          DecisionCautions.adjustedAway(
+              pair.test(), question.alpha(), "the pairs looked at together"));
+      answers.add(
+          new SurveyCompareFindings(question, design)
+              .one(pair, cautions, pair.preference().on(sentence("", pair)), false));
+    }
+    TestResult overall = overall();
+    Verdict verdict =
+        Verdict.of(
+                new CompareGroupsVerdict(
+                        question.label(),
+                        groups.size(),
+                        question.baseline(),
+                        claim.level(question.level()),
+                        overall,
+                        pairs.stream().map(this::compared).toList())
+                    .text())
+            .inOwnWords();
+    return new SurveyCompareFindings(question, design)
+        .several(pairs, answers, overall, common(), verdict);
+  }
+
+  private List<Caution> common() {
+    List<Caution> cautions = design.cautions(success, "a success");
+    if (question.from() != null) {
+      cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
+    }
+    return cautions;
+  }
+
+  private TestResult overall() {
+    DesignedTable table =
+        sample.table(1, question.groups(), success);
+    return SurveyTableTest.RAO_SCOTT.of(table.deviation());
+  }
+
+  private List<SurveyPair> pairs() {
+    List<SurveyPair> pairs = new ArrayList<>();
+    List<String> groups = question.groups();
+    for (int i = 0; i < groups.size(); i++) {
+      for (int j = 0; j < groups.size(); j++) {
+        String baseline = question.baseline();
+        boolean wanted = baseline == null ? i < j : i != j && groups.get(j).equals(baseline);
+        if (wanted) {
+          pairs.add(pair(groups.get(i), groups.get(j)));
+        }
+      }
+    }
+    return pairs;
+  }
+
+  private static List<SurveyPair> adjusted(List<SurveyPair> alone) {
+    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(SurveyPair::tests).toList());
+    List<SurveyPair> adjusted = new ArrayList<>();
+    for (int i = 0; i < tests.size(); i++) {
+      adjusted.add(alone.get(i).with(tests.get(i)));
+    }
+    return adjusted;
+  }
+
+  private SurveyPair pair(String one, String two) {
+    DesignedComparison compared =
+        sample.comparison(
+            unit -> unit.get(1).equals(one), unit -> unit.get(1).equals(two), success);
+    List<TestResult> tests = new ArrayList<>();
+    List<DirectedTest> oneSided = new ArrayList<>();
+    List<Refusal> refusals = new ArrayList<>();
+    for (SurveyComparisonTest test : question.tests()) {
+      try {
+        tests.add(test(test, compared, oneSided));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(test, e.reason()));
+      }
+    }
+    if (tests.isEmpty()) {
+      tests.add(test(SurveyComparisonTest.T_DIFFERENCE, compared, oneSided));
+    }
+    List<Interval> intervals = new ArrayList<>();
+    List<Refusal> without = new ArrayList<>();
+    for (SurveyComparisonInterval method : question.intervals()) {
+      limits(method, compared, intervals, without);
+    }
+    if (intervals.isEmpty()) {
+      limits(SurveyComparisonInterval.WALD, compared, intervals, without);
+    }
+    return new SurveyPair(
+        one,
+        two,
+        compared,
+        tests,
+        oneSided,
+        refusals,
+        intervals,
+        without,
+        preference(tests, intervals));
+  }
+
+  private TestResult test(
+      SurveyComparisonTest test, DesignedComparison compared, List<DirectedTest> oneSided) {
+    List<DirectedTest> each = new ArrayList<>();
+    for (Hypothesis hypothesis : claim.tested()) {
+      each.add(new DirectedTest(hypothesis, test.of(compared, hypothesis)));
+    }
+    if (each.size() > 1) {
+      oneSided.addAll(each);
+    }
+    return each.stream()
+        .map(DirectedTest::result)
+        .reduce((a, b) -> b.log10PValue() > a.log10PValue() ? b : a)
+        .orElseThrow();
+  }
+
+  private void limits(
+      SurveyComparisonInterval method,
+      DesignedComparison compared,
+      List<Interval> to,
+      List<Refusal> without) {
+    Side matching = claim.hypothesis().alternative().matchingSide();
+    try {
+      to.add(method.of(compared, question.level(), Side.TWO_SIDED));
+      if (matching != Side.TWO_SIDED) {
+        to.add(method.of(compared, question.level(), matching));
+      }
+    } catch (DeclinedException e) {
+      without.add(new Refusal(method, e.reason()));
+    }
+  }
+
+  private static Preference preference(List<TestResult> tests, List<Interval> intervals) {
+    SurveyComparisonTest test = (SurveyComparisonTest) tests.get(0).method();
+    SurveyComparisonInterval interval =
+        (SurveyComparisonInterval)
+            intervals.stream()
+                .map(Interval::method)
+                .filter(each -> ((SurveyComparisonInterval) each).inverts() == test)
+                .findFirst()
+                .orElse(intervals.get(0).method());
+    return new Preference(
+        test,
+        interval,
+        test == SurveyComparisonTest.T_DIFFERENCE
+            ? "the difference is what was asked for, and its standard error knows of clusters that"
+                + " hold both groups"
+            : Preference.asked(test, tests.size() == 1));
+  }
+
+  private Compared compared(SurveyPair pair) {
+    return new Compared(
+        pair.one(),
+        pair.two(),
+        pair.test(),
+        pair.interval(claim.hypothesis().alternative().matchingSide()));
+  }
+
+  private Verdict sentence(String label, SurveyPair pair) {
+    DesignedProportion first = pair.compared().first();
+    DesignedProportion second = pair.compared().second();
+    return CompareVerdict.of(
+        label,
+        claim.level(question.level()),
+        compared(pair),
+        rate(pair.one(), first, second) + ", " + rate(pair.two(), second, first),
+        pair.difference());
+  }
+
+  private String rate(String name, DesignedProportion proportion, DesignedProportion other) {
+    return say(
+        "%s %s (%s%s of %s rows)",
+        name,
+        Figures.percentBeside(proportion.value(), other.value()),
+        question.counts().design().weight() == null ? "" : "weighted; ",
+        Figures.count(proportion.successes()),
+        Figures.count(proportion.rows()));
+  }
+
+  private List<Caution> cautions(SurveyPair pair) {
+    List<Caution> cautions = new ArrayList<>();
+    if (claim.show() == Show.DIFFERENCE) {
+      cautions.addAll(
+          CompareCautions.otherDirection(
+              claim,
+              pair.one(),
+              pair.two(),
+              pair.difference() - claim.hypothesis().against()));
+    }
+    DecisionCautions decisions =
+        new DecisionCautions(pair.tests(), question.alpha(), pair.test());
+    DesignedComparison compared = pair.compared();
+    if (compared.first().allOrNone() || compared.second().allOrNone()) {
+      cautions.add(
+          new Caution(
+              Code.ALL_OR_NONE,
+              say(
+                  "%s: all or none are successes, so that its share of the standard error comes out as"
+                      + " 0. That is not certainty: read its own rate by korn-graubard, tavik rate with"
+                      + " the same design.",
+                  compared.first().allOrNone()
+                      ? compared.second().allOrNone() ? pair.one() + " and " + pair.two() : pair.one()
+                      : pair.two())));
+    }
+    cautions.addAll(decisions.noStatistic());
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(
+        decisions.levelAlpha(
+            question.level(),
+            question.matchingLevel(),
+            ". An interval may include what a test rejects, or the other way round;"));
+    cautions.addAll(decisions.nearAlpha());
+    return cautions;
+  }
+}

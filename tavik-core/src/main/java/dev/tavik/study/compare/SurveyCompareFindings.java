@@ -1,0 +1,363 @@
+package dev.tavik.study.compare;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
+import dev.tavik.survey.DesignedComparison;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.SurveyComparisonInterval;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Puts the answer about groups of a designed sample together. */
+final class SurveyCompareFindings {
+  private final SurveyCompareQuestion question;
+  private final CompareSettings claim;
+  private final Design design;
+
+  SurveyCompareFindings(SurveyCompareQuestion question, Design design) {
+    this.question = question;
+    this.claim = question.claim();
+    this.design = design;
+  }
+
+  Answer one(SurveyPair pair, List<Caution> cautions, Verdict verdict, boolean alone) {
+    Answer.Builder answer =
+        Answer.to(question, "compare", alone ? question.label() : pair.order())
+            .add(Finding.fact("input", input(pair)))
+            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
+            .add(design.fact())
+            .add(new Estimates(estimates(pair)))
+            .add(
+                groups(
+                    Map.of(pair.one(), pair.compared().first(), pair.two(), pair.compared().second()),
+                    List.of(pair.one(), pair.two())))
+            .addAll(Observed.source(question.from()))
+            .add(design.sentence())
+            .add(effects(pair))
+            .add(tests(pair))
+            .addAll(Refusals.said(pair.refusals()));
+    if (!pair.oneSided().isEmpty()) {
+      answer.add(oneSided(pair));
+    }
+    answer
+        .add(intervals(pair))
+        .addAll(Refusals.said(pair.without()))
+        .add(Finding.fact("asIfSimpleRandom", simple(pair)))
+        .add(beside(pair));
+    if (alone) {
+      answer.addAll(
+          Design.planned(
+              say(
+                  "tavik plan compare --base %s --expect %s --power 80%%",
+                  Figures.percent(pair.compared().second().value()),
+                  Figures.percent(pair.compared().first().value())),
+              effect(pair.compared())));
+    }
+    return answer
+        .add(pair.preference().finding())
+        .conditions(conditions())
+        .cautions(cautions)
+        .concluded(verdict);
+  }
+
+  /** The variance of the difference in units of that of two simple random samples. */
+  private static double effect(DesignedComparison compared) {
+    return compared.difference()
+        * compared.difference()
+        / (simply(compared.first()) + simply(compared.second()));
+  }
+
+  private static double simply(DesignedProportion proportion) {
+    return proportion.value() * proportion.complement() / (proportion.rows() - 1);
+  }
+
+  private List<Condition> conditions() {
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    return conditions;
+  }
+
+  private Value input(SurveyPair pair) {
+    return Observed.input(question.from())
+        .with("first", named(pair.one(), pair.compared().first()))
+        .with("second", named(pair.two(), pair.compared().second()))
+        .with("order", pair.order())
+        .with("designEffect", effect(pair.compared()));
+  }
+
+  private static Value.Fields named(String name, DesignedProportion proportion) {
+    return Value.fields().with("label", name).and(Design.figures(proportion));
+  }
+
+  private static List<Estimate> estimates(SurveyPair pair) {
+    DesignedComparison compared = pair.compared();
+    List<Estimate> estimates = new ArrayList<>();
+    estimates.add(proportion(pair.one(), compared.first()));
+    estimates.add(proportion(pair.two(), compared.second()));
+    for (SurveyComparisonInterval method : SurveyComparisonInterval.values()) {
+      double value = method.estimate(compared);
+      double error =
+          switch (method) {
+            case WALD -> compared.difference();
+            case LOG_RATIO -> value * compared.logRatio();
+            case LOG_ODDS -> value * compared.logOddsRatio();
+          };
+      estimates.add(
+          new Estimate(
+              method.quantity(),
+              switch (method) {
+                case WALD -> pair.order();
+                case LOG_RATIO -> pair.one() + " divided by " + pair.two();
+                case LOG_ODDS -> "odds of " + pair.one() + " divided by odds of " + pair.two();
+              },
+              value,
+              error));
+    }
+    return estimates;
+  }
+
+  private static Estimate proportion(String name, DesignedProportion proportion) {
+    return new Estimate(
+        Quantity.PROPORTION, name, proportion.value(), proportion.standardError());
+  }
+
+  private static Sheet groups(Map<String, DesignedProportion> groups, List<String> order) {
+    Sheet sheet =
+        Sheet.read(
+            "Estimated, standard error and design effect; beside it the rows simply counted",
+            Column.words(),
+            Column.numbers("proportion"),
+            Column.numbers("error"),
+            Column.numbers("effect"),
+            Column.counts("successes"),
+            Column.counts("of"),
+            Column.numbers("simply"));
+    for (String name : order) {
+      DesignedProportion proportion = groups.get(name);
+      sheet.row(
+          name,
+          Value.Share.FINE.of(proportion.value()),
+          Value.points(proportion.standardError()),
+          proportion.allOrNone()
+              ? Value.none("none")
+              : Value.significant(proportion.designEffect(), 3),
+          new Value.Count(proportion.successes()),
+          new Value.Count(proportion.rows()),
+          Value.Share.FINE.of(SurveyPair.unweighted(name, proportion).tally().proportion()));
+    }
+    return sheet;
+  }
+
+  private static Sheet effects(SurveyPair pair) {
+    Sheet sheet =
+        Sheet.read(
+            pair.one() + " against " + pair.two(),
+            Column.words(),
+            Column.numbers(""),
+            Column.words());
+    for (Estimate estimate : estimates(pair)) {
+      switch (estimate.quantity()) {
+        case DIFFERENCE ->
+            sheet.row(
+                "difference",
+                Value.points(estimate.value()),
+                say(
+                    "points, standard error %s, design effect %s",
+                    Figures.significant(100 * estimate.standardError(), 4),
+                    estimate.standardError() > 0
+                        ? Figures.significant(effect(pair.compared()), 3)
+                        : "none"));
+        case RATIO -> sheet.row("ratio", CompareFindings.number(estimate.value()), estimate.label());
+        case ODDS_RATIO ->
+            sheet.row("odds ratio", CompareFindings.number(estimate.value()), estimate.label());
+        default -> {
+          // The proportions stand in the table above.
+        }
+      }
+    }
+    return sheet;
+  }
+
+  private Tests tests(SurveyPair pair) {
+    Tests tests =
+        Tests.ofTables(
+            "Tests: " + CompareFindings.claim(claim, pair.one(), pair.two()), question.alpha());
+    pair.tests().forEach(test -> tests.made(test, statistic(test)));
+    pair.refusals().forEach(tests::declined);
+    return tests;
+  }
+
+  private static Value statistic(TestResult test) {
+    return Tests.shown(test.statistic(), 4, "no statistic");
+  }
+
+  private Tests oneSided(SurveyPair pair) {
+    Tests tests =
+        Tests.of("Both one-sided tests; the larger p counts", question.alpha())
+            .keyed("oneSidedTests");
+    for (DirectedTest each : pair.oneSided()) {
+      tests.made(each.result(), statistic(each.result()), each.hypothesis());
+    }
+    return tests;
+  }
+
+  private Intervals intervals(SurveyPair pair) {
+    Intervals intervals =
+        Intervals.of("Intervals, level " + Figures.exactPercent(question.level()))
+            .pairs(
+                pair.intervals(),
+                interval ->
+                    new String[] {
+                      interval.quantity().id().replace('-', ' '), interval.method().id()
+                    });
+    pair.without().forEach(intervals::declined);
+    return intervals;
+  }
+
+  private Value simple(SurveyPair pair) {
+    Tally first = SurveyPair.unweighted(pair.one(), pair.compared().first()).tally();
+    Tally second = SurveyPair.unweighted(pair.two(), pair.compared().second()).tally();
+    return Value.fields()
+        .with("first", Observed.figures(first))
+        .with("second", Observed.figures(second))
+        .with(
+            "test",
+            Tests.figures(
+                TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference()),
+                question.alpha()))
+        .with(
+            "interval",
+            Intervals.figures(DifferenceInterval.NEWCOMBE.of(first, second, question.level())));
+  }
+
+  private Finding beside(SurveyPair pair) {
+    Tally first = SurveyPair.unweighted(pair.one(), pair.compared().first()).tally();
+    Tally second = SurveyPair.unweighted(pair.two(), pair.compared().second()).tally();
+    Interval interval = DifferenceInterval.NEWCOMBE.of(first, second, question.level());
+    TestResult test = TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference());
+    return Finding.sentence(
+        say(
+            "As if simple random: a difference of %s points, %s to %s (newcombe), %s (z-pooled,"
+                + " two-sided). That leaves weights, strata and clusters out.",
+            Figures.significant(100 * (first.proportion() - second.proportion()), 3),
+            Figures.significant(100 * interval.lower(), 3),
+            Figures.significant(100 * interval.upper(), 3),
+            Figures.pEquals(test.log10PValue())));
+  }
+
+  Answer several(
+      List<SurveyPair> pairs,
+      List<Answer> answers,
+      TestResult overall,
+      List<Caution> cautions,
+      Verdict verdict) {
+    Map<String, DesignedProportion> groups = new LinkedHashMap<>();
+    for (SurveyPair pair : pairs) {
+      groups.put(pair.one(), pair.compared().first());
+      groups.put(pair.two(), pair.compared().second());
+    }
+    Tests together =
+        Tests.ofTables(
+                "All groups together: null, the same proportion in every group", question.alpha())
+            .keyed("overall")
+            .made(overall, statistic(overall));
+    return Answer.to(question, "compare", question.label())
+        .add(Finding.fact("input", Observed.input(question.from())))
+        .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
+        .add(design.fact())
+        .add(
+            Finding.fact(
+                "groups",
+                Value.list(question.groups(), name -> named(name, groups.get(name)))))
+        .add(groups(groups, question.groups()))
+        .addAll(Observed.source(question.from()))
+        .add(design.sentence())
+        .add(together)
+        .add(Finding.fact("adjustment", new Value.Words("holm")))
+        .add(new Parts("pairs", pairs.stream().map(SurveyPair::order).toList(), answers))
+        .add(pairByPair(pairs))
+        .add(differences(pairs))
+        .conditions(conditions())
+        .cautions(cautions)
+        .concluded(
+            pairs
+                .get(0)
+                .preference()
+                .onEach(
+                    verdict,
+                    "pair",
+                    " Intervals are each for itself, not adjusted for the number of pairs."));
+  }
+
+  private Sheet pairByPair(List<SurveyPair> pairs) {
+    Sheet sheet =
+        Sheet.read(
+            "Pair by pair: " + CompareFindings.claim(claim, "the first", "the second"),
+            Column.words(),
+            Column.words(),
+            Column.words(),
+            Column.numbers("p"),
+            Column.numbers("Holm p"),
+            Column.words("adjusted"));
+    for (SurveyPair pair : pairs) {
+      for (TestResult test : pair.tests()) {
+        sheet.row(
+            pair.order(),
+            test.method().id(),
+            statistic(test),
+            Value.p(test.log10PValue()),
+            Holm.shown(test),
+            test.rejectsAdjusted(question.alpha()) ? "rejects" : "does not");
+      }
+    }
+    return sheet;
+  }
+
+  private Intervals differences(List<SurveyPair> pairs) {
+    Intervals intervals =
+        Intervals.read(
+            "Intervals, level " + Figures.exactPercent(question.level()) + ", each for itself");
+    for (SurveyPair pair : pairs) {
+      pair.intervals().stream()
+          .filter(each -> each.side() == Side.TWO_SIDED)
+          .filter(each -> each.quantity() == Quantity.DIFFERENCE || !pair.hasDifference())
+          .forEach(
+              each ->
+                  intervals.row(
+                      each,
+                      each.quantity() == Quantity.DIFFERENCE ? "points" : "times",
+                      pair.order(),
+                      each.method().id()));
+    }
+    return intervals;
+  }
+}

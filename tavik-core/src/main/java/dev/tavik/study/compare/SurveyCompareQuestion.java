@@ -1,0 +1,138 @@
+package dev.tavik.study.compare;
+
+import static dev.tavik.result.Figures.require;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Question;
+import dev.tavik.count.SurveyCounts;
+import dev.tavik.study.Choices;
+import dev.tavik.study.Choosing;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.survey.SurveyComparisonInterval;
+import dev.tavik.survey.SurveyComparisonTest;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Do the rates of two groups or more differ, and by how much, as a sample with weights, strata and
+ * clusters tells? Differences are the first group minus the second; clusters may hold units of both.
+ *
+ * @param label the analyst's name for the question, empty for none
+ * @param counts what was counted: the outcome, then the groups
+ * @param success the levels of the outcome that count as success
+ * @param groups the groups, two or more, in order
+ * @param baseline the group that every other one is compared with, as the second; null for all pairs
+ * @param claim what is to be shown: null difference, direction, margin; of its own methods none is
+ *     used
+ * @param choices alpha, level, tests and intervals
+ * @param from where the counts came from; null when they were given
+ */
+public record SurveyCompareQuestion(
+    String label,
+    SurveyCounts counts,
+    Set<String> success,
+    List<String> groups,
+    @Nullable String baseline,
+    CompareSettings claim,
+    Choices<SurveyComparisonTest, SurveyComparisonInterval> choices,
+    @Nullable CountedFrom from)
+    implements Question,
+        Choosing<SurveyCompareQuestion, SurveyComparisonTest, SurveyComparisonInterval> {
+
+  /** So many groups make 4,950 pairs. */
+  public static final int MOST_GROUPS = 100;
+
+  /**
+   * Checks the parts.
+   *
+   * @throws IllegalArgumentException if there are fewer than two groups or more than {@value
+   *     #MOST_GROUPS}, the baseline isn't among them, or a list is empty
+   */
+  public SurveyCompareQuestion {
+    success = Set.copyOf(success);
+    groups = List.copyOf(groups);
+    require(!success.isEmpty(), "success must name at least one level, got none");
+    require(counts.units().columns().size() == 2, "counts must have two columns: outcome and group");
+    require(
+        groups.size() >= 2 && groups.size() <= MOST_GROUPS,
+        "groups must be between 2 and %s here, got %s",
+        MOST_GROUPS,
+        groups.size());
+    require(
+        baseline == null || groups.contains(baseline),
+        "baseline must be one of %s, got '%s'",
+        String.join(", ", groups),
+        baseline);
+    require(!choices.tests().isEmpty(), "tests must name at least one method, got none");
+    require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
+    claim = claim.alpha(choices.alpha());
+  }
+
+  /**
+   * Asks with the usual methods: no difference, two-sided, alpha 0.05.
+   *
+   * @param counts what was counted: the outcome, then the groups
+   * @param success the levels of the outcome that count as success
+   * @throws IllegalArgumentException as the constructor says
+   */
+  public static SurveyCompareQuestion of(SurveyCounts counts, String... success) {
+    return new SurveyCompareQuestion(
+        "",
+        counts,
+        Set.of(success),
+        counts.units().levels(1),
+        null,
+        CompareSettings.usual(),
+        Choices.of(
+            List.of(SurveyComparisonTest.T_DIFFERENCE),
+            List.of(SurveyComparisonInterval.values())),
+        null);
+  }
+
+  /** Returns the same question with a name, used in the answer. */
+  public SurveyCompareQuestion named(String name) {
+    return new SurveyCompareQuestion(
+        name, counts, success, groups, baseline, claim, choices, from);
+  }
+
+  /** Returns the same question of these groups, in this order. */
+  public SurveyCompareQuestion groups(String... names) {
+    return new SurveyCompareQuestion(
+        label, counts, success, List.of(names), baseline, claim, choices, from);
+  }
+
+  /** Returns the same question, every group against one. */
+  public SurveyCompareQuestion baseline(String name) {
+    return new SurveyCompareQuestion(label, counts, success, groups, name, claim, choices, from);
+  }
+
+  /** Returns the same question about something else that is to be shown. */
+  public SurveyCompareQuestion claiming(CompareSettings other) {
+    return new SurveyCompareQuestion(
+        label, counts, success, groups, baseline, other, choices, from);
+  }
+
+  /** Returns the same question with a note of where the counts came from. */
+  public SurveyCompareQuestion countedFrom(CountedFrom source) {
+    return new SurveyCompareQuestion(
+        label, counts, success, groups, baseline, claim, choices, source);
+  }
+
+  @Override
+  public double matchingLevel() {
+    return claim.matchingLevel();
+  }
+
+  @Override
+  public SurveyCompareQuestion choices(
+      Choices<SurveyComparisonTest, SurveyComparisonInterval> changed) {
+    return new SurveyCompareQuestion(
+        label, counts, success, groups, baseline, claim, changed, from);
+  }
+
+  @Override
+  public Answer ask() {
+    return new SurveyCompareAnalysis(this).answer();
+  }
+}

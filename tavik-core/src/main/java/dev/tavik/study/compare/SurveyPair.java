@@ -1,0 +1,75 @@
+package dev.tavik.study.compare;
+
+import dev.tavik.count.NamedTally;
+import dev.tavik.count.Tally;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Preference;
+import dev.tavik.survey.DesignedComparison;
+import dev.tavik.survey.DesignedProportion;
+import java.util.List;
+
+/**
+ * What the methods made of two groups of a designed sample.
+ *
+ * @param one the name of the first
+ * @param two the name of the second
+ * @param compared the estimates
+ * @param tests the tests, of two one-sided ones that with the larger p-value
+ * @param oneSided both, where there are two
+ * @param refusals the tests that declined
+ * @param intervals the intervals, each followed by its bound if there is one
+ * @param without the intervals that declined
+ * @param preference what the verdict rests on
+ */
+record SurveyPair(
+    String one,
+    String two,
+    DesignedComparison compared,
+    List<TestResult> tests,
+    List<DirectedTest> oneSided,
+    List<Refusal> refusals,
+    List<Interval> intervals,
+    List<Refusal> without,
+    Preference preference) {
+
+  String order() {
+    return one + " minus " + two;
+  }
+
+  TestResult test() {
+    return tests.stream()
+        .filter(test -> test.method() == preference.test())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  Interval interval(Side side) {
+    return intervals.stream()
+        .filter(each -> each.method() == preference.interval() && each.side() == side)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  SurveyPair with(List<TestResult> adjusted) {
+    return new SurveyPair(
+        one, two, compared, adjusted, oneSided, refusals, intervals, without, preference);
+  }
+
+  double difference() {
+    return compared.first().value() - compared.second().value();
+  }
+
+  /** A group as if its rows had been drawn simply at random. */
+  static NamedTally unweighted(String name, DesignedProportion proportion) {
+    return new NamedTally(name, Tally.of(proportion.successes(), proportion.rows()));
+  }
+
+  boolean hasDifference() {
+    return intervals.stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE);
+  }
+}

@@ -1,0 +1,433 @@
+package dev.tavik.study.cross;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Cells;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.DesignedSample;
+import dev.tavik.survey.DesignedTable;
+import dev.tavik.survey.SurveyInterval;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+
+/** Puts the answer about a two-way table of a designed sample together. */
+final class SurveyCrossAnalysis {
+  private static final int ALL_NAMED = 3;
+
+  private final SurveyCrossQuestion question;
+  private final String label;
+  private final Design design;
+  private final DesignedTable table;
+  private final DesignTests tests;
+  private final List<AdjustedP> standingOut;
+
+  private SurveyCrossAnalysis(
+      SurveyCrossQuestion question,
+      String label,
+      DesignedSample sample,
+      Predicate<List<String>> part) {
+    this.question = question;
+    this.label = label;
+    this.design = new Design(sample);
+    this.table =
+        sample.table(
+            0,
+            seen(question, 0, question.rows(), part),
+            1,
+            seen(question, 1, question.columns(), part),
+            part);
+    this.tests = DesignTests.of(table.deviation(), question.tests());
+    this.standingOut =
+        DesignTests.standingOut(
+            table.residuals().stream().flatMap(List::stream).toList(), sample.df());
+  }
+
+  /** The levels that occur in a part. */
+  private static List<String> seen(
+      SurveyCrossQuestion question, int column, List<String> levels, Predicate<List<String>> part) {
+    List<String> seen =
+        levels.stream()
+            .filter(
+                level ->
+                    question.counts().units().counts().entrySet().stream()
+                        .anyMatch(
+                            each ->
+                                each.getValue() > 0
+                                    && part.test(each.getKey())
+                                    && each.getKey().get(column).equals(level)
+                                    && question.rows().contains(each.getKey().get(0))
+                                    && question.columns().contains(each.getKey().get(1))))
+            .toList();
+    if (seen.size() < 2) {
+      throw new DeclinedException(
+          "a table needs two %s or more that occur, got %s",
+          column == 0 ? "rows" : "columns",
+          seen.isEmpty() ? "none" : "only " + seen.get(0));
+    }
+    return seen;
+  }
+
+  static Answer answer(SurveyCrossQuestion question) {
+    DesignedSample sample = DesignedSample.of(question.counts());
+    if (question.counts().units().columns().size() == 2) {
+      return new SurveyCrossAnalysis(question, question.label(), sample, unit -> true)
+          .answer(true);
+    }
+    List<String> names = new ArrayList<>();
+    List<Answer> layers = new ArrayList<>();
+    List<String> without = new ArrayList<>();
+    for (String layer : question.counts().units().levels(2)) {
+      try {
+        layers.add(
+            new SurveyCrossAnalysis(
+                    question, layer, sample, unit -> unit.get(2).equals(layer))
+                .answer(false));
+        names.add(layer);
+      } catch (DeclinedException e) {
+        without.add(layer + " (" + e.reason() + ")");
+      }
+    }
+    return layered(question, new Design(sample), names, layers, without);
+  }
+
+  private static Answer layered(
+      SurveyCrossQuestion question,
+      Design design,
+      List<String> names,
+      List<Answer> layers,
+      List<String> without) {
+    long rejecting =
+        layers.stream()
+            .filter(each -> each.verdict().decision() == Verdict.Decision.REJECTED)
+            .count();
+    Answer.Builder answer =
+        Answer.to(question, "cross", question.label())
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(
+                Finding.fact(
+                    "hypothesis", CrossAnalysis.hypothesis("independence", question.alpha())))
+            .add(design.fact())
+            .addAll(Observed.source(question.from()))
+            .add(design.sentence())
+            .add(new Parts("layers", names, layers));
+    for (Answer layer : layers) {
+      answer.add(Finding.say(dev.tavik.answer.Block.heading(layer.label())));
+      answer.add(Finding.sentence(layer.verdict().sentence()));
+      layer.findings().stream()
+          .filter(each -> each instanceof Cells || each instanceof dev.tavik.answer.Tests)
+          .forEach(each -> answer.add(Finding.say(each.reading().toArray(dev.tavik.answer.Block[]::new))));
+    }
+    answer.add(
+        Finding.sentence(
+            "A common odds ratio and its test (mantel-haenszel) are of simple random samples; by a"
+                + " design each layer is asked by itself, p-values not adjusted for their number."));
+    if (!without.isEmpty()) {
+      answer.add(Finding.sentence("Without an answer: " + String.join("; ", without) + "."));
+    }
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    return answer
+        .conditions(conditions)
+        .cautions(design.cautions(unit -> true, "rows that were counted"))
+        .concluded(
+            Verdict.of(
+                say(
+                    "%srows and columns are associated in %s of %s layers%s, rao-scott tests at alpha %s"
+                        + " each.",
+                    question.label().isEmpty() ? "" : question.label() + ": ",
+                    rejecting == 0 ? "none" : Figures.count(rejecting),
+                    Figures.count(layers.size()),
+                    rejecting == 0 || rejecting == layers.size()
+                        ? ""
+                        : " ("
+                            + layers.stream()
+                                .filter(
+                                    each ->
+                                        each.verdict().decision() == Verdict.Decision.REJECTED)
+                                .map(Answer::label)
+                                .collect(Collectors.joining(", "))
+                            + ")",
+                    Figures.plain(question.alpha())))
+            .inOwnWords());
+  }
+
+  private Answer answer(boolean alone) {
+    boolean rejects = tests.first().rejects(question.alpha());
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    SurveyInterval interval = question.intervals().get(0);
+    Interval strength = table.ofStrength(question.level());
+    Answer.Builder answer =
+        Answer.to(question, "cross", label)
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(
+                Finding.fact(
+                    "hypothesis", CrossAnalysis.hypothesis("independence", question.alpha())))
+            .add(design.fact())
+            .add(
+                new Estimates(
+                    List.of(
+                        new Estimate(
+                            Quantity.CRAMERS_V,
+                            "of the weighted table",
+                            table.cramersV(),
+                            table.strength()))))
+            .add(observed())
+            .addAll(alone ? Observed.source(question.from()) : List.of())
+            .addAll(alone ? List.of(design.sentence()) : List.of())
+            .add(
+                tests.finding(
+                    say(
+                        "Tests: null, rows and columns are independent; alpha %s",
+                        Figures.plain(question.alpha())),
+                    question.alpha()))
+            .addAll(Refusals.said(tests.refusals()))
+            .addAll(tests.effects())
+            .add(intervals(strength))
+            .add(
+                Finding.sentence(
+                    say(
+                        "Cramer's V of the weighted table: %s%s",
+                        Figures.within(table.cramersV(), 3),
+                        strength == null
+                            ? "; its interval needs replicate weights."
+                            : say(
+                                ", %s to %s (%s, by replicates).",
+                                Figures.within(strength.lower(), 3),
+                                Figures.within(strength.upper(), 3),
+                                Figures.exactPercent(strength.level())))))
+            .add(figures())
+            .add(tests.preference(interval).finding());
+    if (alone) {
+      answer.addAll(
+          Design.planned(
+              say(
+                  "tavik plan table --shape %sx%s --w %s --power 80%%",
+                  table.rows().size(),
+                  table.columns().size(),
+                  Figures.significant(
+                      table.cramersV()
+                          * Math.sqrt(Math.min(table.rows().size(), table.columns().size()) - 1.0),
+                      2)),
+              table.cramersV() > 0 ? table.deviation().meanEffect() : 0));
+    }
+    return answer
+        .conditions(conditions)
+        .cautions(cautions(alone))
+        .concluded(
+            tests
+                .preference(interval)
+                .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects)));
+  }
+
+  private <T> T at(List<List<T>> of, int row, int column) {
+    return of.get(row).get(column);
+  }
+
+  private AdjustedP out(int row, int column) {
+    return standingOut.get(row * table.columns().size() + column);
+  }
+
+  private Cells observed() {
+    return Cells.of(table.rows(), table.columns())
+        .shown("Rows of the data, without weights", (i, j) -> new Value.Count(at(table.counts(), i, j)))
+        .shown(
+            "Percent of each column, weighted, with its standard error in points",
+            (i, j) -> {
+              DesignedProportion share = at(table.ofColumn(), i, j);
+              return new Value.Words(
+                  say(
+                      "%s ±%s",
+                      Figures.percent(share.value()),
+                      Figures.significant(100 * share.standardError(), 2)));
+            })
+        .shown(
+            "Residuals in standard errors by the design; * stands out",
+            (i, j) ->
+                Double.isNaN(at(table.residuals(), i, j))
+                    ? Value.none("none")
+                    : Value.twoDecimals(
+                        at(table.residuals(), i, j),
+                        out(i, j).rejects(question.alpha()) ? "*" : " "))
+        .read();
+  }
+
+  private Cells figures() {
+    return Cells.of(table.rows(), table.columns())
+        .layer("observed", (i, j) -> new Value.Count(at(table.counts(), i, j)))
+        .layer("weightedShares", number(table.shares()))
+        .layer("designResiduals", number(table.residuals()))
+        .layer("adjustedPValues", (i, j) -> Value.number(out(i, j).pValue()))
+        .layer("log10AdjustedPValues", (i, j) -> Value.number(out(i, j).log10PValue()))
+        .layer(
+            "columnProportions", (i, j) -> Value.number(at(table.ofColumn(), i, j).value()))
+        .layer(
+            "columnStandardErrors",
+            (i, j) -> Value.number(at(table.ofColumn(), i, j).standardError()))
+        .layer(
+            "designEffects", (i, j) -> Value.number(at(table.ofColumn(), i, j).designEffect()));
+  }
+
+  private BiFunction<Integer, Integer, Value> number(List<List<Double>> of) {
+    return (i, j) -> Value.number(at(of, i, j));
+  }
+
+  private Intervals intervals(@org.jspecify.annotations.Nullable Interval strength) {
+    Intervals intervals =
+        Intervals.of(
+            say(
+                "Intervals of the column percents, level %s, one at a time",
+                Figures.exactPercent(question.level())));
+    for (SurveyInterval method : question.intervals()) {
+      for (int j = 0; j < table.columns().size(); j++) {
+        for (int i = 0; i < table.rows().size(); i++) {
+          row(intervals, method, i, j);
+        }
+      }
+    }
+    if (strength != null) {
+      intervals.row(strength, "", Value.fields().with("label", "of the weighted table"));
+    }
+    return intervals;
+  }
+
+  private void row(Intervals to, SurveyInterval method, int row, int column) {
+    DesignedProportion share = at(table.ofColumn(), row, column);
+    Interval interval;
+    try {
+      interval = method.of(share, question.level(), Side.TWO_SIDED);
+    } catch (DeclinedException e) {
+      to.declined(new Refusal(method, e.reason()));
+      interval = SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
+    }
+    to.row(
+        interval,
+        "",
+        Value.fields()
+            .with("row", table.rows().get(row))
+            .with("column", table.columns().get(column)),
+        table.columns().get(column),
+        table.rows().get(row),
+        interval.method().id());
+  }
+
+  private List<Caution> cautions(boolean alone) {
+    TestResult test = tests.first();
+    DecisionCautions decisions = new DecisionCautions(tests.made(), question.alpha(), test);
+    List<Caution> cautions = new ArrayList<>();
+    cautions.addAll(decisions.noStatistic());
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(decisions.nearAlpha());
+    cautions.addAll(decisions.levelAlpha(question.level(), question.matchingLevel(), ";"));
+    if (alone) {
+      int[] least = least();
+      String row = table.rows().get(least[0]);
+      String column = table.columns().get(least[1]);
+      cautions.addAll(
+          design.cautions(
+              unit -> unit.get(0).equals(row) && unit.get(1).equals(column),
+              row + " and " + column));
+      if (question.from() != null) {
+        cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
+      }
+    }
+    return cautions;
+  }
+
+  /** The cell with the fewest rows, but some. */
+  private int[] least() {
+    int[] least = {0, 0};
+    long fewest = Long.MAX_VALUE;
+    for (int i = 0; i < table.rows().size(); i++) {
+      for (int j = 0; j < table.columns().size(); j++) {
+        long count = at(table.counts(), i, j);
+        if (count > 0 && count < fewest) {
+          fewest = count;
+          least = new int[] {i, j};
+        }
+      }
+    }
+    return least;
+  }
+
+  /** A cell and how far it is from independence. */
+  private record Place(int row, int column, double residual) {}
+
+  private List<Place> places() {
+    List<Place> places = new ArrayList<>();
+    for (int i = 0; i < table.rows().size(); i++) {
+      for (int j = 0; j < table.columns().size(); j++) {
+        double residual = at(table.residuals(), i, j);
+        places.add(new Place(i, j, Double.isNaN(residual) ? 0 : residual));
+      }
+    }
+    places.sort((a, b) -> Double.compare(Math.abs(b.residual()), Math.abs(a.residual())));
+    return table.rows().size() == 2 && table.columns().size() == 2
+        ? places.subList(0, 1)
+        : places;
+  }
+
+  private String conclusion(boolean rejects) {
+    List<Place> places = places();
+    List<Place> found =
+        places.stream()
+            .filter(each -> out(each.row(), each.column()).rejects(question.alpha()))
+            .limit(ALL_NAMED)
+            .toList();
+    String where =
+        rejects && !found.isEmpty()
+            ? found.stream().map(this::inWords).collect(Collectors.joining(", "))
+            : "the largest departure is " + inWords(places.get(0));
+    return say(
+        "%s%s: %s; Cramer's V %s; %s, %s test at alpha %s.%s",
+        label.isEmpty() ? "" : label + ": ",
+        rejects
+            ? "rows and columns are associated"
+            : "rows and columns are not shown to be associated",
+        where,
+        Figures.within(table.cramersV(), 2),
+        Figures.pEquals(tests.first().log10PValue()),
+        tests.first().method().id(),
+        Figures.plain(question.alpha()),
+        rejects ? " The test says nothing of direction or cause." : "");
+  }
+
+  private String inWords(Place place) {
+    DesignedProportion share = at(table.ofColumn(), place.row(), place.column());
+    return say(
+        "%s and %s occur together %s often than independence says (%s of %s are %s)",
+        table.rows().get(place.row()),
+        table.columns().get(place.column()),
+        place.residual() < 0 ? "less" : "more",
+        Figures.percent(share.value()),
+        table.columns().get(place.column()),
+        table.rows().get(place.row()));
+  }
+}

@@ -1,0 +1,314 @@
+package dev.tavik.study.parts;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Value;
+import dev.tavik.count.SampleDesign;
+import dev.tavik.count.SurveyCounts;
+import dev.tavik.count.SurveyCounts.Stratum;
+import dev.tavik.count.SurveyCounts.Weights;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.DesignedSample;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Predicate;
+
+/**
+ * What is said of the design of a sample, whatever is asked of it.
+ *
+ * @param sample the sample
+ */
+public record Design(DesignedSample sample) {
+  /** With fewer, t and its tails are far from the normal ones, and variances unsteady. */
+  private static final double ENOUGH_DF = 12;
+
+  private static final long ENOUGH_CLUSTERS = 10;
+
+  /** The largest weight in units of the mean, and the share of the five largest, beyond which. */
+  private static final double EXTREME = 10;
+
+  private static final double EXTREME_SHARE = 0.1;
+
+  public static final Condition YOUR_CALL =
+      new Condition(
+          "the design",
+          Condition.State.NOT_IN_THE_DATA,
+          "the first-stage clusters of a stratum were drawn independently, and the weights make up"
+              + " for unequal chances and for those who didn't answer. The data can't show this: you"
+              + " have to know how they were collected");
+
+  private SurveyCounts counts() {
+    return sample.counts();
+  }
+
+  private SampleDesign design() {
+    return counts().design();
+  }
+
+  private static String several(long count, String one, String many) {
+    return Figures.counted(Figures.count(count), one, many);
+  }
+
+  /** What the sample is made of, in words. */
+  public String inWords() {
+    SampleDesign design = design();
+    long rows = counts().units().total();
+    String weighted = design.weight() == null ? "all weighing the same" : "weighted by " + design.weight();
+    String df = Figures.upTo(sample.df(), 5) + (sample.df() == 1 ? " degree" : " degrees") + " of freedom";
+    if (design.replication() != null) {
+      return say(
+          "%s, %s, with %s %s replicate weights (%s)",
+          several(rows, "row", "rows"),
+          weighted,
+          Figures.count(sample.clusters()),
+          design.replication().kind().id(),
+          df);
+    }
+    String clusters =
+        sample.rowByRow()
+            ? ", drawn one by one"
+            : say(
+                ", in %s (%s)",
+                several(sample.clusters(), "cluster", "clusters"), design.clusters().get(0));
+    String strata =
+        design.strata() == null
+            ? ""
+            : say(
+                "%s %s (%s)",
+                sample.rowByRow() ? " in" : " of",
+                several(counts().strata().size(), "stratum", "strata"),
+                design.strata());
+    return say(
+        "%s, %s%s%s%s: %s",
+        several(rows, "row", "rows"), weighted, clusters, strata, drawnFrom(), df);
+  }
+
+  private String drawnFrom() {
+    return counts().strata().stream().anyMatch(each -> Double.isFinite(each.population()))
+        ? ", of a finite population"
+        : "";
+  }
+
+  /** The sentence for readers. */
+  public Finding sentence() {
+    return Finding.sentence("By the design: " + inWords() + ".");
+  }
+
+  /** What machines see of it. */
+  public Finding fact() {
+    SampleDesign design = design();
+    Weights weights = counts().weights();
+    return Finding.fact(
+        "design",
+        Value.fields()
+            .with("weight", design.weight())
+            .with("strata", design.strata())
+            .with("clusters", Value.words(design.clusters()))
+            .with("population", design.population())
+            .with(
+                "replicates",
+                design.replication() == null
+                    ? Value.none()
+                    : Value.fields()
+                        .with("method", design.replication().kind().id())
+                        .with("count", sample.clusters()))
+            .with("rows", counts().units().total())
+            .with("clusterCount", sample.clusters())
+            .with("strataCount", counts().strata().size())
+            .with("df", sample.df())
+            .with("sumOfWeights", weights.sum())
+            .with("leastWeight", weights.least())
+            .with("greatestWeight", weights.greatest())
+            .with("shareOfLargest", shareOfLargest())
+            .with("zeroWeights", weights.zero())
+            .with("missingWeights", weights.missing()));
+  }
+
+  private double shareOfLargest() {
+    Weights weights = counts().weights();
+    return weights.largest().stream().mapToDouble(Double::doubleValue).sum() / weights.sum();
+  }
+
+  /** What it takes for granted of clusters, strata and weights. */
+  public List<Condition> conditions() {
+    List<Condition> conditions = new ArrayList<>();
+    conditions.add(
+        new Condition(
+            "degrees of freedom",
+            met(sample.df() >= ENOUGH_DF),
+            say(
+                "%s from %s%s",
+                Figures.upTo(sample.df(), 5),
+                what(),
+                sample.df() >= ENOUGH_DF
+                    ? ", enough for a steady standard error"
+                    : "; fewer than 12 make standard errors unsteady")));
+    if (!sample.replicated() && design().strata() != null) {
+      Stratum least =
+          counts().strata().stream().min(Comparator.comparingLong(Stratum::clusters)).orElseThrow();
+      conditions.add(
+          new Condition(
+              "smallest stratum",
+              met(least.clusters() >= 2),
+              say(
+                  "%s has %s",
+                  least.name(),
+                  several(
+                      least.clusters(),
+                      sample.rowByRow() ? "row" : "cluster",
+                      sample.rowByRow() ? "rows" : "clusters"))));
+    }
+    if (design().weight() != null) {
+      conditions.add(weights());
+    }
+    return conditions;
+  }
+
+  private String what() {
+    if (sample.replicated()) {
+      return several(sample.clusters(), "replicate", "replicates");
+    }
+    return say(
+        "%s in %s",
+        several(
+            sample.clusters(),
+            sample.rowByRow() ? "row" : "cluster",
+            sample.rowByRow() ? "rows" : "clusters"),
+        several(counts().strata().size(), "stratum", "strata"));
+  }
+
+  private static Condition.State met(boolean holds) {
+    return holds ? Condition.State.MET : Condition.State.NOT_MET;
+  }
+
+  private boolean extreme() {
+    Weights weights = counts().weights();
+    boolean manyRows = weights.rows() > 5 / EXTREME_SHARE;
+    return weights.greatest() > EXTREME * weights.sum() / weights.rows()
+        || (manyRows && shareOfLargest() > EXTREME_SHARE);
+  }
+
+  private Condition weights() {
+    Weights weights = counts().weights();
+    return new Condition(
+        "weights",
+        met(!extreme()),
+        say(
+            "from %s to %s, %s",
+            Figures.upTo(weights.least(), 4),
+            Figures.upTo(weights.greatest(), 4),
+            largest()));
+  }
+
+  private String largest() {
+    int known = counts().weights().largest().size();
+    String share = Figures.percent(Math.min(1, shareOfLargest()));
+    return known == 1
+        ? "the largest holds " + share + " of their sum"
+        : say("the %s largest hold %s of their sum", known, share);
+  }
+
+  /**
+   * What to be careful of in the design.
+   *
+   * @param outcome which combinations have what is asked about; few clusters of them are told
+   * @param what that is, in words
+   */
+  public List<Caution> cautions(Predicate<List<String>> outcome, String what) {
+    List<Caution> cautions = new ArrayList<>();
+    if (sample.df() < ENOUGH_DF) {
+      cautions.add(
+          new Caution(
+              Code.FEW_DEGREES,
+              say(
+                  "Only %s %s of freedom: the standard error itself is unsteady, and a result near the"
+                      + " line can fall on either side. More clusters help, more rows in each don't.",
+                  Figures.upTo(sample.df(), 3), sample.df() == 1 ? "degree" : "degrees")));
+    }
+    long with = sample.clustersWith(outcome);
+    boolean few = with < ENOUGH_CLUSTERS && with < sample.clusters();
+    if (!sample.replicated() && !sample.rowByRow() && few) {
+      cautions.add(
+          new Caution(
+              Code.FEW_CLUSTERS,
+              say(
+                  "Only %s of %s clusters %s %s; what a few clusters say is not what many would.",
+                  Figures.count(with), Figures.count(sample.clusters()), with == 1 ? "has" : "have",
+                  what)));
+    }
+    Weights weights = counts().weights();
+    if (design().weight() != null && extreme()) {
+      cautions.add(
+          new Caution(
+              Code.EXTREME_WEIGHTS,
+              say(
+                  "A few rows weigh very much: %s, and the heaviest %s times the mean. Ask whether they"
+                      + " are right; trimming them is a decision to report.",
+                  largest(),
+                  Figures.significant(weights.greatest() * weights.rows() / weights.sum(), 3))));
+    }
+    long without = weights.zero() + weights.missing();
+    if (without > 0) {
+      cautions.add(
+          new Caution(
+              Code.NO_WEIGHT,
+              say(
+                  "%s left out: %s 0, %s no weight.",
+                  Figures.count(without) + (without == 1 ? " row was" : " rows were"),
+                  Figures.count(weights.zero()) + (weights.zero() == 1 ? " weighs" : " weigh"),
+                  Figures.count(weights.missing())
+                      + (weights.missing() == 1 ? " has" : " have"))));
+    }
+    return cautions;
+  }
+
+  private static boolean seen(DesignedProportion proportion) {
+    return !proportion.allOrNone() && proportion.rows() > 1 && proportion.standardError() > 0;
+  }
+
+  /** How much the design costs, in words; nothing where that can't be seen. */
+  public static List<Finding> effect(DesignedProportion proportion) {
+    return !seen(proportion)
+        ? List.of()
+        : List.of(
+            Finding.sentence(
+                say(
+                    "Design effect %s: %s rows tell as much as %s drawn simply at random (unequal"
+                        + " weights alone: as %s). The next such sample is planned with it.",
+                    Figures.significant(proportion.designEffect(), 3),
+                    Figures.count(proportion.rows()),
+                    Figures.count(Math.round(proportion.effectiveRows())),
+                    Figures.count(Math.round(proportion.byWeights())))));
+  }
+
+  /** The next sample, planned with this one's design effect. */
+  public static List<Finding> planned(String command, double effect) {
+    return !(effect > 0 && Double.isFinite(effect))
+        ? List.of()
+        : List.of(
+            Finding.say(
+                new Block.Command(
+                    "To plan the next such sample",
+                    say("%s --design-effect %s", command, Figures.significant(effect, 3)))));
+  }
+
+  /** Figures of the design effect, for machines. */
+  public static Value.Fields figures(DesignedProportion proportion) {
+    return Value.fields()
+        .with("value", proportion.value())
+        .with("standardError", proportion.standardError())
+        .with("successes", proportion.successes())
+        .with("rows", proportion.rows())
+        .with("designEffect", proportion.designEffect())
+        .with("effectiveRows", proportion.effectiveRows())
+        .with("effectiveByWeights", proportion.byWeights())
+        .with("df", proportion.df());
+  }
+}

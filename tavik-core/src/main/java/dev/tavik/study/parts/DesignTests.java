@@ -1,0 +1,114 @@
+package dev.tavik.study.parts;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.result.Adjustment;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.result.TestResult.Statistic;
+import dev.tavik.survey.DesignedDeviation;
+import dev.tavik.survey.SurveyTableTest;
+import dev.tavik.tail.Tail;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * The tests of shares or of a table of a designed sample.
+ *
+ * @param deviation how far it is from the null
+ * @param made the tests, the first of which the verdict rests on
+ * @param refusals the tests that declined
+ */
+public record DesignTests(
+    DesignedDeviation deviation, List<TestResult> made, List<Refusal> refusals) {
+
+  public static DesignTests of(DesignedDeviation deviation, List<SurveyTableTest> wanted) {
+    List<TestResult> made = new ArrayList<>();
+    List<Refusal> refusals = new ArrayList<>();
+    for (SurveyTableTest test : wanted) {
+      try {
+        made.add(test.of(deviation));
+      } catch (DeclinedException e) {
+        refusals.add(new Refusal(test, e.reason()));
+      }
+    }
+    if (made.isEmpty()) {
+      made.add(SurveyTableTest.RAO_SCOTT.of(deviation));
+    }
+    return new DesignTests(deviation, made, refusals);
+  }
+
+  public TestResult first() {
+    return made.get(0);
+  }
+
+  /** As a finding under a claim. */
+  public Tests finding(String claim, double alpha) {
+    Tests tests = Tests.ofTables(claim, alpha);
+    made.forEach(test -> tests.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
+    refusals.forEach(tests::declined);
+    return tests;
+  }
+
+  /** What the deviations would be without the design, and what it does to them. */
+  public List<Finding> effects() {
+    double simple =
+        Tail.chiSquare(deviation.categories()).logUpper(deviation.pearson()) / Math.log(10);
+    return List.of(
+        Finding.fact(
+            "designEffects",
+            Value.fields()
+                .with("pearson", deviation.pearson())
+                .with("df", (long) deviation.categories())
+                .with("mean", deviation.meanEffect())
+                .with("log10PValueWithoutDesign", Math.min(0, simple))),
+        Finding.sentence(
+            say(
+                "Design effect, in the mean of what is tested: %s, to plan the next such sample with. X2 of the weighted shares as if %s rows"
+                    + " were drawn simply at random: %s, df %s, %s.",
+                Figures.significant(deviation.meanEffect(), 3),
+                Figures.count(deviation.rows()),
+                Figures.significant(deviation.pearson(), 4),
+                deviation.categories(),
+                Figures.pEquals(Math.min(0, simple)))));
+  }
+
+  public Preference preference(dev.tavik.result.Method interval) {
+    TestResult test = first();
+    return new Preference(
+        test.method(),
+        interval,
+        test.method() == SurveyTableTest.RAO_SCOTT
+            ? "it allows for unequal design effects and for few clusters"
+            : Preference.asked(test.method(), made.size() == 1));
+  }
+
+  /**
+   * The p-values of residuals, adjusted by Holm's method over all of them.
+   *
+   * @param residuals each in its own standard errors; NaN where there is none
+   * @param df the degrees of freedom of the design
+   */
+  public static List<AdjustedP> standingOut(List<Double> residuals, double df) {
+    List<TestResult> tests =
+        residuals.stream()
+            .map(
+                t ->
+                    TestResult.of(
+                        SurveyTableTest.RAO_SCOTT,
+                        new Statistic("t", t),
+                        Double.isNaN(t) ? 0 : Tail.t(df).logBoth(t)))
+            .toList();
+    return Adjustment.HOLM.of(tests).stream()
+        .map(TestResult::adjusted)
+        .map(Objects::requireNonNull)
+        .toList();
+  }
+}

@@ -1,0 +1,57 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.count.Tally;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Preference;
+import dev.tavik.survey.DesignedProportion;
+import java.util.List;
+
+/**
+ * What the methods made of one rate of a designed sample.
+ *
+ * @param name whose rate it is
+ * @param level the level of its group; empty without groups
+ * @param proportion the estimate
+ * @param made the tests
+ * @param refusals the tests that declined
+ * @param limits the intervals, each followed by its bound if there is one
+ * @param without the intervals that declined
+ * @param preference what the verdict rests on
+ */
+record SurveyRate(
+    String name,
+    String level,
+    DesignedProportion proportion,
+    List<TestResult> made,
+    List<Refusal> refusals,
+    List<Interval> limits,
+    List<Refusal> without,
+    Preference preference) {
+
+  /** The rows as if they had been drawn simply at random. */
+  Tally unweighted() {
+    return Tally.of(proportion.successes(), proportion.rows());
+  }
+
+  TestResult test() {
+    return made.stream()
+        .filter(test -> test.method() == preference.test())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  Interval interval(Side side) {
+    return limits.stream()
+        .filter(each -> each.method() == preference.interval() && each.side() == side)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  SurveyRate with(List<TestResult> adjusted) {
+    return new SurveyRate(
+        name, level, proportion, adjusted, refusals, limits, without, preference);
+  }
+}

@@ -1,0 +1,253 @@
+package dev.tavik.study.rate;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.RateSentence;
+import dev.tavik.study.parts.RatesSentence;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.DesignedSample;
+import dev.tavik.survey.SurveyInterval;
+import dev.tavik.survey.SurveyTest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+
+/** Makes tests and intervals of the rates of a designed sample, and chooses among them. */
+final class SurveyRateAnalysis {
+  private final SurveyRateQuestion question;
+  private final DesignedSample sample;
+  private final Design design;
+  private final Predicate<List<String>> success;
+  private final List<SurveyRate> rates;
+
+  SurveyRateAnalysis(SurveyRateQuestion question) {
+    this.question = question;
+    this.sample = DesignedSample.of(question.counts());
+    this.design = new Design(sample);
+    this.success = unit -> question.success().contains(unit.get(0));
+    this.rates = adjusted(found());
+  }
+
+  private List<SurveyRate> found() {
+    boolean grouped = question.counts().units().columns().size() > 1;
+    List<SurveyRate> found = new ArrayList<>();
+    if (!grouped) {
+      found.add(rate(question.label(), "", sample.proportion(unit -> true, success)));
+      return found;
+    }
+    for (String level : question.counts().units().levels(1)) {
+      found.add(
+          rate(level, level, sample.proportion(unit -> unit.get(1).equals(level), success)));
+    }
+    return found;
+  }
+
+  private List<SurveyRate> adjusted(List<SurveyRate> alone) {
+    if (question.counts().units().columns().size() == 1) {
+      return alone;
+    }
+    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(SurveyRate::made).toList());
+    List<SurveyRate> adjusted = new ArrayList<>();
+    for (int i = 0; i < tests.size(); i++) {
+      adjusted.add(alone.get(i).with(tests.get(i)));
+    }
+    return adjusted;
+  }
+
+  private SurveyRate rate(String name, String level, DesignedProportion proportion) {
+    List<TestResult> tests = new ArrayList<>();
+    List<Refusal> refusals = new ArrayList<>();
+    for (SurveyTest test : question.tests()) {
+      test(test, proportion, tests, refusals);
+    }
+    List<Interval> limits = new ArrayList<>();
+    List<Refusal> without = new ArrayList<>();
+    for (SurveyInterval method : question.intervals()) {
+      limits(method, proportion, limits, without);
+    }
+    boolean none = !Double.isFinite(proportion.logitError()) && proportion.allOrNone();
+    // Where there are no odds, the binomial stands in: it alone says how far a rate may be from 0.
+    if (tests.isEmpty() || none) {
+      add(SurveyTest.KORN_GRAUBARD, proportion, tests);
+    }
+    if (limits.isEmpty() || none) {
+      add(SurveyInterval.KORN_GRAUBARD, proportion, limits);
+    }
+    return new SurveyRate(
+        name, level, proportion, tests, refusals, limits, without,
+        preference(tests, limits, none));
+  }
+
+  private void test(
+      SurveyTest test, DesignedProportion proportion, List<TestResult> to, List<Refusal> refusals) {
+    try {
+      to.add(test.of(proportion, question.hypothesis(), question.alpha()));
+    } catch (DeclinedException e) {
+      refusals.add(new Refusal(test, e.reason()));
+    }
+  }
+
+  private void add(SurveyTest test, DesignedProportion proportion, List<TestResult> to) {
+    if (to.stream().noneMatch(each -> each.method() == test)) {
+      to.add(test.of(proportion, question.hypothesis(), question.alpha()));
+    }
+  }
+
+  private void limits(
+      SurveyInterval method,
+      DesignedProportion proportion,
+      List<Interval> to,
+      List<Refusal> without) {
+    Side matching = question.hypothesis().alternative().matchingSide();
+    try {
+      to.add(method.of(proportion, question.level(), Side.TWO_SIDED));
+      if (matching != Side.TWO_SIDED) {
+        to.add(method.of(proportion, question.level(), matching));
+      }
+    } catch (DeclinedException e) {
+      without.add(new Refusal(method, e.reason()));
+    }
+  }
+
+  private void add(SurveyInterval method, DesignedProportion proportion, List<Interval> to) {
+    if (to.stream().noneMatch(each -> each.method() == method)) {
+      limits(method, proportion, to, new ArrayList<>());
+    }
+  }
+
+  private Preference preference(List<TestResult> tests, List<Interval> limits, boolean none) {
+    SurveyTest test =
+        (SurveyTest)
+            tests.stream()
+                .map(TestResult::method)
+                .filter(each -> none == (each == SurveyTest.KORN_GRAUBARD))
+                .findFirst()
+                .orElse(tests.get(0).method());
+    SurveyInterval interval =
+        (SurveyInterval)
+            limits.stream()
+                .map(Interval::method)
+                .filter(each -> ((SurveyInterval) each).inverts().filter(test::equals).isPresent())
+                .findFirst()
+                .orElse(limits.get(0).method());
+    String reason =
+        none
+            ? "all or none are successes, so that there are no odds and no variance to see"
+            : test == SurveyTest.T_LOGIT
+                ? "the logit keeps its limits within 0 and 100%"
+                : Preference.asked(test, tests.size() == 1);
+    return new Preference(test, interval, reason);
+  }
+
+  Answer answer() {
+    if (question.counts().units().columns().size() == 1) {
+      SurveyRate only = rates.get(0);
+      List<Caution> cautions = cautions(only);
+      cautions.addAll(design.cautions(success, "a success"));
+      data(cautions);
+      return new SurveyRateFindings(question, design)
+          .one(only, cautions, only.preference().on(sentence(only)));
+    }
+    List<Answer> answers = new ArrayList<>();
+    for (SurveyRate rate : rates) {
+      List<Caution> cautions = cautions(rate);
+      cautions.addAll(
+          DecisionCautions.adjustedAway(
+              rate.test(), question.alpha(), "the groups looked at together"));
+      answers.add(
+          new SurveyRateFindings(question, design)
+              .one(rate, cautions, rate.preference().on(sentence(rate))));
+    }
+    List<Caution> cautions = design.cautions(success, "a success");
+    data(cautions);
+    return new SurveyRateFindings(question, design).several(rates, answers, cautions, together());
+  }
+
+  private void data(List<Caution> cautions) {
+    if (question.from() != null) {
+      cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
+    }
+  }
+
+  private Verdict sentence(SurveyRate rate) {
+    return new RateSentence(
+            rate.name().isEmpty() ? "The rate" : rate.name() + ": the rate",
+            say(
+                "%s (%s%s of %s rows)",
+                Figures.percentBeside(
+                    rate.proportion().value(), question.hypothesis().against()),
+                question.counts().design().weight() == null ? "" : "weighted; ",
+                Figures.count(rate.proportion().successes()),
+                Figures.count(rate.proportion().rows())),
+            rate.proportion().value(),
+            rate.test(),
+            rate.interval(question.hypothesis().alternative().matchingSide()),
+            question.hypothesis(),
+            question.alpha())
+        .verdict();
+  }
+
+  private Verdict together() {
+    Verdict verdict =
+        new RatesSentence(
+                question.label(),
+                question.hypothesis(),
+                question.alpha(),
+                rates.stream()
+                    .map(
+                        rate ->
+                            new RatesSentence.Member(
+                                rate.name(), rate.proportion().value(), rate.test()))
+                    .toList())
+            .verdict();
+    return rates.get(0).preference().onEach(verdict, "group", "");
+  }
+
+  private List<Caution> cautions(SurveyRate rate) {
+    List<Caution> cautions = new ArrayList<>();
+    double away = rate.proportion().value() - question.hypothesis().against();
+    DecisionCautions decisions =
+        new DecisionCautions(rate.made(), question.alpha(), rate.test());
+    cautions.addAll(
+        DecisionCautions.otherDirection(question.hypothesis().alternative(), away,
+            Figures.exactPercent(question.hypothesis().against())));
+    if (rate.proportion().allOrNone()) {
+      cautions.add(
+          new Caution(
+              Code.ALL_OR_NONE,
+              say(
+                  "%s of %s rows is a success: how clusters vary can't be seen, and %s counts only"
+                      + " how unequal weights lower the number of rows.",
+                  rate.proportion().value() == 0 ? "None" : "Every one",
+                  Figures.count(rate.proportion().rows()),
+                  rate.preference().interval().title())));
+    } else {
+      cautions.addAll(decisions.noStatistic());
+    }
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(
+        decisions.levelAlpha(
+            question.level(),
+            question.matchingLevel(),
+            say(
+                ". An interval may include %s while a test rejects it, or the other way round;",
+                Figures.exactPercent(question.hypothesis().against()))));
+    cautions.addAll(decisions.nearAlpha());
+    return cautions;
+  }
+}

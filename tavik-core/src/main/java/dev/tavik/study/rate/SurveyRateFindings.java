@@ -1,0 +1,257 @@
+package dev.tavik.study.rate;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
+import dev.tavik.survey.DesignedProportion;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Puts the answer about rates of a designed sample together. */
+final class SurveyRateFindings {
+  private final SurveyRateQuestion question;
+  private final Design design;
+
+  SurveyRateFindings(SurveyRateQuestion question, Design design) {
+    this.question = question;
+    this.design = design;
+  }
+
+  Answer one(SurveyRate rate, List<Caution> cautions, Verdict verdict) {
+    DesignedProportion proportion = rate.proportion();
+    Answer.Builder answer =
+        Answer.to(question, "rate", rate.name())
+            .add(Finding.fact("input", input(rate)))
+            .add(Finding.fact("hypothesis", hypothesis()))
+            .add(design.fact())
+            .add(new Estimates(List.of(estimate(rate))))
+            .add(observed(rate))
+            .addAll(Observed.source(question.from()))
+            .add(design.sentence())
+            .addAll(Design.effect(proportion))
+            .add(tests(rate))
+            .addAll(Refusals.said(rate.refusals()))
+            .add(intervals(rate))
+            .addAll(Refusals.said(rate.without()))
+            .add(Finding.fact("asIfSimpleRandom", simple(rate)))
+            .add(beside(rate));
+    if (rate.level().isEmpty()) {
+      answer.addAll(Design.planned(plan(proportion), proportion.designEffect()));
+    }
+    return answer
+        .add(rate.preference().finding())
+        .conditions(conditions())
+        .cautions(cautions)
+        .concluded(verdict);
+  }
+
+  private String plan(DesignedProportion proportion) {
+    return say(
+        "tavik plan rate --against %s --expect %s --power 80%%",
+        Figures.exactPercent(question.hypothesis().against()),
+        Figures.percentBeside(proportion.value(), question.hypothesis().against()));
+  }
+
+  private List<Condition> conditions() {
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    return conditions;
+  }
+
+  private Value input(SurveyRate rate) {
+    return Observed.input(question.from())
+        .with("success", Value.words(question.success().stream().sorted().toList()))
+        .and(Design.figures(rate.proportion()));
+  }
+
+  private Value hypothesis() {
+    return Value.fields()
+        .with("quantity", Quantity.PROPORTION.id())
+        .with("against", question.hypothesis().against())
+        .with("alternative", question.hypothesis().alternative().id())
+        .with("alpha", question.alpha());
+  }
+
+  private String claim() {
+    return RateFindings.claim(question.hypothesis(), question.alpha());
+  }
+
+  private static Estimate estimate(SurveyRate rate) {
+    return new Estimate(
+        Quantity.PROPORTION,
+        rate.name(),
+        rate.proportion().value(),
+        rate.proportion().standardError());
+  }
+
+  private Finding observed(SurveyRate rate) {
+    DesignedProportion proportion = rate.proportion();
+    return Finding.say(
+        Block.heading("Estimated"),
+        Block.paragraph(
+            say(
+                "a proportion of %s with a standard error of %s points, by the design; %s of %s rows,"
+                    + " which without weights is %s",
+                Figures.finePercent(proportion.value()),
+                Figures.significant(100 * proportion.standardError(), 4),
+                Figures.count(proportion.successes()),
+                Figures.count(proportion.rows()),
+                Figures.finePercent(rate.unweighted().proportion()))));
+  }
+
+  private Tests tests(SurveyRate rate) {
+    Tests tests = Tests.ofTables("Tests: " + claim(), question.alpha());
+    rate.made().forEach(test -> tests.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
+    rate.refusals().forEach(tests::declined);
+    return tests;
+  }
+
+  private Intervals intervals(SurveyRate rate) {
+    Alternative alternative = question.hypothesis().alternative();
+    Intervals intervals =
+        Intervals.of(
+                say(
+                    "Intervals, level %s%s",
+                    Figures.exactPercent(question.level()),
+                    alternative == Alternative.TWO_SIDED
+                        ? ""
+                        : ", and the one-sided bound for '" + alternative.id() + "'"))
+            .pairs(rate.limits(), interval -> new String[] {interval.method().id()});
+    rate.without().forEach(intervals::declined);
+    return intervals;
+  }
+
+  /** The same by methods that know no design. */
+  private Value simple(SurveyRate rate) {
+    Tally tally = rate.unweighted();
+    TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
+    return Observed.figures(tally)
+        .with("test", Tests.figures(test, question.alpha()))
+        .with("interval", Intervals.figures(ProportionInterval.WILSON.of(tally, question.level())));
+  }
+
+  private Finding beside(SurveyRate rate) {
+    Tally tally = rate.unweighted();
+    Interval interval = ProportionInterval.WILSON.of(tally, question.level());
+    TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
+    return Finding.sentence(
+        say(
+            "As if simple random: %s, %s to %s (wilson), %s (score). That leaves weights, strata and"
+                + " clusters out.",
+            Figures.percent(tally.proportion()),
+            Figures.percentBeside(interval.lower(), interval.upper()),
+            Figures.percentBeside(interval.upper(), interval.lower()),
+            Figures.pEquals(test.log10PValue())));
+  }
+
+  Answer several(
+      List<SurveyRate> rates, List<Answer> answers, List<Caution> cautions, Verdict verdict) {
+    return Answer.to(question, "rate", question.label())
+        .add(Finding.fact("input", Observed.input(question.from())))
+        .add(Finding.fact("hypothesis", hypothesis()))
+        .add(design.fact())
+        .add(Finding.fact("adjustment", new Value.Words("holm")))
+        .add(new Parts("groups", rates.stream().map(SurveyRate::name).toList(), answers))
+        .add(estimates(rates))
+        .addAll(Observed.source(question.from()))
+        .add(design.sentence())
+        .add(tests(rates))
+        .add(intervals(rates))
+        .conditions(conditions())
+        .cautions(cautions)
+        .concluded(verdict);
+  }
+
+  private static Sheet estimates(List<SurveyRate> rates) {
+    Sheet sheet =
+        Sheet.read(
+            "Estimated, standard error and design effect; beside it the rows simply counted",
+            Column.words(),
+            Column.numbers("proportion"),
+            Column.numbers("error"),
+            Column.numbers("effect"),
+            Column.counts("successes"),
+            Column.counts("of"),
+            Column.numbers("simply"));
+    for (SurveyRate rate : rates) {
+      DesignedProportion proportion = rate.proportion();
+      sheet.row(
+          rate.name(),
+          Value.Share.FINE.of(proportion.value()),
+          Value.points(proportion.standardError()),
+          proportion.allOrNone()
+              ? Value.none("none")
+              : Value.significant(proportion.designEffect(), 3),
+          new Value.Count(proportion.successes()),
+          new Value.Count(proportion.rows()),
+          Value.Share.FINE.of(rate.unweighted().proportion()));
+    }
+    return sheet;
+  }
+
+  private Sheet tests(List<SurveyRate> rates) {
+    Sheet sheet =
+        Sheet.read(
+            "Tests: " + claim(),
+            Column.words(),
+            Column.words(),
+            Column.words(),
+            Column.numbers("p"),
+            Column.numbers("Holm p"),
+            Column.words("after adjustment"));
+    for (SurveyRate rate : rates) {
+      for (TestResult test : rate.made()) {
+        sheet.row(
+            rate.name(),
+            test.method().id(),
+            Tests.shown(test.statistic(), 4, "no statistic"),
+            Value.p(test.log10PValue()),
+            Holm.shown(test),
+            test.rejectsAdjusted(question.alpha()) ? "rejects" : "does not reject");
+      }
+    }
+    return sheet;
+  }
+
+  private Intervals intervals(List<SurveyRate> rates) {
+    Intervals intervals =
+        Intervals.read(
+            "Intervals, level " + Figures.exactPercent(question.level()) + ", each for itself");
+    for (SurveyRate rate : rates) {
+      intervals.pairs(
+          rate.limits(), interval -> new String[] {rate.name(), interval.method().id()});
+      intervals.row(
+          ProportionInterval.WILSON.of(rate.unweighted(), question.level(), Side.TWO_SIDED),
+          "as if simple random",
+          rate.name(),
+          "");
+    }
+    return intervals;
+  }
+}

@@ -1,0 +1,289 @@
+package dev.tavik.study.shares;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Estimates;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.study.parts.DataCautions;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.DesignedSample;
+import dev.tavik.survey.SurveyInterval;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** Puts the answer about shares of a designed sample together. */
+final class SurveySharesAnalysis {
+  private final SurveySharesQuestion question;
+  private final DesignedSample sample;
+  private final Design design;
+  private final List<DesignedProportion> shares;
+  private final DesignTests tests;
+  private final List<AdjustedP> standingOut;
+  private final List<Double> residuals;
+
+  SurveySharesAnalysis(SurveySharesQuestion question) {
+    this.question = question;
+    this.sample = DesignedSample.of(question.counts());
+    this.design = new Design(sample);
+    this.shares =
+        question.levels().stream()
+            .map(
+                level -> sample.proportion(unit -> true, unit -> unit.get(0).equals(level)))
+            .toList();
+    List<Double> claimed =
+        IntStream.range(0, shares.size()).mapToObj(question.claimed()::share).toList();
+    this.tests =
+        DesignTests.of(
+            sample.deviation(0, question.levels(), claimed), question.tests());
+    this.residuals =
+        IntStream.range(0, shares.size())
+            .mapToObj(
+                i ->
+                    shares.get(i).standardError() > 0
+                        ? away(i) / shares.get(i).standardError()
+                        : Double.NaN)
+            .toList();
+    this.standingOut = DesignTests.standingOut(residuals, sample.df());
+  }
+
+  private double away(int category) {
+    return shares.get(category).value() - question.claimed().share(category);
+  }
+
+  Answer answer() {
+    SurveyInterval interval = question.intervals().get(0);
+    boolean rejects = tests.first().rejects(question.alpha());
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    return Answer.to(question, "shares", question.label())
+        .add(Finding.fact("input", input()))
+        .add(Finding.fact("hypothesis", hypothesis()))
+        .add(design.fact())
+        .add(new Estimates(estimates()))
+        .add(observed())
+        .addAll(Observed.source(question.from()))
+        .add(design.sentence())
+        .add(
+            tests.finding(
+                "Tests: null, the shares are as claimed; alpha " + Figures.plain(question.alpha()),
+                question.alpha()))
+        .addAll(dev.tavik.study.parts.Refusals.said(tests.refusals()))
+        .addAll(tests.effects())
+        .add(intervals())
+        .add(tests.preference(interval).finding())
+        .addAll(
+            Design.planned(
+                say(
+                    "tavik plan shares --against %s --expect %s --power 80%%",
+                    listed(true), listed(false)),
+                tests.deviation().meanEffect()))
+        .conditions(conditions)
+        .cautions(cautions())
+        .concluded(
+            tests
+                .preference(interval)
+                .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects)));
+  }
+
+  private String listed(boolean claimed) {
+    return String.join(
+        ",",
+        IntStream.range(0, shares.size())
+            .mapToObj(
+                i -> claimed ? question.claimed().share(i) : shares.get(i).value())
+            .map(each -> Figures.plain(Math.round(1e4 * each) / 1e4))
+            .toList());
+  }
+
+  private Value input() {
+    Value.Fields each = Value.fields();
+    for (int i = 0; i < shares.size(); i++) {
+      each.with(question.levels().get(i), Design.figures(shares.get(i)));
+    }
+    return Observed.input(question.from()).with("shares", each);
+  }
+
+  private Value hypothesis() {
+    return Value.fields()
+        .with("quantity", Quantity.SHARE.id())
+        .with(
+            "against",
+            Value.numbers(
+                IntStream.range(0, shares.size()).mapToObj(question.claimed()::share).toList()))
+        .with("alternative", "two-sided")
+        .with("alpha", question.alpha());
+  }
+
+  private List<Estimate> estimates() {
+    return IntStream.range(0, shares.size())
+        .mapToObj(
+            i ->
+                new Estimate(
+                    Quantity.SHARE,
+                    question.levels().get(i),
+                    shares.get(i).value(),
+                    shares.get(i).standardError()))
+        .toList();
+  }
+
+  private Sheet observed() {
+    Sheet sheet =
+        Sheet.read(
+            "Estimated against claimed, with standard error and design effect",
+            Column.words(),
+            Column.counts("rows"),
+            Column.numbers("share"),
+            Column.numbers("claimed"),
+            Column.numbers("error"),
+            Column.numbers("effect"),
+            Column.numbers("residual"),
+            Column.numbers("Holm p"));
+    for (int i = 0; i < shares.size(); i++) {
+      DesignedProportion share = shares.get(i);
+      sheet.row(
+          question.levels().get(i),
+          new Value.Count(share.successes()),
+          Value.Share.FINE.of(share.value()),
+          Value.Share.FINE.of(question.claimed().share(i)),
+          Value.points(share.standardError()),
+          share.allOrNone() ? Value.none("none") : Value.significant(share.designEffect(), 3),
+          Double.isNaN(residuals.get(i))
+              ? Value.none("none")
+              : Value.significant(residuals.get(i), 3),
+          Value.p(standingOut.get(i).log10PValue()));
+    }
+    return sheet;
+  }
+
+  private Intervals intervals() {
+    Intervals intervals =
+        Intervals.of(
+            "Intervals of the shares, level "
+                + Figures.exactPercent(question.level())
+                + ", one at a time");
+    for (SurveyInterval method : question.intervals()) {
+      for (int i = 0; i < shares.size(); i++) {
+        row(intervals, method, i);
+      }
+    }
+    return intervals;
+  }
+
+  /** Where a method has no limits, Korn and Graubard's stand in its place. */
+  private void row(Intervals to, SurveyInterval method, int category) {
+    Interval interval;
+    try {
+      interval = method.of(shares.get(category), question.level(), Side.TWO_SIDED);
+    } catch (DeclinedException e) {
+      to.declined(new Refusal(method, e.reason()));
+      interval =
+          SurveyInterval.KORN_GRAUBARD.of(shares.get(category), question.level(), Side.TWO_SIDED);
+    }
+    interval =
+        new Interval(
+            Quantity.SHARE,
+            interval.method(),
+            interval.level(),
+            interval.side(),
+            interval.lower(),
+            interval.upper());
+    to.row(
+        interval,
+        interval.contains(question.claimed().share(category)) ? "" : "not the claimed",
+        Value.fields().with("label", question.levels().get(category)),
+        interval.method().id(),
+        question.levels().get(category));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = new ArrayList<>();
+    TestResult test = tests.first();
+    DecisionCautions decisions = new DecisionCautions(tests.made(), question.alpha(), test);
+    cautions.addAll(decisions.noStatistic());
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(decisions.nearAlpha());
+    cautions.addAll(decisions.levelAlpha(question.level(), question.matchingLevel(), ";"));
+    cautions.add(
+        new Caution(
+            Code.ONE_AT_A_TIME,
+            "These intervals hold at the level one at a time; all together they miss some share more"
+                + " often."));
+    int rarest =
+        IntStream.range(0, shares.size())
+            .reduce((a, b) -> shares.get(b).value() < shares.get(a).value() ? b : a)
+            .orElseThrow();
+    String level = question.levels().get(rarest);
+    cautions.addAll(design.cautions(unit -> unit.get(0).equals(level), level));
+    if (question.from() != null) {
+      cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
+    }
+    return cautions;
+  }
+
+  private String conclusion(boolean rejects) {
+    List<Integer> found =
+        IntStream.range(0, shares.size())
+            .filter(i -> standingOut.get(i).rejects(question.alpha()))
+            .boxed()
+            .toList();
+    int largest =
+        IntStream.range(0, shares.size())
+            .reduce((a, b) -> size(b) > size(a) ? b : a)
+            .orElseThrow();
+    String where =
+        rejects && !found.isEmpty()
+            ? say(
+                "%s %s out, after adjustment for %s categories",
+                String.join(", ", found.stream().map(this::departure).toList()),
+                found.size() == 1 ? "stands" : "stand",
+                Figures.count(shares.size()))
+            : "the largest departure is " + departure(largest);
+    return say(
+        "%s%s: %s; %s, %s test at alpha %s.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        rejects
+            ? "the shares are not as claimed"
+            : "the shares are not shown to depart from the claimed ones",
+        where,
+        Figures.pEquals(tests.first().log10PValue()),
+        tests.first().method().id(),
+        Figures.plain(question.alpha()));
+  }
+
+  private double size(int category) {
+    return Double.isNaN(residuals.get(category)) ? 0 : Math.abs(residuals.get(category));
+  }
+
+  private String departure(int category) {
+    double share = shares.get(category).value();
+    double claimed = question.claimed().share(category);
+    return say(
+        "%s (%s, claimed %s)",
+        question.levels().get(category),
+        Figures.percentBeside(share, claimed),
+        Figures.percentBeside(claimed, share));
+  }
+}

@@ -1,0 +1,195 @@
+package dev.tavik.study.sweep;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Cells;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Depth;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.count.SurveyCounts;
+import dev.tavik.result.Adjustment;
+import dev.tavik.result.Condition;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.cross.SurveyCrossQuestion;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.survey.DesignedSample;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** Asks of each column of a designed sample what a question about it alone would. */
+final class SurveySweepAnalysis {
+  private static final int MOST_TABLES = 5;
+
+  private final SurveySweepQuestion question;
+  private final SweepQuestion.SweepSettings settings;
+  private final Design design;
+  private final List<Asked> columns;
+
+  /** A column, what a question about it alone is answered, and its test adjusted over all. */
+  private record Asked(String name, SurveyCounts counts, Answer answer, TestResult test) {
+    double strength() {
+      return answer.estimate(Quantity.CRAMERS_V).value();
+    }
+  }
+
+  SurveySweepAnalysis(SurveySweepQuestion question) {
+    this.question = question;
+    this.settings = question.settings();
+    SurveyCounts first = question.columns().values().iterator().next();
+    this.design = new Design(DesignedSample.of(first));
+    this.columns = sorted(adjusted(asked()));
+  }
+
+  private List<Asked> asked() {
+    List<Asked> asked = new ArrayList<>();
+    question
+        .columns()
+        .forEach(
+            (name, counts) -> {
+              Answer answer =
+                  SurveyCrossQuestion.of(counts).alpha(settings.alpha()).named(name).ask();
+              asked.add(new Asked(name, counts, answer, answer.test()));
+            });
+    return asked;
+  }
+
+  private List<Asked> adjusted(List<Asked> asked) {
+    List<TestResult> tests = settings.adjustment().of(asked.stream().map(Asked::test).toList());
+    List<Asked> adjusted = new ArrayList<>();
+    for (int i = 0; i < asked.size(); i++) {
+      Asked each = asked.get(i);
+      adjusted.add(new Asked(each.name(), each.counts(), each.answer(), tests.get(i)));
+    }
+    return adjusted;
+  }
+
+  private List<Asked> sorted(List<Asked> all) {
+    return settings.sorting() == SweepQuestion.Sorting.FILE
+        ? all
+        : all.stream().sorted(Comparator.comparingDouble(Asked::strength).reversed()).toList();
+  }
+
+  Answer answer() {
+    Depth whole = columns.size() > MOST_TABLES ? Depth.WHOLE : Depth.ALWAYS;
+    Answer.Builder answer =
+        Answer.to(question, "sweep", question.label())
+            .add(Finding.fact("input", input()))
+            .add(Finding.fact("hypothesis", Value.fields().with("alpha", settings.alpha())))
+            .add(Finding.fact("adjustment", new Value.Words(settings.adjustment().id())))
+            .add(design.fact())
+            .add(
+                new Parts(
+                    "columns",
+                    columns.stream().map(Asked::name).toList(),
+                    columns.stream().map(each -> each.answer().withoutCautions()).toList()))
+            .add(summary())
+            .addAll(Observed.source(question.from()))
+            .add(design.sentence());
+    for (Asked each : columns) {
+      answer.add(percents(each).at(whole));
+    }
+    if (whole == Depth.WHOLE) {
+      answer.add(
+          Finding.say(new Block.Rest("The percents of every column")).at(Depth.CUT));
+    }
+    answer.add(
+        Finding.sentence(
+            "Percents are weighted; ± is their standard error in points, by the design."));
+    if (!question.leftOut().isEmpty()) {
+      answer.add(Finding.sentence(SweepFindings.leftOut(question.leftOut())));
+    }
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    return answer
+        .conditions(conditions)
+        .cautions(design.cautions(unit -> true, "rows that were counted"))
+        .concluded(
+            Verdict.of(
+                    SweepAnalysis.conclusion(
+                        question.label(),
+                        question.group(),
+                        settings,
+                        columns.stream()
+                            .map(
+                                each ->
+                                    new SweepAnalysis.Told(
+                                        each.name(), "V", each.strength(), each.test()))
+                            .toList()))
+                .inOwnWords());
+  }
+
+  private Value input() {
+    Value.Fields without = Value.fields();
+    question.leftOut().forEach(without::with);
+    return Observed.input(question.from())
+        .with("group", question.group())
+        .with("leftOut", without);
+  }
+
+  private Sheet summary() {
+    boolean adjusted = settings.adjustment() != Adjustment.NONE;
+    Sheet sheet =
+        Sheet.read(
+            say(
+                "Columns against %s, by the design, %s",
+                question.group(),
+                settings.sorting() == SweepQuestion.Sorting.FILE
+                    ? "as in the source"
+                    : "the strongest first"),
+            Column.words("column"),
+            Column.counts("rows"),
+            Column.words("test"),
+            Column.numbers("p"),
+            Column.numbers(adjusted ? "adjusted p" : ""),
+            Column.numbers("V"),
+            Column.words(""));
+    for (Asked each : columns) {
+      TestResult.AdjustedP after = each.test().adjusted();
+      sheet.row(
+          each.name(),
+          new Value.Count(each.counts().units().total()),
+          each.test().method().id(),
+          Value.p(each.test().log10PValue()),
+          adjusted && after != null ? Value.p(after.log10PValue()) : Value.none(),
+          Value.significant(each.strength(), 3),
+          each.test().rejectsAdjusted(settings.alpha()) ? "differs" : "");
+    }
+    return sheet;
+  }
+
+  /** The percent of each level in each group. */
+  private static Finding percents(Asked column) {
+    Cells figures =
+        column.answer().findAll(Cells.class).stream()
+            .filter(each -> !each.key().isEmpty())
+            .findFirst()
+            .orElseThrow();
+    List<String> levels = figures.rows();
+    List<String> groups = figures.columns();
+    List<List<Value>> cells = new ArrayList<>();
+    for (int i = 0; i < levels.size(); i++) {
+      List<Value> row = new ArrayList<>();
+      for (int j = 0; j < groups.size(); j++) {
+        row.add(
+            new Value.Words(
+                say(
+                    "%s ±%s",
+                    Figures.percent(figures.figure("columnProportions", i, j)),
+                    Figures.significant(100 * figures.figure("columnStandardErrors", i, j), 2))));
+      }
+      cells.add(row);
+    }
+    return Finding.say(
+        Block.heading(column.name()), new Block.Grid(levels, groups, cells));
+  }
+}
