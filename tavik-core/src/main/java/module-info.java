@@ -33,5 +33,6 @@ module dev.tavik.core {
   exports dev.tavik.study.sweep;
   exports dev.tavik.study.simulated;
   exports dev.tavik.study.tail;
+  exports dev.tavik.survey;
   exports dev.tavik.tail;
 }

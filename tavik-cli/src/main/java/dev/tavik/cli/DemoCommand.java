@@ -87,6 +87,11 @@ final class DemoCommand implements Callable<Integer> {
               "rate --data demo/panel-codes.csv --outcome glazes --split ';' --against 50%"
                   + " --alternative greater"),
           new Stop(
+              "The trade panel drew dealers of each region and customers of each dealer: weights,"
+                  + " strata, clusters. Would 65% order again?",
+              "rate --data demo/panel-survey.csv --outcome would_reorder --success yes --against"
+                  + " 65% --design weight=weight,strata=region,cluster=dealer"),
+          new Stop(
               "A slower firing: how many tiles would settle whether it scraps fewer?",
               "plan compare --base 8% --expect 5%,4.5% --power 80% --units tiles --group"
                   + " firing"),

@@ -42,6 +42,7 @@ class ArchitectureTest {
             "simulation",
             "planning",
             "tail",
+            "survey",
             "answer");
     List<String> room = with(methods, "study", "study.parts");
     Map<String, List<String>> arrows = new LinkedHashMap<>();
@@ -53,6 +54,8 @@ class ArchitectureTest {
     arrows.put("bayes", List.of("numeric", "result", "count"));
     arrows.put("simulation", List.of("numeric", "result", "count", "proportion", "association"));
     arrows.put("tail", List.of("numeric", "result"));
+    arrows.put(
+        "survey", List.of("numeric", "result", "count", "proportion", "association", "tail"));
     arrows.put(
         "planning",
         List.of("numeric", "result", "count", "proportion", "bayes", "simulation", "tail"));

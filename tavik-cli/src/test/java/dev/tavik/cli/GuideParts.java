@@ -28,6 +28,11 @@ import dev.tavik.result.Basis;
 import dev.tavik.result.Method;
 import dev.tavik.simulation.BootstrapInterval;
 import dev.tavik.study.DrawnMethod;
+import dev.tavik.survey.SurveyComparisonInterval;
+import dev.tavik.survey.SurveyComparisonTest;
+import dev.tavik.survey.SurveyInterval;
+import dev.tavik.survey.SurveyTableTest;
+import dev.tavik.survey.SurveyTest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -66,6 +71,11 @@ final class GuideParts {
     FAMILIES.put("tests of strata", List.of(StratifiedTest.values()));
     FAMILIES.put("intervals of strength", List.of(StrengthInterval.values()));
     FAMILIES.put("tests by drawing", List.of(DrawnMethod.values()));
+    FAMILIES.put("tests of a rate by design", List.of(SurveyTest.values()));
+    FAMILIES.put("intervals of a rate by design", List.of(SurveyInterval.values()));
+    FAMILIES.put("tests of two rates by design", List.of(SurveyComparisonTest.values()));
+    FAMILIES.put("intervals of two rates by design", List.of(SurveyComparisonInterval.values()));
+    FAMILIES.put("tests of tables by design", List.of(SurveyTableTest.values()));
     FAMILIES.put("adjustments", List.of(Adjustment.values()));
     FAMILIES.put("intervals by resampling", List.of(BootstrapInterval.values()));
   }
@@ -98,6 +108,12 @@ final class GuideParts {
   private static Optional<? extends Method> inverted(Method method) {
     if (method instanceof ProportionInterval interval) {
       return interval.inverts();
+    }
+    if (method instanceof SurveyInterval interval) {
+      return interval.inverts();
+    }
+    if (method instanceof SurveyComparisonInterval interval) {
+      return Optional.of(interval.inverts());
     }
     return method instanceof ComparisonInterval interval ? interval.inverts() : Optional.empty();
   }

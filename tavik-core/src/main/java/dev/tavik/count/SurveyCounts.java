@@ -232,7 +232,8 @@ public final class SurveyCounts {
                       0,
                       Map.of(),
                       units.known(),
-                      List.of());
+                      List.of(),
+                      "");
               Map<List<String>, Long> now = renaming.apply(alone).counts();
               moved.add(now.isEmpty() ? -1 : numbers.get(now.keySet().iterator().next()));
             });

@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param known for each column every level that is known, also those that a part lacks, in the
  *     order of the levels
  * @param remarks what an analyst should know of how the source was read, each the end of a sentence
+ * @param unusedWeight a column that is called like a weight and was not used; empty for none
  */
 public record Tabulation(
     String source,
@@ -37,7 +38,8 @@ public record Tabulation(
     long filtered,
     Map<String, Long> missing,
     List<List<String>> known,
-    List<String> remarks) {
+    List<String> remarks,
+    String unusedWeight) {
   /** Copies the parts. */
   public Tabulation {
     known = known.stream().map(List::copyOf).toList();
@@ -73,7 +75,7 @@ public record Tabulation(
       }
       known.add(List.copyOf(levels));
     }
-    return new Tabulation(source, columns, counts, rows, filtered, missing, known, List.of());
+    return new Tabulation(source, columns, counts, rows, filtered, missing, known, List.of(), "");
   }
 
   /**
@@ -91,7 +93,7 @@ public record Tabulation(
       levels.addAll(known.get(column));
       sorted.add(List.copyOf(levels));
     }
-    return new Tabulation(source, columns, counts, rows, filtered, missing, sorted, remarks);
+    return new Tabulation(source, columns, counts, rows, filtered, missing, sorted, remarks, unusedWeight);
   }
 
   /**
@@ -101,7 +103,18 @@ public record Tabulation(
    * @return the tabulation
    */
   public Tabulation remarking(List<String> said) {
-    return new Tabulation(source, columns, counts, rows, filtered, missing, known, said);
+    return new Tabulation(source, columns, counts, rows, filtered, missing, known, said, unusedWeight);
+  }
+
+  /**
+   * The same with a column that is called like a weight and was not used.
+   *
+   * @param column its name; empty for none
+   * @return the tabulation
+   */
+  public Tabulation weightUnused(String column) {
+    return new Tabulation(
+        source, columns, counts, rows, filtered, missing, known, remarks, column);
   }
 
   /**
@@ -280,7 +293,7 @@ public record Tabulation(
           }
         });
     long units = kept.values().stream().mapToLong(Long::longValue).sum();
-    return new Tabulation(source, columns, kept, units, 0, Map.of(), known, remarks);
+    return new Tabulation(source, columns, kept, units, 0, Map.of(), known, remarks, unusedWeight);
   }
 
   /**
@@ -315,7 +328,7 @@ public record Tabulation(
             .map(level -> levels.contains(level) ? name : level)
             .distinct()
             .toList());
-    return new Tabulation(source, columns, counted, rows, filtered, missing, levelsNow, remarks);
+    return new Tabulation(source, columns, counted, rows, filtered, missing, levelsNow, remarks, unusedWeight);
   }
 
   /**
@@ -343,7 +356,8 @@ public record Tabulation(
         });
     List<List<String>> orders = new ArrayList<>(known);
     orders.set(column, order);
-    return of(source, columns, counted, rows, filtered, lacking).ordered(orders).remarking(remarks);
+    return of(source, columns, counted, rows, filtered, lacking).ordered(orders).remarking(remarks)
+        .weightUnused(unusedWeight);
   }
 
   private int column(String name) {

@@ -31,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those of
  *     a total; null for none
  * @param remarks how the source was read, where that isn't plain; each the end of a sentence
+ * @param unusedWeight a column that is called like a weight and was not used; empty for none
  */
 public record CountedFrom(
     String data,
@@ -45,7 +46,8 @@ public record CountedFrom(
     List<List<String>> similarLevels,
     List<String> totals,
     @Nullable String mayBeTotal,
-    List<String> remarks) {
+    List<String> remarks,
+    String unusedWeight) {
   private static final String ROWS_OF_TABLE = "rows of the table";
 
   /**
@@ -107,7 +109,8 @@ public record CountedFrom(
         similar(groups),
         List.copyOf(totals),
         null,
-        List.of());
+        List.of(),
+        "");
   }
 
   /**
@@ -130,7 +133,8 @@ public record CountedFrom(
         similarLevels,
         totals,
         column,
-        remarks);
+        remarks,
+        unusedWeight);
   }
 
   /**
@@ -177,7 +181,8 @@ public record CountedFrom(
         similar.stream().distinct().toList(),
         List.of(),
         null,
-        List.copyOf(remarks));
+        List.copyOf(remarks),
+        counts.get(0).unusedWeight());
   }
 
   /**

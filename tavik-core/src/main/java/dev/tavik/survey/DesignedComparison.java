@@ -8,17 +8,13 @@ package dev.tavik.survey;
  * @param second the second
  * @param difference the standard error of the difference
  * @param logRatio that of the logarithm of the ratio; infinite where it has none
- * @param logOddsRatio that of the logarithm of the odds ratio
+ * @param logOddsRatio that of the logarithm of the odds ratio; infinite where it has none
+ * @param df the degrees of freedom of the standard errors
  */
 public record DesignedComparison(
     DesignedProportion first,
     DesignedProportion second,
     double difference,
     double logRatio,
-    double logOddsRatio) {
-
-  /** Returns the degrees of freedom of the standard errors. */
-  public double df() {
-    return first.df();
-  }
-}
+    double logOddsRatio,
+    double df) {}

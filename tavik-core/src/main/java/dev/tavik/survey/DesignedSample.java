@@ -8,6 +8,7 @@ import dev.tavik.count.SurveyCounts.ByUnit;
 import dev.tavik.result.DeclinedException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
@@ -49,9 +50,21 @@ public final class DesignedSample {
     return counts;
   }
 
-  /** Returns the degrees of freedom: clusters less strata, or those of the replicates. */
+  /**
+   * Returns the degrees of freedom: clusters less strata, of the strata that have rows which were
+   * counted; or those of the replicates.
+   */
   public double df() {
-    return spread.df();
+    return df(combination -> true);
+  }
+
+  /** The same of the strata that have rows of some combinations. */
+  private double df(IntPredicate wanted) {
+    boolean[] part = new boolean[combinations.size()];
+    for (int c = 0; c < part.length; c++) {
+      part[c] = wanted.test(c);
+    }
+    return spread.df(part);
   }
 
   /** Returns whether variances come from replicates. */
@@ -142,7 +155,7 @@ public final class DesignedSample {
         error(share.plain()),
         sure ? Double.POSITIVE_INFINITY : error(share.logit()),
         weight * weight / squared,
-        df());
+        df(c -> share.member()[c] > 0));
   }
 
   /** The standard error of a function; infinite where a replicate has no value of it. */
@@ -174,7 +187,8 @@ public final class DesignedSample {
         q,
         error(one.difference(other)),
         noRatio ? Double.POSITIVE_INFINITY : error(one.logRatio(other)),
-        noOdds ? Double.POSITIVE_INFINITY : error(one.logOddsRatio(other)));
+        noOdds ? Double.POSITIVE_INFINITY : error(one.logOddsRatio(other)),
+        df(c -> one.member()[c] > 0 || other.member()[c] > 0));
   }
 
   /**
@@ -199,7 +213,7 @@ public final class DesignedSample {
         expected,
         spread.covariance(shares),
         IntStream.range(0, levels.size() - 1).toArray(),
-        df());
+        df(c -> categoryOf[c] >= 0));
   }
 
   private long rows(int[] inside) {
@@ -285,7 +299,7 @@ public final class DesignedSample {
             .map(k -> k / (columns.size() - 1) * columns.size() + k % (columns.size() - 1))
             .toArray();
     DesignedDeviation deviation =
-        DesignedDeviation.of(rows(both), away, expected, covariance, some, df());
+        DesignedDeviation.of(rows(both), away, expected, covariance, some, df(c -> both[c] >= 0));
     Strength strength = new Strength(independence);
     return new DesignedTable(
         rows,

@@ -9,6 +9,7 @@ import dev.tavik.count.SurveyCounts.ByUnit;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -30,7 +31,9 @@ final class LinearisedSpread implements Spread {
     this.strata = counts.strata();
     this.lone = counts.design().lone();
     requireTwo();
-    if (!(df() >= 1)) {
+    boolean[] all = new boolean[counts.combinations().size()];
+    Arrays.fill(all, true);
+    if (!(df(all) >= 1)) {
       throw new DeclinedException(
           "%s %s in %s %s leave no degrees of freedom: a variance needs at least two clusters of one"
               + " stratum",
@@ -61,8 +64,35 @@ final class LinearisedSpread implements Spread {
   }
 
   @Override
-  public double df() {
-    return strata.stream().mapToLong(Stratum::clusters).sum() - strata.size();
+  public double df(boolean[] part) {
+    double[] wanted = new double[part.length];
+    for (int c = 0; c < part.length; c++) {
+      wanted[c] = part[c] ? 1 : 0;
+    }
+    double[] counted = counts.counted(wanted);
+    boolean[] has = new boolean[strata.size()];
+    if (counts.sums() instanceof ByCluster clusters) {
+      for (int i = 0; i < clusters.stratumOf().length; i++) {
+        has[clusters.stratumOf()[i]] |= any(clusters.byCluster()[i], counted);
+      }
+    } else if (counts.sums() instanceof ByUnit units) {
+      for (int h = 0; h < has.length; h++) {
+        has[h] = any(units.byStratum()[h], counted);
+      }
+    }
+    long df = 0;
+    for (int h = 0; h < has.length; h++) {
+      df += has[h] ? strata.get(h).clusters() - 1 : 0;
+    }
+    return df;
+  }
+
+  private static boolean any(double[] sums, double[] wanted) {
+    boolean any = false;
+    for (int c = 0; c < sums.length; c++) {
+      any |= sums[c] * wanted[c] > 0;
+    }
+    return any;
   }
 
   @Override

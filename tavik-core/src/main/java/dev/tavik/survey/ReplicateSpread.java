@@ -23,7 +23,7 @@ record ReplicateSpread(SurveyCounts counts, SurveyCounts.ByReplicate replicates)
   }
 
   @Override
-  public double df() {
+  public double df(boolean[] part) {
     return replicates.replication().df(replicates.byReplicate().length);
   }
 }

@@ -7,8 +7,13 @@ interface Spread {
   /** The covariances of the values of a function. */
   double[][] covariance(Statistic statistic);
 
-  /** The degrees of freedom behind them. */
-  double df();
+  /**
+   * The degrees of freedom behind them: clusters less strata, of the strata that have rows of a part
+   * of the sample. Others add nothing to its variance, and know nothing of it.
+   *
+   * @param part whether each combination is in the part
+   */
+  double df(boolean[] part);
 
   /** Returns the spread of such counts. */
   static Spread of(SurveyCounts counts) {

@@ -444,7 +444,8 @@ final class CountHandler extends RowHandler {
             rows() - part.rows,
             part.missing)
         .ordered(orders())
-        .remarking(remarks(remarks));
+        .remarking(remarks(remarks))
+        .weightUnused(Weight.unused(header, places));
   }
 
   private List<List<String>> orders() {

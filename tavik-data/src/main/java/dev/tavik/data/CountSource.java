@@ -104,5 +104,9 @@ public interface CountSource {
    * @throws DataException if the data can't be read or lack what is asked for, or weights, strata,
    *     clusters and populations are not as they should be
    */
-  List<SurveyCounts> survey(SampleDesign design, List<CountRequest> requests);
+  default List<SurveyCounts> survey(SampleDesign design, List<CountRequest> requests) {
+    throw new DataException(
+        DataException.Code.MALFORMED,
+        "such data can't be counted by a design; give a file or a database");
+  }
 }

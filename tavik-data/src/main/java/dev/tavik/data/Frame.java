@@ -85,29 +85,23 @@ final class Frame {
   }
 
   /** The strata that have clusters, or rows where each is one, and their sums. */
-  SurveyCounts.ByUnit byUnit(double[][] sums, double[][] squares, int combinations) {
+  SurveyCounts.ByUnit byUnit(GrowingSums sums, GrowingSums squares, int combinations) {
     List<Stratum> kept = new ArrayList<>();
     List<double[]> keptSums = new ArrayList<>();
     List<double[]> keptSquares = new ArrayList<>();
     for (int h = 0; h < strata.size(); h++) {
       if (h < units.length && units[h] > 0) {
         kept.add(new Stratum(strata.levels().get(h), units[h], size(h)));
-        keptSums.add(row(sums, h, combinations));
-        keptSquares.add(row(squares, h, combinations));
+        keptSums.add(sums.whole(h, combinations));
+        keptSquares.add(squares.whole(h, combinations));
       }
     }
     return new SurveyCounts.ByUnit(
         kept, keptSums.toArray(double[][]::new), keptSquares.toArray(double[][]::new));
   }
 
-  private static double[] row(double[][] rows, int row, int length) {
-    return row < rows.length && rows[row] != null
-        ? Arrays.copyOf(rows[row], length)
-        : new double[length];
-  }
-
   /** The clusters that have a row with a weight above 0, and their sums. */
-  SurveyCounts.ByCluster byCluster(double[][] sums, int combinations) {
+  SurveyCounts.ByCluster byCluster(GrowingSums sums, int combinations) {
     long[] each = new long[strata.size()];
     int count = 0;
     for (int cluster = 0; cluster < clusters; cluster++) {
@@ -130,9 +124,7 @@ final class Frame {
     for (int cluster = 0; cluster < clusters; cluster++) {
       if (stratumOf[cluster] >= 0) {
         keptStrata[next] = numbers[stratumOf[cluster]];
-        double[] own = cluster < sums.length ? sums[cluster] : null;
-        keptSums[next++] =
-            own == null ? new double[0] : Arrays.copyOf(own, Math.min(own.length, combinations));
+        keptSums[next++] = sums.row(cluster, combinations);
       }
     }
     return new SurveyCounts.ByCluster(kept, keptStrata, keptSums);

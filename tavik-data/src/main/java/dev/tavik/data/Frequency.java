@@ -23,7 +23,7 @@ final class Frequency {
     int point = Math.max(text.indexOf('.'), text.indexOf(','));
     require(
         point < 0 || text.substring(point + 1).matches("0*"),
-        "has '%s', a fraction; weights are not counts",
+        "has '%s', a fraction; weights are not counts, and belong to a design: weight=COLUMN",
         text);
     long value = Long.parseLong(point < 0 ? text : text.substring(0, point));
     require(value >= 0, "has %s, below 0", value);

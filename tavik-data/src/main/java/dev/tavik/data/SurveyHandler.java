@@ -75,8 +75,8 @@ final class SurveyHandler extends RowHandler {
   /** Sums of combinations, by cluster, stratum or replicate. */
   private static final class Sums {
     final WeightSums weights = new WeightSums();
-    double[][] sums = new double[8][];
-    double[][] squares = new double[8][];
+    final GrowingSums sums = new GrowingSums();
+    final GrowingSums squares = new GrowingSums();
     double[] full = new double[8];
   }
 
@@ -355,8 +355,6 @@ final class SurveyHandler extends RowHandler {
   void row() {
     if (!together) {
       squared = times() * weight * weight;
-      least = weight;
-      greatest = weight;
     }
     boolean whole = together;
     together = false;
@@ -453,35 +451,25 @@ final class SurveyHandler extends RowHandler {
     Sums sums = part.counts.near() ? part.nearly : part.exact;
     double factor = (double) units / times();
     sums.weights.add(combination, units, factor * sum, factor * squared);
-    sums.weights.seen(greatest, whole ? 1 : units);
     if (whole) {
-      sums.weights.seen(least, 0);
+      sums.weights.seen(least, greatest);
+    } else {
+      sums.weights.seen(weight, units);
     }
     if (replicates > 0) {
       sums.full = at(sums.full, combination);
       sums.full[combination] += factor * sum;
       for (int r = 0; r < replicates; r++) {
-        sums.sums = added(sums.sums, r, combination, units * replicateWeights[r] / (whole ? times() : 1));
+        hold(
+            sums.sums.add(
+                r, combination, units * replicateWeights[r] / (whole ? times() : 1)));
       }
       return;
     }
-    sums.sums = added(sums.sums, element, combination, factor * sum);
+    hold(sums.sums.add(element, combination, factor * sum));
     if (clusterColumn == NONE) {
-      sums.squares = added(sums.squares, element, combination, factor * squared);
+      hold(sums.squares.add(element, combination, factor * squared));
     }
-  }
-
-  private double[][] added(double[][] rows, int row, int combination, double amount) {
-    double[][] all = row < rows.length ? rows : Arrays.copyOf(rows, Math.max(row + 1, 2 * rows.length));
-    double[] sums = all[row];
-    if (sums == null || combination >= sums.length) {
-      double[] longer = at(sums == null ? new double[0] : sums, combination);
-      hold(longer.length - (sums == null ? 0 : sums.length));
-      all[row] = longer;
-      sums = longer;
-    }
-    sums[combination] += amount;
-    return all;
   }
 
   private void hold(int more) {
@@ -535,7 +523,8 @@ final class SurveyHandler extends RowHandler {
             counted.filtered() - zero - missing,
             counted.missing(),
             counted.known(),
-            told(counted.remarks()));
+            told(counted.remarks()),
+            design.weight() == null ? counted.unusedWeight() : "");
     return SurveyCounts.of(
         design,
         units,
@@ -559,8 +548,7 @@ final class SurveyHandler extends RowHandler {
     if (replicates > 0) {
       double[][] each = new double[replicates][];
       for (int r = 0; r < replicates; r++) {
-        double[] own = r < sums.sums.length ? sums.sums[r] : null;
-        each[r] = own == null ? new double[combinations] : Arrays.copyOf(own, combinations);
+        each[r] = sums.sums.whole(r, combinations);
       }
       return new SurveyCounts.ByReplicate(
           Arrays.copyOf(sums.full, combinations), each, design.replication());

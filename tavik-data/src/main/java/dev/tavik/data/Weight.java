@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import static dev.tavik.result.Figures.require;
 
+import java.util.List;
 import java.util.regex.Pattern;
 
 /** A number of a column of weights or of sizes of populations. */
@@ -19,7 +20,22 @@ final class Weight {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
   };
 
+  /** What survey weights are called, by themselves or with more before or behind. */
+  private static final Pattern NAME =
+      Pattern.compile(
+          "(?:.*[_. -])?(?:weights?|wt|wgt|gewicht|poids|peso)(?:[_. -]?\\d+)?",
+          Pattern.CASE_INSENSITIVE);
+
   private Weight() {}
+
+  /** The first column that is called like a weight and is not among those that are used. */
+  static String unused(Header header, List<String> used) {
+    return header.names().stream()
+        .filter(name -> NAME.matcher(name).matches())
+        .filter(name -> used.stream().noneMatch(name::equalsIgnoreCase))
+        .findFirst()
+        .orElse("");
+  }
 
   /**
    * A number. Digits with a point among them are a whole number over a power of ten, both exact

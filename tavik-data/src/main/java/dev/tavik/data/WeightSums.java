@@ -13,6 +13,7 @@ final class WeightSums {
   private long rows;
   private double least = Double.POSITIVE_INFINITY;
   private double sum;
+  private boolean together;
 
   /** Adds so many rows of a combination, with the sum of their weights and of their squares. */
   void add(int combination, long units, double weights, double squared) {
@@ -22,6 +23,13 @@ final class WeightSums {
     squares[combination] += squared;
     rows += units;
     sum += weights;
+  }
+
+  /** Takes note of rows that come together: of their weights only the ends are known. */
+  void seen(double smallest, double greatest) {
+    together = true;
+    seen(greatest, 1L);
+    least = Math.min(least, smallest);
   }
 
   /** Takes note of a weight that some row has, so many of them. */
@@ -42,7 +50,7 @@ final class WeightSums {
         rows,
         least,
         largest[0],
-        Arrays.stream(largest).filter(each -> each > 0).boxed().toList(),
+        Arrays.stream(largest).limit(together ? 1 : LARGEST).filter(each -> each > 0).boxed().toList(),
         sum,
         IntStream.range(0, combinations)
             .mapToObj(c -> c < squares.length ? squares[c] : 0.0)

@@ -1,6 +1,7 @@
 package dev.tavik.sql;
 
 import static dev.tavik.result.Figures.require;
+import static dev.tavik.result.Figures.say;
 
 import java.util.List;
 import java.util.regex.Pattern;
@@ -54,12 +55,6 @@ record Selection(String from, String place, Quoting quoting) {
       return "SELECT COUNT(*) FROM " + from;
     }
     String list = list(columns);
-    String order =
-        place.isEmpty()
-            ? IntStream.rangeClosed(1, columns.size())
-                .mapToObj(String::valueOf)
-                .collect(Collectors.joining(", "))
-            : "MIN(" + place + ")";
     return "SELECT "
         + list
         + ", COUNT(*) FROM "
@@ -67,7 +62,42 @@ record Selection(String from, String place, Quoting quoting) {
         + " GROUP BY "
         + list
         + " ORDER BY "
-        + order;
+        + order(columns.size());
+  }
+
+  private String order(int columns) {
+    return place.isEmpty()
+        ? IntStream.rangeClosed(1, columns)
+            .mapToObj(String::valueOf)
+            .collect(Collectors.joining(", "))
+        : "MIN(" + place + ")";
+  }
+
+  /**
+   * Sums by combination and by the sign of the first summed column, a weight: the sign, how many
+   * rows, the sum of its squares, its least and greatest, then the sum of each summed column.
+   */
+  String sums(List<String> columns, List<String> summed) {
+    String weight = quoting.quoted(summed.get(0));
+    String sign =
+        say(
+            "CASE WHEN %s > 0 THEN 1 WHEN %s = 0 THEN 0 WHEN %s < 0 THEN -1 END",
+            weight, weight, weight);
+    String groups = columns.isEmpty() ? sign : list(columns) + ", " + sign;
+    return say(
+        "SELECT %s, COUNT(*), SUM(1.0 * %s * %s), MIN(%s), MAX(%s), %s FROM %s GROUP BY %s ORDER BY"
+            + " %s",
+        groups,
+        weight,
+        weight,
+        weight,
+        weight,
+        summed.stream()
+            .map(each -> "SUM(" + quoting.quoted(each) + ")")
+            .collect(Collectors.joining(", ")),
+        from,
+        groups,
+        order(columns.size() + 1));
   }
 
   /** Every row. */

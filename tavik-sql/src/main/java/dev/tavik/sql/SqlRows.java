@@ -14,6 +14,7 @@ import java.sql.Types;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -21,17 +22,31 @@ import org.jspecify.annotations.Nullable;
 record SqlRows(Connection connection, Database database, RowHandler rows) {
   private static final int FETCHED = 1_000;
   private static final int MOST_GROUPS = 1_000_000;
+  private static final Set<Integer> NUMBERS =
+      Set.of(
+          Types.TINYINT,
+          Types.SMALLINT,
+          Types.INTEGER,
+          Types.BIGINT,
+          Types.NUMERIC,
+          Types.DECIMAL,
+          Types.REAL,
+          Types.FLOAT,
+          Types.DOUBLE);
 
   /** Hands over everything; returns the statement that it took. */
   String read(Selection selection) throws SQLException {
     List<String> names = names(selection);
     List<Integer> wanted = headed(names);
     List<String> columns = wanted.stream().map(names::get).toList();
+    if (rows.need() == RowHandler.Need.SUMS) {
+      return summed(names, wanted, selection);
+    }
     boolean counted = rows.need() == RowHandler.Need.COUNTS;
     String sql =
         switch (rows.need()) {
           case COUNTS -> selection.counts(columns);
-          case SUMS -> throw new IllegalStateException("summed above");
+          case SUMS -> throw new IllegalStateException("they are summed above");
           case ORDER ->
               database.order().isPresent()
                   ? selection.ordered(columns, order(names))
@@ -40,6 +55,94 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
         };
     run(sql, results -> hand(results, names.size(), wanted, counted));
     return sql;
+  }
+
+  /**
+   * Sums of weights by all other columns; where weights are text, which can't be summed, they are
+   * one more column to group by.
+   */
+  private String summed(List<String> names, List<Integer> wanted, Selection selection)
+      throws SQLException {
+    List<Integer> sums = rows.summed();
+    List<String> columns = wanted.stream().map(names::get).toList();
+    if (sums.isEmpty() || !numbers(selection, sums)) {
+      String sql = selection.counts(columns);
+      run(sql, results -> hand(results, names.size(), wanted, true));
+      return sql;
+    }
+    List<Integer> grouped = wanted.stream().filter(each -> !sums.contains(each)).toList();
+    String sql =
+        selection.sums(
+            grouped.stream().map(names::get).toList(), sums.stream().map(names::get).toList());
+    run(sql, results -> handSums(results, names, grouped, sums));
+    return sql;
+  }
+
+  private boolean numbers(Selection selection, List<Integer> columns) throws SQLException {
+    boolean[] all = {true};
+    run(
+        selection.nothing(),
+        results -> {
+          for (int column : columns) {
+            all[0] &= NUMBERS.contains(results.getMetaData().getColumnType(column + 1));
+          }
+        });
+    return all[0];
+  }
+
+  private void handSums(
+      ResultSet results, List<String> names, List<Integer> grouped, List<Integer> sums)
+      throws SQLException {
+    int[] types = types(results, grouped.size());
+    // Behind the columns stand the sign of the weight and the number of rows.
+    int from = grouped.size() + 3;
+    long number = 0;
+    while (results.next()) {
+      rows.begin(++number);
+      for (int i = 0; i < types.length; i++) {
+        rows.field(grouped.get(i), text(results, i + 1, types[i]), true);
+      }
+      @Nullable Double[] each = new Double[sums.size()];
+      for (int i = 0; i < each.length; i++) {
+        each[i] = number(results, from + 3 + i, names.get(sums.get(i)));
+      }
+      String weight = names.get(sums.get(0));
+      Double least = number(results, from + 1, weight);
+      Double greatest = number(results, from + 2, weight);
+      Double squares = number(results, from, weight);
+      rows.sums(
+          each,
+          squares == null ? 0 : squares,
+          least == null ? Double.NaN : least,
+          greatest == null ? Double.NaN : greatest);
+      rows.times(results.getLong(from - 1));
+      rows.end(names.size());
+    }
+  }
+
+  /** A number; text that a column of numbers holds all the same is refused. */
+  private @Nullable Double number(ResultSet results, int column, String name) throws SQLException {
+    String written = results.getString(column);
+    if (written == null) {
+      return null;
+    }
+    if (!written.matches("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eE][-+]?\\d+)?")) {
+      throw new DataException(
+          DataException.Code.COUNT,
+          "column %s has '%s', which is no number; a weight is a number from 0, such as 1.25",
+          name,
+          written);
+    }
+    return Double.valueOf(written);
+  }
+
+  private static int[] types(ResultSet results, int count) throws SQLException {
+    ResultSetMetaData columns = results.getMetaData();
+    int[] types = new int[count];
+    for (int i = 0; i < count; i++) {
+      types[i] = columns.getColumnType(i + 1);
+    }
+    return types;
   }
 
   /** Hands over the names; returns the positions of the columns that are wanted. */
@@ -157,11 +260,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
 
   private void hand(ResultSet results, int width, List<Integer> wanted, boolean counted)
       throws SQLException {
-    ResultSetMetaData columns = results.getMetaData();
-    int[] types = new int[wanted.size()];
-    for (int i = 0; i < types.length; i++) {
-      types[i] = columns.getColumnType(i + 1);
-    }
+    int[] types = types(results, wanted.size());
     long number = 0;
     while (results.next()) {
       rows.begin(++number);

@@ -66,7 +66,7 @@ final class SurveyCrossAnalysis {
     this.tests = DesignTests.of(table.deviation(), question.tests());
     this.standingOut =
         DesignTests.standingOut(
-            table.residuals().stream().flatMap(List::stream).toList(), sample.df());
+            table.residuals().stream().flatMap(List::stream).toList(), table.deviation().df());
   }
 
   /** The levels that occur in a part. */

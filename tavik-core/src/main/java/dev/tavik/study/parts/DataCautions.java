@@ -27,6 +27,16 @@ public final class DataCautions {
     if (missing > 0) {
       cautions.add(new Caution(Code.MISSING_VALUES, missing(from, missing, used)));
     }
+    if (!from.unusedWeight().isEmpty()) {
+      cautions.add(
+          new Caution(
+              Code.WEIGHT_UNUSED,
+              say(
+                  "The data have a column %s, and every row counted the same. If these are the weights"
+                      + " of a survey, rates and their errors are off without them: ask by the design"
+                      + " (design: weight=%s).",
+                  from.unusedWeight(), from.unusedWeight())));
+    }
     for (List<String> levels : from.similarLevels()) {
       cautions.add(
           new Caution(

@@ -61,7 +61,7 @@ public record Design(DesignedSample sample) {
     SampleDesign design = design();
     long rows = counts().units().total();
     String weighted = design.weight() == null ? "all weighing the same" : "weighted by " + design.weight();
-    String df = Figures.upTo(sample.df(), 5) + (sample.df() == 1 ? " degree" : " degrees") + " of freedom";
+    String df = Figures.upTo(sample.df(), 5) + (sample.df() == 1 ? " degree" : " degrees") + " of freedom" + partly();
     if (design.replication() != null) {
       return say(
           "%s, %s, with %s %s replicate weights (%s)",
@@ -88,6 +88,13 @@ public record Design(DesignedSample sample) {
     return say(
         "%s, %s%s%s%s: %s",
         several(rows, "row", "rows"), weighted, clusters, strata, drawnFrom(), df);
+  }
+
+  /** Told where some strata have no such rows. */
+  private String partly() {
+    return sample.replicated() || sample.df() == sample.clusters() - counts().strata().size()
+        ? ""
+        : ", of the strata that have such rows";
   }
 
   private String drawnFrom() {

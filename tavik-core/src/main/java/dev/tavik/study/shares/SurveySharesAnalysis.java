@@ -66,7 +66,7 @@ final class SurveySharesAnalysis {
                         ? away(i) / shares.get(i).standardError()
                         : Double.NaN)
             .toList();
-    this.standingOut = DesignTests.standingOut(residuals, sample.df());
+    this.standingOut = DesignTests.standingOut(residuals, tests.deviation().df());
   }
 
   private double away(int category) {
