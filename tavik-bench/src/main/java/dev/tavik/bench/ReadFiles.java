@@ -78,6 +78,13 @@ public final class ReadFiles {
           "sweep of 1,000 columns, against the same",
           () -> bareText(survey),
           () -> Sources.open(survey).countAgainst("kiln", CountRequest.of("*")));
+      Path design = folder.resolve("design.csv");
+      SurveyFile.write(design, rows * 10 / 13, 50_000);
+      compare(
+          "a design of 50,000 clusters, against the same",
+          () -> SurveyFile.bare(design),
+          () -> SurveyFile.survey(design));
+      Files.delete(design);
       double plain = median(() -> Sources.open(text).count(REQUEST));
       double unpacking = median(() -> unpack(packed));
       double counted = median(() -> Sources.open(packed).count(REQUEST));

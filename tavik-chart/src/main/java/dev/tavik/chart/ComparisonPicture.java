@@ -96,7 +96,7 @@ final class ComparisonPicture {
         Figures.pEquals(answer.preferredTest().log10PValue()));
   }
 
-  private static List<Double> references(CompareSettings settings) {
+  static List<Double> references(CompareSettings settings) {
     List<Double> references = new ArrayList<>();
     references.add(settings.hypothesis().against());
     Double margin = settings.margin();
@@ -132,7 +132,7 @@ final class ComparisonPicture {
         true);
   }
 
-  private static String points(Interval interval) {
+  static String points(Interval interval) {
     return switch (interval.side()) {
       case TWO_SIDED -> signed(interval.lower()) + " to " + signed(interval.upper());
       case UPPER -> "at most " + signed(interval.upper());

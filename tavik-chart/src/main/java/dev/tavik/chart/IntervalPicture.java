@@ -12,12 +12,16 @@ import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.StrataQuestion;
+import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
+import dev.tavik.study.rate.SurveyRateQuestion;
 import dev.tavik.study.shares.SharesQuestion;
+import dev.tavik.study.shares.SurveySharesQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -55,6 +59,18 @@ final class IntervalPicture {
     }
     if (asked instanceof PairedQuestion paired) {
       return ComparisonPicture.ofPairs(new View<>(paired, answer));
+    }
+    if (asked instanceof SurveyRateQuestion rate) {
+      return SurveyPicture.rate(new View<>(rate, answer));
+    }
+    if (asked instanceof SurveyCompareQuestion comparison) {
+      return SurveyPicture.compare(new View<>(comparison, answer));
+    }
+    if (asked instanceof SurveySharesQuestion shares) {
+      return SurveyPicture.shares(new View<>(shares, answer));
+    }
+    if (asked instanceof SurveyCrossQuestion cross) {
+      return SurveyPicture.cross(new View<>(cross, answer));
     }
     if (asked instanceof StrataQuestion strata) {
       return StrataPicture.of(new View<>(strata, answer));
@@ -117,7 +133,7 @@ final class IntervalPicture {
     };
   }
 
-  private static String limits(Interval interval) {
+  static String limits(Interval interval) {
     return switch (interval.side()) {
       case TWO_SIDED ->
           say(

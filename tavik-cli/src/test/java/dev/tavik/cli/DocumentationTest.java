@@ -70,7 +70,8 @@ class DocumentationTest {
     "docs/guide/picture.md, TheGuide, 1",
     "docs/guide/conclude.md, TheGuide, 1",
     "docs/guide/plan.md, TheGuide, 1",
-    "docs/guide/sweep.md, TheGuide, 1"
+    "docs/guide/sweep.md, TheGuide, 1",
+    "docs/survey.md, WouldTheyOrderAgain, 1"
   })
   void javaIsThatOfAnExampleThatCompiles(String page, String example, int number)
       throws IOException {
@@ -102,6 +103,16 @@ class DocumentationTest {
         "plan compare --half-width 3% --base 8% --expect 5%",
         "assess rate --n 40 --p 5%",
         "sweep --data demo/panel-survey.csv --group channel",
+        "rate --data demo/panel-survey.csv --outcome would_reorder --success yes --against 65%"
+            + " --group region --design weight=weight,strata=region,cluster=dealer",
+        "compare --data demo/panel-survey.csv --outcome would_reorder --success yes --group"
+            + " channel --design weight=weight,strata=region,cluster=dealer",
+        "shares --data demo/panel-survey.csv --outcome channel --against equal --design"
+            + " weight=weight,strata=region,cluster=dealer",
+        "cross --data demo/panel-survey.csv --rows delivery --columns channel --strata region"
+            + " --design weight=weight,strata=region,cluster=dealer",
+        "sweep --data demo/panel-survey.csv --group channel --design"
+            + " weight=weight,strata=region,cluster=dealer",
         "run demo/kiln-acceptance.yaml",
         "tail normal --value 1"
       })

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** No word is taken and ignored: each one either is refused, or changes the answer. */
 class EveryWordTest {
+  private static final String DESIGN = " --design cluster=date";
   private static final String LOG = "--data demo/firing-log.csv ";
 
   /** Commands that are answered, one for each way in and each kind of question. */
@@ -47,6 +48,12 @@ class EveryWordTest {
           "cross --data demo/regrade.csv --rows first_inspector --columns second_inspector"
               + " --paired",
           "sweep " + LOG + "--group kiln",
+          "rate " + LOG + "--outcome grade --success cracked --against 5%" + DESIGN,
+          "compare " + LOG + "--outcome grade --success cracked --group kiln" + DESIGN,
+          "compare " + LOG + "--outcome grade --success cracked --group shift" + DESIGN,
+          "shares " + LOG + "--outcome grade --against equal" + DESIGN,
+          "cross " + LOG + "--rows kiln --columns grade" + DESIGN,
+          "sweep " + LOG + "--group kiln" + DESIGN,
           "plan rate --against 8% --expect 5% --power 80%",
           "plan rate --expect 5% --half-width 2%",
           "plan rate --against 8% --expect 5% --n 400 --bayes",
@@ -114,6 +121,7 @@ class EveryWordTest {
           Map.entry("units", "tiles"),
           Map.entry("response", "40%"),
           Map.entry("half-width", "1%"),
+          Map.entry("design", "cluster=glaze"),
           Map.entry("design-effect", "1.5"),
           Map.entry("allocation", "2"),
           Map.entry("difference", "-2%"),
@@ -167,9 +175,17 @@ class EveryWordTest {
 
   /** Words that say what holds anyway: all the tests there are, no value missing in the file. */
   private static final Set<String> ALREADY_SO =
-      Set.of("--tests of strata", "--tests of pairs", "--missing of pairs", "--bayes of planned");
+      Set.of(
+          "--tests of strata",
+          "--tests of pairs",
+          "--missing of pairs",
+          "--bayes of planned",
+          "--intervals of two by design");
 
   private static String about(String command) {
+    if (command.startsWith("compare") && command.contains("--design")) {
+      return "two by design";
+    }
     return command.contains("--strata")
         ? "strata"
         : command.contains("regrade") ? "pairs" : command.contains("--planned") ? "planned" : "";

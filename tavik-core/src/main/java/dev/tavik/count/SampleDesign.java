@@ -47,8 +47,8 @@ public record SampleDesign(
   /**
    * Checks the parts.
    *
-   * @throws IllegalArgumentException if there is neither weight nor strata nor cluster, or replicate
-   *     weights stand beside strata, clusters or a population
+   * @throws IllegalArgumentException if there is neither weight nor strata nor cluster, or
+   *     replicate weights stand beside strata, clusters or a population
    */
   public SampleDesign {
     clusters = List.copyOf(clusters);

@@ -1,7 +1,5 @@
 package dev.tavik.count;
 
-import static dev.tavik.result.Figures.require;
-
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,6 +13,9 @@ import java.util.function.UnaryOperator;
  * each cluster happens to hold.
  */
 public final class SurveyCounts {
+  /** The place of a combination that a renaming left out. */
+  private static final int NONE = -1;
+
   private final SampleDesign design;
   private final Tabulation units;
   private final Weights weights;
@@ -66,36 +67,130 @@ public final class SurveyCounts {
   /** Holds sums of weights of every combination, by what the variance is made of. */
   public sealed interface Sums {}
 
-  /**
-   * Holds sums by cluster.
-   *
-   * @param strata the strata
-   * @param stratumOf the stratum of each cluster
-   * @param byCluster the sums of a cluster, one for each combination; shorter where the last ones
-   *     are 0
-   */
-  public record ByCluster(List<Stratum> strata, int[] stratumOf, double[][] byCluster)
-      implements Sums {}
+  /** Holds sums by cluster. */
+  public static final class ByCluster implements Sums {
+    private final List<Stratum> strata;
+    private final int[] stratumOf;
+    private final double[][] sums;
 
-  /**
-   * Holds sums where each row is a cluster of its own.
-   *
-   * @param strata the strata
-   * @param byStratum the sums of weights in a stratum, one for each combination
-   * @param squares the sums of squared weights
-   */
-  public record ByUnit(List<Stratum> strata, double[][] byStratum, double[][] squares)
-      implements Sums {}
+    /**
+     * Keeps the sums, as they are.
+     *
+     * @param strata the strata
+     * @param stratumOf the stratum of each cluster
+     * @param sums those of a cluster, one for each combination; shorter where the last ones are 0
+     */
+    public ByCluster(List<Stratum> strata, int[] stratumOf, double[][] sums) {
+      this.strata = List.copyOf(strata);
+      this.stratumOf = stratumOf;
+      this.sums = sums;
+    }
 
-  /**
-   * Holds sums of replicate weights.
-   *
-   * @param full those of the full sample's weights, one for each combination
-   * @param byReplicate those of each replicate's
-   * @param replication how they were made
-   */
-  public record ByReplicate(double[] full, double[][] byReplicate, Replication replication)
-      implements Sums {}
+    /** Returns the strata. */
+    public List<Stratum> strata() {
+      return strata;
+    }
+
+    /** Returns how many clusters there are. */
+    public int clusters() {
+      return sums.length;
+    }
+
+    /** Returns the position of the stratum of a cluster, from 0. */
+    public int stratumOf(int cluster) {
+      return stratumOf[cluster];
+    }
+
+    /** Returns the sums of a cluster, not to be changed. */
+    public double[] sums(int cluster) {
+      return sums[cluster];
+    }
+
+    /** Returns the same sums of strata with other sizes. */
+    public ByCluster strata(List<Stratum> others) {
+      return new ByCluster(others, stratumOf, sums);
+    }
+  }
+
+  /** Holds sums where each row is a cluster of its own. */
+  public static final class ByUnit implements Sums {
+    private final List<Stratum> strata;
+    private final double[][] sums;
+    private final double[][] squares;
+
+    /**
+     * Keeps the sums, as they are.
+     *
+     * @param strata the strata
+     * @param sums those of weights in a stratum, one for each combination
+     * @param squares those of squared weights
+     */
+    public ByUnit(List<Stratum> strata, double[][] sums, double[][] squares) {
+      this.strata = List.copyOf(strata);
+      this.sums = sums;
+      this.squares = squares;
+    }
+
+    /** Returns the strata. */
+    public List<Stratum> strata() {
+      return strata;
+    }
+
+    /** Returns the sums of weights in a stratum, not to be changed. */
+    public double[] sums(int stratum) {
+      return sums[stratum];
+    }
+
+    /** Returns the sums of squared weights in a stratum, not to be changed. */
+    public double[] squares(int stratum) {
+      return squares[stratum];
+    }
+
+    /** Returns the same sums of strata with other sizes. */
+    public ByUnit strata(List<Stratum> others) {
+      return new ByUnit(others, sums, squares);
+    }
+  }
+
+  /** Holds sums of replicate weights. */
+  public static final class ByReplicate implements Sums {
+    private final double[] full;
+    private final double[][] sums;
+    private final Replication replication;
+
+    /**
+     * Keeps the sums, as they are.
+     *
+     * @param full those of the full sample's weights, one for each combination
+     * @param sums those of each replicate's
+     * @param replication how they were made
+     */
+    public ByReplicate(double[] full, double[][] sums, Replication replication) {
+      this.full = full;
+      this.sums = sums;
+      this.replication = replication;
+    }
+
+    /** Returns the sums of the full sample's weights, not to be changed. */
+    public double[] full() {
+      return full;
+    }
+
+    /** Returns how many replicates there are. */
+    public int replicates() {
+      return sums.length;
+    }
+
+    /** Returns the sums of a replicate, not to be changed. */
+    public double[] sums(int replicate) {
+      return sums[replicate];
+    }
+
+    /** Returns how they were made. */
+    public Replication replication() {
+      return replication;
+    }
+  }
 
   private SurveyCounts(
       SampleDesign design, Tabulation units, Weights weights, Sums sums, int[] places) {
@@ -114,8 +209,7 @@ public final class SurveyCounts {
    * @param weights the weights
    * @param sums their sums, combinations in the order of {@code units}
    */
-  public static SurveyCounts of(
-      SampleDesign design, Tabulation units, Weights weights, Sums sums) {
+  public static SurveyCounts of(SampleDesign design, Tabulation units, Weights weights, Sums sums) {
     int[] places = new int[units.counts().size()];
     for (int i = 0; i < places.length; i++) {
       places[i] = i;
@@ -190,12 +284,12 @@ public final class SurveyCounts {
   public double[] totals() {
     double[] all = new double[places.length];
     if (sums instanceof ByCluster some) {
-      for (double[] cluster : some.byCluster()) {
-        add(cluster, all);
+      for (int i = 0; i < some.clusters(); i++) {
+        add(some.sums(i), all);
       }
     } else if (sums instanceof ByUnit each) {
-      for (double[] stratum : each.byStratum()) {
-        add(stratum, all);
+      for (int h = 0; h < each.strata().size(); h++) {
+        add(each.sums(h), all);
       }
     } else if (sums instanceof ByReplicate replicates) {
       add(replicates.full(), all);
@@ -235,15 +329,14 @@ public final class SurveyCounts {
                       List.of(),
                       "");
               Map<List<String>, Long> now = renaming.apply(alone).counts();
-              moved.add(now.isEmpty() ? -1 : numbers.get(now.keySet().iterator().next()));
+              moved.add(
+                  now.isEmpty()
+                      ? NONE
+                      : numbers.getOrDefault(now.keySet().iterator().next(), NONE));
             });
-    require(
-        moved.stream().noneMatch(each -> each == null),
-        "a renaming must give a combination one name, got %s",
-        moved);
     int[] now = new int[places.length];
     for (int i = 0; i < now.length; i++) {
-      now[i] = places[i] < 0 ? -1 : moved.get(places[i]);
+      now[i] = places[i] < 0 ? NONE : moved.get(places[i]);
     }
     return new SurveyCounts(design, whole, weights, sums, now);
   }

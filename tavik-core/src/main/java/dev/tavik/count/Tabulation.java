@@ -93,7 +93,8 @@ public record Tabulation(
       levels.addAll(known.get(column));
       sorted.add(List.copyOf(levels));
     }
-    return new Tabulation(source, columns, counts, rows, filtered, missing, sorted, remarks, unusedWeight);
+    return new Tabulation(
+        source, columns, counts, rows, filtered, missing, sorted, remarks, unusedWeight);
   }
 
   /**
@@ -103,7 +104,8 @@ public record Tabulation(
    * @return the tabulation
    */
   public Tabulation remarking(List<String> said) {
-    return new Tabulation(source, columns, counts, rows, filtered, missing, known, said, unusedWeight);
+    return new Tabulation(
+        source, columns, counts, rows, filtered, missing, known, said, unusedWeight);
   }
 
   /**
@@ -113,8 +115,7 @@ public record Tabulation(
    * @return the tabulation
    */
   public Tabulation weightUnused(String column) {
-    return new Tabulation(
-        source, columns, counts, rows, filtered, missing, known, remarks, column);
+    return new Tabulation(source, columns, counts, rows, filtered, missing, known, remarks, column);
   }
 
   /**
@@ -328,7 +329,8 @@ public record Tabulation(
             .map(level -> levels.contains(level) ? name : level)
             .distinct()
             .toList());
-    return new Tabulation(source, columns, counted, rows, filtered, missing, levelsNow, remarks, unusedWeight);
+    return new Tabulation(
+        source, columns, counted, rows, filtered, missing, levelsNow, remarks, unusedWeight);
   }
 
   /**
@@ -356,7 +358,9 @@ public record Tabulation(
         });
     List<List<String>> orders = new ArrayList<>(known);
     orders.set(column, order);
-    return of(source, columns, counted, rows, filtered, lacking).ordered(orders).remarking(remarks)
+    return of(source, columns, counted, rows, filtered, lacking)
+        .ordered(orders)
+        .remarking(remarks)
         .weightUnused(unusedWeight);
   }
 

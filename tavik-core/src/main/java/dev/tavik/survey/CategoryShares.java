@@ -1,12 +1,21 @@
 package dev.tavik.survey;
 
-/**
- * The weighted shares of several categories.
- *
- * @param categoryOf the category of each combination, -1 outside
- * @param categories how many there are
- */
-record CategoryShares(int[] categoryOf, int categories) implements Statistic {
+/** The weighted shares of several categories. */
+final class CategoryShares implements Statistic {
+  private final int[] categoryOf;
+  private final int categories;
+
+  /**
+   * Keeps where each combination stands.
+   *
+   * @param categoryOf the category of each combination, -1 outside
+   * @param categories how many there are
+   */
+  CategoryShares(int[] categoryOf, int categories) {
+    this.categoryOf = categoryOf;
+    this.categories = categories;
+  }
+
   private double sum(double[] totals) {
     double sum = 0;
     for (int c = 0; c < categoryOf.length; c++) {

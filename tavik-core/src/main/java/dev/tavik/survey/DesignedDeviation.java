@@ -9,7 +9,8 @@ package dev.tavik.survey;
  * @param effects the sum of the generalised design effects: the eigenvalues of the covariance of
  *     the deviations in units of that of a simple random sample under the null
  * @param squaredEffects the sum of their squares
- * @param wald the deviations weighed by the inverse of their own covariance; NaN where that has none
+ * @param wald the deviations weighed by the inverse of their own covariance; NaN where that has
+ *     none
  * @param df the degrees of freedom of the design
  */
 public record DesignedDeviation(

@@ -35,7 +35,7 @@ public record DesignedProportion(
    * 1); NaN where all are successes, or none.
    */
   public double designEffect() {
-    return standardError * standardError / (value * complement / (rows - 1));
+    return standardError * standardError / (value * complement / (rows - 1.0));
   }
 
   /** Returns the size of a simple random sample that would vary as much; NaN as above. */
@@ -59,7 +59,7 @@ public record DesignedProportion(
     if (rows < 2) {
       return effective;
     }
-    double ratio = Tail.t(rows - 1).valueAbove(tail) / Tail.t(df).valueAbove(tail);
-    return Math.min(rows, effective * ratio * ratio);
+    double ratio = Tail.t(rows - 1.0).valueAbove(tail) / Tail.t(df).valueAbove(tail);
+    return Math.min((double) rows, effective * ratio * ratio);
   }
 }

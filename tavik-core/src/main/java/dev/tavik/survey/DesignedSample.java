@@ -7,6 +7,7 @@ import dev.tavik.count.SurveyCounts.ByCluster;
 import dev.tavik.count.SurveyCounts.ByUnit;
 import dev.tavik.result.DeclinedException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
@@ -75,7 +76,7 @@ public final class DesignedSample {
   /** Returns how many clusters there are, of rows where there are none; of replicates, these. */
   public long clusters() {
     return counts.sums() instanceof SurveyCounts.ByReplicate replicates
-        ? replicates.byReplicate().length
+        ? replicates.replicates()
         : counts.strata().stream().mapToLong(SurveyCounts.Stratum::clusters).sum();
   }
 
@@ -96,7 +97,8 @@ public final class DesignedSample {
     }
     double[] counted = counts.counted(some);
     long with = 0;
-    for (double[] cluster : clusters.byCluster()) {
+    for (int i = 0; i < clusters.clusters(); i++) {
+      double[] cluster = clusters.sums(i);
       boolean holds = false;
       for (int c = 0; c < cluster.length; c++) {
         holds |= cluster[c] * counted[c] > 0;
@@ -293,7 +295,7 @@ public final class DesignedSample {
       }
     }
     int[] both = new int[rowOf.length];
-    java.util.Arrays.setAll(both, c -> Math.min(rowOf[c], columnOf[c]));
+    Arrays.setAll(both, c -> Math.min(rowOf[c], columnOf[c]));
     int[] some =
         IntStream.range(0, (rows.size() - 1) * (columns.size() - 1))
             .map(k -> k / (columns.size() - 1) * columns.size() + k % (columns.size() - 1))

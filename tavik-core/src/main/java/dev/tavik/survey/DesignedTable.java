@@ -11,8 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param columns the names of its columns
  * @param counts how many rows of the data are in each cell, weights left aside
  * @param shares the weighted share of each cell in the whole
- * @param residuals how far each cell is from independence, in its own standard errors by the design;
- *     NaN where that is 0
+ * @param residuals how far each cell is from independence, in its own standard errors by the
+ *     design; NaN where that is 0
  * @param ofColumn the proportion of each cell in its column
  * @param deviation how far the table is from independence
  * @param cramersV Cramér's V of the weighted table

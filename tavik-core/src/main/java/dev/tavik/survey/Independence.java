@@ -1,14 +1,35 @@
 package dev.tavik.survey;
 
-/**
- * How far the cells of a weighted table are from independence: hᵢⱼ = pᵢⱼ - pᵢ₊p₊ⱼ, row by row.
- *
- * @param rowOf the row of each combination, -1 outside the table
- * @param columnOf its column
- * @param rows how many rows there are
- * @param columns how many columns
- */
-record Independence(int[] rowOf, int[] columnOf, int rows, int columns) implements Statistic {
+/** How far the cells of a weighted table are from independence: hᵢⱼ = pᵢⱼ - pᵢ₊p₊ⱼ, row by row. */
+final class Independence implements Statistic {
+  private final int[] rowOf;
+  private final int[] columnOf;
+  private final int rows;
+  private final int columns;
+
+  /**
+   * Keeps where each combination stands.
+   *
+   * @param rowOf the row of each combination, -1 outside the table
+   * @param columnOf its column
+   * @param rows how many rows there are
+   * @param columns how many columns
+   */
+  Independence(int[] rowOf, int[] columnOf, int rows, int columns) {
+    this.rowOf = rowOf;
+    this.columnOf = columnOf;
+    this.rows = rows;
+    this.columns = columns;
+  }
+
+  int rows() {
+    return rows;
+  }
+
+  int columns() {
+    return columns;
+  }
+
   /** The shares of all cells, row by row, then those of the rows, then of the columns, the sum. */
   double[] shares(double[] totals) {
     double[] shares = new double[rows * columns + rows + columns + 1];

@@ -2,6 +2,7 @@ package dev.tavik.survey;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.count.Names;
 import dev.tavik.count.SampleDesign.Lone;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.ByCluster;
@@ -14,9 +15,9 @@ import java.util.List;
 
 /**
  * The spread of linearised values: with z the sum over a cluster of each row's weight times the
- * slope of its combination, the covariance is Σ (1 - f) n/(n - 1) Σ (z - z̄)(z - z̄)ᵀ, over the strata
- * and their n clusters, a share f of all. Where each row is a cluster, sums of weights and of their
- * squares in each stratum are enough for it.
+ * slope of its combination, the covariance is Σ (1 - f) n/(n - 1) Σ (z - z̄)(z - z̄)ᵀ, over the
+ * strata and their n clusters, a share f of all. Where each row is a cluster, sums of weights and
+ * of their squares in each stratum are enough for it.
  *
  * <p>The slopes of a function that doesn't depend on the scale of the weights make the z of all
  * clusters sum to 0, which is the mean from which a stratum of one cluster may be measured.
@@ -53,13 +54,14 @@ final class LinearisedSpread implements Spread {
     if (lone == Lone.FAIL && !alone.isEmpty() && strata.size() > 1) {
       throw new DeclinedException(
           say(
-              "%s %s only one cluster, which says nothing of how clusters of it vary. Put such a"
-                  + " stratum together with another in the data, or say lone=centre (it varies as far"
-                  + " as it lies from the mean of all) or lone=certain (it was drawn for certain)",
-              alone.size() == 1
-                  ? "stratum " + alone.get(0) + " has"
-                  : "strata " + dev.tavik.count.Names.listed(alone) + " have",
-              alone.size() == 1 ? "" : "each").replace("  ", " "));
+                  "%s %s only one cluster, which says nothing of how clusters of it vary. Put such a"
+                      + " stratum together with another in the data, or say lone=centre (it varies as far"
+                      + " as it lies from the mean of all) or lone=certain (it was drawn for certain)",
+                  alone.size() == 1
+                      ? "stratum " + alone.get(0) + " has"
+                      : "strata " + Names.listed(alone) + " have",
+                  alone.size() == 1 ? "" : "each")
+              .replace("  ", " "));
     }
   }
 
@@ -72,12 +74,12 @@ final class LinearisedSpread implements Spread {
     double[] counted = counts.counted(wanted);
     boolean[] has = new boolean[strata.size()];
     if (counts.sums() instanceof ByCluster clusters) {
-      for (int i = 0; i < clusters.stratumOf().length; i++) {
-        has[clusters.stratumOf()[i]] |= any(clusters.byCluster()[i], counted);
+      for (int i = 0; i < clusters.clusters(); i++) {
+        has[clusters.stratumOf(i)] |= any(clusters.sums(i), counted);
       }
     } else if (counts.sums() instanceof ByUnit units) {
       for (int h = 0; h < has.length; h++) {
-        has[h] = any(units.byStratum()[h], counted);
+        has[h] = any(units.sums(h), counted);
       }
     }
     long df = 0;
@@ -107,27 +109,26 @@ final class LinearisedSpread implements Spread {
       addClusters(clusters, counted, covariance);
     } else if (counts.sums() instanceof ByUnit units) {
       for (int h = 0; h < strata.size(); h++) {
-        addUnits(units.byStratum()[h], units.squares()[h], strata.get(h), counted, covariance);
+        addUnits(units.sums(h), units.squares(h), strata.get(h), counted, covariance);
       }
     }
     return Products.mirrored(covariance);
   }
 
   private void addClusters(ByCluster clusters, double[][] slopes, double[][] to) {
-    int[] stratumOf = clusters.stratumOf();
     double[][] means = new double[strata.size()][slopes.length];
-    for (int i = 0; i < stratumOf.length; i++) {
-      double[] mean = means[stratumOf[i]];
-      double[] z = linearised(clusters.byCluster()[i], slopes);
+    for (int i = 0; i < clusters.clusters(); i++) {
+      double[] mean = means[clusters.stratumOf(i)];
+      double[] z = linearised(clusters.sums(i), slopes);
       for (int v = 0; v < mean.length; v++) {
-        mean[v] += z[v] / strata.get(stratumOf[i]).clusters();
+        mean[v] += z[v] / strata.get(clusters.stratumOf(i)).clusters();
       }
     }
-    for (int i = 0; i < stratumOf.length; i++) {
-      Stratum stratum = strata.get(stratumOf[i]);
-      double[] away = linearised(clusters.byCluster()[i], slopes);
+    for (int i = 0; i < clusters.clusters(); i++) {
+      Stratum stratum = strata.get(clusters.stratumOf(i));
+      double[] away = linearised(clusters.sums(i), slopes);
       if (stratum.clusters() > 1) {
-        double[] mean = means[stratumOf[i]];
+        double[] mean = means[clusters.stratumOf(i)];
         for (int v = 0; v < away.length; v++) {
           away[v] -= mean[v];
         }
@@ -158,8 +159,7 @@ final class LinearisedSpread implements Spread {
   private void addUnits(
       double[] sums, double[] squares, Stratum stratum, double[][] slopes, double[][] to) {
     boolean single = stratum.clusters() == 1;
-    double factor =
-        single ? (lone == Lone.CENTRE ? stratum.unsampled() : 0) : factor(stratum);
+    double factor = single ? (lone == Lone.CENTRE ? stratum.unsampled() : 0) : factor(stratum);
     if (factor == 0) {
       return;
     }

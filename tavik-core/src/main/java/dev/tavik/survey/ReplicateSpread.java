@@ -11,9 +11,9 @@ record ReplicateSpread(SurveyCounts counts, SurveyCounts.ByReplicate replicates)
   public double[][] covariance(Statistic statistic) {
     double[] full = statistic.values(counts.totals());
     double[][] covariance = new double[full.length][full.length];
-    int count = replicates.byReplicate().length;
+    int count = replicates.replicates();
     for (int r = 0; r < count; r++) {
-      double[] away = statistic.values(counts.summed(replicates.byReplicate()[r]));
+      double[] away = statistic.values(counts.summed(replicates.sums(r)));
       for (int i = 0; i < full.length; i++) {
         away[i] -= full[i];
       }
@@ -24,6 +24,6 @@ record ReplicateSpread(SurveyCounts counts, SurveyCounts.ByReplicate replicates)
 
   @Override
   public double df(boolean[] part) {
-    return replicates.replication().df(replicates.byReplicate().length);
+    return replicates.replication().df(replicates.replicates());
   }
 }

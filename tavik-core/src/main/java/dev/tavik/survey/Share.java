@@ -1,13 +1,26 @@
 package dev.tavik.survey;
 
-/**
- * The weighted share of successes in a part of the sample, and functions of it and of another.
- *
- * @param member of each combination: 0 outside the part, 1 a failure, 2 a success
- */
-record Share(int[] member) {
+import org.jspecify.annotations.Nullable;
+
+/** The weighted share of successes in a part of the sample, and functions of it and of another. */
+final class Share {
   private static final int FAILURE = 1;
   private static final int SUCCESS = 2;
+
+  private final int[] member;
+
+  /**
+   * Keeps what each combination is.
+   *
+   * @param member of each combination: 0 outside the part, 1 a failure, 2 a success
+   */
+  Share(int[] member) {
+    this.member = member;
+  }
+
+  int[] member() {
+    return member;
+  }
 
   /** The weights of failures and successes. */
   private double[] sums(double[] totals) {
@@ -93,7 +106,7 @@ record Share(int[] member) {
     return less(Scale.LOGIT, other);
   }
 
-  private Statistic less(Scale scale, @org.jspecify.annotations.Nullable Share other) {
+  private Statistic less(Scale scale, @Nullable Share other) {
     return new Statistic() {
       @Override
       public double[] values(double[] totals) {

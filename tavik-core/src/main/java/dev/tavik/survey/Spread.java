@@ -8,8 +8,8 @@ interface Spread {
   double[][] covariance(Statistic statistic);
 
   /**
-   * The degrees of freedom behind them: clusters less strata, of the strata that have rows of a part
-   * of the sample. Others add nothing to its variance, and know nothing of it.
+   * The degrees of freedom behind them: clusters less strata, of the strata that have rows of a
+   * part of the sample. Others add nothing to its variance, and know nothing of it.
    *
    * @param part whether each combination is in the part
    */

@@ -111,8 +111,7 @@ public enum SurveyComparisonInterval implements Method {
    */
   public Interval of(DesignedComparison compared, double level, Side side) {
     Proportion.require("level", level);
-    double t =
-        Tail.t(compared.df()).valueAbove(side.tail(DecimalFraction.complement(level)));
+    double t = Tail.t(compared.df()).valueAbove(side.tail(DecimalFraction.complement(level)));
     double lower;
     double upper;
     if (this == WALD) {
@@ -120,8 +119,7 @@ public enum SurveyComparisonInterval implements Method {
       lower = Math.max(-1, estimate(compared) - half);
       upper = Math.min(1, estimate(compared) + half);
     } else {
-      double half =
-          t * finite(this == LOG_RATIO ? compared.logRatio() : compared.logOddsRatio());
+      double half = t * finite(this == LOG_RATIO ? compared.logRatio() : compared.logOddsRatio());
       lower = estimate(compared) * Math.exp(-half);
       upper = estimate(compared) * Math.exp(half);
     }

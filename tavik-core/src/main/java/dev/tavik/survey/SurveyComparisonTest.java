@@ -12,7 +12,9 @@ public enum SurveyComparisonTest implements Method {
   /** t = (p₁ - p₂ - δ)/SE. A standard error of 0 gives no statistic and p = 1. */
   T_DIFFERENCE(
       "t-difference", "t test of the difference, with the degrees of freedom of the design"),
-  /** t = ln(p₁/p₂)/SE. Declines where one proportion is 0, and of another null than no difference. */
+  /**
+   * t = ln(p₁/p₂)/SE. Declines where one proportion is 0, and of another null than no difference.
+   */
   T_LOG_RATIO("t-log-ratio", "t test of the logarithm of the ratio"),
   /** t = ln(odds ratio)/SE. Declines where one group has all or none, and of another null. */
   T_LOG_ODDS("t-log-odds", "t test of the logarithm of the odds ratio");

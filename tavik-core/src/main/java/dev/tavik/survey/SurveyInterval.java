@@ -54,11 +54,7 @@ public enum SurveyInterval implements Method {
   private final @Nullable SurveyTest inverts;
 
   SurveyInterval(
-      String id,
-      String title,
-      String description,
-      @Nullable SurveyTest inverts,
-      String reference) {
+      String id, String title, String description, @Nullable SurveyTest inverts, String reference) {
     this.card = new Card(id, title, description, reference, Basis.APPROXIMATE);
     this.inverts = inverts;
   }
@@ -111,9 +107,7 @@ public enum SurveyInterval implements Method {
     }
     double half = Tail.t(proportion.df()).valueAbove(tail) * proportion.logitError();
     double odds = proportion.value() / proportion.complement();
-    return new double[] {
-      share(odds * Math.exp(-half)), 1 - share(Math.exp(-half) / odds)
-    };
+    return new double[] {share(odds * Math.exp(-half)), 1 - share(Math.exp(-half) / odds)};
   }
 
   private static double share(double odds) {

@@ -3,6 +3,7 @@ package dev.tavik.survey;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic;
@@ -20,7 +21,9 @@ public enum SurveyTableTest implements Method {
       "Pearson's statistic over the design effects, second order, as F",
       "Rao and Scott 1984, Annals of Statistics 12, 46-60; Thomas and Rao 1987, Journal of the"
           + " American Statistical Association 82, 630-636"),
-  /** Chi-square = X²/λ̄ with the degrees of freedom of X²: as if all design effects were the mean. */
+  /**
+   * Chi-square = X²/λ̄ with the degrees of freedom of X²: as if all design effects were the mean.
+   */
   RAO_SCOTT_MEAN(
       "rao-scott-mean",
       "Pearson's statistic over the mean design effect, first order, as chi-square",
@@ -78,7 +81,7 @@ public enum SurveyTableTest implements Method {
           throw new DeclinedException(
               "needs more clusters than there are free cells, and cells that vary, got %s degrees of"
                   + " freedom for %s; use rao-scott",
-              dev.tavik.result.Figures.upTo(deviation.df(), 4), k);
+              Figures.upTo(deviation.df(), 4), k);
         }
         yield f(deviation.wald() * below / (deviation.df() * k), k, below);
       }

@@ -69,7 +69,11 @@ public enum SurveyTest implements Method {
         double logit = Math.log(proportion.value() / proportion.complement());
         double null0 = Math.log(against / DecimalFraction.complement(against));
         yield TailOfT.of(
-            this, logit - null0, proportion.logitError(), proportion.df(), hypothesis.alternative());
+            this,
+            logit - null0,
+            proportion.logitError(),
+            proportion.df(),
+            hypothesis.alternative());
       }
       case T ->
           TailOfT.of(
@@ -88,10 +92,8 @@ public enum SurveyTest implements Method {
     double successes = trials * proportion.value();
     double failures = trials * proportion.complement();
     DecimalFraction against = DecimalFraction.of(hypothesis.against());
-    double atMost =
-        failures == 0 ? 0 : new Beta(successes + 1, failures).logUpper(against);
-    double atLeast =
-        successes == 0 ? 0 : new Beta(successes, failures + 1).logLower(against);
+    double atMost = failures == 0 ? 0 : new Beta(successes + 1, failures).logUpper(against);
+    double atLeast = successes == 0 ? 0 : new Beta(successes, failures + 1).logLower(against);
     double ln =
         switch (hypothesis.alternative()) {
           case LESS -> atMost;

@@ -13,8 +13,8 @@
  * for Approximating the Variance of a Complicated Estimate", Journal of the American Statistical
  * Association 66, 411-414; Binder 1983, International Statistical Review 51, 279-292), of first
  * stages only, whatever was drawn within them; or that between replicates. Degrees of freedom are
- * clusters less strata, of the strata that have rows of what is asked about: a part of the population
- * that lies in one stratum is known from that one's clusters.
+ * clusters less strata, of the strata that have rows of what is asked about: a part of the
+ * population that lies in one stratum is known from that one's clusters.
  */
 @NullMarked
 package dev.tavik.survey;

@@ -269,8 +269,7 @@ class DesignedSampleTest {
     }
     double[][] covariance = twin(sample, cells);
     double[] weights = sample.rows().stream().mapToDouble(Row::weight).toArray();
-    DesignedTable table =
-        DesignedSample.of(sample.byCluster()).table(0, rows, 1, columns, ALL);
+    DesignedTable table = DesignedSample.of(sample.byCluster()).table(0, rows, 1, columns, ALL);
     double n = table.deviation().rows();
     double pearson = 0;
     double effects = 0;
@@ -295,8 +294,7 @@ class DesignedSampleTest {
     // Two free deviations: the inverse of their covariance by hand.
     double x = cells.get(0).applyAsDouble(weights);
     double y = cells.get(1).applyAsDouble(weights);
-    double determinant =
-        covariance[0][0] * covariance[1][1] - covariance[0][1] * covariance[0][1];
+    double determinant = covariance[0][0] * covariance[1][1] - covariance[0][1] * covariance[0][1];
     double wald =
         (x * x * covariance[1][1] - 2 * x * y * covariance[0][1] + y * y * covariance[0][0])
             / determinant;
@@ -321,8 +319,7 @@ class DesignedSampleTest {
     rows.population("h2", 400);
     DesignedComparison byRows =
         DesignedSample.of(rows.byCluster()).comparison(in("a"), in("b"), YES);
-    DesignedComparison bySums =
-        DesignedSample.of(rows.byUnit()).comparison(in("a"), in("b"), YES);
+    DesignedComparison bySums = DesignedSample.of(rows.byUnit()).comparison(in("a"), in("b"), YES);
     assertThat(bySums.difference()).isCloseTo(byRows.difference(), close(1, 1e-14));
     assertThat(bySums.logOddsRatio()).isCloseTo(byRows.logOddsRatio(), close(1, 1e-13));
     assertThat(bySums.df()).isEqualTo(byRows.df());
@@ -371,8 +368,7 @@ class DesignedSampleTest {
     // Of functions that are not linear it says nearly the same.
     double logit = plain.proportion(ALL, YES).logitError();
     assertThat(replicated.proportion(ALL, YES).logitError()).isCloseTo(logit, close(logit, 0.1));
-    DesignedTable table =
-        replicated.table(0, List.of("yes", "no"), 1, List.of("a", "b"), ALL);
+    DesignedTable table = replicated.table(0, List.of("yes", "no"), 1, List.of("a", "b"), ALL);
     assertThat(table.ofStrength(0.95)).isNotNull();
     assertThat(plain.table(0, List.of("yes", "no"), 1, List.of("a", "b"), ALL).ofStrength(0.95))
         .isNull();
@@ -403,16 +399,11 @@ class DesignedSampleTest {
         .withMessageContaining("stratum 'island' has only one cluster")
         .withMessageContaining("lone=centre");
     double certain =
-        DesignedSample.of(rows.lone(Lone.CERTAIN).byCluster())
-            .proportion(ALL, YES)
-            .standardError();
+        DesignedSample.of(rows.lone(Lone.CERTAIN).byCluster()).proportion(ALL, YES).standardError();
     DesignedProportion centred =
         DesignedSample.of(rows.lone(Lone.CENTRE).byCluster()).proportion(ALL, YES);
     double sum =
-        rows.rows().stream()
-            .filter(row -> !row.levels().isEmpty())
-            .mapToDouble(Row::weight)
-            .sum();
+        rows.rows().stream().filter(row -> !row.levels().isEmpty()).mapToDouble(Row::weight).sum();
     double away = 2 * (1 - centred.value()) / sum;
     assertThat(centred.standardError() * centred.standardError())
         .isCloseTo(certain * certain + away * away, within(1e-15));

@@ -54,8 +54,7 @@ class SurveyMethodsTest {
                           test.of(
                                   proportion,
                                   new Hypothesis(
-                                      limits[alternative == Alternative.LESS ? 1 : 0],
-                                      alternative),
+                                      limits[alternative == Alternative.LESS ? 1 : 0], alternative),
                                   tail)
                               .pValue())
                   .orElseGet(() -> score(proportion, limits, alternative, tail));
@@ -70,8 +69,7 @@ class SurveyMethodsTest {
       DesignedProportion proportion, double[] limits, Alternative alternative, double tail) {
     double against = limits[alternative == Alternative.LESS ? 1 : 0];
     double trials = proportion.binomialTrials(tail);
-    double z =
-        (proportion.value() - against) / Math.sqrt(against * (1 - against) / trials);
+    double z = (proportion.value() - against) / Math.sqrt(against * (1 - against) / trials);
     return Tail.normal(0, 1).upper(Math.abs(z));
   }
 
@@ -80,8 +78,7 @@ class SurveyMethodsTest {
   void kornGraubardOfWholeNumbersIsClopperPearson() {
     // A variance of p(1 - p)/40, and so many degrees of freedom that t is the same.
     DesignedProportion proportion =
-        new DesignedProportion(
-            0.35, 0.65, 35, 100, Math.sqrt(0.35 * 0.65 / 40), 0.2, 100, 99);
+        new DesignedProportion(0.35, 0.65, 35, 100, Math.sqrt(0.35 * 0.65 / 40), 0.2, 100, 99);
     assertThat(proportion.binomialTrials(0.025)).isCloseTo(40, within(1e-10));
     Interval interval = SurveyInterval.KORN_GRAUBARD.of(proportion, 0.95, Side.TWO_SIDED);
     assertThat(binomialTail(14, 40, interval.lower(), true)).isCloseTo(0.025, within(1e-9));
@@ -117,8 +114,7 @@ class SurveyMethodsTest {
     Interval interval = SurveyInterval.KORN_GRAUBARD.of(none, 0.95, Side.TWO_SIDED);
     assertThat(interval.lower()).isZero();
     assertThat(interval.upper()).isCloseTo(1 - Math.pow(0.025, 1.0 / 48), within(1e-12));
-    TestResult test =
-        SurveyTest.KORN_GRAUBARD.of(none, Hypothesis.less(interval.upper()), 0.025);
+    TestResult test = SurveyTest.KORN_GRAUBARD.of(none, Hypothesis.less(interval.upper()), 0.025);
     assertThat(test.pValue()).isCloseTo(0.025, within(1e-10));
     assertThatExceptionOfType(DeclinedException.class)
         .isThrownBy(() -> SurveyInterval.LOGIT.of(none, 0.95, Side.TWO_SIDED))
@@ -157,8 +153,7 @@ class SurveyMethodsTest {
 
   @Test
   void wholeDifferenceIsTestedAtItsLimit() {
-    Interval interval =
-        SurveyComparisonInterval.WALD.of(compared(0.4, 0.25), 0.95, Side.LOWER);
+    Interval interval = SurveyComparisonInterval.WALD.of(compared(0.4, 0.25), 0.95, Side.LOWER);
     assertThat(
             SurveyComparisonTest.T_DIFFERENCE
                 .of(compared(0.4, 0.25), Hypothesis.greater(interval.lower()))
@@ -166,8 +161,7 @@ class SurveyMethodsTest {
         .isCloseTo(0.05, within(1e-10));
     assertThatExceptionOfType(DeclinedException.class)
         .isThrownBy(
-            () ->
-                SurveyComparisonTest.T_LOG_ODDS.of(compared(0.4, 0.25), Hypothesis.greater(0.1)))
+            () -> SurveyComparisonTest.T_LOG_ODDS.of(compared(0.4, 0.25), Hypothesis.greater(0.1)))
         .withMessageContaining("t-difference");
   }
 

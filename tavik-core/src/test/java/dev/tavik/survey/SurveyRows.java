@@ -84,8 +84,8 @@ final class SurveyRows {
     double[][] sums = new double[clusters.size()][numbers.size()];
     for (Row row : rows) {
       if (!row.levels().isEmpty()) {
-        sums[clusters.indexOf(List.of(row.stratum(), row.cluster()))]
-            [numbers.get(row.levels())] += row.weight();
+        sums[clusters.indexOf(List.of(row.stratum(), row.cluster()))][numbers.get(row.levels())] +=
+            row.weight();
       }
     }
     return counts(

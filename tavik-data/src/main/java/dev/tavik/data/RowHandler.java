@@ -88,8 +88,8 @@ public abstract class RowHandler {
   }
 
   /**
-   * The row at hand stands for several of like sign of weight; in place of the fields of the columns
-   * that are summed.
+   * The row at hand stands for several of like sign of weight; in place of the fields of the
+   * columns that are summed.
    *
    * @param sums of each such column the sum; null where the weights are missing
    * @param squares the sum of the squared weights

@@ -1,13 +1,14 @@
 package dev.tavik.data;
 
+import dev.tavik.count.Names;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
-import dev.tavik.count.Names;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -165,7 +166,8 @@ final class SurveyHandler extends RowHandler {
       return of;
     }
     for (String written : design.replication().columns()) {
-      List<Integer> meant = written.contains("*") ? matching(header, written) : List.of(header.find(written));
+      List<Integer> meant =
+          written.contains("*") ? matching(header, written) : List.of(header.find(written));
       for (int column : meant) {
         if (of[column] == NONE) {
           of[column] = replicates++;
@@ -433,10 +435,10 @@ final class SurveyHandler extends RowHandler {
       throw bad(
           clusterColumn,
           "has '%s' in stratum '%s' and before in '%s': a cluster lies in one stratum. If these are"
-              .formatted(
-                  frame.names().levels().get(cluster),
-                  frame.strata().levels().get(stratum),
-                  frame.stratumOf(cluster))
+                  .formatted(
+                      frame.names().levels().get(cluster),
+                      frame.strata().levels().get(stratum),
+                      frame.stratumOf(cluster))
               + " different clusters of one name, say nest");
     }
     return number;
@@ -460,9 +462,7 @@ final class SurveyHandler extends RowHandler {
       sums.full = at(sums.full, combination);
       sums.full[combination] += factor * sum;
       for (int r = 0; r < replicates; r++) {
-        hold(
-            sums.sums.add(
-                r, combination, units * replicateWeights[r] / (whole ? times() : 1)));
+        hold(sums.sums.add(r, combination, units * replicateWeights[r] / (whole ? times() : 1)));
       }
       return;
     }
@@ -526,10 +526,7 @@ final class SurveyHandler extends RowHandler {
             told(counted.remarks()),
             design.weight() == null ? counted.unusedWeight() : "");
     return SurveyCounts.of(
-        design,
-        units,
-        sums.weights.weights(combinations, zero, missing),
-        sums(sums, combinations));
+        design, units, sums.weights.weights(combinations, zero, missing), sums(sums, combinations));
   }
 
   private List<String> told(List<String> remarks) {
@@ -551,7 +548,9 @@ final class SurveyHandler extends RowHandler {
         each[r] = sums.sums.whole(r, combinations);
       }
       return new SurveyCounts.ByReplicate(
-          Arrays.copyOf(sums.full, combinations), each, design.replication());
+          Arrays.copyOf(sums.full, combinations),
+          each,
+          Objects.requireNonNull(design.replication()));
     }
     SurveyCounts.Sums found =
         clusterColumn == NONE
@@ -591,8 +590,7 @@ final class SurveyHandler extends RowHandler {
       all.add(new SurveyCounts.Stratum(each.name(), each.clusters(), population));
     }
     return sums instanceof SurveyCounts.ByCluster some
-        ? new SurveyCounts.ByCluster(all, some.stratumOf(), some.byCluster())
-        : new SurveyCounts.ByUnit(
-            all, ((SurveyCounts.ByUnit) sums).byStratum(), ((SurveyCounts.ByUnit) sums).squares());
+        ? some.strata(all)
+        : ((SurveyCounts.ByUnit) sums).strata(all);
   }
 }

@@ -41,7 +41,8 @@ final class Weight {
    * A number. Digits with a point among them are a whole number over a power of ten, both exact
    * doubles, so that one division rounds as it should.
    *
-   * @throws IllegalArgumentException if it is none; the message goes on after the name of the column
+   * @throws IllegalArgumentException if it is none; the message goes on after the name of the
+   *     column
    */
   static double parse(char[] buffer, int offset, int length) {
     double plain = plain(buffer, offset, length);

@@ -50,7 +50,11 @@ final class WeightSums {
         rows,
         least,
         largest[0],
-        Arrays.stream(largest).limit(together ? 1 : LARGEST).filter(each -> each > 0).boxed().toList(),
+        Arrays.stream(largest)
+            .limit(together ? 1 : LARGEST)
+            .filter(each -> each > 0)
+            .boxed()
+            .toList(),
         sum,
         IntStream.range(0, combinations)
             .mapToObj(c -> c < squares.length ? squares[c] : 0.0)

@@ -26,7 +26,8 @@ class CountingTest {
     for (int i = 0; i < 50_000; i++) {
       long key = (long) random.nextInt(300) << (14 * random.nextInt(4));
       long count = random.nextInt(5);
-      assertThat(counts.add(counts.number(key), count)).isEqualTo(twin.merge(key, count, Long::sum));
+      assertThat(counts.add(counts.number(key), count))
+          .isEqualTo(twin.merge(key, count, Long::sum));
     }
     List<Map.Entry<Long, Long>> found = new ArrayList<>();
     for (int number = 0; number < counts.size(); number++) {

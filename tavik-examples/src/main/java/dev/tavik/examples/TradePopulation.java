@@ -2,8 +2,10 @@ package dev.tavik.examples;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Predicate;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.ListSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
@@ -102,7 +104,7 @@ public final class TradePopulation {
     return share(region -> region.equals(title));
   }
 
-  private double share(java.util.function.Predicate<String> wanted) {
+  private double share(Predicate<String> wanted) {
     long all = 0;
     long reorders = 0;
     for (Dealer dealer : dealers) {
@@ -115,21 +117,20 @@ public final class TradePopulation {
   }
 
   /**
-   * Draws a sample: of each region some dealers, of each dealer twenty customers, of whom nearly all
-   * answer. A customer's weight is how many customers he stands for.
+   * Draws a sample: of each region some dealers, of each dealer twenty customers, of whom nearly
+   * all answer. A customer's weight is how many customers he stands for.
    *
    * @param random where the draws come from
    * @return delimited text with a header line
    */
   public String sample(UniformRandomProvider random) {
-    StringBuilder text =
-        new StringBuilder("region,dealer,channel,would_reorder,delivery,weight\n");
+    StringBuilder text = new StringBuilder("region,dealer,channel,would_reorder,delivery,weight\n");
     for (Region region : Region.values()) {
       List<Dealer> there =
           new ArrayList<>(dealers.stream().filter(each -> each.region() == region).toList());
       ListSampler.shuffle(random, there);
       List<Dealer> drawn = there.subList(0, region.drawn);
-      drawn.sort(java.util.Comparator.comparing(Dealer::name));
+      drawn.sort(Comparator.comparing(Dealer::name));
       for (Dealer dealer : drawn) {
         add(dealer, random, text);
       }

@@ -57,7 +57,7 @@ final class CompareCautions {
                 "%s. An interval may include what a test rejects, or the other way round;",
                 found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")));
     found.testAndInterval(decisions);
-    found.withinMargin();
+    found.cautions.addAll(withinMargin(found.settings, found.rejects, answer.intervals()));
     found.cautions.addAll(decisions.nearAlpha());
     CountedFrom from = answer.from();
     if (from != null) {
@@ -73,8 +73,7 @@ final class CompareCautions {
   private void otherDirection() {
     if (settings.show() == Show.DIFFERENCE) {
       cautions.addAll(
-          otherDirection(
-              settings, answer.first().name(), answer.second().name(), away()));
+          otherDirection(settings, answer.first().name(), answer.second().name(), away()));
     }
   }
 
@@ -235,23 +234,25 @@ final class CompareCautions {
         .noneMatch(hypothesis -> interval.contains(hypothesis.against()));
   }
 
-  private void withinMargin() {
+  /** Told where a difference is significant, but smaller than what matters. */
+  static List<Caution> withinMargin(
+      CompareSettings settings, boolean rejects, List<Interval> intervals) {
     Double margin = settings.margin();
     if (margin == null || settings.show() != Show.DIFFERENCE || !rejects) {
-      return;
+      return List.of();
     }
-    answer.intervals().stream()
-        .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
-        .filter(each -> each.lower() > -margin && each.upper() < margin)
-        .findFirst()
-        .ifPresent(
+    return intervals.stream()
+        .filter(each -> each.side() == Side.TWO_SIDED && CompareFindings.within(each, margin))
+        .limit(1)
+        .map(
             each ->
-                add(
+                new Caution(
                     Code.WITHIN_MARGIN,
                     say(
                         "The difference is significant, but by the %s interval smaller than the margin of %s:"
                             + " not zero, and of no practical meaning.",
-                        each.method().id(), Figures.percentagePoints(margin))));
+                        each.method().id(), Figures.percentagePoints(margin))))
+        .toList();
   }
 
   private static String name(Interval interval) {

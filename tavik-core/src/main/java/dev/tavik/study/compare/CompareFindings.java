@@ -95,7 +95,7 @@ final class CompareFindings {
       answer.add(oneSided());
     }
     answer.add(intervals(needed));
-    margin(answer);
+    answer.addAll(margin(settings, found.preferredInterval()));
     return answer
         .add(found.preference().finding())
         .add(Decidable.of(this::mayReject))
@@ -350,21 +350,27 @@ final class CompareFindings {
     return intervals;
   }
 
-  private void margin(Answer.Builder answer) {
+  /** Where an interval of the difference lies by a margin that nothing is to be shown of. */
+  static List<Finding> margin(CompareSettings settings, Interval interval) {
     Double margin = settings.margin();
-    Interval interval = found.preferredInterval();
-    if (margin != null
-        && settings.show() == Show.DIFFERENCE
-        && interval.quantity() == Quantity.DIFFERENCE) {
-      boolean within = interval.lower() > -margin && interval.upper() < margin;
-      answer.add(
-          Finding.sentence(
-              say(
-                  "The margin is %s; the %s interval %s.",
-                  Figures.shortPoints(margin),
-                  interval.method().id(),
-                  within ? "lies within it" : "reaches beyond it")));
+    if (margin == null
+        || settings.show() != Show.DIFFERENCE
+        || interval.quantity() != Quantity.DIFFERENCE) {
+      return List.of();
     }
+    return List.of(
+        Finding.sentence(
+            say(
+                "The margin is %s; the %s interval %s.",
+                Figures.shortPoints(margin),
+                interval.method().id(),
+                within(interval, margin) ? "lies within it" : "reaches beyond it")));
+  }
+
+  static boolean within(Interval interval, double margin) {
+    return interval.quantity() == Quantity.DIFFERENCE
+        && interval.lower() > -margin
+        && interval.upper() < margin;
   }
 
   private List<Working> working() {

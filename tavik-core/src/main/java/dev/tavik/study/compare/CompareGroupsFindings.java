@@ -260,15 +260,16 @@ final class CompareGroupsFindings {
   }
 
   private Finding within(double margin) {
-    List<String> within =
+    return within(
+        margin,
         pairs.stream()
-            .filter(
-                pair ->
-                    pair.preferredInterval().quantity() == Quantity.DIFFERENCE
-                        && pair.preferredInterval().lower() > -margin
-                        && pair.preferredInterval().upper() < margin)
+            .filter(pair -> CompareFindings.within(pair.preferredInterval(), margin))
             .map(CompareFound::order)
-            .toList();
+            .toList());
+  }
+
+  /** Which pairs differ by less than a margin. */
+  static Finding within(double margin, List<String> within) {
     return Finding.sentence(
         say(
             "The margin is %s; wholly within it: %s.",

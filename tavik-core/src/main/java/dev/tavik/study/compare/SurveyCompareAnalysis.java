@@ -92,8 +92,7 @@ final class SurveyCompareAnalysis {
   }
 
   private TestResult overall() {
-    DesignedTable table =
-        sample.table(1, question.groups(), success);
+    DesignedTable table = sample.table(1, question.groups(), success);
     return SurveyTableTest.RAO_SCOTT.of(table.deviation());
   }
 
@@ -241,13 +240,9 @@ final class SurveyCompareAnalysis {
     if (claim.show() == Show.DIFFERENCE) {
       cautions.addAll(
           CompareCautions.otherDirection(
-              claim,
-              pair.one(),
-              pair.two(),
-              pair.difference() - claim.hypothesis().against()));
+              claim, pair.one(), pair.two(), pair.difference() - claim.hypothesis().against()));
     }
-    DecisionCautions decisions =
-        new DecisionCautions(pair.tests(), question.alpha(), pair.test());
+    DecisionCautions decisions = new DecisionCautions(pair.tests(), question.alpha(), pair.test());
     DesignedComparison compared = pair.compared();
     if (compared.first().allOrNone() || compared.second().allOrNone()) {
       cautions.add(
@@ -258,7 +253,9 @@ final class SurveyCompareAnalysis {
                       + " 0. That is not certainty: read its own rate by korn-graubard, tavik rate with"
                       + " the same design.",
                   compared.first().allOrNone()
-                      ? compared.second().allOrNone() ? pair.one() + " and " + pair.two() : pair.one()
+                      ? compared.second().allOrNone()
+                          ? pair.one() + " and " + pair.two()
+                          : pair.one()
                       : pair.two())));
     }
     cautions.addAll(decisions.noStatistic());
@@ -268,6 +265,9 @@ final class SurveyCompareAnalysis {
             question.level(),
             question.matchingLevel(),
             ". An interval may include what a test rejects, or the other way round;"));
+    cautions.addAll(
+        CompareCautions.withinMargin(
+            claim, pair.test().rejects(question.alpha()), pair.intervals()));
     cautions.addAll(decisions.nearAlpha());
     return cautions;
   }

@@ -9,6 +9,7 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Parts;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -33,9 +34,7 @@ import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.SurveyComparisonInterval;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /** Puts the answer about groups of a designed sample together. */
 final class SurveyCompareFindings {
@@ -56,10 +55,7 @@ final class SurveyCompareFindings {
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
             .add(design.fact())
             .add(new Estimates(estimates(pair)))
-            .add(
-                groups(
-                    Map.of(pair.one(), pair.compared().first(), pair.two(), pair.compared().second()),
-                    List.of(pair.one(), pair.two())))
+            .add(groups(pair.groups()))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
             .add(effects(pair))
@@ -71,8 +67,10 @@ final class SurveyCompareFindings {
     answer
         .add(intervals(pair))
         .addAll(Refusals.said(pair.without()))
-        .add(Finding.fact("asIfSimpleRandom", simple(pair)))
-        .add(beside(pair));
+        .addAll(
+            CompareFindings.margin(
+                claim, pair.interval(claim.hypothesis().alternative().matchingSide())))
+        .add(simple(pair));
     if (alone) {
       answer.addAll(
           Design.planned(
@@ -146,11 +144,10 @@ final class SurveyCompareFindings {
   }
 
   private static Estimate proportion(String name, DesignedProportion proportion) {
-    return new Estimate(
-        Quantity.PROPORTION, name, proportion.value(), proportion.standardError());
+    return new Estimate(Quantity.PROPORTION, name, proportion.value(), proportion.standardError());
   }
 
-  private static Sheet groups(Map<String, DesignedProportion> groups, List<String> order) {
+  private static Sheet groups(List<SurveyPair.Group> groups) {
     Sheet sheet =
         Sheet.read(
             "Estimated, standard error and design effect; beside it the rows simply counted",
@@ -161,10 +158,10 @@ final class SurveyCompareFindings {
             Column.counts("successes"),
             Column.counts("of"),
             Column.numbers("simply"));
-    for (String name : order) {
-      DesignedProportion proportion = groups.get(name);
+    for (SurveyPair.Group group : groups) {
+      DesignedProportion proportion = group.proportion();
       sheet.row(
-          name,
+          group.name(),
           Value.Share.FINE.of(proportion.value()),
           Value.points(proportion.standardError()),
           proportion.allOrNone()
@@ -172,7 +169,8 @@ final class SurveyCompareFindings {
               : Value.significant(proportion.designEffect(), 3),
           new Value.Count(proportion.successes()),
           new Value.Count(proportion.rows()),
-          Value.Share.FINE.of(SurveyPair.unweighted(name, proportion).tally().proportion()));
+          Value.Share.FINE.of(
+              SurveyPair.unweighted(group.name(), proportion).tally().proportion()));
     }
     return sheet;
   }
@@ -196,7 +194,8 @@ final class SurveyCompareFindings {
                     estimate.standardError() > 0
                         ? Figures.significant(effect(pair.compared()), 3)
                         : "none"));
-        case RATIO -> sheet.row("ratio", CompareFindings.number(estimate.value()), estimate.label());
+        case RATIO ->
+            sheet.row("ratio", CompareFindings.number(estimate.value()), estimate.label());
         case ODDS_RATIO ->
             sheet.row("odds ratio", CompareFindings.number(estimate.value()), estimate.label());
         default -> {
@@ -243,32 +242,25 @@ final class SurveyCompareFindings {
     return intervals;
   }
 
-  private Value simple(SurveyPair pair) {
+  /** The same by methods that know no design. */
+  private SimpleRandom simple(SurveyPair pair) {
     Tally first = SurveyPair.unweighted(pair.one(), pair.compared().first()).tally();
     Tally second = SurveyPair.unweighted(pair.two(), pair.compared().second()).tally();
-    return Value.fields()
-        .with("first", Observed.figures(first))
-        .with("second", Observed.figures(second))
-        .with(
-            "test",
-            Tests.figures(
-                TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference()),
-                question.alpha()))
-        .with(
-            "interval",
-            Intervals.figures(DifferenceInterval.NEWCOMBE.of(first, second, question.level())));
-  }
-
-  private Finding beside(SurveyPair pair) {
-    Tally first = SurveyPair.unweighted(pair.one(), pair.compared().first()).tally();
-    Tally second = SurveyPair.unweighted(pair.two(), pair.compared().second()).tally();
+    double difference = first.proportion() - second.proportion();
     Interval interval = DifferenceInterval.NEWCOMBE.of(first, second, question.level());
     TestResult test = TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference());
-    return Finding.sentence(
+    return new SimpleRandom(
+        Value.fields()
+            .with("first", Observed.figures(first))
+            .with("second", Observed.figures(second)),
+        difference,
+        test,
+        question.alpha(),
+        interval,
         say(
             "As if simple random: a difference of %s points, %s to %s (newcombe), %s (z-pooled,"
                 + " two-sided). That leaves weights, strata and clusters out.",
-            Figures.significant(100 * (first.proportion() - second.proportion()), 3),
+            Figures.significant(100 * difference, 3),
             Figures.significant(100 * interval.lower(), 3),
             Figures.significant(100 * interval.upper(), 3),
             Figures.pEquals(test.log10PValue())));
@@ -280,32 +272,48 @@ final class SurveyCompareFindings {
       TestResult overall,
       List<Caution> cautions,
       Verdict verdict) {
-    Map<String, DesignedProportion> groups = new LinkedHashMap<>();
-    for (SurveyPair pair : pairs) {
-      groups.put(pair.one(), pair.compared().first());
-      groups.put(pair.two(), pair.compared().second());
-    }
+    List<SurveyPair.Group> groups =
+        question.groups().stream()
+            .map(
+                name ->
+                    pairs.stream()
+                        .flatMap(pair -> pair.groups().stream())
+                        .filter(group -> group.name().equals(name))
+                        .findFirst()
+                        .orElseThrow())
+            .toList();
     Tests together =
         Tests.ofTables(
                 "All groups together: null, the same proportion in every group", question.alpha())
             .keyed("overall")
             .made(overall, statistic(overall));
-    return Answer.to(question, "compare", question.label())
-        .add(Finding.fact("input", Observed.input(question.from())))
-        .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
-        .add(design.fact())
-        .add(
-            Finding.fact(
-                "groups",
-                Value.list(question.groups(), name -> named(name, groups.get(name)))))
-        .add(groups(groups, question.groups()))
-        .addAll(Observed.source(question.from()))
-        .add(design.sentence())
-        .add(together)
-        .add(Finding.fact("adjustment", new Value.Words("holm")))
-        .add(new Parts("pairs", pairs.stream().map(SurveyPair::order).toList(), answers))
-        .add(pairByPair(pairs))
-        .add(differences(pairs))
+    Answer.Builder answer =
+        Answer.to(question, "compare", question.label())
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
+            .add(design.fact())
+            .add(
+                Finding.fact(
+                    "groups", Value.list(groups, group -> named(group.name(), group.proportion()))))
+            .add(groups(groups))
+            .addAll(Observed.source(question.from()))
+            .add(design.sentence())
+            .add(together)
+            .add(Finding.fact("adjustment", new Value.Words("holm")))
+            .add(new Parts("pairs", pairs.stream().map(SurveyPair::order).toList(), answers))
+            .add(pairByPair(pairs))
+            .add(differences(pairs));
+    Double margin = claim.margin();
+    if (margin != null && claim.show() == Show.DIFFERENCE) {
+      answer.add(
+          CompareGroupsFindings.within(
+              margin,
+              pairs.stream()
+                  .filter(pair -> CompareFindings.within(pair.interval(Side.TWO_SIDED), margin))
+                  .map(SurveyPair::order)
+                  .toList()));
+    }
+    return answer
         .conditions(conditions())
         .cautions(cautions)
         .concluded(

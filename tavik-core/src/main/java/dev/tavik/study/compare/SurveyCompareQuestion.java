@@ -16,13 +16,15 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Do the rates of two groups or more differ, and by how much, as a sample with weights, strata and
- * clusters tells? Differences are the first group minus the second; clusters may hold units of both.
+ * clusters tells? Differences are the first group minus the second; clusters may hold units of
+ * both.
  *
  * @param label the analyst's name for the question, empty for none
  * @param counts what was counted: the outcome, then the groups
  * @param success the levels of the outcome that count as success
  * @param groups the groups, two or more, in order
- * @param baseline the group that every other one is compared with, as the second; null for all pairs
+ * @param baseline the group that every other one is compared with, as the second; null for all
+ *     pairs
  * @param claim what is to be shown: null difference, direction, margin; of its own methods none is
  *     used
  * @param choices alpha, level, tests and intervals
@@ -53,7 +55,8 @@ public record SurveyCompareQuestion(
     success = Set.copyOf(success);
     groups = List.copyOf(groups);
     require(!success.isEmpty(), "success must name at least one level, got none");
-    require(counts.units().columns().size() == 2, "counts must have two columns: outcome and group");
+    require(
+        counts.units().columns().size() == 2, "counts must have two columns: outcome and group");
     require(
         groups.size() >= 2 && groups.size() <= MOST_GROUPS,
         "groups must be between 2 and %s here, got %s",
@@ -85,15 +88,13 @@ public record SurveyCompareQuestion(
         null,
         CompareSettings.usual(),
         Choices.of(
-            List.of(SurveyComparisonTest.T_DIFFERENCE),
-            List.of(SurveyComparisonInterval.values())),
+            List.of(SurveyComparisonTest.T_DIFFERENCE), List.of(SurveyComparisonInterval.values())),
         null);
   }
 
   /** Returns the same question with a name, used in the answer. */
   public SurveyCompareQuestion named(String name) {
-    return new SurveyCompareQuestion(
-        name, counts, success, groups, baseline, claim, choices, from);
+    return new SurveyCompareQuestion(name, counts, success, groups, baseline, claim, choices, from);
   }
 
   /** Returns the same question of these groups, in this order. */

@@ -37,6 +37,13 @@ record SurveyPair(
     List<Refusal> without,
     Preference preference) {
 
+  /** A group and its estimated proportion. */
+  record Group(String name, DesignedProportion proportion) {}
+
+  List<Group> groups() {
+    return List.of(new Group(one, compared.first()), new Group(two, compared.second()));
+  }
+
   String order() {
     return one + " minus " + two;
   }

@@ -3,11 +3,13 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Parts;
+import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
@@ -36,6 +38,7 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Puts the answer about a two-way table of a designed sample together. */
 final class SurveyCrossAnalysis {
@@ -88,8 +91,7 @@ final class SurveyCrossAnalysis {
     if (seen.size() < 2) {
       throw new DeclinedException(
           "a table needs two %s or more that occur, got %s",
-          column == 0 ? "rows" : "columns",
-          seen.isEmpty() ? "none" : "only " + seen.get(0));
+          column == 0 ? "rows" : "columns", seen.isEmpty() ? "none" : "only " + seen.get(0));
     }
     return seen;
   }
@@ -97,8 +99,7 @@ final class SurveyCrossAnalysis {
   static Answer answer(SurveyCrossQuestion question) {
     DesignedSample sample = DesignedSample.of(question.counts());
     if (question.counts().units().columns().size() == 2) {
-      return new SurveyCrossAnalysis(question, question.label(), sample, unit -> true)
-          .answer(true);
+      return new SurveyCrossAnalysis(question, question.label(), sample, unit -> true).answer(true);
     }
     List<String> names = new ArrayList<>();
     List<Answer> layers = new ArrayList<>();
@@ -106,8 +107,7 @@ final class SurveyCrossAnalysis {
     for (String layer : question.counts().units().levels(2)) {
       try {
         layers.add(
-            new SurveyCrossAnalysis(
-                    question, layer, sample, unit -> unit.get(2).equals(layer))
+            new SurveyCrossAnalysis(question, layer, sample, unit -> unit.get(2).equals(layer))
                 .answer(false));
         names.add(layer);
       } catch (DeclinedException e) {
@@ -138,11 +138,11 @@ final class SurveyCrossAnalysis {
             .add(design.sentence())
             .add(new Parts("layers", names, layers));
     for (Answer layer : layers) {
-      answer.add(Finding.say(dev.tavik.answer.Block.heading(layer.label())));
+      answer.add(Finding.say(Block.heading(layer.label())));
       answer.add(Finding.sentence(layer.verdict().sentence()));
       layer.findings().stream()
-          .filter(each -> each instanceof Cells || each instanceof dev.tavik.answer.Tests)
-          .forEach(each -> answer.add(Finding.say(each.reading().toArray(dev.tavik.answer.Block[]::new))));
+          .filter(each -> each instanceof Cells || each instanceof Tests)
+          .forEach(each -> answer.add(Finding.say(each.reading().toArray(Block[]::new))));
     }
     answer.add(
         Finding.sentence(
@@ -158,24 +158,24 @@ final class SurveyCrossAnalysis {
         .cautions(design.cautions(unit -> true, "rows that were counted"))
         .concluded(
             Verdict.of(
-                say(
-                    "%srows and columns are associated in %s of %s layers%s, rao-scott tests at alpha %s"
-                        + " each.",
-                    question.label().isEmpty() ? "" : question.label() + ": ",
-                    rejecting == 0 ? "none" : Figures.count(rejecting),
-                    Figures.count(layers.size()),
-                    rejecting == 0 || rejecting == layers.size()
-                        ? ""
-                        : " ("
-                            + layers.stream()
-                                .filter(
-                                    each ->
-                                        each.verdict().decision() == Verdict.Decision.REJECTED)
-                                .map(Answer::label)
-                                .collect(Collectors.joining(", "))
-                            + ")",
-                    Figures.plain(question.alpha())))
-            .inOwnWords());
+                    say(
+                        "%srows and columns are associated in %s of %s layers%s, rao-scott tests at alpha %s"
+                            + " each.",
+                        question.label().isEmpty() ? "" : question.label() + ": ",
+                        rejecting == 0 ? "none" : Figures.count(rejecting),
+                        Figures.count(layers.size()),
+                        rejecting == 0 || rejecting == layers.size()
+                            ? ""
+                            : " ("
+                                + layers.stream()
+                                    .filter(
+                                        each ->
+                                            each.verdict().decision() == Verdict.Decision.REJECTED)
+                                    .map(Answer::label)
+                                    .collect(Collectors.joining(", "))
+                                + ")",
+                        Figures.plain(question.alpha())))
+                .inOwnWords());
   }
 
   private Answer answer(boolean alone) {
@@ -257,7 +257,9 @@ final class SurveyCrossAnalysis {
 
   private Cells observed() {
     return Cells.of(table.rows(), table.columns())
-        .shown("Rows of the data, without weights", (i, j) -> new Value.Count(at(table.counts(), i, j)))
+        .shown(
+            "Rows of the data, without weights",
+            (i, j) -> new Value.Count(at(table.counts(), i, j)))
         .shown(
             "Percent of each column, weighted, with its standard error in points",
             (i, j) -> {
@@ -286,20 +288,18 @@ final class SurveyCrossAnalysis {
         .layer("designResiduals", number(table.residuals()))
         .layer("adjustedPValues", (i, j) -> Value.number(out(i, j).pValue()))
         .layer("log10AdjustedPValues", (i, j) -> Value.number(out(i, j).log10PValue()))
-        .layer(
-            "columnProportions", (i, j) -> Value.number(at(table.ofColumn(), i, j).value()))
+        .layer("columnProportions", (i, j) -> Value.number(at(table.ofColumn(), i, j).value()))
         .layer(
             "columnStandardErrors",
             (i, j) -> Value.number(at(table.ofColumn(), i, j).standardError()))
-        .layer(
-            "designEffects", (i, j) -> Value.number(at(table.ofColumn(), i, j).designEffect()));
+        .layer("designEffects", (i, j) -> Value.number(at(table.ofColumn(), i, j).designEffect()));
   }
 
   private BiFunction<Integer, Integer, Value> number(List<List<Double>> of) {
     return (i, j) -> Value.number(at(of, i, j));
   }
 
-  private Intervals intervals(@org.jspecify.annotations.Nullable Interval strength) {
+  private Intervals intervals(@Nullable Interval strength) {
     Intervals intervals =
         Intervals.of(
             say(
@@ -389,9 +389,7 @@ final class SurveyCrossAnalysis {
       }
     }
     places.sort((a, b) -> Double.compare(Math.abs(b.residual()), Math.abs(a.residual())));
-    return table.rows().size() == 2 && table.columns().size() == 2
-        ? places.subList(0, 1)
-        : places;
+    return table.rows().size() == 2 && table.columns().size() == 2 ? places.subList(0, 1) : places;
   }
 
   private String conclusion(boolean rejects) {

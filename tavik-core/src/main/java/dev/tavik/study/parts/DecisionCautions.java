@@ -28,8 +28,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
    * @param away the rate less the null value
    * @param against the null value, in words
    */
-  public static List<Caution> otherDirection(
-      Alternative alternative, double away, String against) {
+  public static List<Caution> otherDirection(Alternative alternative, double away, String against) {
     boolean opposite =
         (alternative == Alternative.LESS && away > 0)
             || (alternative == Alternative.GREATER && away < 0);

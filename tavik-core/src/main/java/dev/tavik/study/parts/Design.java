@@ -60,8 +60,13 @@ public record Design(DesignedSample sample) {
   public String inWords() {
     SampleDesign design = design();
     long rows = counts().units().total();
-    String weighted = design.weight() == null ? "all weighing the same" : "weighted by " + design.weight();
-    String df = Figures.upTo(sample.df(), 5) + (sample.df() == 1 ? " degree" : " degrees") + " of freedom" + partly();
+    String weighted =
+        design.weight() == null ? "all weighing the same" : "weighted by " + design.weight();
+    String df =
+        Figures.upTo(sample.df(), 5)
+            + (sample.df() == 1 ? " degree" : " degrees")
+            + " of freedom"
+            + partly();
     if (design.replication() != null) {
       return say(
           "%s, %s, with %s %s replicate weights (%s)",
@@ -209,9 +214,7 @@ public record Design(DesignedSample sample) {
         met(!extreme()),
         say(
             "from %s to %s, %s",
-            Figures.upTo(weights.least(), 4),
-            Figures.upTo(weights.greatest(), 4),
-            largest()));
+            Figures.upTo(weights.least(), 4), Figures.upTo(weights.greatest(), 4), largest()));
   }
 
   private String largest() {
@@ -247,7 +250,9 @@ public record Design(DesignedSample sample) {
               Code.FEW_CLUSTERS,
               say(
                   "Only %s of %s clusters %s %s; what a few clusters say is not what many would.",
-                  Figures.count(with), Figures.count(sample.clusters()), with == 1 ? "has" : "have",
+                  Figures.count(with),
+                  Figures.count(sample.clusters()),
+                  with == 1 ? "has" : "have",
                   what)));
     }
     Weights weights = counts().weights();
@@ -270,8 +275,7 @@ public record Design(DesignedSample sample) {
                   "%s left out: %s 0, %s no weight.",
                   Figures.count(without) + (without == 1 ? " row was" : " rows were"),
                   Figures.count(weights.zero()) + (weights.zero() == 1 ? " weighs" : " weigh"),
-                  Figures.count(weights.missing())
-                      + (weights.missing() == 1 ? " has" : " have"))));
+                  Figures.count(weights.missing()) + (weights.missing() == 1 ? " has" : " have"))));
     }
     return cautions;
   }

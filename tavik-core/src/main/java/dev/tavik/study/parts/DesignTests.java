@@ -8,6 +8,7 @@ import dev.tavik.answer.Value;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -80,7 +81,7 @@ public record DesignTests(
                 Figures.pEquals(Math.min(0, simple)))));
   }
 
-  public Preference preference(dev.tavik.result.Method interval) {
+  public Preference preference(Method interval) {
     TestResult test = first();
     return new Preference(
         test.method(),

@@ -42,8 +42,7 @@ public record RatesSentence(
         parts.add(words(finding) + ": " + names(finding, found));
       }
     }
-    String subject =
-        label.isEmpty() ? "Each group's rate" : label + ": each group's rate";
+    String subject = label.isEmpty() ? "Each group's rate" : label + ": each group's rate";
     return Verdict.of(
         say(
             "%s against %s. %s. %s test at alpha %s, p-values adjusted by Holm's method for %s"

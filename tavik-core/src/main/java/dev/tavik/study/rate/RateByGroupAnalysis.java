@@ -1,6 +1,5 @@
 package dev.tavik.study.rate;
 
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;

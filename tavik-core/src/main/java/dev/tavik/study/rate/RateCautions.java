@@ -70,9 +70,7 @@ final class RateCautions {
   private void otherDirection() {
     cautions.addAll(
         DecisionCautions.otherDirection(
-            alternative,
-            answer.tally().proportion() - against,
-            Figures.exactPercent(against)));
+            alternative, answer.tally().proportion() - against, Figures.exactPercent(against)));
   }
 
   private boolean opposite() {

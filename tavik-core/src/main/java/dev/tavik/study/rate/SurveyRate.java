@@ -51,7 +51,6 @@ record SurveyRate(
   }
 
   SurveyRate with(List<TestResult> adjusted) {
-    return new SurveyRate(
-        name, level, proportion, adjusted, refusals, limits, without, preference);
+    return new SurveyRate(name, level, proportion, adjusted, refusals, limits, without, preference);
   }
 }

@@ -51,8 +51,7 @@ final class SurveyRateAnalysis {
       return found;
     }
     for (String level : question.counts().units().levels(1)) {
-      found.add(
-          rate(level, level, sample.proportion(unit -> unit.get(1).equals(level), success)));
+      found.add(rate(level, level, sample.proportion(unit -> unit.get(1).equals(level), success)));
     }
     return found;
   }
@@ -89,8 +88,7 @@ final class SurveyRateAnalysis {
       add(SurveyInterval.KORN_GRAUBARD, proportion, limits);
     }
     return new SurveyRate(
-        name, level, proportion, tests, refusals, limits, without,
-        preference(tests, limits, none));
+        name, level, proportion, tests, refusals, limits, without, preference(tests, limits, none));
   }
 
   private void test(
@@ -189,8 +187,7 @@ final class SurveyRateAnalysis {
             rate.name().isEmpty() ? "The rate" : rate.name() + ": the rate",
             say(
                 "%s (%s%s of %s rows)",
-                Figures.percentBeside(
-                    rate.proportion().value(), question.hypothesis().against()),
+                Figures.percentBeside(rate.proportion().value(), question.hypothesis().against()),
                 question.counts().design().weight() == null ? "" : "weighted; ",
                 Figures.count(rate.proportion().successes()),
                 Figures.count(rate.proportion().rows())),
@@ -221,10 +218,11 @@ final class SurveyRateAnalysis {
   private List<Caution> cautions(SurveyRate rate) {
     List<Caution> cautions = new ArrayList<>();
     double away = rate.proportion().value() - question.hypothesis().against();
-    DecisionCautions decisions =
-        new DecisionCautions(rate.made(), question.alpha(), rate.test());
+    DecisionCautions decisions = new DecisionCautions(rate.made(), question.alpha(), rate.test());
     cautions.addAll(
-        DecisionCautions.otherDirection(question.hypothesis().alternative(), away,
+        DecisionCautions.otherDirection(
+            question.hypothesis().alternative(),
+            away,
             Figures.exactPercent(question.hypothesis().against())));
     if (rate.proportion().allOrNone()) {
       cautions.add(

@@ -10,6 +10,7 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Parts;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -59,8 +60,7 @@ final class SurveyRateFindings {
             .addAll(Refusals.said(rate.refusals()))
             .add(intervals(rate))
             .addAll(Refusals.said(rate.without()))
-            .add(Finding.fact("asIfSimpleRandom", simple(rate)))
-            .add(beside(rate));
+            .add(simple(rate));
     if (rate.level().isEmpty()) {
       answer.addAll(Design.planned(plan(proportion), proportion.designEffect()));
     }
@@ -148,19 +148,16 @@ final class SurveyRateFindings {
   }
 
   /** The same by methods that know no design. */
-  private Value simple(SurveyRate rate) {
+  private SimpleRandom simple(SurveyRate rate) {
     Tally tally = rate.unweighted();
     TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
-    return Observed.figures(tally)
-        .with("test", Tests.figures(test, question.alpha()))
-        .with("interval", Intervals.figures(ProportionInterval.WILSON.of(tally, question.level())));
-  }
-
-  private Finding beside(SurveyRate rate) {
-    Tally tally = rate.unweighted();
     Interval interval = ProportionInterval.WILSON.of(tally, question.level());
-    TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
-    return Finding.sentence(
+    return new SimpleRandom(
+        Observed.figures(tally),
+        tally.proportion(),
+        test,
+        question.alpha(),
+        interval,
         say(
             "As if simple random: %s, %s to %s (wilson), %s (score). That leaves weights, strata and"
                 + " clusters out.",

@@ -54,8 +54,8 @@ public record SurveyRateQuestion(
   }
 
   /**
-   * Asks with the usual methods: two-sided, alpha 0.05, t test on the logit and logit interval, with
-   * Korn and Graubard's beside.
+   * Asks with the usual methods: two-sided, alpha 0.05, t test on the logit and logit interval,
+   * with Korn and Graubard's beside.
    *
    * @param counts what was counted: the outcome, and a second column where there are groups
    * @param against the null value, strictly between 0 and 1

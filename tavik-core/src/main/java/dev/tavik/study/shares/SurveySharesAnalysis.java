@@ -27,6 +27,7 @@ import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
@@ -50,14 +51,11 @@ final class SurveySharesAnalysis {
     this.design = new Design(sample);
     this.shares =
         question.levels().stream()
-            .map(
-                level -> sample.proportion(unit -> true, unit -> unit.get(0).equals(level)))
+            .map(level -> sample.proportion(unit -> true, unit -> unit.get(0).equals(level)))
             .toList();
     List<Double> claimed =
         IntStream.range(0, shares.size()).mapToObj(question.claimed()::share).toList();
-    this.tests =
-        DesignTests.of(
-            sample.deviation(0, question.levels(), claimed), question.tests());
+    this.tests = DesignTests.of(sample.deviation(0, question.levels(), claimed), question.tests());
     this.residuals =
         IntStream.range(0, shares.size())
             .mapToObj(
@@ -90,7 +88,7 @@ final class SurveySharesAnalysis {
             tests.finding(
                 "Tests: null, the shares are as claimed; alpha " + Figures.plain(question.alpha()),
                 question.alpha()))
-        .addAll(dev.tavik.study.parts.Refusals.said(tests.refusals()))
+        .addAll(Refusals.said(tests.refusals()))
         .addAll(tests.effects())
         .add(intervals())
         .add(tests.preference(interval).finding())
@@ -112,8 +110,7 @@ final class SurveySharesAnalysis {
     return String.join(
         ",",
         IntStream.range(0, shares.size())
-            .mapToObj(
-                i -> claimed ? question.claimed().share(i) : shares.get(i).value())
+            .mapToObj(i -> claimed ? question.claimed().share(i) : shares.get(i).value())
             .map(each -> Figures.plain(Math.round(1e4 * each) / 1e4))
             .toList());
   }
@@ -123,7 +120,7 @@ final class SurveySharesAnalysis {
     for (int i = 0; i < shares.size(); i++) {
       each.with(question.levels().get(i), Design.figures(shares.get(i)));
     }
-    return Observed.input(question.from()).with("shares", each);
+    return Observed.input(question.from()).with("counts", each);
   }
 
   private Value hypothesis() {
@@ -250,9 +247,7 @@ final class SurveySharesAnalysis {
             .boxed()
             .toList();
     int largest =
-        IntStream.range(0, shares.size())
-            .reduce((a, b) -> size(b) > size(a) ? b : a)
-            .orElseThrow();
+        IntStream.range(0, shares.size()).reduce((a, b) -> size(b) > size(a) ? b : a).orElseThrow();
     String where =
         rejects && !found.isEmpty()
             ? say(

@@ -37,8 +37,8 @@ public record SurveySharesQuestion(
   /**
    * Checks the parts.
    *
-   * @throws IllegalArgumentException if there isn't one share a category, fewer than two of them, or
-   *     a list is empty
+   * @throws IllegalArgumentException if there isn't one share a category, fewer than two of them,
+   *     or a list is empty
    */
   public SurveySharesQuestion {
     levels = List.copyOf(levels);

@@ -99,8 +99,7 @@ final class SurveySweepAnalysis {
       answer.add(percents(each).at(whole));
     }
     if (whole == Depth.WHOLE) {
-      answer.add(
-          Finding.say(new Block.Rest("The percents of every column")).at(Depth.CUT));
+      answer.add(Finding.say(new Block.Rest("The percents of every column")).at(Depth.CUT));
     }
     answer.add(
         Finding.sentence(
@@ -131,9 +130,7 @@ final class SurveySweepAnalysis {
   private Value input() {
     Value.Fields without = Value.fields();
     question.leftOut().forEach(without::with);
-    return Observed.input(question.from())
-        .with("group", question.group())
-        .with("leftOut", without);
+    return Observed.input(question.from()).with("group", question.group()).with("leftOut", without);
   }
 
   private Sheet summary() {
@@ -189,7 +186,6 @@ final class SurveySweepAnalysis {
       }
       cells.add(row);
     }
-    return Finding.say(
-        Block.heading(column.name()), new Block.Grid(levels, groups, cells));
+    return Finding.say(Block.heading(column.name()), new Block.Grid(levels, groups, cells));
   }
 }

@@ -103,9 +103,7 @@ final class SweepAnalysis {
     return say(
         "%s%s of %s %s %s between the groups of %s%s; %s, alpha %s.",
         label.isEmpty() ? "" : label + ": ",
-        differing.isEmpty()
-            ? label.isEmpty() ? "None" : "none"
-            : Figures.count(differing.size()),
+        differing.isEmpty() ? label.isEmpty() ? "None" : "none" : Figures.count(differing.size()),
         Figures.count(columns.size()),
         columns.size() == 1 ? "column" : "columns",
         differing.isEmpty() ? "is shown to differ" : differing.size() == 1 ? "differs" : "differ",

@@ -17,12 +17,12 @@ import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.compare.Show;
+import dev.tavik.survey.SurveyComparisonTest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import dev.tavik.survey.SurveyComparisonTest;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -226,8 +226,7 @@ final class CompareSpec {
           ? new SpecException(found + "; one rate is held against a value with rate")
           : new DataException(DataException.Code.LEVEL, from.data() + ": " + found);
     }
-    @Nullable String baseline =
-        baseline(spec, groups.stream().map(NamedTally::name).toList());
+    @Nullable String baseline = baseline(spec, groups.stream().map(NamedTally::name).toList());
     if (groups.size() > CompareGroupsQuestion.MOST_GROUPS) {
       throw new DataException(
           DataException.Code.LEVEL,

@@ -85,8 +85,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
 
   /** The same of several columns, each with a column of groups. */
   List<SurveyCounts> surveyEach(SampleDesign design, List<String> columns, String group) {
-    List<CountRequest> requests =
-        columns.stream().map(column -> request(column, group)).toList();
+    List<CountRequest> requests = columns.stream().map(column -> request(column, group)).toList();
     return source().survey(design, requests).stream()
         .map(counted -> counted.renamed(recodings::told))
         .toList();

@@ -20,12 +20,12 @@ import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.cross.CrossSettings;
 import dev.tavik.study.cross.Ordered;
 import dev.tavik.study.cross.StrataQuestion;
+import dev.tavik.survey.SurveyTableTest;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
-import dev.tavik.survey.SurveyTableTest;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -77,8 +77,7 @@ final class CrossSpec {
   private Question byDesign() {
     counts.requireRows("design");
     SurveySpec survey = new SurveySpec(spec, counts);
-    survey.requireDesigned(
-        List.of(SurveyTableTest.values()), List.of(TableTest.values()));
+    survey.requireDesigned(List.of(SurveyTableTest.values()), List.of(TableTest.values()));
     return spec.has("strata")
         ? survey.cross(column("rows"), column("columns"), column("strata"))
         : survey.cross(column("rows"), column("columns"));

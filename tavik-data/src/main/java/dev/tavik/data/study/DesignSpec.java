@@ -14,8 +14,8 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Makes the design of a sample from its word: {@code weight=COLUMN,strata=COLUMN,cluster=COLUMN}, or
- * a mapping of these in a study.
+ * Makes the design of a sample from its word: {@code weight=COLUMN,strata=COLUMN,cluster=COLUMN},
+ * or a mapping of these in a study.
  */
 final class DesignSpec {
   private static final List<String> PARTS =
@@ -106,7 +106,9 @@ final class DesignSpec {
     String columns = parts.get("replicates");
     for (String part : List.of("method", "scale", "df")) {
       spec.check(
-          !parts.containsKey(part) || columns != null, "{design} %s needs replicates=COLUMNS", part);
+          !parts.containsKey(part) || columns != null,
+          "{design} %s needs replicates=COLUMNS",
+          part);
     }
     if (columns == null) {
       return null;
@@ -123,7 +125,11 @@ final class DesignSpec {
       kind = Replication.Kind.BALANCED.id();
     }
     return new Replication(
-        Arrays.stream(columns.split("/")).map(String::strip).toList(), kind(kind), fay, scale(), df());
+        Arrays.stream(columns.split("/")).map(String::strip).toList(),
+        kind(kind),
+        fay,
+        scale(),
+        df());
   }
 
   private Replication.Kind kind(String written) {

@@ -59,8 +59,7 @@ final class RateSpec {
     if (spec.has("design")) {
       counts.requireRows("design");
       SurveySpec survey = new SurveySpec(spec, counts);
-      survey.requireDesigned(
-          List.of(SurveyTest.values()), List.of(ProportionTest.values()));
+      survey.requireDesigned(List.of(SurveyTest.values()), List.of(ProportionTest.values()));
       return survey.rate(SurveySpec.hypothesis(spec));
     }
     if (spec.has("planned")) {

@@ -15,6 +15,7 @@ import dev.tavik.result.Numbers;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.shares.SharesQuestion;
 import dev.tavik.study.shares.SharesSettings;
+import dev.tavik.survey.SurveyTableTest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -22,7 +23,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import dev.tavik.survey.SurveyTableTest;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,11 +64,12 @@ final class SharesSpec {
   private Question question() {
     if (spec.has("design")) {
       counts.requireRows("design");
-      survey().requireDesigned(
-          List.of(SurveyTableTest.values()),
-          Arrays.stream(SharesTest.values())
-              .filter(each -> each != SharesTest.PEARSON)
-              .toList());
+      survey()
+          .requireDesigned(
+              List.of(SurveyTableTest.values()),
+              Arrays.stream(SharesTest.values())
+                  .filter(each -> each != SharesTest.PEARSON)
+                  .toList());
     }
     counts.requireRows("outcome", "order");
     counts.requireRows(CountsSpec.OF_ROWS);

@@ -6,15 +6,18 @@ import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
+import dev.tavik.study.Choices;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.rate.SurveyRateQuestion;
+import dev.tavik.study.shares.SurveySharesQuestion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
@@ -45,22 +48,26 @@ record SurveySpec(Spec spec, CountsSpec counts) {
 
   private static Map<String, String> declined() {
     Map<String, String> declined = new LinkedHashMap<>();
-    for (String word : List.of("bayes", "prior", "region", "sequence", "sampling")) {
+    for (String word :
+        List.of("bayes", "prior", "region", "sequence", "threshold", "expect", "sampling")) {
       declined.put(word, NO_LIKELIHOOD);
     }
     for (String word : List.of("simulate", "seed", "until-clear", "null-model")) {
       declined.put(word, NO_WORLDS);
     }
-    for (String word : List.of("tally", "counts", "cells", "table", "first", "second", "planned")) {
+    for (String word :
+        List.of("tally", "counts", "cells", "table", "first", "second", "total", "planned")) {
       declined.put(word, NO_ROWS);
     }
     declined.put("lot", "a finite population is part of the design: population=N");
     declined.put(
         "working", "variances of linearised values aren't done by hand; JSON has every figure");
     declined.put(
-        "paired", "pairs by a design aren't offered; compare both columns as rates, each by itself");
+        "paired",
+        "pairs by a design aren't offered; compare both columns as rates, each by itself");
     for (String word :
-        List.of("ordered", "row-scores", "column-scores", "figures", "pairwise", "budget", "split")) {
+        List.of(
+            "ordered", "row-scores", "column-scores", "figures", "pairwise", "budget", "split")) {
       declined.put(word, NOT_BY_DESIGN);
     }
     return declined;
@@ -120,9 +127,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
     CountedFrom from = counts.from(units, success);
     SurveyRateQuestion question =
         SurveyRateQuestion.of(
-            counted,
-            hypothesis.against(),
-            counts.holding(units, success).toArray(String[]::new));
+            counted, hypothesis.against(), counts.holding(units, success).toArray(String[]::new));
     return spec.choices(
             question.alternative(hypothesis.alternative()),
             List.of(SurveyTest.values()),
@@ -179,13 +184,13 @@ record SurveySpec(Spec spec, CountsSpec counts) {
 
   Question shares(
       SurveyCounts counted, List<String> levels, Shares claimed, CountedFrom from, String label) {
-    dev.tavik.study.shares.SurveySharesQuestion question =
-        new dev.tavik.study.shares.SurveySharesQuestion(
+    SurveySharesQuestion question =
+        new SurveySharesQuestion(
             label,
             counted,
             levels,
             claimed,
-            dev.tavik.study.Choices.of(
+            Choices.of(
                 List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
                 List.of(SurveyInterval.LOGIT)),
             from);
@@ -236,7 +241,8 @@ record SurveySpec(Spec spec, CountsSpec counts) {
           units.columns().get(0),
           requireVariance(
               counted.renamed(
-                  counts1 -> counts1.ordered(List.of(List.copyOf(known), counts1.known().get(1))))));
+                  counts1 ->
+                      counts1.ordered(List.of(List.copyOf(known), counts1.known().get(1))))));
     }
     return each;
   }
@@ -245,12 +251,10 @@ record SurveySpec(Spec spec, CountsSpec counts) {
     String against =
         spec.required(
             "against", "the value that the rate is held against, such as 0.05, 5% or 1/20");
-    Hypothesis hypothesis =
-        Hypothesis.twoSided(Proportion.parse(spec.name("against"), against));
+    Hypothesis hypothesis = Hypothesis.twoSided(Proportion.parse(spec.name("against"), against));
     String alternative = spec.text("alternative");
     return alternative == null
         ? hypothesis
-        : new Hypothesis(
-            hypothesis.against(), dev.tavik.result.Alternative.of(alternative));
+        : new Hypothesis(hypothesis.against(), Alternative.of(alternative));
   }
 }

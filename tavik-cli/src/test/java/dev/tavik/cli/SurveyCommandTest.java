@@ -1,0 +1,376 @@
+package dev.tavik.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.GZIPOutputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Questions by the design of a sample, from files and databases, and what is refused. */
+class SurveyCommandTest {
+  private static final String DESIGN = " --design weight=weight,strata=region,cluster=dealer";
+  private static final String PANEL = "demo/panel-survey.csv";
+  private static final String RATE =
+      "rate --outcome would_reorder --success yes --against 65%" + DESIGN;
+
+  @TempDir private Path folder;
+
+  private String file(String name, String text) throws IOException {
+    return Files.writeString(folder.resolve(name), text).toString();
+  }
+
+  private static String panel() throws IOException {
+    return Files.readString(Path.of("../demo/panel-survey.csv"));
+  }
+
+  /**
+   * By bytes, by letters, packed, in other words for numbers, from a database: the same figures.
+   */
+  @Test
+  void everySourceGivesTheSameFigures() throws IOException, SQLException {
+    String text = panel();
+    List<String> sources = new ArrayList<>();
+    sources.add("--data " + file("quoted.csv", text.replaceAll("(?m)([^,\n]+)", "\"$1\"")));
+    sources.add("--data " + file("letters.csv", text + "Coast,Łódź,online,yes,good,0\n"));
+    sources.add(
+        "--data "
+            + file("comma.csv", text.replace(",", ";").replaceAll("(?m)(\\d)\\.(\\d+)$", "$1,$2")));
+    Path packed = folder.resolve("panel.csv.gz");
+    try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(packed))) {
+      out.write(text.getBytes(StandardCharsets.UTF_8));
+    }
+    sources.add("--data " + packed);
+    for (String type : List.of("REAL", "TEXT")) {
+      sources.add("--database " + database(text, type) + " --relation panel");
+    }
+    for (String command :
+        List.of(
+            RATE,
+            RATE + " --group channel",
+            "compare --outcome would_reorder --success yes --group region" + DESIGN,
+            "cross --rows delivery --columns channel --where region=Coast" + DESIGN,
+            "shares --outcome channel --against 40%,25%,35%" + DESIGN)) {
+      JsonNode expected = CommandLine.json(command + " --data " + PANEL);
+      for (String source : sources) {
+        same(expected, CommandLine.json(command + " " + source), command + " " + source);
+      }
+    }
+  }
+
+  private String database(String text, String type) throws SQLException {
+    String url = "jdbc:sqlite:" + folder.resolve(type + ".db");
+    try (Connection connection = DriverManager.getConnection(url);
+        Statement statement = connection.createStatement()) {
+      statement.execute(
+          "CREATE TABLE panel (region TEXT, dealer TEXT, channel TEXT, would_reorder TEXT,"
+              + " delivery TEXT, weight "
+              + type
+              + ")");
+      connection.setAutoCommit(false);
+      for (String line : text.lines().skip(1).toList()) {
+        statement.execute(
+            "INSERT INTO panel VALUES ('" + line.replace(",", "', '").replace("''", "NULL") + "')");
+      }
+      connection.commit();
+    }
+    return url;
+  }
+
+  /** Figures to 10⁻⁹, words but for names of sources and what only rows of text tell. */
+  private static void same(JsonNode expected, JsonNode found, String where) {
+    if (expected.isNumber() && found.isNumber()) {
+      double value = expected.asDouble();
+      assertThat(found.asDouble())
+          .as(where)
+          .isCloseTo(value, within(1e-9 * Math.max(1e-6, Math.abs(value))));
+    } else if (expected.isObject()) {
+      for (Iterator<Map.Entry<String, JsonNode>> each = expected.properties().iterator();
+          each.hasNext(); ) {
+        Map.Entry<String, JsonNode> entry = each.next();
+        if (!List.of("input", "design", "cautions", "conditions").contains(entry.getKey())) {
+          same(entry.getValue(), found.path(entry.getKey()), where + " " + entry.getKey());
+        }
+      }
+    } else if (expected.isArray()) {
+      assertThat(found.size()).as(where).isEqualTo(expected.size());
+      for (int i = 0; i < expected.size(); i++) {
+        same(expected.get(i), found.get(i), where + "[" + i + "]");
+      }
+    } else {
+      assertThat(found).as(where).isEqualTo(expected);
+    }
+  }
+
+  /** The known population has 60.0% and in the uplands 47.8%. */
+  @Test
+  void theVerdictRestsOnTheDesignAndTheNaiveAnswerStandsBeside() throws IOException {
+    String out = CommandLine.shell(RATE + " --data " + PANEL).out().replaceAll("\\s+", " ");
+    assertThat(out)
+        .startsWith("would_reorder yes: the rate is not shown to differ from 65%")
+        .contains("in 48 clusters (dealer) of 4 strata (region): 44 degrees of freedom")
+        .contains("As if simple random: 65.2%, 62.0% to 68.3% (wilson)")
+        .contains("The verdict rests on t-logit and logit")
+        .contains("planned with it");
+    JsonNode json = CommandLine.json(RATE + " --data " + PANEL);
+    assertThat(json.at("/intervals/0/method").asText()).isEqualTo("logit");
+    assertThat(json.at("/intervals/0/lower").asDouble()).isLessThan(0.6);
+    assertThat(json.at("/intervals/0/upper").asDouble()).isGreaterThan(0.6);
+    assertThat(json.at("/asIfSimpleRandom/interval/lower").asDouble()).isGreaterThan(0.6);
+    assertThat(json.at("/design/df").asDouble()).isEqualTo(44);
+    JsonNode uplands = CommandLine.json(RATE + " --where region=Uplands --data " + PANEL);
+    assertThat(uplands.at("/design/clusterCount").asLong()).isEqualTo(48);
+    assertThat(uplands.at("/tests/0/df").asDouble()).isEqualTo(10);
+    assertThat(uplands.findValuesAsText("code")).contains("few-degrees");
+  }
+
+  /** Replicates that leave out one dealer each, made here: errors near those of linearisation. */
+  @Test
+  void replicateWeightsAnswerTheSameQuestions() throws IOException {
+    List<String> lines = panel().lines().toList();
+    List<String> dealers =
+        lines.stream().skip(1).map(line -> line.split(",")[1]).distinct().toList();
+    StringBuilder text = new StringBuilder(lines.get(0));
+    for (int r = 0; r < dealers.size(); r++) {
+      text.append(",rw_").append(r);
+    }
+    for (String line : lines.subList(1, lines.size())) {
+      String[] fields = line.split(",", -1);
+      text.append('\n').append(line);
+      for (String dealer : dealers) {
+        double weight = Double.parseDouble(fields[5]) * dealers.size() / (dealers.size() - 1.0);
+        text.append(',').append(fields[1].equals(dealer) ? 0 : weight);
+      }
+    }
+    String data = " --data " + file("replicates.csv", text + "\n");
+    String by = data + " --design weight=weight,replicates=rw_*,method=jackknife";
+    JsonNode plain =
+        CommandLine.json(
+            "rate --outcome would_reorder --success yes --against 65% --design"
+                + " weight=weight,cluster=dealer"
+                + data);
+    JsonNode rate =
+        CommandLine.json("rate --outcome would_reorder --success yes --against 65%" + by);
+    double error = plain.at("/estimates/0/standardError").asDouble();
+    assertThat(rate.at("/estimates/0/standardError").asDouble())
+        .isCloseTo(error, within(0.06 * error));
+    assertThat(rate.at("/tests/0/df").asDouble()).isEqualTo(47);
+    assertThat(rate.at("/estimates/0/value").asDouble())
+        .isCloseTo(plain.at("/estimates/0/value").asDouble(), within(1e-13));
+    JsonNode cross = CommandLine.json("cross --rows delivery --columns channel" + by);
+    assertThat(cross.findValuesAsText("quantity")).contains("cramers-v");
+    assertThat(CommandLine.shell("cross --rows delivery --columns channel" + by).out())
+        .contains("by replicates");
+    String half = by.replace("jackknife", "balanced-fay=0.5");
+    // 1/(48 · 0.25) in place of 47/48, and so much more variance.
+    assertThat(
+            CommandLine.json("rate --outcome would_reorder --success yes --against 65%" + half)
+                .at("/estimates/0/standardError")
+                .asDouble())
+        .isCloseTo(
+            rate.at("/estimates/0/standardError").asDouble() * Math.sqrt(1 / 12.0 / (47 / 48.0)),
+            within(1e-12));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "weight | line 3, column w has -1, below 0; a weight is a number from 0",
+        "text | line 3, column w has 'heavy', which is no number; a weight is a number from 0",
+        "thousand | line 3, column w has '1,234', which may be a thousand or a fraction",
+        "zero | no row has a weight above 0 in column w",
+        "stratum | line 3, column h has no value, and a row must be in a stratum",
+        "cluster | line 3, column c has no value, and a row must be in a cluster",
+        "twice | line 5, column c has 'c1' in stratum 'b' and before in 'a'",
+        "population | line 4, column n has 3, where other rows of stratum 'a' have 9",
+        "small | the sample has 2 clusters in stratum 'a', and the population only 1",
+        "lone | stratum 'b' has only one cluster",
+        "row | leave no degrees of freedom"
+      })
+  void badDesignsAreRefusedWithTheirPlace(String kind, String message) throws IOException {
+    String text =
+        """
+        h,c,w,n,y
+        a,c1,1.5,9,yes
+        a,c1,2,9,no
+        a,c2,1,9,no
+        b,c3,2,9,yes
+        b,c4,2,9,no
+        """;
+    String bad =
+        switch (kind) {
+          case "weight" -> text.replace("a,c1,2", "a,c1,-1");
+          case "text" -> text.replace("a,c1,2", "a,c1,heavy");
+          case "thousand" -> text.replace("a,c1,2", "a,c1,\"1,234\"");
+          case "zero" -> text.replaceAll("(,c\\d),[\\d.]+", "$1,0");
+          case "stratum" -> text.replace("a,c1,2", ",c1,2");
+          case "cluster" -> text.replace("a,c1,2", "a,,2");
+          case "twice" -> text.replace("c3", "c1");
+          case "population" -> text.replace("a,c2,1,9", "a,c2,1,3");
+          case "small" -> text.replace(",9,", ",1,");
+          case "lone" -> text.replace("b,c4,2,9,no\n", "");
+          default -> text.lines().limit(2).reduce("", (a, b) -> a + b + "\n");
+        };
+    String command =
+        "rate --outcome y --success yes --against 50% --design"
+            + " weight=w,strata=h,cluster=c,population=n --data "
+            + file("bad.csv", bad);
+    CommandLine answer = CommandLine.shell(command);
+    assertThat(answer.status()).as(answer.err()).isEqualTo(3);
+    assertThat(answer.err().strip()).contains(message).doesNotContain("\tat ");
+    assertThat(answer.out()).isEmpty();
+  }
+
+  /** What is lacking or nothing is left out and told; the other names are what they say. */
+  @Test
+  void rowsWithoutWeightAreLeftOutAndTold() throws IOException {
+    String data =
+        file(
+            "some.csv",
+            """
+            h,c,w,y
+            a,1,2,yes
+            a,2,3,no
+            a,2,0,no
+            b,1,NA,yes
+            b,1,2.5,yes
+            b,3,1e0,no
+            """);
+    String command =
+        "rate --outcome y --success yes --against 50% --design weight=w,strata=h,cluster=c";
+    assertThat(CommandLine.shell(command + " --data " + data).err()).contains("say nest");
+    JsonNode json = CommandLine.json(command + ",nest --data " + data);
+    assertThat(json.at("/estimates/0/value").asDouble()).isCloseTo(4.5 / 8.5, within(1e-15));
+    assertThat(json.at("/design/zeroWeights").asLong()).isEqualTo(1);
+    assertThat(json.at("/design/missingWeights").asLong()).isEqualTo(1);
+    assertThat(json.at("/design/clusterCount").asLong()).isEqualTo(4);
+    assertThat(json.findValuesAsText("code")).contains("no-weight");
+    assertThat(CommandLine.shell(command + ",nest --missing fail --data " + data).err())
+        .contains("line 5, column w has no value");
+    String stages = command.replace("cluster=c", "cluster=c/y,nest") + " --data " + data;
+    assertThat(CommandLine.shell(stages).out().replaceAll("\\s+", " "))
+        .contains("the variance rests on the first stage, c, whatever was drawn within (y)");
+  }
+
+  /** No odds and no spread: the binomial at the effective size decides. */
+  @ParameterizedTest
+  @ValueSource(strings = {"yes", "no"})
+  void allOrNoneRestOnKornGraubard(String success) throws IOException {
+    StringBuilder text = new StringBuilder("c,w,y\n");
+    for (int i = 0; i < 60; i++) {
+      text.append(i / 3).append(',').append(1 + i % 2).append(",no\n");
+    }
+    String data = file("none.csv", text + "99,1,maybe\n");
+    CommandLine answer =
+        CommandLine.shell(
+            "rate --outcome y --success "
+                + (success.equals("yes") ? "maybe" : "no")
+                + " --where y=no --against 10% --design weight=w,cluster=c --data "
+                + data);
+    if (success.equals("yes")) {
+      assertThat(answer.status()).isEqualTo(3);
+      assertThat(answer.err()).contains("has no level 'maybe'");
+    } else {
+      assertThat(answer.out().replaceAll("\\s+", " "))
+          .contains("The verdict rests on korn-graubard and korn-graubard")
+          .contains("Every one of 60 rows is a success")
+          .contains("not made: t-logit: has no odds where all are successes, or none");
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "rate --bayes | a Bayes factor needs a likelihood",
+        "rate --simulate 1000 | worlds are drawn row by row",
+        "rate --lot 5000 | population=N",
+        "rate --tests exact | exact is a test of simple random samples",
+        "rate --tests t-logti | has no 't-logti'",
+        "rate --design wait=w | --design has no part 'wait'",
+        "rate --design weight=weight,lone=ignore | lone must be fail, centre or certain",
+        "rate --design weight=weight,replicates=rw_* | replicates need method",
+        "rate --design weight=weight,replicates=rw_*,method=jackknive | did you mean jackknife",
+        "rate --design weight=weight,replicates=rw_*,method=bootstrap | has no column like 'rw_*'",
+        "rate --design weight=weight,strata=region,replicates=rw_*,method=bootstrap | without strata",
+        "rate --design weight=weight,weight=region | has weight twice",
+        "rate --design weight=weight,cluster=dealer,nest=,population=2 | the population only 2",
+        "rate --design weight=weight,strata=region,population=9999 | there are 4 strata",
+        "rate --design weight=weight,strata=weight | must be different columns",
+        "rate --design weight=would_reorder | can't be both weight and counted or filtered",
+        "compare --paired | pairs by a design aren't offered",
+        "cross --ordered rows | it is of simple random samples",
+        "shares --against 50%,50% | must have one share for each of the 3 categories"
+      })
+  void whatCannotBeHadIsDeclinedWithTheReason(String command, String message) {
+    String kind = command.substring(0, command.indexOf(' '));
+    String words =
+        switch (kind) {
+          case "rate" -> " --outcome would_reorder --success yes --against 65%";
+          case "compare" -> " --outcome would_reorder --success yes --group channel";
+          case "cross" -> " --rows delivery --columns channel";
+          default -> " --outcome channel";
+        };
+    String design = command.contains("--design") ? "" : DESIGN;
+    CommandLine answer = CommandLine.shell(command + words + design + " --data " + PANEL);
+    assertThat(answer.status()).as(answer.err()).isBetween(2, 3);
+    assertThat(answer.err()).containsIgnoringCase(message);
+    assertThat(answer.out()).isEmpty();
+  }
+
+  /** A column called like a weight is noticed where nobody used it, and only there. */
+  @Test
+  void unusedWeightsAreTold() throws IOException {
+    String rate = "rate --outcome would_reorder --success yes --against 65% --data " + PANEL;
+    assertThat(CommandLine.json(rate).findValuesAsText("code")).contains("weight-unused");
+    assertThat(CommandLine.json(rate + DESIGN).findValuesAsText("code"))
+        .doesNotContain("weight-unused");
+    CommandLine counted = CommandLine.shell(rate + " --count weight");
+    assertThat(counted.err()).contains("weights are not counts").contains("weight=COLUMN");
+  }
+
+  /** A study asks by mappings, and is judged and adjusted as any other. */
+  @Test
+  void studiesKnowDesigns() throws IOException {
+    Files.writeString(folder.resolve("panel.csv"), panel());
+    String study =
+        file(
+            "study.yaml",
+            """
+            study: Panel
+            questions:
+              - {ask: compare, data: panel.csv, outcome: would_reorder, success: "yes", group: channel,
+                 baseline: online, alternative: greater, design: {weight: weight, strata: region, cluster: dealer}}
+              - {ask: compare, data: panel.csv, outcome: would_reorder, success: "yes", group: region, margin: 20%,
+                 show: equivalent, baseline: Moors, where: [channel=online],
+                 design: {weight: weight, strata: region, cluster: dealer}}
+              - {ask: sweep, data: panel.csv, group: channel, design: {weight: weight, cluster: dealer}}
+            """);
+    CommandLine answer = CommandLine.run("run", study);
+    assertThat(answer.status()).as(answer.err()).isZero();
+    assertThat(answer.out()).contains("t-difference").contains("rao-scott");
+    for (String form : List.of("html", "md", "csv", "json")) {
+      Path out = folder.resolve("out." + form);
+      assertThat(CommandLine.run("run", study, "--out", out.toString()).status()).isZero();
+      assertThat(Files.readString(out)).contains("rao-scott");
+    }
+  }
+}
