@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
+import dev.tavik.count.SampleDesign;
 import dev.tavik.data.study.Spec;
 import dev.tavik.data.words.ShellWord;
 import dev.tavik.data.words.Word;
@@ -64,6 +65,10 @@ final class Suggestions {
     Optional<String> group = other.map(column -> " --group " + ShellWord.quoted(column.name()));
     List<String> suggestions = new ArrayList<>();
     suggestions.add(rate);
+    weight(overview)
+        .ifPresent(
+            column ->
+                suggestions.add(rate + " --design weight=" + ShellWord.quoted(column.name())));
     group.ifPresent(by -> suggestions.add(rate + by));
     suggestions.add(
         group
@@ -156,6 +161,13 @@ final class Suggestions {
         .filter(column -> usual.contains(column.name().toLowerCase(Locale.ROOT)))
         .filter(column -> column.kind() == Kind.WHOLE_NUMBERS && column.missing() == 0)
         .filter(column -> !column.range().isEmpty() && !column.range().get(0).startsWith("-"))
+        .findFirst();
+  }
+
+  /** A column of numbers that is called like a weight. */
+  private static Optional<Column> weight(DataOverview overview) {
+    return overview.columns().stream()
+        .filter(column -> SampleDesign.isCalledWeight(column.name()) && !column.range().isEmpty())
         .findFirst();
   }
 

@@ -270,6 +270,30 @@ class SurveyCommandTest {
         .contains("the variance rests on the first stage, c, whatever was drawn within (y)");
   }
 
+  /** A column of replicates that is shorter than the others lacks values. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "rw_* | line 3, column rw_2 has no value, where the row has a weight",
+        "rw_1 | replicates name 1 column, and from 2 to 2,000 are needed",
+        "rw_1/rw_3 | has no column 'rw_3'",
+        "rw_1/w | must be different columns",
+        "rw_1/rw_2,scale=0.5/0.5/0.5 | scale has 3 numbers; give one for all or one for each"
+      })
+  void replicatesMustBeThere(String columns, String message) throws IOException {
+    String data = file("short.csv", "y,w,rw_1,rw_2\nyes,1,2,0\nno,1,0,\nno,1,1,1\n");
+    CommandLine answer =
+        CommandLine.shell(
+            "rate --outcome y --success yes --against 50% --design weight=w,method=bootstrap"
+                + ",replicates="
+                + columns
+                + " --data "
+                + data);
+    assertThat(answer.status()).isEqualTo(3);
+    assertThat(answer.err()).contains(message);
+  }
+
   /** No odds and no spread: the binomial at the effective size decides. */
   @ParameterizedTest
   @ValueSource(strings = {"yes", "no"})
@@ -343,6 +367,18 @@ class SurveyCommandTest {
     assertThat(CommandLine.json(rate).findValuesAsText("code")).contains("weight-unused");
     assertThat(CommandLine.json(rate + DESIGN).findValuesAsText("code"))
         .doesNotContain("weight-unused");
+    assertThat(
+            CommandLine.json("sweep --data " + PANEL + " --group channel").findValuesAsText("code"))
+        .contains("weight-unused");
+    assertThat(CommandLine.shell("look --data " + PANEL).out()).contains("--design weight=weight");
+    String whole = file("whole.csv", "y,survey_weight\nyes,3\nno,4\n");
+    assertThat(
+            CommandLine.shell(
+                    "rate --outcome y --success yes --against 50% --count survey_weight --data "
+                        + whole)
+                .out()
+                .replaceAll("\\s+", " "))
+        .contains("survey_weight, called like a weight, was taken for how often each row counts");
     CommandLine counted = CommandLine.shell(rate + " --count weight");
     assertThat(counted.err()).contains("weights are not counts").contains("weight=COLUMN");
   }

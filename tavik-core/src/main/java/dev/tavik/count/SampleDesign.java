@@ -3,6 +3,7 @@ package dev.tavik.count;
 import static dev.tavik.result.Figures.require;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,6 +35,11 @@ public record SampleDesign(
     Lone lone,
     @Nullable Replication replication) {
 
+  private static final Pattern WEIGHT =
+      Pattern.compile(
+          "(?:.*[_. -])?(?:weights?|wt|wgt|gewicht|poids|peso)(?:[_. -]?\\d+)?",
+          Pattern.CASE_INSENSITIVE);
+
   /** What becomes of a stratum with a single cluster, whose variance can't be seen. */
   public enum Lone {
     /** The question is refused, and the stratum named. */
@@ -62,6 +68,16 @@ public record SampleDesign(
     require(
         replication == null || weight != null,
         "replicate weights must stand beside the full sample's weight, got none");
+  }
+
+  /**
+   * Returns whether a column is called like weights of a survey, by itself or with more before or a
+   * number behind.
+   *
+   * @param column its name
+   */
+  public static boolean isCalledWeight(String column) {
+    return WEIGHT.matcher(column).matches();
   }
 
   /** Returns a design of weights alone. */

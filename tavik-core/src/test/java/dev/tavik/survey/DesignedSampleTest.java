@@ -25,8 +25,12 @@ import org.junit.jupiter.params.provider.ValueSource;
  * derivatives are differences, and against what is known without one.
  */
 class DesignedSampleTest {
-  private static final Predicate<List<String>> ALL = unit -> true;
-  private static final Predicate<List<String>> YES = unit -> unit.get(0).equals("yes");
+  private static final Predicate<List<String>> ALL = outcome("yes", "no");
+  private static final Predicate<List<String>> YES = outcome("yes");
+
+  private static Predicate<List<String>> outcome(String... levels) {
+    return unit -> List.of(levels).contains(unit.get(0));
+  }
 
   private static Predicate<List<String>> in(String group) {
     return unit -> unit.get(1).equals(group);

@@ -11,6 +11,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.tail.Tail;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -185,7 +186,8 @@ class SurveyMethodsTest {
     assertThat(deviation.squaredEffects()).isCloseTo(2, within(1e-12));
     assertThat(deviation.wald()).isCloseTo(pearson, within(1e-10 * pearson));
     TestResult first = SurveyTableTest.RAO_SCOTT_MEAN.of(deviation);
-    assertThat(first.statistic().value()).isCloseTo(pearson, within(1e-12 * pearson));
+    assertThat(Objects.requireNonNull(first.statistic()).value())
+        .isCloseTo(pearson, within(1e-12 * pearson));
     // Two degrees of freedom: the tail is e^(-x/2).
     assertThat(first.pValue()).isCloseTo(Math.exp(-pearson / 2), within(1e-12));
     for (SurveyTableTest test : SurveyTableTest.values()) {

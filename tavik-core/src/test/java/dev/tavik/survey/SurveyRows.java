@@ -43,27 +43,23 @@ final class SurveyRows {
     return populations.getOrDefault(stratum, Double.POSITIVE_INFINITY);
   }
 
-  private Map<List<String>, Integer> combinations() {
-    Map<List<String>, Integer> numbers = new LinkedHashMap<>();
-    rows.stream()
-        .filter(row -> !row.levels().isEmpty())
-        .forEach(row -> numbers.putIfAbsent(row.levels(), numbers.size()));
-    return numbers;
+  private List<List<String>> combinations() {
+    return rows.stream().map(Row::levels).filter(levels -> !levels.isEmpty()).distinct().toList();
   }
 
   private SurveyCounts counts(SurveyCounts.Sums sums, SampleDesign by) {
-    Map<List<String>, Integer> numbers = combinations();
+    List<List<String>> numbers = combinations();
     Map<List<String>, Long> units = new LinkedHashMap<>();
     double[] squares = new double[numbers.size()];
     double sum = 0;
     for (Row row : rows) {
       if (!row.levels().isEmpty()) {
         units.merge(row.levels(), 1L, Long::sum);
-        squares[numbers.get(row.levels())] += row.weight() * row.weight();
+        squares[numbers.indexOf(row.levels())] += row.weight() * row.weight();
         sum += row.weight();
       }
     }
-    int columns = numbers.keySet().iterator().next().size();
+    int columns = numbers.get(0).size();
     List<String> names = List.of("outcome", "group", "third").subList(0, columns);
     List<Double> each = new ArrayList<>();
     for (double square : squares) {
@@ -77,14 +73,15 @@ final class SurveyRows {
 
   /** By cluster. */
   SurveyCounts byCluster() {
-    Map<List<String>, Integer> numbers = combinations();
+    List<List<String>> numbers = combinations();
     List<String> strata = rows.stream().map(Row::stratum).distinct().toList();
     List<List<String>> clusters =
         rows.stream().map(row -> List.of(row.stratum(), row.cluster())).distinct().toList();
     double[][] sums = new double[clusters.size()][numbers.size()];
     for (Row row : rows) {
       if (!row.levels().isEmpty()) {
-        sums[clusters.indexOf(List.of(row.stratum(), row.cluster()))][numbers.get(row.levels())] +=
+        sums[clusters.indexOf(List.of(row.stratum(), row.cluster()))][
+                numbers.indexOf(row.levels())] +=
             row.weight();
       }
     }
@@ -109,15 +106,15 @@ final class SurveyRows {
 
   /** Each row a cluster. */
   SurveyCounts byUnit() {
-    Map<List<String>, Integer> numbers = combinations();
+    List<List<String>> numbers = combinations();
     List<String> strata = rows.stream().map(Row::stratum).distinct().toList();
     double[][] sums = new double[strata.size()][numbers.size()];
     double[][] squares = new double[strata.size()][numbers.size()];
     for (Row row : rows) {
       if (!row.levels().isEmpty()) {
         int h = strata.indexOf(row.stratum());
-        sums[h][numbers.get(row.levels())] += row.weight();
-        squares[h][numbers.get(row.levels())] += row.weight() * row.weight();
+        sums[h][numbers.indexOf(row.levels())] += row.weight();
+        squares[h][numbers.indexOf(row.levels())] += row.weight() * row.weight();
       }
     }
     List<List<String>> each = rows.stream().map(row -> List.of(row.stratum())).toList();
@@ -128,13 +125,13 @@ final class SurveyRows {
 
   /** By the replicates of a jackknife that leaves out one cluster at a time, without strata. */
   SurveyCounts byJackknife() {
-    Map<List<String>, Integer> numbers = combinations();
+    List<List<String>> numbers = combinations();
     List<String> clusters = rows.stream().map(Row::cluster).distinct().toList();
     double[] full = new double[numbers.size()];
     double[][] replicates = new double[clusters.size()][numbers.size()];
     double more = clusters.size() / (clusters.size() - 1.0);
     for (Row row : rows) {
-      int at = numbers.get(row.levels());
+      int at = numbers.indexOf(row.levels());
       full[at] += row.weight();
       for (int r = 0; r < replicates.length; r++) {
         replicates[r][at] += row.cluster().equals(clusters.get(r)) ? 0 : more * row.weight();

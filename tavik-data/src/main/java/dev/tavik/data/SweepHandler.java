@@ -310,10 +310,17 @@ final class SweepHandler extends RowHandler {
     requireSome();
     SweptColumn groups = Objects.requireNonNull(columns[groupPlace]);
     List<Tabulation> tables = new ArrayList<>();
+    String counted = rules.frequency();
+    String weight =
+        Weight.unused(new Header(source(), names), counted == null ? List.of() : List.of(counted));
     for (int place = 0; place < columns.length; place++) {
       SweptColumn column = columns[place];
       if (column != null && place != groupPlace) {
-        tables.add(column.tabulation(source(), groups, rows(), rows() - kept).remarking(remarks));
+        tables.add(
+            column
+                .tabulation(source(), groups, rows(), rows() - kept)
+                .remarking(remarks)
+                .weightUnused(weight));
       }
     }
     tables.sort(Comparator.comparingInt(each -> asked.indexOf(each.columns().get(0))));

@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import static dev.tavik.result.Figures.require;
 
+import dev.tavik.count.SampleDesign;
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -20,18 +21,12 @@ final class Weight {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
   };
 
-  /** What survey weights are called, by themselves or with more before or behind. */
-  private static final Pattern NAME =
-      Pattern.compile(
-          "(?:.*[_. -])?(?:weights?|wt|wgt|gewicht|poids|peso)(?:[_. -]?\\d+)?",
-          Pattern.CASE_INSENSITIVE);
-
   private Weight() {}
 
-  /** The first column that is called like a weight and is not among those that are used. */
+  /** The first column that is called like a weight, and is not among those that are used. */
   static String unused(Header header, List<String> used) {
     return header.names().stream()
-        .filter(name -> NAME.matcher(name).matches())
+        .filter(SampleDesign::isCalledWeight)
         .filter(name -> used.stream().noneMatch(name::equalsIgnoreCase))
         .findFirst()
         .orElse("");

@@ -13,6 +13,7 @@ import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import java.io.PrintStream;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Would customers in the uplands order again less often than those of the moors? The panel drew
@@ -46,6 +47,7 @@ public final class WouldTheyOrderAgain {
     DesignedProportion all =
         DesignedSample.of(counts).proportion(unit -> true, unit -> unit.get(0).equals("yes"));
     out.printf(
+        Locale.ROOT,
         "%nOf all customers %.1f%% by the design, %.1f%% of the rows, %.1f%% in truth.%n",
         100 * all.value(),
         100.0 * all.successes() / all.rows(),

@@ -2,6 +2,7 @@ package dev.tavik.study.parts;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.count.SampleDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
@@ -27,16 +28,7 @@ public final class DataCautions {
     if (missing > 0) {
       cautions.add(new Caution(Code.MISSING_VALUES, missing(from, missing, used)));
     }
-    if (!from.unusedWeight().isEmpty()) {
-      cautions.add(
-          new Caution(
-              Code.WEIGHT_UNUSED,
-              say(
-                  "The data have a column %s, and every row counted the same. If these are the weights"
-                      + " of a survey, rates and their errors are off without them: ask by the design"
-                      + " (design: weight=%s).",
-                  from.unusedWeight(), from.unusedWeight())));
-    }
+    cautions.addAll(weights(from));
     for (List<String> levels : from.similarLevels()) {
       cautions.add(
           new Caution(
@@ -65,6 +57,33 @@ public final class DataCautions {
                   "Column %s was counted as an outcome beside the successes. Is it how many there were"
                       + " in all? Then name it as the total (total: %s).",
                   from.mayBeTotal(), from.mayBeTotal())));
+    }
+    return cautions;
+  }
+
+  /** Told where a column is called like a weight, and was not used as one. */
+  public static List<Caution> weights(CountedFrom from) {
+    List<Caution> cautions = new ArrayList<>();
+    String count = from.count();
+    if (count != null && SampleDesign.isCalledWeight(count)) {
+      cautions.add(
+          new Caution(
+              Code.WEIGHT_UNUSED,
+              say(
+                  "%s, called like a weight, was taken for how often each row counts. If it holds the"
+                      + " weights of a survey, rows are counted that nobody asked, and errors come out too"
+                      + " small: ask by the design (design: weight=%s).",
+                  count, count)));
+    }
+    if (!from.unusedWeight().isEmpty()) {
+      cautions.add(
+          new Caution(
+              Code.WEIGHT_UNUSED,
+              say(
+                  "The data have a column %s, and every row counted the same. If these are the weights"
+                      + " of a survey, rates and their errors are off without them: ask by the design"
+                      + " (design: weight=%s).",
+                  from.unusedWeight(), from.unusedWeight())));
     }
     return cautions;
   }

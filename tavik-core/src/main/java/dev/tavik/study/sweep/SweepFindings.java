@@ -15,6 +15,8 @@ import dev.tavik.result.Adjustment;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.CountedFrom;
+import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
@@ -73,7 +75,11 @@ final class SweepFindings {
     if (!question.leftOut().isEmpty()) {
       answer.add(Finding.sentence(leftOut(question.leftOut())));
     }
-    return answer.conditions(List.of(INDEPENDENCE)).concluded(verdict);
+    CountedFrom from = question.from();
+    return answer
+        .conditions(List.of(INDEPENDENCE))
+        .cautions(from == null ? List.of() : DataCautions.weights(from))
+        .concluded(verdict);
   }
 
   private Value input() {
