@@ -87,8 +87,7 @@ final class DemoCommand implements Callable<Integer> {
               "rate --data demo/panel-codes.csv --outcome glazes --split ';' --against 50%"
                   + " --alternative greater"),
           new Stop(
-              "The trade panel drew dealers of each region and customers of each dealer: weights,"
-                  + " strata, clusters. Would 65% order again?",
+              "A panel of dealers' customers by region, weighted: would 65% order again?",
               "rate --data demo/panel-survey.csv --outcome would_reorder --success yes --against"
                   + " 65% --design weight=weight,strata=region,cluster=dealer"),
           new Stop(

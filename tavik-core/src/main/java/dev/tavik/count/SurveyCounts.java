@@ -67,23 +67,54 @@ public final class SurveyCounts {
   /** Holds sums of weights of every combination, by what the variance is made of. */
   public sealed interface Sums {}
 
-  /** Holds sums by cluster. */
+  /** Holds sums by cluster, only those that are not 0: of each cluster a stretch of entries. */
   public static final class ByCluster implements Sums {
     private final List<Stratum> strata;
     private final int[] stratumOf;
-    private final double[][] sums;
+    private final int[] begins;
+    private final int[] combinations;
+    private final double[] sums;
+
+    private ByCluster(
+        List<Stratum> strata,
+        int[] stratumOf,
+        int[] begins,
+        int[] combinations,
+        double[] sums) {
+      this.strata = List.copyOf(strata);
+      this.stratumOf = stratumOf;
+      this.begins = begins;
+      this.combinations = combinations;
+      this.sums = sums;
+    }
 
     /**
-     * Keeps the sums, as they are.
+     * Keeps sums.
      *
      * @param strata the strata
      * @param stratumOf the stratum of each cluster
-     * @param sums those of a cluster, one for each combination; shorter where the last ones are 0
+     * @param rows of each cluster the sums, one for each combination; shorter where the last are 0
      */
-    public ByCluster(List<Stratum> strata, int[] stratumOf, double[][] sums) {
-      this.strata = List.copyOf(strata);
-      this.stratumOf = stratumOf;
-      this.sums = sums;
+    public static ByCluster of(List<Stratum> strata, int[] stratumOf, double[][] rows) {
+      int[] begins = new int[rows.length + 1];
+      for (int i = 0; i < rows.length; i++) {
+        begins[i + 1] = begins[i];
+        for (double sum : rows[i]) {
+          begins[i + 1] += sum == 0 ? 0 : 1;
+        }
+      }
+      int[] combinations = new int[begins[rows.length]];
+      double[] sums = new double[combinations.length];
+      int next = 0;
+      for (double[] row : rows) {
+        for (int c = 0; c < row.length; c++) {
+          if (row[c] != 0) {
+            combinations[next] = c;
+            sums[next++] = row[c];
+          }
+        }
+      }
+      return new ByCluster(strata, stratumOf.clone(), begins, combinations, sums);
     }
 
     /** Returns the strata. */
@@ -93,7 +124,7 @@ public final class SurveyCounts {
 
     /** Returns how many clusters there are. */
     public int clusters() {
-      return sums.length;
+      return stratumOf.length;
     }
 
     /** Returns the position of the stratum of a cluster, from 0. */
@@ -101,14 +132,24 @@ public final class SurveyCounts {
       return stratumOf[cluster];
     }
 
-    /** Returns the sums of a cluster, not to be changed. */
-    public double[] sums(int cluster) {
-      return sums[cluster];
+    /** Returns the first entry of a cluster; that of the next is where it ends. */
+    public int begin(int cluster) {
+      return begins[cluster];
+    }
+
+    /** Returns the combination of an entry. */
+    public int combination(int entry) {
+      return combinations[entry];
+    }
+
+    /** Returns the sum of weights of an entry. */
+    public double sum(int entry) {
+      return sums[entry];
     }
 
     /** Returns the same sums of strata with other sizes. */
     public ByCluster strata(List<Stratum> others) {
-      return new ByCluster(others, stratumOf, sums);
+      return new ByCluster(others, stratumOf, begins, combinations, sums);
     }
   }
 
@@ -284,8 +325,8 @@ public final class SurveyCounts {
   public double[] totals() {
     double[] all = new double[places.length];
     if (sums instanceof ByCluster some) {
-      for (int i = 0; i < some.clusters(); i++) {
-        add(some.sums(i), all);
+      for (int entry = 0; entry < some.begin(some.clusters()); entry++) {
+        all[some.combination(entry)] += some.sum(entry);
       }
     } else if (sums instanceof ByUnit each) {
       for (int h = 0; h < each.strata().size(); h++) {

@@ -52,37 +52,6 @@ public record DesignedDeviation(
       }
     }
     return new DesignedDeviation(
-        rows, pearson, some.length, effects, squared, weighed(away, covariance, some), df);
-  }
-
-  /** hᵀV⁻¹h by Cholesky's decomposition; NaN where V is not positive definite but for rounding. */
-  private static double weighed(double[] away, double[][] covariance, int[] some) {
-    int size = some.length;
-    double[][] root = new double[size][size];
-    double[] solved = new double[size];
-    double sum = 0;
-    for (int i = 0; i < size; i++) {
-      for (int j = 0; j <= i; j++) {
-        double rest = covariance[some[i]][some[j]];
-        for (int k = 0; k < j; k++) {
-          rest -= root[i][k] * root[j][k];
-        }
-        if (i == j) {
-          if (!(rest > 1e-12 * covariance[some[i]][some[i]])) {
-            return Double.NaN;
-          }
-          root[i][i] = Math.sqrt(rest);
-        } else {
-          root[i][j] = rest / root[j][j];
-        }
-      }
-      double rest = away[some[i]];
-      for (int k = 0; k < i; k++) {
-        rest -= root[i][k] * solved[k];
-      }
-      solved[i] = rest / root[i][i];
-      sum += solved[i] * solved[i];
-    }
-    return sum;
+        rows, pearson, some.length, effects, squared, QuadraticForm.of(away, covariance, some), df);
   }
 }

@@ -98,10 +98,9 @@ public final class DesignedSample {
     double[] counted = counts.counted(some);
     long with = 0;
     for (int i = 0; i < clusters.clusters(); i++) {
-      double[] cluster = clusters.sums(i);
       boolean holds = false;
-      for (int c = 0; c < cluster.length; c++) {
-        holds |= cluster[c] * counted[c] > 0;
+      for (int entry = clusters.begin(i); entry < clusters.begin(i + 1); entry++) {
+        holds |= counted[clusters.combination(entry)] > 0;
       }
       with += holds ? 1 : 0;
     }
@@ -122,7 +121,19 @@ public final class DesignedSample {
    */
   public DesignedProportion proportion(
       Predicate<List<String>> part, Predicate<List<String>> success) {
-    return proportion(share(part, success));
+    return proportions(List.of(share(part, success))).get(0);
+  }
+
+  /**
+   * Estimates several proportions at once.
+   *
+   * @param part which combinations are in the part of the sample that is asked about
+   * @param successes for each proportion which of these are successes
+   * @throws IllegalArgumentException if no row is in the part
+   */
+  public List<DesignedProportion> proportions(
+      Predicate<List<String>> part, List<Predicate<List<String>>> successes) {
+    return proportions(successes.stream().map(success -> share(part, success)).toList());
   }
 
   private Share share(Predicate<List<String>> part, Predicate<List<String>> success) {
@@ -134,9 +145,29 @@ public final class DesignedSample {
     return new Share(member);
   }
 
-  private DesignedProportion proportion(Share share) {
-    double weight = share.weight(totals);
-    require(weight > 0, "a proportion needs a row with a weight above 0, got none");
+  private List<DesignedProportion> proportions(List<Share> shares) {
+    for (Share each : shares) {
+      require(
+          each.weight(totals) > 0, "a proportion needs a row with a weight above 0, got none");
+    }
+    List<Share> inside = shares.stream().filter(this::hasOdds).toList();
+    double[] plain = errors(shares.stream().map(Share::plain).toList());
+    double[] logit = errors(inside.stream().map(Share::logit).toList());
+    List<DesignedProportion> all = new ArrayList<>();
+    for (int i = 0; i < shares.size(); i++) {
+      int odds = inside.indexOf(shares.get(i));
+      all.add(
+          proportion(
+              shares.get(i), plain[i], odds < 0 ? Double.POSITIVE_INFINITY : logit[odds]));
+    }
+    return all;
+  }
+
+  private boolean hasOdds(Share share) {
+    return share.value(totals) > 0 && share.complement(totals) > 0;
+  }
+
+  private DesignedProportion proportion(Share share, double error, double logitError) {
     long successes = 0;
     long rows = 0;
     double squared = 0;
@@ -146,24 +177,27 @@ public final class DesignedSample {
       rows += member > 0 ? units[c] : 0;
       squared += member > 0 ? squares[c] : 0;
     }
-    double value = share.value(totals);
-    double complement = share.complement(totals);
-    boolean sure = value == 0 || complement == 0;
+    double weight = share.weight(totals);
     return new DesignedProportion(
-        value,
-        complement,
+        share.value(totals),
+        share.complement(totals),
         successes,
         rows,
-        error(share.plain()),
-        sure ? Double.POSITIVE_INFINITY : error(share.logit()),
+        error,
+        logitError,
         weight * weight / squared,
         df(c -> share.member()[c] > 0));
   }
 
-  /** The standard error of a function; infinite where a replicate has no value of it. */
+  /** The standard errors of functions; infinite where a replicate has no value of one. */
+  private double[] errors(List<Statistic> statistics) {
+    return Arrays.stream(spread.variances(Statistic.of(statistics)))
+        .map(each -> Double.isNaN(each) ? Double.POSITIVE_INFINITY : Math.sqrt(each))
+        .toArray();
+  }
+
   private double error(Statistic statistic) {
-    double variance = spread.covariance(statistic)[0][0];
-    return Double.isNaN(variance) ? Double.POSITIVE_INFINITY : Math.sqrt(variance);
+    return errors(List.of(statistic))[0];
   }
 
   /**
@@ -180,8 +214,9 @@ public final class DesignedSample {
       Predicate<List<String>> success) {
     Share one = share(first, success);
     Share other = share(second, success);
-    DesignedProportion p = proportion(one);
-    DesignedProportion q = proportion(other);
+    List<DesignedProportion> both = proportions(List.of(one, other));
+    DesignedProportion p = both.get(0);
+    DesignedProportion q = both.get(1);
     boolean noRatio = p.value() == 0 || q.value() == 0;
     boolean noOdds = p.allOrNone() || q.allOrNone();
     return new DesignedComparison(
@@ -278,12 +313,11 @@ public final class DesignedSample {
     List<List<Double>> shares = new ArrayList<>();
     List<List<Double>> residuals = new ArrayList<>();
     List<List<Long>> cells = new ArrayList<>();
-    List<List<DesignedProportion>> ofColumn = new ArrayList<>();
+    List<Share> each = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       shares.add(new ArrayList<>());
       residuals.add(new ArrayList<>());
       cells.add(new ArrayList<>());
-      ofColumn.add(new ArrayList<>());
       for (int j = 0; j < columns.size(); j++) {
         int cell = i * columns.size() + j;
         expected[cell] = p[independence.row(i)] * p[independence.column(j)];
@@ -291,7 +325,7 @@ public final class DesignedSample {
         double error = Math.sqrt(covariance[cell][cell]);
         residuals.get(i).add(error > 0 ? away[cell] / error : Double.NaN);
         cells.get(i).add(count(rowOf, i, columnOf, j));
-        ofColumn.get(i).add(proportion(inColumn(rowOf, i, columnOf, j)));
+        each.add(inColumn(rowOf, i, columnOf, j));
       }
     }
     int[] both = new int[rowOf.length];
@@ -309,10 +343,16 @@ public final class DesignedSample {
         cells,
         shares,
         residuals,
-        ofColumn,
+        inRows(proportions(each), columns.size()),
         deviation,
         strength.values(totals)[0],
         replicated() ? error(strength) : Double.NaN);
+  }
+
+  private static <T> List<List<T>> inRows(List<T> all, int columns) {
+    return IntStream.range(0, all.size() / columns)
+        .mapToObj(row -> List.copyOf(all.subList(row * columns, (row + 1) * columns)))
+        .toList();
   }
 
   private static Share inColumn(int[] rowOf, int row, int[] columnOf, int column) {

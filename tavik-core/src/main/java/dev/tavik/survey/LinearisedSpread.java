@@ -31,6 +31,7 @@ final class LinearisedSpread implements Spread {
     this.counts = counts;
     this.strata = counts.strata();
     this.lone = counts.design().lone();
+    requireSample();
     requireTwo();
     boolean[] all = new boolean[counts.combinations().size()];
     Arrays.fill(all, true);
@@ -42,6 +43,15 @@ final class LinearisedSpread implements Spread {
           counts.sums() instanceof ByUnit ? "rows" : "clusters",
           Figures.count(strata.size()),
           strata.size() == 1 ? "stratum" : "strata");
+    }
+  }
+
+  /** A census has no spread from sample to sample. */
+  private void requireSample() {
+    if (strata.stream().allMatch(each -> each.unsampled() == 0)) {
+      throw new DeclinedException(
+          "every cluster of the population is in the sample, so that its rates are known and there is"
+              + " nothing to test; leave the population out if it stands for a larger one");
     }
   }
 
@@ -75,7 +85,9 @@ final class LinearisedSpread implements Spread {
     boolean[] has = new boolean[strata.size()];
     if (counts.sums() instanceof ByCluster clusters) {
       for (int i = 0; i < clusters.clusters(); i++) {
-        has[clusters.stratumOf(i)] |= any(clusters.sums(i), counted);
+        for (int entry = clusters.begin(i); entry < clusters.begin(i + 1); entry++) {
+          has[clusters.stratumOf(i)] |= counted[clusters.combination(entry)] > 0;
+        }
       }
     } else if (counts.sums() instanceof ByUnit units) {
       for (int h = 0; h < has.length; h++) {
@@ -99,54 +111,102 @@ final class LinearisedSpread implements Spread {
 
   @Override
   public double[][] covariance(Statistic statistic) {
-    double[][] slopes = statistic.slopes(counts.totals());
-    double[][] counted = new double[slopes.length][];
-    for (int i = 0; i < slopes.length; i++) {
-      counted[i] = counts.counted(slopes[i]);
-    }
+    double[][] slopes = counted(statistic);
     double[][] covariance = new double[slopes.length][slopes.length];
     if (counts.sums() instanceof ByCluster clusters) {
-      addClusters(clusters, counted, covariance);
+      addClusters(clusters, slopes, (z, weight) -> Products.add(z, weight, covariance));
     } else if (counts.sums() instanceof ByUnit units) {
       for (int h = 0; h < strata.size(); h++) {
-        addUnits(units.sums(h), units.squares(h), strata.get(h), counted, covariance);
+        double[] mean = linearised(units.sums(h), slopes);
+        for (int v = 0; v < slopes.length; v++) {
+          for (int w = 0; w <= v; w++) {
+            covariance[v][w] +=
+                units(units.squares(h), strata.get(h), slopes[v], slopes[w], mean[v] * mean[w]);
+          }
+        }
       }
     }
     return Products.mirrored(covariance);
   }
 
-  private void addClusters(ByCluster clusters, double[][] slopes, double[][] to) {
+  @Override
+  public double[] variances(Statistic statistic) {
+    double[][] slopes = counted(statistic);
+    double[] variances = new double[slopes.length];
+    if (counts.sums() instanceof ByCluster clusters) {
+      addClusters(clusters, slopes, (z, weight) -> Products.add(z, weight, variances));
+    } else if (counts.sums() instanceof ByUnit units) {
+      for (int h = 0; h < strata.size(); h++) {
+        double[] mean = linearised(units.sums(h), slopes);
+        for (int v = 0; v < variances.length; v++) {
+          // Where all rows of a stratum are alike, rounding is left of their spread.
+          variances[v] +=
+              Math.max(
+                  0,
+                  units(
+                      units.squares(h), strata.get(h), slopes[v], slopes[v], mean[v] * mean[v]));
+        }
+      }
+    }
+    return variances;
+  }
+
+  /** The slopes for combinations as they were counted. */
+  private double[][] counted(Statistic statistic) {
+    double[][] slopes = statistic.slopes(counts.totals());
+    double[][] counted = new double[slopes.length][];
+    for (int i = 0; i < slopes.length; i++) {
+      counted[i] = counts.counted(slopes[i]);
+    }
+    return counted;
+  }
+
+  private void addClusters(ByCluster clusters, double[][] slopes, Take taking) {
     double[][] means = new double[strata.size()][slopes.length];
+    double[] z = new double[slopes.length];
     for (int i = 0; i < clusters.clusters(); i++) {
-      double[] mean = means[clusters.stratumOf(i)];
-      double[] z = linearised(clusters.sums(i), slopes);
-      for (int v = 0; v < mean.length; v++) {
-        mean[v] += z[v] / strata.get(clusters.stratumOf(i)).clusters();
+      Stratum stratum = strata.get(clusters.stratumOf(i));
+      linearise(clusters, i, slopes, z);
+      for (int v = 0; v < z.length; v++) {
+        means[clusters.stratumOf(i)][v] += z[v] / stratum.clusters();
       }
     }
     for (int i = 0; i < clusters.clusters(); i++) {
       Stratum stratum = strata.get(clusters.stratumOf(i));
-      double[] away = linearised(clusters.sums(i), slopes);
+      linearise(clusters, i, slopes, z);
       if (stratum.clusters() > 1) {
         double[] mean = means[clusters.stratumOf(i)];
-        for (int v = 0; v < away.length; v++) {
-          away[v] -= mean[v];
+        for (int v = 0; v < z.length; v++) {
+          z[v] -= mean[v];
         }
-        Products.add(away, factor(stratum), to);
+        taking.product(z, factor(stratum));
       } else if (lone == Lone.CENTRE) {
-        Products.add(away, stratum.unsampled(), to);
+        taking.product(z, stratum.unsampled());
       }
     }
   }
 
-  private static double[] linearised(double[] cluster, double[][] slopes) {
+  /** Takes the products of a vector with itself, weighed. */
+  private interface Take {
+    void product(double[] vector, double weight);
+  }
+
+  private static void linearise(ByCluster clusters, int cluster, double[][] slopes, double[] z) {
+    Arrays.fill(z, 0);
+    for (int entry = clusters.begin(cluster); entry < clusters.begin(cluster + 1); entry++) {
+      double weight = clusters.sum(entry);
+      int combination = clusters.combination(entry);
+      for (int v = 0; v < z.length; v++) {
+        z[v] += weight * slopes[v][combination];
+      }
+    }
+  }
+
+  private static double[] linearised(double[] sums, double[][] slopes) {
     double[] z = new double[slopes.length];
-    for (int c = 0; c < cluster.length; c++) {
-      double weight = cluster[c];
-      if (weight != 0) {
-        for (int v = 0; v < z.length; v++) {
-          z[v] += weight * slopes[v][c];
-        }
+    for (int v = 0; v < z.length; v++) {
+      for (int c = 0; c < sums.length; c++) {
+        z[v] += sums[c] * slopes[v][c];
       }
     }
     return z;
@@ -156,23 +216,15 @@ final class LinearisedSpread implements Spread {
     return stratum.unsampled() * stratum.clusters() / (stratum.clusters() - 1.0);
   }
 
-  private void addUnits(
-      double[] sums, double[] squares, Stratum stratum, double[][] slopes, double[][] to) {
+  /** What a stratum of rows adds to a covariance. */
+  private double units(
+      double[] squares, Stratum stratum, double[] one, double[] other, double meanSquare) {
     boolean single = stratum.clusters() == 1;
     double factor = single ? (lone == Lone.CENTRE ? stratum.unsampled() : 0) : factor(stratum);
-    if (factor == 0) {
-      return;
+    double sum = single ? 0 : -meanSquare / stratum.clusters();
+    for (int c = 0; c < squares.length; c++) {
+      sum += one[c] * other[c] * squares[c];
     }
-    double[] mean = linearised(sums, slopes);
-    for (int v = 0; v < slopes.length; v++) {
-      for (int w = 0; w <= v; w++) {
-        double sum = single ? 0 : -mean[v] * mean[w] / stratum.clusters();
-        for (int c = 0; c < squares.length; c++) {
-          sum += slopes[v][c] * slopes[w][c] * squares[c];
-        }
-        // Where all rows of a stratum are alike, rounding is left of their spread.
-        to[v][w] += factor * (v == w ? Math.max(0, sum) : sum);
-      }
-    }
+    return factor * sum;
   }
 }

@@ -16,6 +16,13 @@ final class Products {
     }
   }
 
+  /** Squares alone. */
+  static void add(double[] vector, double weight, double[] to) {
+    for (int i = 0; i < vector.length; i++) {
+      to[i] += weight * vector[i] * vector[i];
+    }
+  }
+
   static double[][] mirrored(double[][] lower) {
     for (int i = 0; i < lower.length; i++) {
       for (int j = 0; j < i; j++) {

@@ -23,6 +23,21 @@ record ReplicateSpread(SurveyCounts counts, SurveyCounts.ByReplicate replicates)
   }
 
   @Override
+  public double[] variances(Statistic statistic) {
+    double[] full = statistic.values(counts.totals());
+    double[] variances = new double[full.length];
+    int count = replicates.replicates();
+    for (int r = 0; r < count; r++) {
+      double[] away = statistic.values(counts.summed(replicates.sums(r)));
+      for (int i = 0; i < full.length; i++) {
+        away[i] -= full[i];
+      }
+      Products.add(away, replicates.replication().scale(r, count), variances);
+    }
+    return variances;
+  }
+
+  @Override
   public double df(boolean[] part) {
     return replicates.replication().df(replicates.replicates());
   }

@@ -7,6 +7,9 @@ interface Spread {
   /** The covariances of the values of a function. */
   double[][] covariance(Statistic statistic);
 
+  /** Their variances alone. */
+  double[] variances(Statistic statistic);
+
   /**
    * The degrees of freedom behind them: clusters less strata, of the strata that have rows of a
    * part of the sample. Others add nothing to its variance, and know nothing of it.

@@ -1,5 +1,8 @@
 package dev.tavik.survey;
 
+import java.util.Arrays;
+import java.util.List;
+
 /** Is a function of the sums of weights of all combinations, with several values at once. */
 interface Statistic {
   /**
@@ -15,4 +18,21 @@ interface Statistic {
    * @param totals the sums
    */
   double[][] slopes(double[] totals);
+
+  /** One function with the values of several. */
+  static Statistic of(List<Statistic> parts) {
+    return new Statistic() {
+      @Override
+      public double[] values(double[] totals) {
+        return parts.stream().flatMapToDouble(each -> Arrays.stream(each.values(totals))).toArray();
+      }
+
+      @Override
+      public double[][] slopes(double[] totals) {
+        return parts.stream()
+            .flatMap(each -> Arrays.stream(each.slopes(totals)))
+            .toArray(double[][]::new);
+      }
+    };
+  }
 }

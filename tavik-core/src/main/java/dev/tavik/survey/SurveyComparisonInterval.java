@@ -112,35 +112,29 @@ public enum SurveyComparisonInterval implements Method {
   public Interval of(DesignedComparison compared, double level, Side side) {
     Proportion.require("level", level);
     double t = Tail.t(compared.df()).valueAbove(side.tail(DecimalFraction.complement(level)));
-    double lower;
-    double upper;
+    Ends ends;
     if (this == WALD) {
       double half = t * compared.difference();
-      lower = Math.max(-1, estimate(compared) - half);
-      upper = Math.min(1, estimate(compared) + half);
+      ends = Ends.around(estimate(compared), half, -1, 1);
     } else {
       double half = t * finite(this == LOG_RATIO ? compared.logRatio() : compared.logOddsRatio());
-      lower = estimate(compared) * Math.exp(-half);
-      upper = estimate(compared) * Math.exp(half);
+      ends =
+          new Ends(estimate(compared) * Math.exp(-half), estimate(compared) * Math.exp(half));
     }
     return new Interval(
         quantity,
         this,
         level,
         side,
-        side == Side.UPPER ? quantity.least() : lower,
-        side == Side.LOWER ? quantity.greatest() : upper);
+        side == Side.UPPER ? quantity.least() : ends.lower(),
+        side == Side.LOWER ? quantity.greatest() : ends.upper());
   }
 
   /** Cramér's V by its replicates. */
   static Interval replicated(double value, double error, double df, double level) {
     double half = Tail.t(df).valueAbove(DecimalFraction.complement(level) / 2) * error;
+    Ends ends = Ends.around(value, half, 0, 1);
     return new Interval(
-        Quantity.CRAMERS_V,
-        WALD,
-        level,
-        Side.TWO_SIDED,
-        Math.max(0, value - half),
-        Math.min(1, value + half));
+        Quantity.CRAMERS_V, WALD, level, Side.TWO_SIDED, ends.lower(), ends.upper());
   }
 }

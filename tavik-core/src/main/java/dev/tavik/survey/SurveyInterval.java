@@ -82,11 +82,11 @@ public enum SurveyInterval implements Method {
   public Interval of(DesignedProportion proportion, double level, Side side) {
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    double[] limits =
+    Ends limits =
         switch (this) {
           case LOGIT -> logit(proportion, tail);
           case WALD -> wald(proportion, tail);
-          case KORN_GRAUBARD -> binomial(proportion, tail);
+          case KORN_GRAUBARD -> EffectiveBinomial.of(proportion, tail).limits(tail);
           case WILSON -> wilson(proportion, tail);
         };
     return new Interval(
@@ -94,52 +94,35 @@ public enum SurveyInterval implements Method {
         this,
         level,
         side,
-        side == Side.UPPER ? 0 : limits[0],
-        side == Side.LOWER ? 1 : limits[1]);
+        side == Side.UPPER ? 0 : limits.lower(),
+        side == Side.LOWER ? 1 : limits.upper());
   }
 
-  private static double[] logit(DesignedProportion proportion, double tail) {
+  private static Ends logit(DesignedProportion proportion, double tail) {
     if (!Double.isFinite(proportion.logitError())) {
       throw new DeclinedException(
           proportion.allOrNone()
               ? "has no limits where all are successes, or none; use korn-graubard"
               : "has no limits where a replicate has no odds; use wald or korn-graubard");
     }
-    double half = Tail.t(proportion.df()).valueAbove(tail) * proportion.logitError();
-    double odds = proportion.value() / proportion.complement();
-    return new double[] {share(odds * Math.exp(-half)), 1 - share(Math.exp(-half) / odds)};
+    return Ends.ofLogit(
+        proportion.value() / proportion.complement(),
+        Tail.t(proportion.df()).valueAbove(tail) * proportion.logitError());
   }
 
-  private static double share(double odds) {
-    return odds / (1 + odds);
-  }
-
-  private static double[] wald(DesignedProportion proportion, double tail) {
+  private static Ends wald(DesignedProportion proportion, double tail) {
     double half = Tail.t(proportion.df()).valueAbove(tail) * proportion.standardError();
-    return new double[] {
-      Math.max(0, proportion.value() - half), Math.min(1, proportion.value() + half)
-    };
+    return Ends.around(proportion.value(), half, 0, 1);
   }
 
-  private static double[] binomial(DesignedProportion proportion, double tail) {
-    double trials = proportion.binomialTrials(tail);
-    double successes = trials * proportion.value();
-    double failures = trials * proportion.complement();
-    return new double[] {
-      successes == 0 ? 0 : Tail.beta(successes, failures + 1).valueBelow(tail),
-      failures == 0 ? 1 : Tail.beta(successes + 1, failures).valueAbove(tail)
-    };
-  }
-
-  private static double[] wilson(DesignedProportion proportion, double tail) {
+  private static Ends wilson(DesignedProportion proportion, double tail) {
     double trials = proportion.binomialTrials(tail);
     Centred centred =
         ProportionInterval.WILSON
             .centred(trials * proportion.value(), trials, DecimalFraction.complement(2 * tail))
             .orElseThrow();
-    return new double[] {
-      proportion.value() == 0 ? 0 : Math.max(0, centred.centre() - centred.halfWidth()),
-      proportion.complement() == 0 ? 1 : Math.min(1, centred.centre() + centred.halfWidth())
-    };
+    Ends ends = Ends.around(centred.centre(), centred.halfWidth(), 0, 1);
+    return new Ends(
+        proportion.value() == 0 ? 0 : ends.lower(), proportion.complement() == 0 ? 1 : ends.upper());
   }
 }

@@ -3,11 +3,9 @@ package dev.tavik.survey;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Card;
 import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.TestResult.Statistic;
-import dev.tavik.tail.Tail;
+import java.util.OptionalDouble;
 
 /** Names the tests of shares and two-way tables of a designed sample. */
 public enum SurveyTableTest implements Method {
@@ -57,40 +55,23 @@ public enum SurveyTableTest implements Method {
    * @throws DeclinedException if there are too few clusters for it, or the deviations don't vary
    */
   public TestResult of(DesignedDeviation deviation) {
-    double effects = deviation.effects();
-    if (this != WALD_F && !(effects > 0)) {
-      return TestResult.of(this, null, 0).withDf(deviation.categories());
-    }
     return switch (this) {
-      case RAO_SCOTT -> {
-        double above = effects * effects / deviation.squaredEffects();
-        yield f(deviation.pearson() / effects, above, above * deviation.df());
-      }
-      case RAO_SCOTT_MEAN -> {
-        double chiSquare = deviation.pearson() / deviation.meanEffect();
-        yield TestResult.of(
-                this,
-                new Statistic("chi-square", chiSquare),
-                Tail.chiSquare(deviation.categories()).logUpper(chiSquare))
-            .withDf(deviation.categories());
-      }
-      case WALD_F -> {
-        int k = deviation.categories();
-        double below = deviation.df() - k + 1;
-        if (!(below >= 1) || Double.isNaN(deviation.wald())) {
-          throw new DeclinedException(
-              "needs more clusters than there are free cells, and cells that vary, got %s degrees of"
-                  + " freedom for %s; use rao-scott",
-              Figures.upTo(deviation.df(), 4), k);
-        }
-        yield f(deviation.wald() * below / (deviation.df() * k), k, below);
-      }
+      case RAO_SCOTT -> RaoScott.secondOrder(this, deviation);
+      case RAO_SCOTT_MEAN -> RaoScott.firstOrder(this, deviation);
+      case WALD_F -> RaoScott.wald(this, deviation);
     };
   }
 
-  private TestResult f(double statistic, double above, double below) {
-    return TestResult.of(
-            this, new Statistic("F", statistic), Tail.f(above, below).logUpper(statistic))
-        .withDf(above);
+  /**
+   * Returns the degrees of freedom below of an F; empty for a chi-square.
+   *
+   * @param deviation the deviations
+   */
+  public OptionalDouble below(DesignedDeviation deviation) {
+    return switch (this) {
+      case RAO_SCOTT -> OptionalDouble.of(RaoScott.above(deviation) * deviation.df());
+      case RAO_SCOTT_MEAN -> OptionalDouble.empty();
+      case WALD_F -> OptionalDouble.of(deviation.df() - deviation.categories() + 1);
+    };
   }
 }

@@ -1,6 +1,5 @@
 package dev.tavik.survey;
 
-import dev.tavik.numeric.Beta;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Card;
@@ -9,7 +8,6 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.TestResult.Statistic;
 
 /** Names the tests of one proportion of a designed sample. */
 public enum SurveyTest implements Method {
@@ -82,24 +80,9 @@ public enum SurveyTest implements Method {
               proportion.standardError(),
               proportion.df(),
               hypothesis.alternative());
-      case KORN_GRAUBARD -> binomial(proportion, hypothesis, alpha);
+      case KORN_GRAUBARD ->
+          EffectiveBinomial.of(proportion, hypothesis.alternative().matchingSide().tail(alpha))
+              .test(this, hypothesis);
     };
-  }
-
-  private TestResult binomial(DesignedProportion proportion, Hypothesis hypothesis, double alpha) {
-    double tail = hypothesis.alternative().matchingSide().tail(alpha);
-    double trials = proportion.binomialTrials(tail);
-    double successes = trials * proportion.value();
-    double failures = trials * proportion.complement();
-    DecimalFraction against = DecimalFraction.of(hypothesis.against());
-    double atMost = failures == 0 ? 0 : new Beta(successes + 1, failures).logUpper(against);
-    double atLeast = successes == 0 ? 0 : new Beta(successes, failures + 1).logLower(against);
-    double ln =
-        switch (hypothesis.alternative()) {
-          case LESS -> atMost;
-          case GREATER -> atLeast;
-          case TWO_SIDED -> Math.min(0, Math.log(2) + Math.min(atMost, atLeast));
-        };
-    return TestResult.of(this, new Statistic("effective n", trials), ln);
   }
 }

@@ -86,7 +86,7 @@ final class SurveyRows {
       }
     }
     return counts(
-        new SurveyCounts.ByCluster(
+        SurveyCounts.ByCluster.of(
             strata(strata, clusters),
             clusters.stream().mapToInt(each -> strata.indexOf(each.get(0))).toArray(),
             sums),

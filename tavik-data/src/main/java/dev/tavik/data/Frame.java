@@ -127,7 +127,7 @@ final class Frame {
         keptSums[next++] = sums.row(cluster, combinations);
       }
     }
-    return new SurveyCounts.ByCluster(kept, keptStrata, keptSums);
+    return SurveyCounts.ByCluster.of(kept, keptStrata, keptSums);
   }
 
   private static int[] filled(int length) {

@@ -19,6 +19,7 @@ import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.OptionalDouble;
 
 /**
  * The tests of shares or of a table of a designed sample.
@@ -53,9 +54,25 @@ public record DesignTests(
   /** As a finding under a claim. */
   public Tests finding(String claim, double alpha) {
     Tests tests = Tests.ofTables(claim, alpha);
-    made.forEach(test -> tests.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
+    made.forEach(test -> tests.made(test, statistic(test)));
     refusals.forEach(tests::declined);
     return tests;
+  }
+
+  /** An F has two degrees of freedom, of which a table shows one. */
+  private Value statistic(TestResult test) {
+    Value shown = Tests.shown(test.statistic(), 4, "no statistic");
+    OptionalDouble below = below(test);
+    return test.statistic() == null || below.isEmpty()
+        ? shown
+        : new Value.Words(
+            say("%s, df below %s", shown.text(), Figures.upTo(below.getAsDouble(), 4)));
+  }
+
+  private OptionalDouble below(TestResult test) {
+    return test.method() instanceof SurveyTableTest made
+        ? made.below(deviation)
+        : OptionalDouble.empty();
   }
 
   /** What the deviations would be without the design, and what it does to them. */
@@ -69,6 +86,14 @@ public record DesignTests(
                 .with("pearson", deviation.pearson())
                 .with("df", (long) deviation.categories())
                 .with("mean", deviation.meanEffect())
+                .with(
+                    "dfBelow",
+                    Value.list(
+                        made,
+                        test ->
+                            Value.fields()
+                                .with("method", test.method().id())
+                                .with("df", below(test).orElse(Double.NaN))))
                 .with("log10PValueWithoutDesign", Math.min(0, simple))),
         Finding.sentence(
             say(

@@ -79,8 +79,8 @@ final class SurveyRateAnalysis {
     for (SurveyInterval method : question.intervals()) {
       limits(method, proportion, limits, without);
     }
-    boolean none = !Double.isFinite(proportion.logitError()) && proportion.allOrNone();
-    // Where there are no odds, the binomial stands in: it alone says how far a rate may be from 0.
+    // Where no spread is seen, the binomial stands in: it alone says how far the rate may be.
+    boolean none = proportion.allOrNone() || proportion.standardError() == 0;
     if (tests.isEmpty() || none) {
       add(SurveyTest.KORN_GRAUBARD, proportion, tests);
     }
@@ -145,7 +145,7 @@ final class SurveyRateAnalysis {
                 .orElse(limits.get(0).method());
     String reason =
         none
-            ? "all or none are successes, so that there are no odds and no variance to see"
+            ? "the clusters show no variance, and its limits need none"
             : test == SurveyTest.T_LOGIT
                 ? "the logit keeps its limits within 0 and 100%"
                 : Preference.asked(test, tests.size() == 1);

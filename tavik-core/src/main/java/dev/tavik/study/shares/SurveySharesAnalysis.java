@@ -33,6 +33,7 @@ import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /** Puts the answer about shares of a designed sample together. */
@@ -50,9 +51,8 @@ final class SurveySharesAnalysis {
     this.sample = DesignedSample.of(question.counts());
     this.design = new Design(sample);
     this.shares =
-        question.levels().stream()
-            .map(level -> sample.proportion(unit -> true, unit -> unit.get(0).equals(level)))
-            .toList();
+        sample.proportions(
+            unit -> true, question.levels().stream().map(SurveySharesAnalysis::is).toList());
     List<Double> claimed =
         IntStream.range(0, shares.size()).mapToObj(question.claimed()::share).toList();
     this.tests = DesignTests.of(sample.deviation(0, question.levels(), claimed), question.tests());
@@ -65,6 +65,10 @@ final class SurveySharesAnalysis {
                         : Double.NaN)
             .toList();
     this.standingOut = DesignTests.standingOut(residuals, tests.deviation().df());
+  }
+
+  private static Predicate<List<String>> is(String level) {
+    return unit -> unit.get(0).equals(level);
   }
 
   private double away(int category) {

@@ -1,0 +1,64 @@
+package dev.tavik.survey;
+
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Method;
+import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.Statistic;
+import dev.tavik.tail.Tail;
+
+/**
+ * The tests of deviations by a design (Rao and Scott 1984, "On Chi-Squared Tests for Multiway
+ * Contingency Tables with Cell Proportions Estimated from Survey Data", Annals of Statistics 12,
+ * 46-60, with the reference distribution of Thomas and Rao 1987; Fellegi 1980).
+ */
+final class RaoScott {
+  private RaoScott() {}
+
+  /** X²/Σλ; no statistic and p = 1 where the deviations don't vary. */
+  static TestResult secondOrder(Method method, DesignedDeviation deviation) {
+    double effects = deviation.effects();
+    if (!(effects > 0)) {
+      return TestResult.of(method, null, 0).withDf(deviation.categories());
+    }
+    double above = above(deviation);
+    return f(method, deviation.pearson() / effects, above, above * deviation.df());
+  }
+
+  /** (Σλ)²/Σλ², as many categories as would vary alike. */
+  static double above(DesignedDeviation deviation) {
+    return deviation.effects() * deviation.effects() / deviation.squaredEffects();
+  }
+
+  /** X²/λ̄. */
+  static TestResult firstOrder(Method method, DesignedDeviation deviation) {
+    if (!(deviation.effects() > 0)) {
+      return TestResult.of(method, null, 0).withDf(deviation.categories());
+    }
+    double chiSquare = deviation.pearson() / deviation.meanEffect();
+    return TestResult.of(
+            method,
+            new Statistic("chi-square", chiSquare),
+            Tail.chiSquare(deviation.categories()).logUpper(chiSquare))
+        .withDf(deviation.categories());
+  }
+
+  /** (ν - k + 1)/(νk) hᵀV⁻¹h. */
+  static TestResult wald(Method method, DesignedDeviation deviation) {
+    int k = deviation.categories();
+    double below = deviation.df() - k + 1;
+    if (!(below >= 1) || Double.isNaN(deviation.wald())) {
+      throw new DeclinedException(
+          "needs more clusters than there are free cells, and cells that vary, got %s degrees of"
+              + " freedom for %s; use rao-scott",
+          Figures.upTo(deviation.df(), 4), k);
+    }
+    return f(method, deviation.wald() * below / (deviation.df() * k), k, below);
+  }
+
+  private static TestResult f(Method method, double statistic, double above, double below) {
+    return TestResult.of(
+            method, new Statistic("F", statistic), Tail.f(above, below).logUpper(statistic))
+        .withDf(above);
+  }
+}
