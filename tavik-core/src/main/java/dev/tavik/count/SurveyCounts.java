@@ -67,124 +67,43 @@ public final class SurveyCounts {
   /** Holds sums of weights of every combination, by what the variance is made of. */
   public sealed interface Sums {}
 
-  /** Holds sums by cluster, only those that are not 0: of each cluster a stretch of entries. */
-  public static final class ByCluster implements Sums {
-    private final List<Stratum> strata;
-    private final int[] stratumOf;
-    private final int[] begins;
-    private final int[] combinations;
-    private final double[] sums;
-
-    private ByCluster(
-        List<Stratum> strata,
-        int[] stratumOf,
-        int[] begins,
-        int[] combinations,
-        double[] sums) {
-      this.strata = List.copyOf(strata);
-      this.stratumOf = stratumOf;
-      this.begins = begins;
-      this.combinations = combinations;
-      this.sums = sums;
-    }
-
-    /**
-     * Keeps sums.
-     *
-     * @param strata the strata
-     * @param stratumOf the stratum of each cluster
-     * @param rows of each cluster the sums, one for each combination; shorter where the last are 0
-     */
-    public static ByCluster of(List<Stratum> strata, int[] stratumOf, double[][] rows) {
-      int[] begins = new int[rows.length + 1];
-      for (int i = 0; i < rows.length; i++) {
-        begins[i + 1] = begins[i];
-        for (double sum : rows[i]) {
-          begins[i + 1] += sum == 0 ? 0 : 1;
-        }
-      }
-      int[] combinations = new int[begins[rows.length]];
-      double[] sums = new double[combinations.length];
-      int next = 0;
-      for (double[] row : rows) {
-        for (int c = 0; c < row.length; c++) {
-          if (row[c] != 0) {
-            combinations[next] = c;
-            sums[next++] = row[c];
-          }
-        }
-      }
-      return new ByCluster(strata, stratumOf.clone(), begins, combinations, sums);
-    }
-
-    /** Returns the strata. */
-    public List<Stratum> strata() {
-      return strata;
+  /**
+   * Holds sums by cluster.
+   *
+   * @param strata the strata
+   * @param stratumOf the position of the stratum of each cluster, from 0
+   * @param sums of each cluster the sums of weights, a column a combination
+   */
+  public record ByCluster(List<Stratum> strata, List<Integer> stratumOf, SparseRows sums)
+      implements Sums {
+    /** Copies the parts. */
+    public ByCluster {
+      strata = List.copyOf(strata);
+      stratumOf = List.copyOf(stratumOf);
     }
 
     /** Returns how many clusters there are. */
     public int clusters() {
-      return stratumOf.length;
-    }
-
-    /** Returns the position of the stratum of a cluster, from 0. */
-    public int stratumOf(int cluster) {
-      return stratumOf[cluster];
-    }
-
-    /** Returns the first entry of a cluster; that of the next is where it ends. */
-    public int begin(int cluster) {
-      return begins[cluster];
-    }
-
-    /** Returns the combination of an entry. */
-    public int combination(int entry) {
-      return combinations[entry];
-    }
-
-    /** Returns the sum of weights of an entry. */
-    public double sum(int entry) {
-      return sums[entry];
+      return stratumOf.size();
     }
 
     /** Returns the same sums of strata with other sizes. */
     public ByCluster strata(List<Stratum> others) {
-      return new ByCluster(others, stratumOf, begins, combinations, sums);
+      return new ByCluster(others, stratumOf, sums);
     }
   }
 
-  /** Holds sums where each row is a cluster of its own. */
-  public static final class ByUnit implements Sums {
-    private final List<Stratum> strata;
-    private final double[][] sums;
-    private final double[][] squares;
-
-    /**
-     * Keeps the sums, as they are.
-     *
-     * @param strata the strata
-     * @param sums those of weights in a stratum, one for each combination
-     * @param squares those of squared weights
-     */
-    public ByUnit(List<Stratum> strata, double[][] sums, double[][] squares) {
-      this.strata = List.copyOf(strata);
-      this.sums = sums;
-      this.squares = squares;
-    }
-
-    /** Returns the strata. */
-    public List<Stratum> strata() {
-      return strata;
-    }
-
-    /** Returns the sums of weights in a stratum, not to be changed. */
-    public double[] sums(int stratum) {
-      return sums[stratum];
-    }
-
-    /** Returns the sums of squared weights in a stratum, not to be changed. */
-    public double[] squares(int stratum) {
-      return squares[stratum];
+  /**
+   * Holds sums where each row is a cluster of its own.
+   *
+   * @param strata the strata
+   * @param sums of each stratum the sums of weights, a column a combination
+   * @param squares the sums of squared weights
+   */
+  public record ByUnit(List<Stratum> strata, SparseRows sums, SparseRows squares) implements Sums {
+    /** Copies the parts. */
+    public ByUnit {
+      strata = List.copyOf(strata);
     }
 
     /** Returns the same sums of strata with other sizes. */
@@ -325,13 +244,9 @@ public final class SurveyCounts {
   public double[] totals() {
     double[] all = new double[places.length];
     if (sums instanceof ByCluster some) {
-      for (int entry = 0; entry < some.begin(some.clusters()); entry++) {
-        all[some.combination(entry)] += some.sum(entry);
-      }
+      some.sums().addTo(all);
     } else if (sums instanceof ByUnit each) {
-      for (int h = 0; h < each.strata().size(); h++) {
-        add(each.sums(h), all);
-      }
+      each.sums().addTo(all);
     } else if (sums instanceof ByReplicate replicates) {
       add(replicates.full(), all);
     }

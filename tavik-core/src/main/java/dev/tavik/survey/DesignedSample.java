@@ -9,6 +9,7 @@ import dev.tavik.result.DeclinedException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
@@ -98,11 +99,7 @@ public final class DesignedSample {
     double[] counted = counts.counted(some);
     long with = 0;
     for (int i = 0; i < clusters.clusters(); i++) {
-      boolean holds = false;
-      for (int entry = clusters.begin(i); entry < clusters.begin(i + 1); entry++) {
-        holds |= counted[clusters.combination(entry)] > 0;
-      }
-      with += holds ? 1 : 0;
+      with += clusters.sums().any(i, counted) ? 1 : 0;
     }
     return with;
   }
@@ -125,15 +122,35 @@ public final class DesignedSample {
   }
 
   /**
-   * Estimates several proportions at once.
+   * Estimates the proportion of successes in each of several groups.
    *
-   * @param part which combinations are in the part of the sample that is asked about
-   * @param successes for each proportion which of these are successes
-   * @throws IllegalArgumentException if no row is in the part
+   * @param column the position of the column of groups, from 0
+   * @param groups its levels
+   * @param success which combinations are successes
+   * @throws IllegalArgumentException if no row is in one of them
    */
-  public List<DesignedProportion> proportions(
-      Predicate<List<String>> part, List<Predicate<List<String>>> successes) {
-    return proportions(successes.stream().map(success -> share(part, success)).toList());
+  public List<DesignedProportion> groups(
+      int column, List<String> groups, Predicate<List<String>> success) {
+    return proportions(ofGroups(column, groups, success));
+  }
+
+  private List<Share> ofGroups(int column, List<String> groups, Predicate<List<String>> success) {
+    return groups.stream()
+        .map(group -> share(unit -> unit.get(column).equals(group), success))
+        .toList();
+  }
+
+  /**
+   * Estimates the share of each of several levels of a column.
+   *
+   * @param column the position of the column, from 0
+   * @param levels the levels
+   */
+  public List<DesignedProportion> shares(int column, List<String> levels) {
+    return proportions(
+        levels.stream()
+            .map(level -> share(unit -> true, unit -> unit.get(column).equals(level)))
+            .toList());
   }
 
   private Share share(Predicate<List<String>> part, Predicate<List<String>> success) {
@@ -147,8 +164,7 @@ public final class DesignedSample {
 
   private List<DesignedProportion> proportions(List<Share> shares) {
     for (Share each : shares) {
-      require(
-          each.weight(totals) > 0, "a proportion needs a row with a weight above 0, got none");
+      require(each.weight(totals) > 0, "a proportion needs a row with a weight above 0, got none");
     }
     List<Share> inside = shares.stream().filter(this::hasOdds).toList();
     double[] plain = errors(shares.stream().map(Share::plain).toList());
@@ -157,8 +173,7 @@ public final class DesignedSample {
     for (int i = 0; i < shares.size(); i++) {
       int odds = inside.indexOf(shares.get(i));
       all.add(
-          proportion(
-              shares.get(i), plain[i], odds < 0 ? Double.POSITIVE_INFINITY : logit[odds]));
+          proportion(shares.get(i), plain[i], odds < 0 ? Double.POSITIVE_INFINITY : logit[odds]));
     }
     return all;
   }
@@ -212,20 +227,68 @@ public final class DesignedSample {
       Predicate<List<String>> first,
       Predicate<List<String>> second,
       Predicate<List<String>> success) {
-    Share one = share(first, success);
-    Share other = share(second, success);
-    List<DesignedProportion> both = proportions(List.of(one, other));
-    DesignedProportion p = both.get(0);
-    DesignedProportion q = both.get(1);
-    boolean noRatio = p.value() == 0 || q.value() == 0;
-    boolean noOdds = p.allOrNone() || q.allOrNone();
-    return new DesignedComparison(
-        p,
-        q,
-        error(one.difference(other)),
-        noRatio ? Double.POSITIVE_INFINITY : error(one.logRatio(other)),
-        noOdds ? Double.POSITIVE_INFINITY : error(one.logOddsRatio(other)),
-        df(c -> one.member()[c] > 0 || other.member()[c] > 0));
+    return comparisons(List.of(share(first, success), share(second, success))).get(0).get(1);
+  }
+
+  /**
+   * Compares the proportions of each two of several groups.
+   *
+   * @param column the position of the column of groups, from 0
+   * @param groups its levels
+   * @param success which combinations are successes
+   * @return for each group as the first the comparisons with each as the second, itself too
+   * @throws IllegalArgumentException if no row is in one of them
+   */
+  public List<List<DesignedComparison>> comparisons(
+      int column, List<String> groups, Predicate<List<String>> success) {
+    return comparisons(ofGroups(column, groups, success));
+  }
+
+  /** Differences of functions of single shares: their covariances tell all of them. */
+  private List<List<DesignedComparison>> comparisons(List<Share> shares) {
+    List<DesignedProportion> each = proportions(shares);
+    double[][] plain = differences(shares, share -> true, Share::plain);
+    double[][] log = differences(shares, share -> share.value(totals) > 0, Share::log);
+    double[][] logit = differences(shares, this::hasOdds, Share::logit);
+    List<List<DesignedComparison>> all = new ArrayList<>();
+    for (int i = 0; i < shares.size(); i++) {
+      Share one = shares.get(i);
+      all.add(new ArrayList<>());
+      for (int j = 0; j < shares.size(); j++) {
+        Share other = shares.get(j);
+        all.get(i)
+            .add(
+                new DesignedComparison(
+                    each.get(i),
+                    each.get(j),
+                    plain[i][j],
+                    log[i][j],
+                    logit[i][j],
+                    df(c -> one.member()[c] > 0 || other.member()[c] > 0)));
+      }
+    }
+    return all;
+  }
+
+  /** The standard errors of the differences of each two; infinite where one has no value. */
+  private double[][] differences(
+      List<Share> shares, Predicate<Share> has, Function<Share, Statistic> function) {
+    List<Share> some = shares.stream().filter(has).toList();
+    double[][] covariance = spread.covariance(Statistic.of(some.stream().map(function).toList()));
+    double[][] errors = new double[shares.size()][shares.size()];
+    for (int i = 0; i < shares.size(); i++) {
+      int one = some.indexOf(shares.get(i));
+      for (int j = 0; j < shares.size(); j++) {
+        int other = some.indexOf(shares.get(j));
+        double variance =
+            one < 0 || other < 0
+                ? Double.NaN
+                : covariance[one][one] + covariance[other][other] - 2 * covariance[one][other];
+        errors[i][j] =
+            Double.isNaN(variance) ? Double.POSITIVE_INFINITY : Math.sqrt(Math.max(0, variance));
+      }
+    }
+    return errors;
   }
 
   /**

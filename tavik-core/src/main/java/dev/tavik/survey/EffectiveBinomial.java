@@ -10,9 +10,9 @@ import dev.tavik.tail.Tail;
 
 /**
  * The binomial that stands for a designed sample, at its effective number of trials, which need not
- * be whole: its tails are those of beta distributions (Korn and Graubard 1998, "Confidence Intervals
- * for Proportions with Small Expected Number of Positive Counts Estimated from Survey Data", Survey
- * Methodology 24, 193-201).
+ * be whole: its tails are those of beta distributions (Korn and Graubard 1998, "Confidence
+ * Intervals for Proportions with Small Expected Number of Positive Counts Estimated from Survey
+ * Data", Survey Methodology 24, 193-201).
  *
  * @param trials the effective number of trials
  * @param successes as many of them as the share says

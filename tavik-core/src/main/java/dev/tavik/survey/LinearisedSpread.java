@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Names;
 import dev.tavik.count.SampleDesign.Lone;
+import dev.tavik.count.SparseRows;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.ByCluster;
 import dev.tavik.count.SurveyCounts.ByUnit;
@@ -11,6 +12,7 @@ import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 
 /**
@@ -26,11 +28,23 @@ final class LinearisedSpread implements Spread {
   private final SurveyCounts counts;
   private final List<Stratum> strata;
   private final Lone lone;
+  private final BitSet[] strataOf;
+
+  /** The clusters stratum by stratum, and where each stratum begins. */
+  private final int[] inOrder;
+
+  private final int[] first;
 
   LinearisedSpread(SurveyCounts counts) {
     this.counts = counts;
     this.strata = counts.strata();
     this.lone = counts.design().lone();
+    this.strataOf = strataOf(counts);
+    this.first = new int[strata.size() + 1];
+    this.inOrder = new int[counts.sums() instanceof ByCluster some ? some.clusters() : 0];
+    if (counts.sums() instanceof ByCluster clusters) {
+      order(clusters);
+    }
     requireSample();
     requireTwo();
     boolean[] all = new boolean[counts.combinations().size()];
@@ -43,6 +57,19 @@ final class LinearisedSpread implements Spread {
           counts.sums() instanceof ByUnit ? "rows" : "clusters",
           Figures.count(strata.size()),
           strata.size() == 1 ? "stratum" : "strata");
+    }
+  }
+
+  private void order(ByCluster clusters) {
+    for (int h : clusters.stratumOf()) {
+      first[h + 1]++;
+    }
+    for (int h = 0; h < strata.size(); h++) {
+      first[h + 1] += first[h];
+    }
+    int[] next = first.clone();
+    for (int i = 0; i < inOrder.length; i++) {
+      inOrder[next[clusters.stratumOf().get(i)]++] = i;
     }
   }
 
@@ -82,48 +109,45 @@ final class LinearisedSpread implements Spread {
       wanted[c] = part[c] ? 1 : 0;
     }
     double[] counted = counts.counted(wanted);
-    boolean[] has = new boolean[strata.size()];
-    if (counts.sums() instanceof ByCluster clusters) {
-      for (int i = 0; i < clusters.clusters(); i++) {
-        for (int entry = clusters.begin(i); entry < clusters.begin(i + 1); entry++) {
-          has[clusters.stratumOf(i)] |= counted[clusters.combination(entry)] > 0;
-        }
-      }
-    } else if (counts.sums() instanceof ByUnit units) {
-      for (int h = 0; h < has.length; h++) {
-        has[h] = any(units.sums(h), counted);
+    BitSet some = new BitSet();
+    for (int c = 0; c < counted.length; c++) {
+      if (counted[c] > 0) {
+        some.or(strataOf[c]);
       }
     }
-    long df = 0;
-    for (int h = 0; h < has.length; h++) {
-      df += has[h] ? strata.get(h).clusters() - 1 : 0;
-    }
-    return df;
+    return some.stream().mapToLong(h -> strata.get(h).clusters() - 1).sum();
   }
 
-  private static boolean any(double[] sums, double[] wanted) {
-    boolean any = false;
-    for (int c = 0; c < sums.length; c++) {
-      any |= sums[c] * wanted[c] > 0;
+  /** The strata in which each combination occurs. */
+  private static BitSet[] strataOf(SurveyCounts counts) {
+    BitSet[] strataOf = new BitSet[counts.counted(new double[counts.combinations().size()]).length];
+    Arrays.setAll(strataOf, c -> new BitSet());
+    SparseRows sums =
+        counts.sums() instanceof ByCluster clusters
+            ? clusters.sums()
+            : ((ByUnit) counts.sums()).sums();
+    for (int row = 0; row < sums.rows(); row++) {
+      int h = counts.sums() instanceof ByCluster clusters ? clusters.stratumOf().get(row) : row;
+      for (int entry = sums.begin(row); entry < sums.begin(row + 1); entry++) {
+        strataOf[sums.column(entry)].set(h);
+      }
     }
-    return any;
+    return strataOf;
   }
 
   @Override
   public double[][] covariance(Statistic statistic) {
-    double[][] slopes = counted(statistic);
-    double[][] covariance = new double[slopes.length][slopes.length];
+    Slopes slopes = Slopes.of(statistic, counts);
+    double[][] covariance = new double[slopes.values()][slopes.values()];
     if (counts.sums() instanceof ByCluster clusters) {
       addClusters(clusters, slopes, (z, weight) -> Products.add(z, weight, covariance));
     } else if (counts.sums() instanceof ByUnit units) {
+      double[] mean = new double[slopes.values()];
       for (int h = 0; h < strata.size(); h++) {
-        double[] mean = linearised(units.sums(h), slopes);
-        for (int v = 0; v < slopes.length; v++) {
-          for (int w = 0; w <= v; w++) {
-            covariance[v][w] +=
-                units(units.squares(h), strata.get(h), slopes[v], slopes[w], mean[v] * mean[w]);
-          }
-        }
+        double factor = ofRows(strata.get(h));
+        slopes.addProducts(units.squares(), h, factor, covariance);
+        slopes.linearise(units.sums(), h, mean);
+        Products.add(mean, -factor * ofMean(strata.get(h)), covariance);
       }
     }
     return Products.mirrored(covariance);
@@ -131,57 +155,45 @@ final class LinearisedSpread implements Spread {
 
   @Override
   public double[] variances(Statistic statistic) {
-    double[][] slopes = counted(statistic);
-    double[] variances = new double[slopes.length];
+    Slopes slopes = Slopes.of(statistic, counts);
+    double[] variances = new double[slopes.values()];
     if (counts.sums() instanceof ByCluster clusters) {
       addClusters(clusters, slopes, (z, weight) -> Products.add(z, weight, variances));
     } else if (counts.sums() instanceof ByUnit units) {
+      double[] mean = new double[slopes.values()];
       for (int h = 0; h < strata.size(); h++) {
-        double[] mean = linearised(units.sums(h), slopes);
-        for (int v = 0; v < variances.length; v++) {
-          // Where all rows of a stratum are alike, rounding is left of their spread.
-          variances[v] +=
-              Math.max(
-                  0,
-                  units(
-                      units.squares(h), strata.get(h), slopes[v], slopes[v], mean[v] * mean[v]));
-        }
+        double factor = ofRows(strata.get(h));
+        slopes.addSquares(units.squares(), h, factor, variances);
+        slopes.linearise(units.sums(), h, mean);
+        Products.add(mean, -factor * ofMean(strata.get(h)), variances);
       }
+      // Where all rows are alike, rounding is left of their spread.
+      Arrays.setAll(variances, v -> variances[v] < 0 ? 0 : variances[v]);
     }
     return variances;
   }
 
-  /** The slopes for combinations as they were counted. */
-  private double[][] counted(Statistic statistic) {
-    double[][] slopes = statistic.slopes(counts.totals());
-    double[][] counted = new double[slopes.length][];
-    for (int i = 0; i < slopes.length; i++) {
-      counted[i] = counts.counted(slopes[i]);
-    }
-    return counted;
-  }
-
-  private void addClusters(ByCluster clusters, double[][] slopes, Take taking) {
-    double[][] means = new double[strata.size()][slopes.length];
-    double[] z = new double[slopes.length];
-    for (int i = 0; i < clusters.clusters(); i++) {
-      Stratum stratum = strata.get(clusters.stratumOf(i));
-      linearise(clusters, i, slopes, z);
-      for (int v = 0; v < z.length; v++) {
-        means[clusters.stratumOf(i)][v] += z[v] / stratum.clusters();
+  /** Stratum by stratum, the mean of its clusters first. */
+  private void addClusters(ByCluster clusters, Slopes slopes, Take taking) {
+    double[] mean = new double[slopes.values()];
+    double[] z = new double[slopes.values()];
+    for (int h = 0; h < strata.size(); h++) {
+      Stratum stratum = strata.get(h);
+      boolean single = stratum.clusters() == 1;
+      double factor = ofRows(stratum);
+      Arrays.fill(mean, 0);
+      for (int i = first[h]; i < first[h + 1] && !single; i++) {
+        slopes.linearise(clusters.sums(), inOrder[i], z);
+        for (int v = 0; v < z.length; v++) {
+          mean[v] += z[v] / stratum.clusters();
+        }
       }
-    }
-    for (int i = 0; i < clusters.clusters(); i++) {
-      Stratum stratum = strata.get(clusters.stratumOf(i));
-      linearise(clusters, i, slopes, z);
-      if (stratum.clusters() > 1) {
-        double[] mean = means[clusters.stratumOf(i)];
+      for (int i = first[h]; i < first[h + 1] && factor > 0; i++) {
+        slopes.linearise(clusters.sums(), inOrder[i], z);
         for (int v = 0; v < z.length; v++) {
           z[v] -= mean[v];
         }
-        taking.product(z, factor(stratum));
-      } else if (lone == Lone.CENTRE) {
-        taking.product(z, stratum.unsampled());
+        taking.product(z, factor);
       }
     }
   }
@@ -191,40 +203,15 @@ final class LinearisedSpread implements Spread {
     void product(double[] vector, double weight);
   }
 
-  private static void linearise(ByCluster clusters, int cluster, double[][] slopes, double[] z) {
-    Arrays.fill(z, 0);
-    for (int entry = clusters.begin(cluster); entry < clusters.begin(cluster + 1); entry++) {
-      double weight = clusters.sum(entry);
-      int combination = clusters.combination(entry);
-      for (int v = 0; v < z.length; v++) {
-        z[v] += weight * slopes[v][combination];
-      }
-    }
+  /** What the squared distances of a stratum's clusters count: of a single one as was said. */
+  private double ofRows(Stratum stratum) {
+    return stratum.clusters() == 1
+        ? lone == Lone.CENTRE ? stratum.unsampled() : 0
+        : stratum.unsampled() * stratum.clusters() / (stratum.clusters() - 1.0);
   }
 
-  private static double[] linearised(double[] sums, double[][] slopes) {
-    double[] z = new double[slopes.length];
-    for (int v = 0; v < z.length; v++) {
-      for (int c = 0; c < sums.length; c++) {
-        z[v] += sums[c] * slopes[v][c];
-      }
-    }
-    return z;
-  }
-
-  private static double factor(Stratum stratum) {
-    return stratum.unsampled() * stratum.clusters() / (stratum.clusters() - 1.0);
-  }
-
-  /** What a stratum of rows adds to a covariance. */
-  private double units(
-      double[] squares, Stratum stratum, double[] one, double[] other, double meanSquare) {
-    boolean single = stratum.clusters() == 1;
-    double factor = single ? (lone == Lone.CENTRE ? stratum.unsampled() : 0) : factor(stratum);
-    double sum = single ? 0 : -meanSquare / stratum.clusters();
-    for (int c = 0; c < squares.length; c++) {
-      sum += one[c] * other[c] * squares[c];
-    }
-    return factor * sum;
+  /** What the squared sum of a stratum counts against its squares. */
+  private static double ofMean(Stratum stratum) {
+    return stratum.clusters() == 1 ? 0 : 1.0 / stratum.clusters();
   }
 }

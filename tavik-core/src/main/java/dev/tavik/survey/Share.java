@@ -1,7 +1,5 @@
 package dev.tavik.survey;
 
-import org.jspecify.annotations.Nullable;
-
 /** The weighted share of successes in a part of the sample, and functions of it and of another. */
 final class Share {
   private static final int FAILURE = 1;
@@ -83,45 +81,29 @@ final class Share {
 
   /** The share itself. */
   Statistic plain() {
-    return less(Scale.PLAIN, null);
+    return on(Scale.PLAIN);
+  }
+
+  /** Its logarithm. */
+  Statistic log() {
+    return on(Scale.LOG);
   }
 
   /** The logarithm of its odds. */
   Statistic logit() {
-    return less(Scale.LOGIT, null);
+    return on(Scale.LOGIT);
   }
 
-  /** This share less another. */
-  Statistic difference(Share other) {
-    return less(Scale.PLAIN, other);
-  }
-
-  /** The logarithm of the ratio to another. */
-  Statistic logRatio(Share other) {
-    return less(Scale.LOG, other);
-  }
-
-  /** The logarithm of the ratio of the odds to those of another. */
-  Statistic logOddsRatio(Share other) {
-    return less(Scale.LOGIT, other);
-  }
-
-  private Statistic less(Scale scale, @Nullable Share other) {
+  private Statistic on(Scale scale) {
     return new Statistic() {
       @Override
       public double[] values(double[] totals) {
-        double less = other == null ? 0 : other.value(scale, totals);
-        return new double[] {Share.this.value(scale, totals) - less};
+        return new double[] {value(scale, totals)};
       }
 
       @Override
       public double[][] slopes(double[] totals) {
-        double[] slopes = Share.this.slopes(scale, totals);
-        double[] others = other == null ? new double[slopes.length] : other.slopes(scale, totals);
-        for (int c = 0; c < slopes.length; c++) {
-          slopes[c] -= others[c];
-        }
-        return new double[][] {slopes};
+        return new double[][] {Share.this.slopes(scale, totals)};
       }
     };
   }

@@ -118,8 +118,7 @@ public enum SurveyComparisonInterval implements Method {
       ends = Ends.around(estimate(compared), half, -1, 1);
     } else {
       double half = t * finite(this == LOG_RATIO ? compared.logRatio() : compared.logOddsRatio());
-      ends =
-          new Ends(estimate(compared) * Math.exp(-half), estimate(compared) * Math.exp(half));
+      ends = new Ends(estimate(compared) * Math.exp(-half), estimate(compared) * Math.exp(half));
     }
     return new Interval(
         quantity,

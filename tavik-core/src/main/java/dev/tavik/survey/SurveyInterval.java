@@ -123,6 +123,7 @@ public enum SurveyInterval implements Method {
             .orElseThrow();
     Ends ends = Ends.around(centred.centre(), centred.halfWidth(), 0, 1);
     return new Ends(
-        proportion.value() == 0 ? 0 : ends.lower(), proportion.complement() == 0 ? 1 : ends.upper());
+        proportion.value() == 0 ? 0 : ends.lower(),
+        proportion.complement() == 0 ? 1 : ends.upper());
   }
 }

@@ -2,6 +2,7 @@ package dev.tavik.survey;
 
 import dev.tavik.count.Replication;
 import dev.tavik.count.SampleDesign;
+import dev.tavik.count.SparseRows;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.count.Tabulation;
@@ -86,10 +87,10 @@ final class SurveyRows {
       }
     }
     return counts(
-        SurveyCounts.ByCluster.of(
+        new SurveyCounts.ByCluster(
             strata(strata, clusters),
-            clusters.stream().mapToInt(each -> strata.indexOf(each.get(0))).toArray(),
-            sums),
+            clusters.stream().map(each -> strata.indexOf(each.get(0))).toList(),
+            SparseRows.of(sums)),
         design);
   }
 
@@ -119,7 +120,7 @@ final class SurveyRows {
     }
     List<List<String>> each = rows.stream().map(row -> List.of(row.stratum())).toList();
     return counts(
-        new SurveyCounts.ByUnit(strata(strata, each), sums, squares),
+        new SurveyCounts.ByUnit(strata(strata, each), SparseRows.of(sums), SparseRows.of(squares)),
         SampleDesign.weighted("w").strata("h").lone(design.lone()));
   }
 

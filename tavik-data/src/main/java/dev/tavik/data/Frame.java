@@ -84,30 +84,29 @@ final class Frame {
     return Double.isNaN(size) ? Double.POSITIVE_INFINITY : size;
   }
 
-  /** The strata that have clusters, or rows where each is one, and their sums. */
-  SurveyCounts.ByUnit byUnit(GrowingSums sums, GrowingSums squares, int combinations) {
+  /** The strata that have rows, where each is a cluster, and their sums. */
+  SurveyCounts.ByUnit byUnit(GrowingSums sums, GrowingSums squares) {
+    int[] places = filled(strata.size());
     List<Stratum> kept = new ArrayList<>();
-    List<double[]> keptSums = new ArrayList<>();
-    List<double[]> keptSquares = new ArrayList<>();
-    for (int h = 0; h < strata.size(); h++) {
+    for (int h = 0; h < places.length; h++) {
       if (h < units.length && units[h] > 0) {
+        places[h] = kept.size();
         kept.add(new Stratum(strata.levels().get(h), units[h], size(h)));
-        keptSums.add(sums.whole(h, combinations));
-        keptSquares.add(squares.whole(h, combinations));
       }
     }
     return new SurveyCounts.ByUnit(
-        kept, keptSums.toArray(double[][]::new), keptSquares.toArray(double[][]::new));
+        kept, sums.sparse(places, kept.size()), squares.sparse(places, kept.size()));
   }
 
   /** The clusters that have a row with a weight above 0, and their sums. */
-  SurveyCounts.ByCluster byCluster(GrowingSums sums, int combinations) {
+  SurveyCounts.ByCluster byCluster(GrowingSums sums) {
+    int[] places = filled(clusters);
     long[] each = new long[strata.size()];
     int count = 0;
     for (int cluster = 0; cluster < clusters; cluster++) {
       if (stratumOf[cluster] >= 0) {
         each[stratumOf[cluster]]++;
-        count++;
+        places[cluster] = count++;
       }
     }
     int[] numbers = new int[each.length];
@@ -118,16 +117,13 @@ final class Frame {
         kept.add(new Stratum(strata.levels().get(h), each[h], size(h)));
       }
     }
-    int[] keptStrata = new int[count];
-    double[][] keptSums = new double[count][];
-    int next = 0;
+    List<Integer> keptStrata = new ArrayList<>();
     for (int cluster = 0; cluster < clusters; cluster++) {
       if (stratumOf[cluster] >= 0) {
-        keptStrata[next] = numbers[stratumOf[cluster]];
-        keptSums[next++] = sums.row(cluster, combinations);
+        keptStrata.add(numbers[stratumOf[cluster]]);
       }
     }
-    return SurveyCounts.ByCluster.of(kept, keptStrata, keptSums);
+    return new SurveyCounts.ByCluster(kept, keptStrata, sums.sparse(places, count));
   }
 
   private static int[] filled(int length) {

@@ -22,8 +22,8 @@ import org.jspecify.annotations.Nullable;
 final class SurveyHandler extends RowHandler {
   private static final int NONE = -1;
 
-  /** So many sums are held, 8 bytes each. */
-  private static final long MOST_SUMS = 20_000_000;
+  /** So many sums are held, up to 32 bytes each. */
+  private static final long MOST_SUMS = 5_000_000;
 
   private static final int MOST_REPLICATES = 2_000;
 
@@ -43,6 +43,7 @@ final class SurveyHandler extends RowHandler {
 
   private boolean[] ownColumns = {};
   private int replicates;
+  private long most = MOST_SUMS;
 
   private double weight = 1;
   private double squared = 1;
@@ -55,7 +56,6 @@ final class SurveyHandler extends RowHandler {
   private double[] replicateWeights = {};
   private long zero;
   private long missing;
-  private long held;
   private final KnownKeys clusterKeys = new KnownKeys();
   private final KnownValues strataKeys = new KnownValues();
   private long clusterKey;
@@ -103,6 +103,7 @@ final class SurveyHandler extends RowHandler {
       part.wanted = part.counts.headed(header);
       parts.add(part);
     }
+    most = MOST_SUMS / parts.size();
     weightColumn = find(design.weight());
     strataColumn = find(design.strata());
     clusterColumn = design.clusters().isEmpty() ? NONE : header.find(design.clusters().get(0));
@@ -462,25 +463,26 @@ final class SurveyHandler extends RowHandler {
       sums.full = at(sums.full, combination);
       sums.full[combination] += factor * sum;
       for (int r = 0; r < replicates; r++) {
-        hold(sums.sums.add(r, combination, units * replicateWeights[r] / (whole ? times() : 1)));
+        hold(
+            sums.sums.add(
+                r, combination, units * replicateWeights[r] / (whole ? times() : 1), most));
       }
       return;
     }
-    hold(sums.sums.add(element, combination, factor * sum));
+    hold(sums.sums.add(element, combination, factor * sum, most));
     if (clusterColumn == NONE) {
-      hold(sums.squares.add(element, combination, factor * squared));
+      hold(sums.squares.add(element, combination, factor * squared, most));
     }
   }
 
-  private void hold(int more) {
-    held += more;
-    if (held > MOST_SUMS) {
+  private void hold(boolean tooMany) {
+    if (tooMany) {
       throw new DataException(
           DataException.Code.LEVEL,
           "%s: clusters and combinations of levels make more than %s sums; choose coarser levels, or"
               + " fewer columns at once",
           place(),
-          Figures.count(MOST_SUMS));
+          Figures.count(most));
     }
   }
 
@@ -553,9 +555,7 @@ final class SurveyHandler extends RowHandler {
           Objects.requireNonNull(design.replication()));
     }
     SurveyCounts.Sums found =
-        clusterColumn == NONE
-            ? frame.byUnit(sums.sums, sums.squares, combinations)
-            : frame.byCluster(sums.sums, combinations);
+        clusterColumn == NONE ? frame.byUnit(sums.sums, sums.squares) : frame.byCluster(sums.sums);
     return sized(found);
   }
 

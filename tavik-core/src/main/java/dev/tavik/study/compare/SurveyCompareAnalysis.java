@@ -37,6 +37,7 @@ final class SurveyCompareAnalysis {
   private final DesignedSample sample;
   private final Design design;
   private final Predicate<List<String>> success;
+  private final List<List<DesignedComparison>> comparisons;
 
   SurveyCompareAnalysis(SurveyCompareQuestion question) {
     this.question = question;
@@ -44,6 +45,7 @@ final class SurveyCompareAnalysis {
     this.sample = DesignedSample.of(question.counts());
     this.design = new Design(sample);
     this.success = unit -> question.success().contains(unit.get(0));
+    this.comparisons = sample.comparisons(1, question.groups(), success);
   }
 
   Answer answer() {
@@ -121,9 +123,8 @@ final class SurveyCompareAnalysis {
   }
 
   private SurveyPair pair(String one, String two) {
-    DesignedComparison compared =
-        sample.comparison(
-            unit -> unit.get(1).equals(one), unit -> unit.get(1).equals(two), success);
+    List<String> groups = question.groups();
+    DesignedComparison compared = comparisons.get(groups.indexOf(one)).get(groups.indexOf(two));
     List<TestResult> tests = new ArrayList<>();
     List<DirectedTest> oneSided = new ArrayList<>();
     List<Refusal> refusals = new ArrayList<>();

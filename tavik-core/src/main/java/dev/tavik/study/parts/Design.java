@@ -52,6 +52,11 @@ public record Design(DesignedSample sample) {
     return counts().design();
   }
 
+  private String degrees() {
+    double df = sample.df();
+    return df == Math.rint(df) ? Figures.count((long) df) : Figures.upTo(df, 4);
+  }
+
   private static String several(long count, String one, String many) {
     return Figures.counted(Figures.count(count), one, many);
   }
@@ -62,11 +67,7 @@ public record Design(DesignedSample sample) {
     long rows = counts().units().total();
     String weighted =
         design.weight() == null ? "all weighing the same" : "weighted by " + design.weight();
-    String df =
-        Figures.upTo(sample.df(), 5)
-            + (sample.df() == 1 ? " degree" : " degrees")
-            + " of freedom"
-            + partly();
+    String df = degrees() + (sample.df() == 1 ? " degree" : " degrees") + " of freedom" + partly();
     if (design.replication() != null) {
       return say(
           "%s, %s, with %s %s replicate weights (%s)",
@@ -157,7 +158,7 @@ public record Design(DesignedSample sample) {
             met(sample.df() >= ENOUGH_DF),
             say(
                 "%s from %s%s",
-                Figures.upTo(sample.df(), 5),
+                degrees(),
                 what(),
                 sample.df() >= ENOUGH_DF
                     ? ", enough for a steady standard error"
@@ -240,7 +241,7 @@ public record Design(DesignedSample sample) {
               say(
                   "Only %s %s of freedom: the standard error itself is unsteady, and a result near the"
                       + " line can fall on either side. More clusters help, more rows in each don't.",
-                  Figures.upTo(sample.df(), 3), sample.df() == 1 ? "degree" : "degrees")));
+                  degrees(), sample.df() == 1 ? "degree" : "degrees")));
     }
     long with = sample.clustersWith(outcome);
     boolean few = with < ENOUGH_CLUSTERS && with < sample.clusters();

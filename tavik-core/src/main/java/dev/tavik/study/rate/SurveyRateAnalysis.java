@@ -50,8 +50,10 @@ final class SurveyRateAnalysis {
       found.add(rate(question.label(), "", sample.proportion(unit -> true, success)));
       return found;
     }
-    for (String level : question.counts().units().levels(1)) {
-      found.add(rate(level, level, sample.proportion(unit -> unit.get(1).equals(level), success)));
+    List<String> levels = question.counts().units().levels(1);
+    List<DesignedProportion> each = sample.groups(1, levels, success);
+    for (int i = 0; i < levels.size(); i++) {
+      found.add(rate(levels.get(i), levels.get(i), each.get(i)));
     }
     return found;
   }

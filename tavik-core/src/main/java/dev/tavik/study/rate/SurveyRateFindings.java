@@ -5,10 +5,12 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Depth;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Parts;
+import dev.tavik.answer.Selection;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Tests;
@@ -169,17 +171,33 @@ final class SurveyRateFindings {
 
   Answer several(
       List<SurveyRate> rates, List<Answer> answers, List<Caution> cautions, Verdict verdict) {
-    return Answer.to(question, "rate", question.label())
-        .add(Finding.fact("input", Observed.input(question.from())))
-        .add(Finding.fact("hypothesis", hypothesis()))
-        .add(design.fact())
-        .add(Finding.fact("adjustment", new Value.Words("holm")))
-        .add(new Parts("groups", rates.stream().map(SurveyRate::name).toList(), answers))
-        .add(estimates(rates))
+    Answer.Builder answer =
+        Answer.to(question, "rate", question.label())
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(Finding.fact("hypothesis", hypothesis()))
+            .add(design.fact())
+            .add(Finding.fact("adjustment", new Value.Words("holm")))
+            .add(new Parts("groups", rates.stream().map(SurveyRate::name).toList(), answers));
+    Depth whole = Depth.ALWAYS;
+    if (Selection.needed(rates.size())) {
+      whole = Depth.WHOLE;
+      answer
+          .add(estimates(Selection.ends(rates, rate -> rate.proportion().value())).at(Depth.CUT))
+          .add(
+              Finding.say(
+                      new Block.Rest(
+                          say(
+                              "The highest and the lowest of %s rates; every group, test and"
+                                  + " interval",
+                              Figures.count(rates.size()))))
+                  .at(Depth.CUT));
+    }
+    return answer
+        .add(estimates(rates).at(whole))
         .addAll(Observed.source(question.from()))
         .add(design.sentence())
-        .add(tests(rates))
-        .add(intervals(rates))
+        .add(tests(rates).at(whole))
+        .add(intervals(rates).at(whole))
         .conditions(conditions())
         .cautions(cautions)
         .concluded(verdict);

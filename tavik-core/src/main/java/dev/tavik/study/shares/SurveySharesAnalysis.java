@@ -33,7 +33,6 @@ import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /** Puts the answer about shares of a designed sample together. */
@@ -50,9 +49,7 @@ final class SurveySharesAnalysis {
     this.question = question;
     this.sample = DesignedSample.of(question.counts());
     this.design = new Design(sample);
-    this.shares =
-        sample.proportions(
-            unit -> true, question.levels().stream().map(SurveySharesAnalysis::is).toList());
+    this.shares = sample.shares(0, question.levels());
     List<Double> claimed =
         IntStream.range(0, shares.size()).mapToObj(question.claimed()::share).toList();
     this.tests = DesignTests.of(sample.deviation(0, question.levels(), claimed), question.tests());
@@ -65,10 +62,6 @@ final class SurveySharesAnalysis {
                         : Double.NaN)
             .toList();
     this.standingOut = DesignTests.standingOut(residuals, tests.deviation().df());
-  }
-
-  private static Predicate<List<String>> is(String level) {
-    return unit -> unit.get(0).equals(level);
   }
 
   private double away(int category) {
