@@ -348,7 +348,7 @@ final class SurveyHandler extends RowHandler {
     return new DataException(
         DataException.Code.COUNT,
         "%s, column %s %s%s",
-        place(),
+        together ? source() : place(),
         known.names().get(column),
         found,
         what);

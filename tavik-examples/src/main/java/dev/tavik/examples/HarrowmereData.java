@@ -21,7 +21,7 @@ import org.dhatim.fastexcel.Worksheet;
  */
 public final class HarrowmereData {
   private static final long SEED = 20260406L;
-  private static final long PANEL_SEED = 20260614L;
+  private static final long PANEL_SEED = 20260621L;
   private static final String[] GRADES = {"sound", "crazed", "cracked", "warped"};
   private static final String[] GLAZES = {"ash", "celadon", "cobalt", "iron"};
 

@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Predicate;
 import org.apache.commons.rng.UniformRandomProvider;
-import org.apache.commons.rng.sampling.ListSampler;
-import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.apache.commons.rng.simple.RandomSource;
 
 /**
@@ -67,16 +65,15 @@ public final class TradePopulation {
   }
 
   private static List<Customer> customers(Region region, UniformRandomProvider random) {
-    ZigguratSampler.NormalizedGaussian normal = ZigguratSampler.NormalizedGaussian.of(random);
     int size = (int) Math.round(25 + 45 * -Math.log(1 - random.nextDouble()));
-    double goodwill = 0.55 * normal.sample() - 0.006 * (size - 70) - uplands(region) * 0.55;
-    double delivery = 0.45 * normal.sample() + 0.5 * goodwill;
+    double goodwill = 0.55 * normal(random) - 0.006 * (size - 70) - uplands(region) * 0.55;
+    double delivery = 0.45 * normal(random) + 0.5 * goodwill;
     double online = 0.2 + 0.3 * random.nextDouble();
     List<Customer> customers = new ArrayList<>();
     for (int i = 0; i < size; i++) {
       double way = random.nextDouble();
       String channel = CHANNELS[way < online ? 2 : way < online + 0.2 ? 1 : 0];
-      double mood = delivery + normal.sample();
+      double mood = delivery + normal(random);
       int rating = mood < -1.7 ? 0 : mood < -1.05 ? 1 : mood < -0.3 ? 2 : mood < 0.75 ? 3 : 4;
       double odds =
           Math.exp(1.05 + goodwill + 0.35 * (rating - 3) - (channel.equals("online") ? 0.3 : 0));
@@ -84,6 +81,21 @@ public final class TradePopulation {
       customers.add(new Customer(channel, reorders, RATINGS[rating]));
     }
     return customers;
+  }
+
+  /** Nearly a standard normal deviate, the same with every version of every library. */
+  private static double normal(UniformRandomProvider random) {
+    double sum = -6;
+    for (int i = 0; i < 12; i++) {
+      sum += random.nextDouble();
+    }
+    return sum;
+  }
+
+  private static void shuffle(List<?> all, UniformRandomProvider random) {
+    for (int i = all.size() - 1; i > 0; i--) {
+      Collections.swap(all, i, (int) (random.nextDouble() * (i + 1)));
+    }
   }
 
   private static int uplands(Region region) {
@@ -128,7 +140,7 @@ public final class TradePopulation {
     for (Region region : Region.values()) {
       List<Dealer> there =
           new ArrayList<>(dealers.stream().filter(each -> each.region() == region).toList());
-      ListSampler.shuffle(random, there);
+      shuffle(there, random);
       List<Dealer> drawn = there.subList(0, region.drawn);
       drawn.sort(Comparator.comparing(Dealer::name));
       for (Dealer dealer : drawn) {
@@ -140,7 +152,7 @@ public final class TradePopulation {
 
   private static void add(Dealer dealer, UniformRandomProvider random, StringBuilder text) {
     List<Customer> customers = new ArrayList<>(dealer.customers());
-    ListSampler.shuffle(random, customers);
+    shuffle(customers, random);
     List<Customer> answering = new ArrayList<>();
     for (Customer each : customers.subList(0, Math.min(CUSTOMERS_DRAWN, customers.size()))) {
       if (random.nextDouble() < ANSWERED) {
