@@ -179,7 +179,7 @@ class SurveyCommandTest {
     assertThat(
             CommandLine.shell("cross --rows delivery --columns channel" + by)
                 .out()
-                .replaceAll("\s+", " "))
+                .replaceAll("\\s+", " "))
         .contains("by replicates");
     String half = by.replace("jackknife", "balanced-fay=0.5");
     // 1/(48 · 0.25) in place of 47/48, and so much more variance.
