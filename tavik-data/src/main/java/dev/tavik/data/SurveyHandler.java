@@ -1,17 +1,12 @@
 package dev.tavik.data;
 
-import dev.tavik.count.Names;
+import dev.tavik.count.Replication;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
-import java.util.regex.Pattern;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,61 +20,29 @@ final class SurveyHandler extends RowHandler {
   /** So many sums are held, up to 32 bytes each. */
   private static final long MOST_SUMS = 5_000_000;
 
-  private static final int MOST_REPLICATES = 2_000;
-
   private final SampleDesign design;
   private final List<CountRequest> requests;
-  private final List<Part> parts = new ArrayList<>();
+  private final List<SurveyPart> parts = new ArrayList<>();
   private final Frame frame;
   private Header known = new Header("", List.of());
-
-  private int weightColumn = NONE;
-  private int strataColumn = NONE;
-  private int clusterColumn = NONE;
-  private int populationColumn = NONE;
-
-  /** The position among the replicates of each column, or {@link #NONE}. */
-  private int[] replicateOf = {};
-
+  private SurveyColumns columns = SurveyColumns.none();
   private boolean[] ownColumns = {};
-  private int replicates;
   private long most = MOST_SUMS;
 
-  private double weight = 1;
-  private double squared = 1;
-  private double least = 1;
-  private double greatest = 1;
-  private boolean together;
+  private final SurveyRow current = new SurveyRow();
   private int stratum;
   private int cluster;
   private double population = Double.NaN;
   private double[] replicateWeights = {};
   private long zero;
   private long missing;
+
+  /** The numbers of short names by their keys, and the key whose name comes next. */
   private final KnownKeys clusterKeys = new KnownKeys();
+
   private final KnownValues strataKeys = new KnownValues();
   private long clusterKey;
   private long strataKey;
-
-  /** What is counted of one request, with the sums of exact and of nearly matching rows. */
-  private static final class Part {
-    final CountHandler counts;
-    boolean[] wanted = {};
-    final Sums exact = new Sums();
-    final Sums nearly = new Sums();
-
-    Part(CountHandler counts) {
-      this.counts = counts;
-    }
-  }
-
-  /** Sums of combinations, by cluster, stratum or replicate. */
-  private static final class Sums {
-    final WeightSums weights = new WeightSums();
-    final GrowingSums sums = new GrowingSums();
-    final GrowingSums squares = new GrowingSums();
-    double[] full = new double[8];
-  }
 
   SurveyHandler(String source, SampleDesign design, List<CountRequest> requests) {
     super(source);
@@ -97,150 +60,43 @@ final class SurveyHandler extends RowHandler {
   boolean[] header(Header header) {
     known = header;
     parts.clear();
-    boolean[] all = new boolean[header.names().size()];
+    columns = new SurveyColumns(header, design);
+    replicateWeights = new double[columns.replicates()];
+    most = MOST_SUMS / requests.size();
+    ownColumns = new boolean[header.names().size()];
+    boolean[] all = new boolean[ownColumns.length];
+    for (int column = 0; column < all.length; column++) {
+      ownColumns[column] = columns.has(column);
+      all[column] = ownColumns[column];
+    }
     for (CountRequest request : requests) {
-      Part part = new Part(new CountHandler(source(), request));
-      part.wanted = part.counts.headed(header);
+      SurveyPart part = new SurveyPart(new CountHandler(source(), request));
+      boolean[] wanted = part.header(header);
+      columns.requireNotCounted(wanted);
+      for (int column = 0; column < all.length; column++) {
+        all[column] |= wanted[column];
+      }
       parts.add(part);
     }
-    most = MOST_SUMS / parts.size();
-    weightColumn = find(design.weight());
-    strataColumn = find(design.strata());
-    clusterColumn = design.clusters().isEmpty() ? NONE : header.find(design.clusters().get(0));
-    design.clusters().forEach(header::find);
-    populationColumn = design.populationSize() == null ? find(design.population()) : NONE;
-    replicateOf = replicates(header);
-    ownColumns = new boolean[all.length];
-    for (int column = 0; column < all.length; column++) {
-      ownColumns[column] =
-          column == weightColumn
-              || column == strataColumn
-              || column == clusterColumn
-              || column == populationColumn
-              || replicateOf[column] >= 0;
-      all[column] = ownColumns[column];
-      for (Part part : parts) {
-        all[column] |= part.wanted[column];
-      }
-    }
-    requireUsedOnce();
-    if (strataColumn == NONE) {
+    if (columns.strata() == NONE) {
       frame.only();
     }
     return all;
   }
 
-  private int find(@Nullable String column) {
-    return column == null ? NONE : known.find(column);
-  }
-
-  /** A weight is no stratum and no cluster, and is not counted either. */
-  private void requireUsedOnce() {
-    List<Integer> own =
-        IntStream.of(weightColumn, strataColumn, clusterColumn, populationColumn)
-            .filter(each -> each >= 0)
-            .boxed()
-            .toList();
-    if (own.stream().distinct().count() < own.size()
-        || (weightColumn >= 0 && replicateOf[weightColumn] >= 0)) {
-      throw new DataException(
-          DataException.Code.COLUMN,
-          "%s: weight, strata, cluster and population must be different columns",
-          source());
-    }
-    for (Part part : parts) {
-      if (weightColumn >= 0 && part.wanted[weightColumn]) {
-        throw new DataException(
-            DataException.Code.COLUMN,
-            "%s: column %s can't be both weight and counted or filtered",
-            source(),
-            known.names().get(weightColumn));
-      }
-    }
-  }
-
-  private int[] replicates(Header header) {
-    int[] of = new int[header.names().size()];
-    Arrays.fill(of, NONE);
-    replicates = 0;
-    if (design.replication() == null) {
-      return of;
-    }
-    for (String written : design.replication().columns()) {
-      List<Integer> meant =
-          written.contains("*") ? matching(header, written) : List.of(header.find(written));
-      for (int column : meant) {
-        if (of[column] == NONE) {
-          of[column] = replicates++;
-        }
-      }
-    }
-    int scales = design.replication().scale().size();
-    if (replicates < 2 || replicates > MOST_REPLICATES || (scales > 1 && scales != replicates)) {
-      throw new DataException(
-          DataException.Code.COLUMN,
-          "%s: replicates name %s %s, and %s",
-          source(),
-          Figures.count(replicates),
-          replicates == 1 ? "column" : "columns",
-          scales > 1 && scales != replicates
-              ? "scale has " + scales + " numbers; give one for all or one for each"
-              : "from 2 to " + Figures.count(MOST_REPLICATES) + " are needed");
-    }
-    replicateWeights = new double[replicates];
-    return of;
-  }
-
-  private static List<Integer> matching(Header header, String written) {
-    Pattern pattern =
-        Pattern.compile(
-            Arrays.stream(written.split("\\*", -1))
-                .map(Pattern::quote)
-                .collect(Collectors.joining(".*")),
-            Pattern.CASE_INSENSITIVE);
-    List<Integer> columns =
-        IntStream.range(0, header.names().size())
-            .filter(column -> pattern.matcher(header.names().get(column)).matches())
-            .boxed()
-            .toList();
-    if (columns.isEmpty()) {
-      throw new DataException(
-          DataException.Code.COLUMN,
-          "%s has no column like '%s'%s",
-          header.source(),
-          written,
-          Names.hint(written.replace("*", ""), header.names()));
-    }
-    return columns;
-  }
-
   @Override
   public List<Integer> summed() {
-    if (weightColumn == NONE) {
-      return List.of();
-    }
-    Integer[] columns = new Integer[1 + replicates];
-    columns[0] = weightColumn;
-    for (int column = 0; column < replicateOf.length; column++) {
-      if (replicateOf[column] >= 0) {
-        columns[1 + replicateOf[column]] = column;
-      }
-    }
-    return List.of(columns);
+    return columns.summed();
   }
 
   @Override
   public void sums(@Nullable Double[] sums, double squares, double smallest, double largest) {
     Double whole = sums[0];
-    together = true;
-    weight = whole == null ? Double.NaN : whole;
-    squared = squares;
-    least = smallest;
-    greatest = largest;
+    current.sums(whole == null ? Double.NaN : whole, squares, smallest, largest);
     if (smallest < 0) {
-      throw bad(weightColumn, "has " + Figures.plain(smallest) + ", below 0");
+      throw bad(columns.weight(), "has " + Figures.plain(smallest) + ", below 0");
     }
-    for (int r = 0; r < replicates; r++) {
+    for (int r = 0; r < replicateWeights.length; r++) {
       Double each = sums[1 + r];
       replicateWeights[r] = each == null ? Double.NaN : each;
     }
@@ -255,31 +111,31 @@ final class SurveyHandler extends RowHandler {
     if (ownColumns[column]) {
       all &= key != 0 && own(column, key);
     }
-    for (Part part : parts) {
-      if (part.wanted[column]) {
-        all &= part.counts.keyed(column, key);
+    for (SurveyPart part : parts) {
+      if (part.wants(column)) {
+        all &= part.counts().keyed(column, key);
       }
     }
     return all;
   }
 
   private boolean own(int column, long key) {
-    if (column == weightColumn) {
+    if (column == columns.weight()) {
       double plain = Weight.ofKey(key);
-      weight = plain;
+      current.weight(plain);
       return plain >= 0;
     }
-    if (column == clusterColumn) {
+    if (column == columns.cluster()) {
       cluster = clusterKeys.of(key);
       clusterKey = cluster < 0 ? key : 0;
       return cluster >= 0;
     }
-    if (column == strataColumn) {
+    if (column == columns.strata()) {
       stratum = strataKeys.of(key);
       strataKey = stratum < 0 ? key : 0;
       return stratum >= 0;
     }
-    int replicate = replicateOf[column];
+    int replicate = columns.replicate(column);
     if (replicate >= 0) {
       double plain = Weight.ofKey(key);
       replicateWeights[replicate] = plain;
@@ -290,34 +146,40 @@ final class SurveyHandler extends RowHandler {
 
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
-    for (Part part : parts) {
-      if (part.wanted[column]) {
-        part.counts.placed(this);
-        part.counts.value(column, buffer, offset, length, quoted);
+    for (SurveyPart part : parts) {
+      if (part.wants(column)) {
+        part.counts().placed(this);
+        part.counts().value(column, buffer, offset, length, quoted);
       }
     }
-    if (ownColumns[column]) {
-      boolean lacking = length == 0 || (!quoted && Missing.isMissing(buffer, offset, length));
-      if (column == weightColumn) {
-        weight = lacking ? Double.NaN : number(column, buffer, offset, length);
-      } else if (column == clusterColumn) {
-        cluster = frame.names().number(present(column, lacking, buffer, offset, length));
-        if (clusterKey != 0) {
-          clusterKeys.keep(clusterKey, cluster);
-          clusterKey = 0;
-        }
-      } else if (column == strataColumn) {
-        stratum = frame.strata().number(present(column, lacking, buffer, offset, length));
-        if (strataKey != 0) {
-          strataKeys.keep(strataKey, stratum);
-          strataKey = 0;
-        }
-      } else if (column == populationColumn) {
-        population = lacking ? Double.NaN : number(column, buffer, offset, length);
-      } else {
-        replicateWeights[replicateOf[column]] =
-            lacking ? Double.NaN : number(column, buffer, offset, length);
+    if (!ownColumns[column]) {
+      return;
+    }
+    boolean lacking = length == 0 || (!quoted && Missing.isMissing(buffer, offset, length));
+    if (column == columns.cluster()) {
+      cluster = frame.names().number(present(column, lacking, buffer, offset, length));
+      if (clusterKey != 0) {
+        clusterKeys.keep(clusterKey, cluster);
+        clusterKey = 0;
       }
+    } else if (column == columns.strata()) {
+      stratum = frame.strata().number(present(column, lacking, buffer, offset, length));
+      if (strataKey != 0) {
+        strataKeys.keep(strataKey, stratum);
+        strataKey = 0;
+      }
+    } else {
+      keep(column, lacking ? Double.NaN : number(column, buffer, offset, length));
+    }
+  }
+
+  private void keep(int column, double number) {
+    if (column == columns.weight()) {
+      current.weight(number);
+    } else if (column == columns.population()) {
+      population = number;
+    } else {
+      replicateWeights[columns.replicate(column)] = number;
     }
   }
 
@@ -325,7 +187,7 @@ final class SurveyHandler extends RowHandler {
     if (lacking) {
       throw bad(
           column,
-          column == strataColumn
+          column == columns.strata()
               ? "has no value, and a row must be in a stratum"
               : "has no value, and a row must be in a cluster");
     }
@@ -342,13 +204,13 @@ final class SurveyHandler extends RowHandler {
 
   private DataException bad(int column, String found) {
     String what =
-        column == weightColumn || replicateOf[column] >= 0
+        column == columns.weight() || columns.replicate(column) >= 0
             ? "; a weight is a number from 0, such as 1.25"
-            : column == populationColumn ? "; a population is a number from 1" : "";
+            : column == columns.population() ? "; a population is a number from 1" : "";
     return new DataException(
         DataException.Code.COUNT,
         "%s, column %s %s%s",
-        together ? source() : place(),
+        current.together() ? source() : place(),
         known.names().get(column),
         found,
         what);
@@ -356,68 +218,56 @@ final class SurveyHandler extends RowHandler {
 
   @Override
   void row() {
-    if (!together) {
-      squared = times() * weight * weight;
-    }
-    boolean whole = together;
-    together = false;
-    if (!(weight > 0)) {
+    current.times(times());
+    if (!(current.weight() > 0)) {
       leaveOut();
       return;
     }
     requireReplicates();
     keepPopulation();
     int element = element();
-    double sum = whole ? weight : weight * times();
-    frame.count(stratum, times() * parts.get(0).counts.frequency());
-    for (int i = 0; i < parts.size(); i++) {
-      Part part = parts.get(i);
-      part.counts.placed(this);
-      part.counts.row();
-      if (part.counts.combination() >= 0) {
-        add(part, element, sum, whole);
+    frame.count(stratum, times() * parts.get(0).counts().frequency());
+    for (SurveyPart part : parts) {
+      part.counts().placed(this);
+      part.counts().row();
+      if (part.counts().combination() >= 0 && part.counts().units() > 0) {
+        add(part, element);
       }
     }
   }
 
   private void leaveOut() {
-    if (weight == 0) {
+    if (current.weight() == 0) {
       zero += times();
       return;
     }
     if (requests.get(0).missing() == Missing.FAIL) {
-      throw bad(weightColumn, "has no value, and missing values were not to be accepted");
+      throw bad(columns.weight(), "has no value, and missing values were not to be accepted");
     }
     missing += times();
   }
 
   private void requireReplicates() {
-    for (int r = 0; r < replicates; r++) {
+    for (int r = 0; r < replicateWeights.length; r++) {
       if (Double.isNaN(replicateWeights[r])) {
-        int replicate = r;
-        int column =
-            IntStream.range(0, replicateOf.length)
-                .filter(each -> replicateOf[each] == replicate)
-                .findFirst()
-                .orElseThrow();
-        throw bad(column, "has no value, where the row has a weight");
+        throw bad(columns.columnOf(r), "has no value, where the row has a weight");
       }
     }
   }
 
   private void keepPopulation() {
-    if (populationColumn == NONE) {
+    if (columns.population() == NONE) {
       return;
     }
     if (!(population >= 1)) {
       throw bad(
-          populationColumn,
+          columns.population(),
           Double.isNaN(population) ? "has no value" : "has " + Figures.plain(population));
     }
     double before = frame.population(stratum, population);
     if (before != population && !Double.isNaN(before)) {
       throw bad(
-          populationColumn,
+          columns.population(),
           "has %s, where other rows of stratum '%s' have %s; a stratum has one population"
               .formatted(
                   Figures.plain(population),
@@ -428,13 +278,13 @@ final class SurveyHandler extends RowHandler {
 
   /** The cluster, or the stratum where each row is a cluster. */
   private int element() {
-    if (clusterColumn == NONE) {
+    if (columns.cluster() == NONE) {
       return stratum;
     }
     int number = frame.cluster(stratum, cluster);
     if (number == NONE) {
       throw bad(
-          clusterColumn,
+          columns.cluster(),
           "has '%s' in stratum '%s' and before in '%s': a cluster lies in one stratum. If these are"
                   .formatted(
                       frame.names().levels().get(cluster),
@@ -445,33 +295,21 @@ final class SurveyHandler extends RowHandler {
     return number;
   }
 
-  private void add(Part part, int element, double sum, boolean whole) {
-    int combination = part.counts.combination();
-    long units = part.counts.units();
-    if (units == 0) {
-      return;
-    }
-    Sums sums = part.counts.near() ? part.nearly : part.exact;
-    double factor = (double) units / times();
-    sums.weights.add(combination, units, factor * sum, factor * squared);
-    if (whole) {
-      sums.weights.seen(least, greatest);
-    } else {
-      sums.weights.seen(weight, units);
-    }
-    if (replicates > 0) {
-      sums.full = at(sums.full, combination);
-      sums.full[combination] += factor * sum;
-      for (int r = 0; r < replicates; r++) {
-        hold(
-            sums.sums.add(
-                r, combination, units * replicateWeights[r] / (whole ? times() : 1), most));
+  private void add(SurveyPart part, int element) {
+    double factor = (double) part.counts().units() / times();
+    part.weigh(current, factor);
+    if (replicateWeights.length > 0) {
+      part.addFull(factor * current.sum());
+      // Of rows that come together these are sums already.
+      double each = factor * (current.together() ? 1 : times());
+      for (int r = 0; r < replicateWeights.length; r++) {
+        hold(part.add(r, each * replicateWeights[r], most));
       }
       return;
     }
-    hold(sums.sums.add(element, combination, factor * sum, most));
-    if (clusterColumn == NONE) {
-      hold(sums.squares.add(element, combination, factor * squared, most));
+    hold(part.add(element, factor * current.sum(), most));
+    if (columns.cluster() == NONE) {
+      hold(part.addSquare(element, factor * current.squares(), most));
     }
   }
 
@@ -486,35 +324,28 @@ final class SurveyHandler extends RowHandler {
     }
   }
 
-  private static double[] at(double[] some, int position) {
-    return position < some.length
-        ? some
-        : Arrays.copyOf(some, Math.max(position + 1, some.length * 2));
-  }
-
   /** What was counted, one for each request. */
   List<SurveyCounts> counts(List<String> remarks) {
     List<SurveyCounts> all = new ArrayList<>();
     if (parts.isEmpty()) {
       new CountHandler(source(), requests.get(0)).tabulation(remarks);
     }
-    for (Part part : parts) {
+    for (SurveyPart part : parts) {
       all.add(counts(part, remarks));
     }
     return all;
   }
 
-  private SurveyCounts counts(Part part, List<String> remarks) {
-    part.counts.placed(this);
+  private SurveyCounts counts(SurveyPart part, List<String> remarks) {
+    part.counts().placed(this);
     if (rows() > 0 && rows() == zero + missing) {
       throw new DataException(
           DataException.Code.EMPTY,
           "%s: no row has a weight above 0 in column %s",
           source(),
-          known.names().get(Math.max(0, weightColumn)));
+          known.names().get(Math.max(0, columns.weight())));
     }
-    Tabulation counted = part.counts.tabulation(remarks);
-    Sums sums = part.counts.nearlyCounted() ? part.nearly : part.exact;
+    Tabulation counted = part.counts().tabulation(remarks);
     int combinations = counted.counts().size();
     Tabulation units =
         new Tabulation(
@@ -528,7 +359,7 @@ final class SurveyHandler extends RowHandler {
             told(counted.remarks()),
             design.weight() == null ? counted.unusedWeight() : "");
     return SurveyCounts.of(
-        design, units, sums.weights.weights(combinations, zero, missing), sums(sums, combinations));
+        design, units, part.weights(combinations, zero, missing), sums(part, combinations));
   }
 
   private List<String> told(List<String> remarks) {
@@ -543,20 +374,11 @@ final class SurveyHandler extends RowHandler {
     return all;
   }
 
-  private SurveyCounts.Sums sums(Sums sums, int combinations) {
-    if (replicates > 0) {
-      double[][] each = new double[replicates][];
-      for (int r = 0; r < replicates; r++) {
-        each[r] = sums.sums.whole(r, combinations);
-      }
-      return new SurveyCounts.ByReplicate(
-          Arrays.copyOf(sums.full, combinations),
-          each,
-          Objects.requireNonNull(design.replication()));
-    }
-    SurveyCounts.Sums found =
-        clusterColumn == NONE ? frame.byUnit(sums.sums, sums.squares) : frame.byCluster(sums.sums);
-    return sized(found);
+  private SurveyCounts.Sums sums(SurveyPart part, int combinations) {
+    Replication replication = design.replication();
+    return replication != null
+        ? part.byReplicate(replicateWeights.length, combinations, replication)
+        : sized(columns.cluster() == NONE ? part.byUnit(frame) : part.byCluster(frame));
   }
 
   /** With the size of the population where it was said as a number. */
@@ -573,6 +395,7 @@ final class SurveyHandler extends RowHandler {
           source(),
           Figures.count(strata.size()));
     }
+    boolean rowByRow = columns.cluster() == NONE;
     List<SurveyCounts.Stratum> all = new ArrayList<>();
     for (SurveyCounts.Stratum each : strata) {
       double population = size == null ? each.population() : size;
@@ -582,10 +405,10 @@ final class SurveyHandler extends RowHandler {
             "%s: the sample has %s %s%s, and the population only %s; is it the population of %s?",
             source(),
             Figures.count(each.clusters()),
-            clusterColumn == NONE ? "rows" : "clusters",
+            rowByRow ? "rows" : "clusters",
             each.name().isEmpty() ? "" : " in stratum '" + each.name() + "'",
             Figures.plain(population),
-            clusterColumn == NONE ? "rows" : "clusters");
+            rowByRow ? "rows" : "clusters");
       }
       all.add(new SurveyCounts.Stratum(each.name(), each.clusters(), population));
     }

@@ -150,7 +150,7 @@ final class SurveyCompareFindings {
   private static Sheet groups(List<SurveyPair.Group> groups) {
     Sheet sheet =
         Sheet.read(
-            "Estimated, standard error and design effect; beside it the rows simply counted",
+            "Estimated: standard error in points, design effect; simply counted beside",
             Column.words(),
             Column.numbers("proportion"),
             Column.numbers("error"),

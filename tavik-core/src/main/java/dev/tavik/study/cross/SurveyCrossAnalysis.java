@@ -3,13 +3,10 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
-import dev.tavik.answer.Parts;
-import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
@@ -98,84 +95,19 @@ final class SurveyCrossAnalysis {
 
   static Answer answer(SurveyCrossQuestion question) {
     DesignedSample sample = DesignedSample.of(question.counts());
-    if (question.counts().units().columns().size() == 2) {
-      return new SurveyCrossAnalysis(question, question.label(), sample, unit -> true).answer(true);
-    }
-    List<String> names = new ArrayList<>();
-    List<Answer> layers = new ArrayList<>();
-    List<String> without = new ArrayList<>();
-    for (String layer : question.counts().units().levels(2)) {
-      try {
-        layers.add(
-            new SurveyCrossAnalysis(question, layer, sample, unit -> unit.get(2).equals(layer))
-                .answer(false));
-        names.add(layer);
-      } catch (DeclinedException e) {
-        without.add(layer + " (" + e.reason() + ")");
-      }
-    }
-    return layered(question, new Design(sample), names, layers, without);
+    return question.counts().units().columns().size() == 2
+        ? new SurveyCrossAnalysis(question, question.label(), sample, unit -> true).answer(true)
+        : new SurveyLayers(question, sample).answer();
   }
 
-  private static Answer layered(
-      SurveyCrossQuestion question,
-      Design design,
-      List<String> names,
-      List<Answer> layers,
-      List<String> without) {
-    long rejecting =
-        layers.stream()
-            .filter(each -> each.verdict().decision() == Verdict.Decision.REJECTED)
-            .count();
-    Answer.Builder answer =
-        Answer.to(question, "cross", question.label())
-            .add(Finding.fact("input", Observed.input(question.from())))
-            .add(
-                Finding.fact(
-                    "hypothesis", CrossAnalysis.hypothesis("independence", question.alpha())))
-            .add(design.fact())
-            .addAll(Observed.source(question.from()))
-            .add(design.sentence())
-            .add(new Parts("layers", names, layers));
-    for (Answer layer : layers) {
-      answer.add(Finding.say(Block.heading(layer.label())));
-      answer.add(Finding.sentence(layer.verdict().sentence()));
-      layer.findings().stream()
-          .filter(each -> each instanceof Cells || each instanceof Tests)
-          .forEach(each -> answer.add(Finding.say(each.reading().toArray(Block[]::new))));
-    }
-    answer.add(
-        Finding.sentence(
-            "A common odds ratio and its test (mantel-haenszel) are of simple random samples; by a"
-                + " design each layer is asked by itself, p-values not adjusted for their number."));
-    if (!without.isEmpty()) {
-      answer.add(Finding.sentence("Without an answer: " + String.join("; ", without) + "."));
-    }
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
-    return answer
-        .conditions(conditions)
-        .cautions(design.cautions(unit -> true, "rows that were counted"))
-        .concluded(
-            Verdict.of(
-                    say(
-                        "%srows and columns are associated in %s of %s layers%s, rao-scott tests at alpha %s"
-                            + " each.",
-                        question.label().isEmpty() ? "" : question.label() + ": ",
-                        rejecting == 0 ? "none" : Figures.count(rejecting),
-                        Figures.count(layers.size()),
-                        rejecting == 0 || rejecting == layers.size()
-                            ? ""
-                            : " ("
-                                + layers.stream()
-                                    .filter(
-                                        each ->
-                                            each.verdict().decision() == Verdict.Decision.REJECTED)
-                                    .map(Answer::label)
-                                    .collect(Collectors.joining(", "))
-                                + ")",
-                        Figures.plain(question.alpha())))
-                .inOwnWords());
+  /**
+   * The answer of one layer.
+   *
+   * @throws DeclinedException if it has no table
+   */
+  static Answer layer(SurveyCrossQuestion question, DesignedSample sample, String layer) {
+    return new SurveyCrossAnalysis(question, layer, sample, unit -> unit.get(2).equals(layer))
+        .answer(false);
   }
 
   private Answer answer(boolean alone) {

@@ -206,7 +206,7 @@ final class SurveyRateFindings {
   private static Sheet estimates(List<SurveyRate> rates) {
     Sheet sheet =
         Sheet.read(
-            "Estimated, standard error and design effect; beside it the rows simply counted",
+            "Estimated: standard error in points, design effect; simply counted beside",
             Column.words(),
             Column.numbers("proportion"),
             Column.numbers("error"),

@@ -146,7 +146,7 @@ final class SurveySharesAnalysis {
   private Sheet observed() {
     Sheet sheet =
         Sheet.read(
-            "Estimated against claimed, with standard error and design effect",
+            "Estimated against claimed, standard error in points, design effect",
             Column.words(),
             Column.counts("rows"),
             Column.numbers("share"),

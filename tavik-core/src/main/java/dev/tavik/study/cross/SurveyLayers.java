@@ -1,0 +1,111 @@
+package dev.tavik.study.cross;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Cells;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Parts;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Verdict;
+import dev.tavik.result.Caution;
+import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Figures;
+import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.survey.DesignedSample;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Puts the answers about a table within each level of a third column together. */
+final class SurveyLayers {
+  private final SurveyCrossQuestion question;
+  private final Design design;
+  private final List<Answer> layers = new ArrayList<>();
+  private final List<String> without = new ArrayList<>();
+
+  SurveyLayers(SurveyCrossQuestion question, DesignedSample sample) {
+    this.question = question;
+    this.design = new Design(sample);
+    for (String layer : question.counts().units().levels(2)) {
+      try {
+        layers.add(SurveyCrossAnalysis.layer(question, sample, layer));
+      } catch (DeclinedException e) {
+        without.add(layer + " (" + e.reason() + ")");
+      }
+    }
+    if (layers.isEmpty()) {
+      throw new DeclinedException("no layer has a table: " + String.join("; ", without));
+    }
+  }
+
+  Answer answer() {
+    Answer.Builder answer =
+        Answer.to(question, "cross", question.label())
+            .add(Finding.fact("input", Observed.input(question.from())))
+            .add(
+                Finding.fact(
+                    "hypothesis", CrossAnalysis.hypothesis("independence", question.alpha())))
+            .add(design.fact())
+            .addAll(Observed.source(question.from()))
+            .add(design.sentence())
+            .add(new Parts("layers", layers.stream().map(Answer::label).toList(), layers));
+    layers.forEach(layer -> add(layer, answer));
+    answer.add(
+        Finding.sentence(
+            "A common odds ratio and its test (mantel-haenszel) are of simple random samples; by a"
+                + " design each layer is asked by itself."));
+    if (!without.isEmpty()) {
+      answer.add(Finding.sentence("Without an answer: " + String.join("; ", without) + "."));
+    }
+    List<Condition> conditions = new ArrayList<>(design.conditions());
+    conditions.add(Design.YOUR_CALL);
+    return answer
+        .conditions(conditions)
+        .cautions(cautions())
+        .concluded(Verdict.of(conclusion()).inOwnWords());
+  }
+
+  private static void add(Answer layer, Answer.Builder to) {
+    to.add(Finding.say(Block.heading(layer.label())));
+    to.add(Finding.sentence(layer.verdict().sentence()));
+    layer.findings().stream()
+        .filter(each -> each instanceof Cells || each instanceof Tests)
+        .forEach(each -> to.add(Finding.say(each.reading().toArray(Block[]::new))));
+  }
+
+  private List<Caution> cautions() {
+    List<Caution> cautions = design.cautions(unit -> true, "rows that were counted");
+    if (layers.size() > 1) {
+      cautions.add(
+          new Caution(
+              Code.MANY_TESTS,
+              say(
+                  "%s tables are tested, each at alpha %s, without adjustment for their number: among"
+                      + " many some reject by chance.",
+                  Figures.count(layers.size()), Figures.plain(question.alpha()))));
+    }
+    return cautions;
+  }
+
+  private String conclusion() {
+    List<String> rejecting =
+        layers.stream()
+            .filter(each -> each.verdict().decision() == Verdict.Decision.REJECTED)
+            .map(Answer::label)
+            .toList();
+    boolean some = !rejecting.isEmpty() && rejecting.size() < layers.size();
+    return say(
+        "%srows and columns are associated in %s of %s layers%s, %s tests at alpha %s each.",
+        question.label().isEmpty() ? "" : question.label() + ": ",
+        rejecting.isEmpty() ? "none" : Figures.count(rejecting.size()),
+        Figures.count(layers.size()),
+        some ? rejecting.stream().collect(Collectors.joining(", ", " (", ")")) : "",
+        layers.get(0).test().method().id(),
+        Figures.plain(question.alpha()));
+  }
+}
