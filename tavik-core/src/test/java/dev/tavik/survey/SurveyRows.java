@@ -13,30 +13,33 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /** Rows of a sample, and what is counted of them in the plainest way. */
-final class SurveyRows {
+public final class SurveyRows {
   /** A row; its outcome is null where a filter leaves it out. */
-  record Row(String stratum, String cluster, double weight, List<String> levels) {}
+  public record Row(String stratum, String cluster, double weight, List<String> levels) {}
 
   private final List<Row> rows = new ArrayList<>();
   private final Map<String, Double> populations = new TreeMap<>();
   private SampleDesign design = SampleDesign.weighted("w").strata("h").clusters("c");
 
-  SurveyRows row(String stratum, String cluster, double weight, String... levels) {
+  /** Begins without rows. */
+  public SurveyRows() {}
+
+  public SurveyRows row(String stratum, String cluster, double weight, String... levels) {
     rows.add(new Row(stratum, cluster, weight, List.of(levels)));
     return this;
   }
 
-  SurveyRows population(String stratum, double size) {
+  public SurveyRows population(String stratum, double size) {
     populations.put(stratum, size);
     return this;
   }
 
-  SurveyRows lone(SampleDesign.Lone rule) {
+  public SurveyRows lone(SampleDesign.Lone rule) {
     design = design.lone(rule);
     return this;
   }
 
-  List<Row> rows() {
+  public List<Row> rows() {
     return rows;
   }
 
@@ -73,7 +76,7 @@ final class SurveyRows {
   }
 
   /** By cluster. */
-  SurveyCounts byCluster() {
+  public SurveyCounts byCluster() {
     List<List<String>> numbers = combinations();
     List<String> strata = rows.stream().map(Row::stratum).distinct().toList();
     List<List<String>> clusters =
@@ -106,7 +109,7 @@ final class SurveyRows {
   }
 
   /** Each row a cluster. */
-  SurveyCounts byUnit() {
+  public SurveyCounts byUnit() {
     List<List<String>> numbers = combinations();
     List<String> strata = rows.stream().map(Row::stratum).distinct().toList();
     double[][] sums = new double[strata.size()][numbers.size()];
@@ -125,7 +128,7 @@ final class SurveyRows {
   }
 
   /** By the replicates of a jackknife that leaves out one cluster at a time, without strata. */
-  SurveyCounts byJackknife() {
+  public SurveyCounts byJackknife() {
     List<List<String>> numbers = combinations();
     List<String> clusters = rows.stream().map(Row::cluster).distinct().toList();
     double[] full = new double[numbers.size()];

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import dev.tavik.count.DataOverview;
+import dev.tavik.count.SampleDesign;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.CountSource;
@@ -27,6 +29,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -138,6 +141,90 @@ class SqlSourceTest {
     List<DataOverview.Column> columns = source.overview().columns();
     assertThat(columns.subList(1, 5)).isEqualTo(csv().overview().columns().subList(1, 5));
     assertThat(source.countEach(CountRequest.of("kiln,grade"))).hasSize(2);
+  }
+
+  /** Weights are summed where they are; text among them, and what is below 0, is refused. */
+  @ParameterizedTest
+  @MethodSource("databases")
+  void aDatabaseSumsWeightsByStratumAndCluster(String url) throws SQLException {
+    String rows =
+        """
+        a,1,2.5,yes
+        a,1,1.25,no
+        a,1,2.25,yes
+        a,2,4,no
+        b,3,0,yes
+        b,3,1.5,no
+        b,4,,yes
+        b,4,2,no
+        """;
+    try (Connection connection = DriverManager.getConnection(url);
+        Statement statement = connection.createStatement()) {
+      statement.execute("DROP TABLE IF EXISTS drawn");
+      statement.execute(
+          "CREATE TABLE drawn (h VARCHAR(9), c INTEGER, w NUMERIC(9, 3), y VARCHAR(9))");
+      for (String row : rows.lines().toList()) {
+        String[] fields = row.split(",");
+        statement.execute(
+            "INSERT INTO drawn VALUES ('%s', %s, %s, '%s')"
+                .formatted(
+                    fields[0], fields[1], fields[2].isEmpty() ? "NULL" : fields[2], fields[3]));
+      }
+    }
+    SampleDesign design = SampleDesign.weighted("w").strata("h").clusters("c");
+    List<CountRequest> requests = List.of(CountRequest.of("y"), CountRequest.of("y", "h"));
+    List<SurveyCounts> summed = at(url).relation("drawn").open().survey(design, requests);
+    List<SurveyCounts> read =
+        Sources.open(
+                "drawn.csv",
+                name ->
+                    new ByteArrayInputStream(("h,c,w,y\n" + rows).getBytes(StandardCharsets.UTF_8)))
+            .survey(design, requests);
+    for (int i = 0; i < 2; i++) {
+      assertThat(sums(summed.get(i))).isEqualTo(sums(read.get(i)));
+      assertThat(summed.get(i).units().total()).isEqualTo(6);
+      assertThat(summed.get(i).strata()).containsExactlyInAnyOrderElementsOf(read.get(i).strata());
+      assertThat(summed.get(i).weights().zero()).isEqualTo(1);
+      assertThat(summed.get(i).weights().missing()).isEqualTo(1);
+      assertThat(summed.get(i).weights().least()).isEqualTo(1.25);
+      assertThat(summed.get(i).weights().greatest()).isEqualTo(4);
+      assertThat(summed.get(i).weights().largest()).containsExactly(4.0);
+    }
+    try (Connection connection = DriverManager.getConnection(url);
+        Statement statement = connection.createStatement()) {
+      statement.execute("INSERT INTO drawn VALUES ('b', 4, -2, 'no')");
+    }
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> at(url).relation("drawn").open().survey(design, requests))
+        .withMessageContaining("column w has -2, below 0; a weight is a number from 0");
+  }
+
+  /** The sums of weights and of their squares, by combination. */
+  private static Map<List<String>, List<Double>> sums(SurveyCounts counts) {
+    Map<List<String>, List<Double>> sums = new HashMap<>();
+    for (int i = 0; i < counts.combinations().size(); i++) {
+      sums.put(counts.combinations().get(i), List.of(counts.totals()[i], counts.squares()[i]));
+    }
+    return sums;
+  }
+
+  @Test
+  void textAmongNumbersIsNoWeight() throws SQLException {
+    String url = "jdbc:sqlite:" + folder.resolve("mixed.db");
+    try (Connection connection = DriverManager.getConnection(url);
+        Statement statement = connection.createStatement()) {
+      statement.execute("CREATE TABLE drawn (c INTEGER, w REAL, y TEXT)");
+      statement.execute("INSERT INTO drawn VALUES (1, 2.5, 'yes'), (2, 'heavy', 'no')");
+    }
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(
+            () ->
+                at(url)
+                    .relation("drawn")
+                    .open()
+                    .survey(
+                        SampleDesign.weighted("w").clusters("c"), List.of(CountRequest.of("y"))))
+        .withMessageContaining("'heavy', which is no number");
   }
 
   @ParameterizedTest

@@ -351,20 +351,21 @@ final class SurveyCompareFindings {
   }
 
   private Intervals differences(List<SurveyPair> pairs) {
+    boolean differences = pairs.get(0).hasDifference();
     Intervals intervals =
         Intervals.read(
-            "Intervals, level " + Figures.exactPercent(question.level()) + ", each for itself");
+            say(
+                "%s, level %s, each for itself",
+                differences ? "Differences in points" : "Ratios",
+                Figures.exactPercent(question.level())));
     for (SurveyPair pair : pairs) {
       pair.intervals().stream()
           .filter(each -> each.side() == Side.TWO_SIDED)
-          .filter(each -> each.quantity() == Quantity.DIFFERENCE || !pair.hasDifference())
-          .forEach(
-              each ->
-                  intervals.row(
-                      each,
-                      each.quantity() == Quantity.DIFFERENCE ? "points" : "times",
-                      pair.order(),
-                      each.method().id()));
+          .filter(each -> each.quantity() == Quantity.DIFFERENCE || !differences)
+          .forEach(each -> intervals.row(each, "", pair.order(), each.method().id()));
+      if (differences) {
+        intervals.row(simple(pair).interval(), "as if simple random", pair.order(), "");
+      }
     }
     return intervals;
   }

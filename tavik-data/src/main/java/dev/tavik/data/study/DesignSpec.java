@@ -64,7 +64,10 @@ final class DesignSpec {
   private SampleDesign design(UnaryOperator<String> column) {
     List<String> clusters =
         parts.containsKey("cluster")
-            ? Arrays.stream(parts.get("cluster").split("/")).map(String::strip).map(column).toList()
+            ? Arrays.stream(parts.get("cluster").split("/", -1))
+                .map(String::strip)
+                .map(column)
+                .toList()
             : List.of();
     spec.check(
         clusters.stream().distinct().count() == clusters.size() && !clusters.contains(""),
