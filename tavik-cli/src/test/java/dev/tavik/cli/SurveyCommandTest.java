@@ -206,7 +206,7 @@ class SurveyCommandTest {
         "population | line 4, column n has 3, where other rows of stratum 'a' have 9",
         "small | the sample has 2 clusters in stratum 'a', and the population only 1",
         "lone | stratum 'b' has only one cluster",
-        "row | leave no degrees of freedom"
+        "row | no degrees of freedom are left"
       })
   void badDesignsAreRefusedWithTheirPlace(String kind, String message) throws IOException {
     String text =

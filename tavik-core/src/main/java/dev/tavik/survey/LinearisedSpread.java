@@ -50,13 +50,14 @@ final class LinearisedSpread implements Spread {
     boolean[] all = new boolean[counts.combinations().size()];
     Arrays.fill(all, true);
     if (!(df(all) >= 1)) {
+      String unit = counts.sums() instanceof ByUnit ? "row" : "cluster";
       throw new DeclinedException(
-          "%s %s in %s %s leave no degrees of freedom: a variance needs at least two clusters of one"
-              + " stratum",
-          Figures.count(strata.stream().mapToLong(Stratum::clusters).sum()),
-          counts.sums() instanceof ByUnit ? "rows" : "clusters",
-          Figures.count(strata.size()),
-          strata.size() == 1 ? "stratum" : "strata");
+          "no degrees of freedom are left: the sample has %s in %s, and a variance needs at least two"
+              + " %s of one stratum",
+          Figures.counted(
+              Figures.count(strata.stream().mapToLong(Stratum::clusters).sum()), unit, unit + "s"),
+          Figures.counted(Figures.count(strata.size()), "stratum", "strata"),
+          unit + "s");
     }
   }
 

@@ -424,6 +424,7 @@ class DesignedSampleTest {
     SurveyRows rows = new SurveyRows().row("", "c", 1, "yes").row("", "c", 1, "no");
     assertThatExceptionOfType(DeclinedException.class)
         .isThrownBy(() -> DesignedSample.of(rows.byCluster()))
-        .withMessageContaining("1 clusters in 1 stratum leave no degrees of freedom");
+        .withMessageContaining(
+            "no degrees of freedom are left: the sample has 1 cluster in 1 stratum");
   }
 }
