@@ -21,7 +21,10 @@ import org.junit.jupiter.api.Test;
 class RandomQuestionsTest {
   private static final int QUESTIONS = Integer.getInteger("tavik.random", 2000);
   private static final long SEED = Long.getLong("tavik.random.seed", 20_261_127L);
-  private static final double MOST_SECONDS = 10;
+
+  /** A question that runs away, whatever else the machine does: a budget of 5 s is the default. */
+  private static final double RUNAWAY_SECONDS = 60;
+
   private static final double TIE = 1e-7;
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -60,7 +63,7 @@ class RandomQuestionsTest {
       List<String> words = questions.next();
       double before = seconds();
       CommandLine answer = ask(words);
-      assertThat(seconds() - before).as(words + ": seconds").isLessThan(MOST_SECONDS);
+      assertThat(seconds() - before).as(words + ": seconds").isLessThan(RUNAWAY_SECONDS);
       assertThat(answer.status()).as(words + ": " + answer.err()).isIn(0, 2);
       if (answer.status() == 0) {
         answered++;
