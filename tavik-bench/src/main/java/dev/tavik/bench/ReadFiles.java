@@ -220,7 +220,7 @@ public final class ReadFiles {
   /** Two columns of few levels: no missing values, no blanks, no case, no header. */
   private static final class Levels extends AbstractBaseCsvCallbackHandler<Object> {
     private static final int SIZE = 1 << 6;
-    private final char[][] known = new char[SIZE][];
+    private final Slots slots = new Slots(SIZE);
     private final long[] counts = new long[SIZE * SIZE];
     private int kiln;
     private int grade;
@@ -229,26 +229,10 @@ public final class ReadFiles {
     @Override
     protected void handleField(int column, char[] buffer, int offset, int length, boolean quoted) {
       if (column == 1) {
-        kiln = level(buffer, offset, length);
+        kiln = slots.of(buffer, offset, length);
       } else if (column == 4) {
-        grade = level(buffer, offset, length);
+        grade = slots.of(buffer, offset, length);
       }
-    }
-
-    private int level(char[] buffer, int offset, int length) {
-      int hash = 0;
-      for (int i = offset; i < offset + length; i++) {
-        hash = 31 * hash + buffer[i];
-      }
-      int slot = (hash ^ hash >>> 16) & SIZE - 1;
-      while (known[slot] != null
-          && !Arrays.equals(known[slot], 0, known[slot].length, buffer, offset, offset + length)) {
-        slot = slot + 1 & SIZE - 1;
-      }
-      if (known[slot] == null) {
-        known[slot] = Arrays.copyOfRange(buffer, offset, offset + length);
-      }
-      return slot;
     }
 
     @Override

@@ -10,7 +10,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -63,7 +62,7 @@ final class SurveyFile {
   /** Counts outcomes by region and dealer, and looks up weights as if they were levels. */
   private static final class Columns extends AbstractBaseCsvCallbackHandler<Object> {
     private static final int SIZE = 1 << 18;
-    private final char[][] known = new char[SIZE][];
+    private final Slots slots = new Slots(SIZE);
     private final long[] counts = new long[2 * SIZE];
     private int dealer;
     private int outcome;
@@ -73,28 +72,12 @@ final class SurveyFile {
     @Override
     protected void handleField(int column, char[] buffer, int offset, int length, boolean quoted) {
       if (column == 1) {
-        dealer = level(buffer, offset, length);
+        dealer = slots.of(buffer, offset, length);
       } else if (column == 3) {
-        outcome = level(buffer, offset, length) & 1;
+        outcome = slots.of(buffer, offset, length) & 1;
       } else if (column != 2) {
-        others += level(buffer, offset, length);
+        others += slots.of(buffer, offset, length);
       }
-    }
-
-    private int level(char[] buffer, int offset, int length) {
-      int hash = 0;
-      for (int i = offset; i < offset + length; i++) {
-        hash = 31 * hash + buffer[i];
-      }
-      int slot = (hash ^ hash >>> 16) & SIZE - 1;
-      while (known[slot] != null
-          && !Arrays.equals(known[slot], 0, known[slot].length, buffer, offset, offset + length)) {
-        slot = slot + 1 & SIZE - 1;
-      }
-      if (known[slot] == null) {
-        known[slot] = Arrays.copyOfRange(buffer, offset, offset + length);
-      }
-      return slot;
     }
 
     @Override

@@ -145,6 +145,7 @@ public final class DesignedSample {
    *
    * @param column the position of the column, from 0
    * @param levels the levels
+   * @throws IllegalArgumentException if no row was counted
    */
   public List<DesignedProportion> shares(int column, List<String> levels) {
     return proportions(
@@ -297,8 +298,15 @@ public final class DesignedSample {
    * @param column the position of the column, from 0
    * @param levels its levels, two or more
    * @param claimed the claimed share of each, above 0, with the sum 1
+   * @throws IllegalArgumentException if there are fewer than two levels, or not one share for each
    */
   public DesignedDeviation deviation(int column, List<String> levels, List<Double> claimed) {
+    require(levels.size() >= 2, "shares need two levels or more, got %s", levels.size());
+    require(
+        claimed.size() == levels.size(),
+        "claimed must have one share for each of %s levels, got %s",
+        levels.size(),
+        claimed.size());
     int[] categoryOf =
         combinations.stream().mapToInt(each -> levels.indexOf(each.get(column))).toArray();
     CategoryShares shares = new CategoryShares(categoryOf, levels.size());
@@ -331,6 +339,8 @@ public final class DesignedSample {
    * @param columnColumn the position of the column whose levels are the columns
    * @param columns its levels, two or more
    * @param part which combinations are in the part of the sample that is asked about
+   * @throws IllegalArgumentException if there are fewer than two rows or columns, or no row of the
+   *     data is in one of the columns
    */
   public DesignedTable table(
       int rowColumn,
@@ -351,6 +361,8 @@ public final class DesignedSample {
    * @param groupColumn the position of the column of groups, from 0
    * @param groups its levels, two or more
    * @param success which combinations are successes
+   * @throws IllegalArgumentException if there are fewer than two groups, or there is no success, or
+   *     nothing else
    */
   public DesignedTable table(
       int groupColumn, List<String> groups, Predicate<List<String>> success) {
@@ -366,6 +378,11 @@ public final class DesignedSample {
       List<String> rows,
       ToIntFunction<List<String>> columnAt,
       List<String> columns) {
+    require(
+        rows.size() >= 2 && columns.size() >= 2,
+        "a table needs two rows and two columns or more, got %s and %s",
+        rows.size(),
+        columns.size());
     int[] rowOf = combinations.stream().mapToInt(rowAt).toArray();
     int[] columnOf = combinations.stream().mapToInt(columnAt).toArray();
     Independence independence = new Independence(rowOf, columnOf, rows.size(), columns.size());

@@ -42,6 +42,7 @@ public record DesignedTable(
    * Returns the interval of Cramér's V, from replicates; null without them.
    *
    * @param level the confidence level, strictly between 0 and 1
+   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
    */
   public @Nullable Interval ofStrength(double level) {
     return Double.isNaN(strength)

@@ -131,6 +131,7 @@ public enum SurveyComparisonInterval implements Method {
 
   /** Cramér's V by its replicates. */
   static Interval replicated(double value, double error, double df, double level) {
+    Proportion.require("level", level);
     double half = Tail.t(df).valueAbove(DecimalFraction.complement(level) / 2) * error;
     Ends ends = Ends.around(value, half, 0, 1);
     return new Interval(

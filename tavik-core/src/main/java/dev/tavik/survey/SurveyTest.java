@@ -65,10 +65,10 @@ public enum SurveyTest implements Method {
                   : "has no odds in one of the replicates; use t or korn-graubard");
         }
         double logit = Math.log(proportion.value() / proportion.complement());
-        double null0 = Math.log(against / DecimalFraction.complement(against));
+        double claimed = Math.log(against / DecimalFraction.complement(against));
         yield TailOfT.of(
             this,
-            logit - null0,
+            logit - claimed,
             proportion.logitError(),
             proportion.df(),
             hypothesis.alternative());

@@ -2,6 +2,7 @@ package dev.tavik.survey;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.SampleDesign.Lone;
@@ -426,5 +427,28 @@ class DesignedSampleTest {
         .isThrownBy(() -> DesignedSample.of(rows.byCluster()))
         .withMessageContaining(
             "no degrees of freedom are left: the sample has 1 cluster in 1 stratum");
+  }
+
+  @Test
+  void whatIsNoTableIsRefused() {
+    DesignedSample sample =
+        DesignedSample.of(
+            new SurveyRows()
+                .row("", "a", 1, "yes")
+                .row("", "b", 1, "no")
+                .row("", "c", 2, "no")
+                .byCluster());
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> sample.deviation(0, List.of("yes", "no"), List.of(1.0)))
+        .withMessage("claimed must have one share for each of 2 levels, got 1");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> sample.deviation(0, List.of("yes"), List.of(1.0)))
+        .withMessage("shares need two levels or more, got 1");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> sample.table(0, List.of("yes"), YES))
+        .withMessage("a table needs two rows and two columns or more, got 1 and 2");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> sample.table(0, List.of("yes", "no"), unit -> true))
+        .withMessageContaining("a row with a weight above 0");
   }
 }

@@ -2,23 +2,27 @@ package dev.tavik.data;
 
 import dev.tavik.count.SparseRows;
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Sums in rows and columns whose numbers grow. Of few columns they stand side by side in memory, so
- * that a row, of a cluster say, is one place to go to; of more only those that are not 0 are held,
- * found by open addressing with linear steps, at most half full.
+ * that a row, of a cluster say, is one place to go to; of more only those that are not 0 are held.
  */
 final class GrowingSums {
   /** So many columns stand side by side. */
   private static final int FEW = 16;
+
+  /** There is room for so many to begin with, once only those are held that are not 0. */
+  private static final int ROOM = 128;
 
   private static final int COLUMN_BITS = 24;
 
   private double[] sums = new double[64];
   private int width = 4;
   private int rows;
-  private long[] keys = {};
-  private int size;
+
+  /** Where each sum is, once there are more columns; null before. */
+  private @Nullable KnownKeys places;
 
   /** Adds to a sum; returns whether more sums than so many are held now. */
   boolean add(int row, int column, double amount, long most) {
@@ -29,11 +33,11 @@ final class GrowingSums {
 
   private void add(int row, int column, double amount) {
     rows = Math.max(rows, row + 1);
-    if (keys.length == 0 && column >= width) {
+    if (places == null && column >= width) {
       widen(column + 1);
     }
-    if (keys.length > 0) {
-      addByKey(key(row, column), amount);
+    if (places != null) {
+      add(places, key(row, column), amount);
       return;
     }
     int at = row * width + column;
@@ -45,18 +49,18 @@ final class GrowingSums {
 
   /** How many sums are held, those that are 0 among them where they stand side by side. */
   private int held() {
-    return keys.length > 0 ? size : sums.length;
+    return places != null ? places.size() : sums.length;
   }
 
   private void widen(int wanted) {
     double[] narrow = sums;
     int before = width;
     if (wanted > FEW) {
-      keys = new long[256];
-      sums = new double[256];
+      places = new KnownKeys(2 * ROOM, Integer.MAX_VALUE);
+      sums = new double[ROOM];
       for (int at = 0; at < narrow.length; at++) {
         if (narrow[at] != 0) {
-          addByKey(key(at / before, at % before), narrow[at]);
+          add(places, key(at / before, at % before), narrow[at]);
         }
       }
       return;
@@ -75,41 +79,16 @@ final class GrowingSums {
     return ((long) row << COLUMN_BITS) + column + 1;
   }
 
-  private void addByKey(long key, double amount) {
-    int slot = slot(key);
-    if (keys[slot] == 0) {
-      keys[slot] = key;
-      size++;
-      sums[slot] = amount;
-      if (2 * size > keys.length) {
-        grow();
-      }
-    } else {
-      sums[slot] += amount;
-    }
-  }
-
-  private int slot(long key) {
-    int mask = keys.length - 1;
-    int slot = (int) ((key * 0x9E3779B97F4A7C15L) >>> 32) & mask;
-    while (keys[slot] != key && keys[slot] != 0) {
-      slot = (slot + 1) & mask;
-    }
-    return slot;
-  }
-
-  private void grow() {
-    long[] oldKeys = keys;
-    double[] oldSums = sums;
-    keys = new long[2 * oldKeys.length];
-    sums = new double[keys.length];
-    for (int i = 0; i < oldKeys.length; i++) {
-      if (oldKeys[i] != 0) {
-        int slot = slot(oldKeys[i]);
-        keys[slot] = oldKeys[i];
-        sums[slot] = oldSums[i];
+  private void add(KnownKeys to, long key, double amount) {
+    int place = to.of(key);
+    if (place < 0) {
+      place = to.size();
+      to.keep(key, place);
+      if (place == sums.length) {
+        sums = Arrays.copyOf(sums, 2 * place);
       }
     }
+    sums[place] += amount;
   }
 
   /** A row with zeros where it has no sum, of few rows. */
@@ -122,8 +101,9 @@ final class GrowingSums {
   }
 
   private double sum(int row, int column) {
-    if (keys.length > 0) {
-      return sums[slot(key(row, column))];
+    if (places != null) {
+      int place = places.of(key(row, column));
+      return place < 0 ? 0 : sums[place];
     }
     int at = row * width + column;
     return column < width && at < sums.length ? sums[at] : 0;
@@ -132,12 +112,12 @@ final class GrowingSums {
   /**
    * All sums that are not 0.
    *
-   * @param places where each row goes, from 0; below 0 for nowhere
+   * @param goesTo where each row goes, from 0; below 0 for nowhere
    * @param count how many rows there are then
    */
-  SparseRows sparse(int[] places, int count) {
+  SparseRows sparse(int[] goesTo, int count) {
     int[] begins = new int[count + 1];
-    each((row, column, sum) -> begins[at(places, row) + 1]++, places);
+    each((row, column, sum) -> begins[at(goesTo, row) + 1]++, goesTo);
     for (int row = 0; row < count; row++) {
       begins[row + 1] += begins[row];
     }
@@ -146,16 +126,16 @@ final class GrowingSums {
     double[] values = new double[columns.length];
     each(
         (row, column, sum) -> {
-          int at = next[at(places, row)]++;
+          int at = next[at(goesTo, row)]++;
           columns[at] = column;
           values[at] = sum;
         },
-        places);
+        goesTo);
     return SparseRows.of(begins, columns, values);
   }
 
-  private static int at(int[] places, int row) {
-    return row < places.length ? places[row] : -1;
+  private static int at(int[] goesTo, int row) {
+    return row < goesTo.length ? goesTo[row] : -1;
   }
 
   /** Takes a sum. */
@@ -163,14 +143,26 @@ final class GrowingSums {
     void take(int row, int column, double sum);
   }
 
-  private void each(Taker taker, int[] places) {
-    for (int i = 0; i < sums.length; i++) {
-      boolean byKey = keys.length > 0;
-      int row = byKey ? (int) ((keys[i] - 1) >> COLUMN_BITS) : i / width;
-      int column = byKey ? (int) ((keys[i] - 1) & ((1 << COLUMN_BITS) - 1)) : i % width;
-      if (sums[i] != 0 && row < rows && at(places, row) >= 0) {
-        taker.take(row, column, sums[i]);
-      }
+  private void each(Taker taker, int[] goesTo) {
+    if (places != null) {
+      places.each(
+          (key, at) ->
+              take(
+                  (int) ((key - 1) >> COLUMN_BITS),
+                  (int) ((key - 1) & ((1 << COLUMN_BITS) - 1)),
+                  sums[at],
+                  taker,
+                  goesTo));
+      return;
+    }
+    for (int at = 0; at < sums.length; at++) {
+      take(at / width, at % width, sums[at], taker, goesTo);
+    }
+  }
+
+  private void take(int row, int column, double sum, Taker taker, int[] goesTo) {
+    if (sum != 0 && row < rows && at(goesTo, row) >= 0) {
+      taker.take(row, column, sum);
     }
   }
 }

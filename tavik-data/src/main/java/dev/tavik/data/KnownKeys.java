@@ -1,27 +1,51 @@
 package dev.tavik.data;
 
 /**
- * The numbers of short values by their keys, as many as there are room for: for columns of many
- * thousand levels, such as clusters. Open addressing with linear steps, at most half full.
+ * Numbers by keys other than 0, as many as there is room for. Open addressing with linear steps, at
+ * most half full.
  */
 final class KnownKeys {
   static final int UNKNOWN = -2;
 
-  private static final int MOST = 1 << 20;
-
-  private long[] keys = new long[1 << 10];
-  private int[] numbers = new int[1 << 10];
+  private final int most;
+  private long[] keys;
+  private int[] numbers;
   private int size;
 
-  /** The number of a value; {@link #UNKNOWN} where it isn't among those that are kept. */
+  /** Begins with room for half as many keys as a power of two says, and keeps no more than most. */
+  KnownKeys(int slots, int most) {
+    this.most = most;
+    this.keys = new long[slots];
+    this.numbers = new int[slots];
+  }
+
+  /** Takes a key and its number. */
+  interface Taker {
+    void take(long key, int number);
+  }
+
+  /** The number of a key; {@link #UNKNOWN} where it isn't among those that are kept. */
   int of(long key) {
     int slot = slot(key);
     return keys[slot] == key ? numbers[slot] : UNKNOWN;
   }
 
-  /** Keeps a value's number, if there is room. */
+  /** How many keys are kept. */
+  int size() {
+    return size;
+  }
+
+  void each(Taker taker) {
+    for (int slot = 0; slot < keys.length; slot++) {
+      if (keys[slot] != 0) {
+        taker.take(keys[slot], numbers[slot]);
+      }
+    }
+  }
+
+  /** Keeps a key's number, if there is room. */
   void keep(long key, int number) {
-    if (size == MOST) {
+    if (size == most) {
       return;
     }
     int slot = slot(key);

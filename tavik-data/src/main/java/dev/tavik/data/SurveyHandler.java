@@ -38,7 +38,7 @@ final class SurveyHandler extends RowHandler {
   private long missing;
 
   /** The numbers of short names by their keys, and the key whose name comes next. */
-  private final KnownKeys clusterKeys = new KnownKeys();
+  private final KnownKeys clusterKeys = new KnownKeys(1 << 10, 1 << 20);
 
   private final KnownValues strataKeys = new KnownValues();
   private long clusterKey;
