@@ -42,6 +42,64 @@ class SurveyCommandTest {
   }
 
   /**
+   * Of a rate and of two groups it comes out at the rows that there are, less a little: a plan
+   * takes the normal deviate where the answer has a t.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "rate --outcome would_reorder --success yes --against 65% | 885",
+        "rate --outcome would_reorder --success yes --against 65% --level 90% --where region=Coast"
+            + " | 232",
+        "compare --outcome would_reorder --success yes --group region | 408"
+      })
+  void theNextSampleIsPlannedByTheCommandThatIsNamed(String command, int rows) throws IOException {
+    String data =
+        command.contains("--group")
+            ? file("two.csv", panel().replaceAll("(?m)^(Coast|Valley).*\n", ""))
+            : PANEL;
+    assertThat(planned(command + " --data " + data).at("/total").asDouble() / rows)
+        .isBetween(0.75, 1.0);
+  }
+
+  private static JsonNode planned(String command) throws IOException {
+    String answer = CommandLine.shell(command + DESIGN).out();
+    List<String> named =
+        answer.lines().map(String::strip).filter(line -> line.startsWith("tavik plan ")).toList();
+    assertThat(named).as(answer).hasSize(1);
+    return CommandLine.json(named.get(0).substring("tavik ".length())).at("/lines/0");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "shares --outcome channel --against 40%,25%,35%",
+        "cross --rows delivery --columns channel"
+      })
+  void theNextTestIsPlannedWithTheEffectThatWasFound(String command) throws IOException {
+    String data = " --data " + PANEL;
+    JsonNode answer = CommandLine.json(command + DESIGN + data).at("/designEffects");
+    JsonNode plan = planned(command + data);
+    double rows = command.startsWith("shares") ? 904 : 893;
+    assertThat(plan.at("/df").asLong()).isEqualTo(answer.at("/df").asLong());
+    assertThat(plan.at("/w").asDouble())
+        .isCloseTo(Math.sqrt(answer.at("/pearson").asDouble() / rows), within(0.005));
+  }
+
+  @Test
+  void layersTellOfMissingValues() throws IOException {
+    JsonNode answer =
+        CommandLine.json(
+            "cross --rows would_reorder --columns channel --strata region"
+                + DESIGN
+                + " --data "
+                + PANEL);
+    assertThat(answer.at("/cautions").findValuesAsText("code"))
+        .contains("missing-values", "many-tests");
+  }
+
+  /**
    * By bytes, by letters, packed, in other words for numbers, from a database: the same figures.
    */
   @Test

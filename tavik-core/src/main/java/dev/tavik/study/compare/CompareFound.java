@@ -53,10 +53,7 @@ record CompareFound(
   }
 
   TestResult preferredTest() {
-    return tests().stream()
-        .filter(test -> test.method() == preference.test())
-        .findFirst()
-        .orElseThrow();
+    return preference.among(tests());
   }
 
   Interval preferredInterval() {

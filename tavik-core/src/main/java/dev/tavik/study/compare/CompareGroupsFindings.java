@@ -70,14 +70,7 @@ final class CompareGroupsFindings {
     return answer
         .conditions(conditions())
         .cautions(cautions)
-        .concluded(
-            pairs
-                .get(0)
-                .preference()
-                .onEach(
-                    verdict,
-                    "pair",
-                    " Intervals are each for itself, not adjusted for the number of pairs."));
+        .concluded(pairs.get(0).preference().onEachPair(verdict));
   }
 
   private void observed(Answer.Builder answer) {

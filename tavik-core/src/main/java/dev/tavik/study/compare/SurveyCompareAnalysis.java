@@ -11,14 +11,13 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Refusal;
-import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.Refusals;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
@@ -86,11 +85,7 @@ final class SurveyCompareAnalysis {
   }
 
   private List<Caution> common() {
-    List<Caution> cautions = design.cautions(success, "a success");
-    if (question.from() != null) {
-      cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
-    }
-    return cautions;
+    return design.cautions(success, "a success", question.from());
   }
 
   private TestResult overall() {
@@ -178,15 +173,12 @@ final class SurveyCompareAnalysis {
       DesignedComparison compared,
       List<Interval> to,
       List<Refusal> without) {
-    Side matching = claim.hypothesis().alternative().matchingSide();
-    try {
-      to.add(method.of(compared, question.level(), Side.TWO_SIDED));
-      if (matching != Side.TWO_SIDED) {
-        to.add(method.of(compared, question.level(), matching));
-      }
-    } catch (DeclinedException e) {
-      without.add(new Refusal(method, e.reason()));
-    }
+    Refusals.limits(
+        method,
+        side -> method.of(compared, question.level(), side),
+        claim.hypothesis().alternative().matchingSide(),
+        to,
+        without);
   }
 
   private static Preference preference(List<TestResult> tests, List<Interval> intervals) {
@@ -228,12 +220,8 @@ final class SurveyCompareAnalysis {
 
   private String rate(String name, DesignedProportion proportion, DesignedProportion other) {
     return say(
-        "%s %s (%s%s of %s rows)",
-        name,
-        Figures.percentBeside(proportion.value(), other.value()),
-        question.counts().design().weight() == null ? "" : "weighted; ",
-        Figures.count(proportion.successes()),
-        Figures.count(proportion.rows()));
+        "%s %s (%s)",
+        name, Figures.percentBeside(proportion.value(), other.value()), design.rows(proportion));
   }
 
   private List<Caution> cautions(SurveyPair pair) {

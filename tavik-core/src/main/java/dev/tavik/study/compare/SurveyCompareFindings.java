@@ -17,7 +17,6 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
@@ -55,7 +54,7 @@ final class SurveyCompareFindings {
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
             .add(design.fact())
             .add(new Estimates(estimates(pair)))
-            .add(groups(pair.groups()))
+            .add(Design.groups(pair.groups()))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
             .add(effects(pair))
@@ -75,14 +74,15 @@ final class SurveyCompareFindings {
       answer.addAll(
           Design.planned(
               say(
-                  "tavik plan compare --base %s --expect %s --power 80%%",
+                  "compare --base %s --expect %s",
                   Figures.percent(pair.compared().second().value()),
                   Figures.percent(pair.compared().first().value())),
+              SurveyComparisonInterval.WALD.of(pair.compared(), question.level(), Side.TWO_SIDED),
               effect(pair.compared())));
     }
     return answer
         .add(pair.preference().finding())
-        .conditions(conditions())
+        .conditions(design.conditions())
         .cautions(cautions)
         .concluded(verdict);
   }
@@ -98,29 +98,22 @@ final class SurveyCompareFindings {
     return proportion.value() * proportion.complement() / (proportion.rows() - 1);
   }
 
-  private List<Condition> conditions() {
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
-    return conditions;
-  }
-
   private Value input(SurveyPair pair) {
     return Observed.input(question.from())
-        .with("first", named(pair.one(), pair.compared().first()))
-        .with("second", named(pair.two(), pair.compared().second()))
+        .with("first", named(pair.first()))
+        .with("second", named(pair.second()))
         .with("order", pair.order())
         .with("designEffect", effect(pair.compared()));
   }
 
-  private static Value.Fields named(String name, DesignedProportion proportion) {
-    return Value.fields().with("label", name).and(Design.figures(proportion));
+  private static Value.Fields named(Design.Group group) {
+    return Value.fields().with("label", group.name()).and(Design.figures(group.proportion()));
   }
 
   private static List<Estimate> estimates(SurveyPair pair) {
     DesignedComparison compared = pair.compared();
     List<Estimate> estimates = new ArrayList<>();
-    estimates.add(proportion(pair.one(), compared.first()));
-    estimates.add(proportion(pair.two(), compared.second()));
+    pair.groups().forEach(group -> estimates.add(group.estimate()));
     for (SurveyComparisonInterval method : SurveyComparisonInterval.values()) {
       double value = method.estimate(compared);
       double error =
@@ -141,38 +134,6 @@ final class SurveyCompareFindings {
               error));
     }
     return estimates;
-  }
-
-  private static Estimate proportion(String name, DesignedProportion proportion) {
-    return new Estimate(Quantity.PROPORTION, name, proportion.value(), proportion.standardError());
-  }
-
-  private static Sheet groups(List<SurveyPair.Group> groups) {
-    Sheet sheet =
-        Sheet.read(
-            "Estimated: standard error in points, design effect; simply counted beside",
-            Column.words(),
-            Column.numbers("proportion"),
-            Column.numbers("error"),
-            Column.numbers("effect"),
-            Column.counts("successes"),
-            Column.counts("of"),
-            Column.numbers("simply"));
-    for (SurveyPair.Group group : groups) {
-      DesignedProportion proportion = group.proportion();
-      sheet.row(
-          group.name(),
-          Value.Share.FINE.of(proportion.value()),
-          Value.points(proportion.standardError()),
-          proportion.allOrNone()
-              ? Value.none("none")
-              : Value.significant(proportion.designEffect(), 3),
-          new Value.Count(proportion.successes()),
-          new Value.Count(proportion.rows()),
-          Value.Share.FINE.of(
-              SurveyPair.unweighted(group.name(), proportion).tally().proportion()));
-    }
-    return sheet;
   }
 
   private static Sheet effects(SurveyPair pair) {
@@ -244,8 +205,8 @@ final class SurveyCompareFindings {
 
   /** The same by methods that know no design. */
   private SimpleRandom simple(SurveyPair pair) {
-    Tally first = SurveyPair.unweighted(pair.one(), pair.compared().first()).tally();
-    Tally second = SurveyPair.unweighted(pair.two(), pair.compared().second()).tally();
+    Tally first = pair.first().unweighted();
+    Tally second = pair.second().unweighted();
     double difference = first.proportion() - second.proportion();
     Interval interval = DifferenceInterval.NEWCOMBE.of(first, second, question.level());
     TestResult test = TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference());
@@ -272,7 +233,7 @@ final class SurveyCompareFindings {
       TestResult overall,
       List<Caution> cautions,
       Verdict verdict) {
-    List<SurveyPair.Group> groups =
+    List<Design.Group> groups =
         question.groups().stream()
             .map(
                 name ->
@@ -292,10 +253,8 @@ final class SurveyCompareFindings {
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
             .add(design.fact())
-            .add(
-                Finding.fact(
-                    "groups", Value.list(groups, group -> named(group.name(), group.proportion()))))
-            .add(groups(groups))
+            .add(Finding.fact("groups", Value.list(groups, SurveyCompareFindings::named)))
+            .add(Design.groups(groups))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
             .add(together)
@@ -314,16 +273,9 @@ final class SurveyCompareFindings {
                   .toList()));
     }
     return answer
-        .conditions(conditions())
+        .conditions(design.conditions())
         .cautions(cautions)
-        .concluded(
-            pairs
-                .get(0)
-                .preference()
-                .onEach(
-                    verdict,
-                    "pair",
-                    " Intervals are each for itself, not adjusted for the number of pairs."));
+        .concluded(pairs.get(0).preference().onEachPair(verdict));
   }
 
   private Sheet pairByPair(List<SurveyPair> pairs) {

@@ -1,16 +1,14 @@
 package dev.tavik.study.compare;
 
-import dev.tavik.count.NamedTally;
-import dev.tavik.count.Tally;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Preference;
 import dev.tavik.survey.DesignedComparison;
-import dev.tavik.survey.DesignedProportion;
 import java.util.List;
 
 /**
@@ -37,11 +35,16 @@ record SurveyPair(
     List<Refusal> without,
     Preference preference) {
 
-  /** A group and its estimated proportion. */
-  record Group(String name, DesignedProportion proportion) {}
+  Design.Group first() {
+    return new Design.Group(one, compared.first());
+  }
 
-  List<Group> groups() {
-    return List.of(new Group(one, compared.first()), new Group(two, compared.second()));
+  Design.Group second() {
+    return new Design.Group(two, compared.second());
+  }
+
+  List<Design.Group> groups() {
+    return List.of(first(), second());
   }
 
   String order() {
@@ -49,17 +52,11 @@ record SurveyPair(
   }
 
   TestResult test() {
-    return tests.stream()
-        .filter(test -> test.method() == preference.test())
-        .findFirst()
-        .orElseThrow();
+    return preference.among(tests);
   }
 
   Interval interval(Side side) {
-    return intervals.stream()
-        .filter(each -> each.method() == preference.interval() && each.side() == side)
-        .findFirst()
-        .orElseThrow();
+    return preference.among(intervals, side);
   }
 
   SurveyPair with(List<TestResult> adjusted) {
@@ -69,11 +66,6 @@ record SurveyPair(
 
   double difference() {
     return compared.first().value() - compared.second().value();
-  }
-
-  /** A group as if its rows had been drawn simply at random. */
-  static NamedTally unweighted(String name, DesignedProportion proportion) {
-    return new NamedTally(name, Tally.of(proportion.successes(), proportion.rows()));
   }
 
   boolean hasDifference() {

@@ -10,17 +10,13 @@ import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
-import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DesignTests;
@@ -112,8 +108,6 @@ final class SurveyCrossAnalysis {
 
   private Answer answer(boolean alone) {
     boolean rejects = tests.first().rejects(question.alpha());
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
     SurveyInterval interval = question.intervals().get(0);
     Interval strength = table.ofStrength(question.level());
     Answer.Builder answer =
@@ -159,19 +153,10 @@ final class SurveyCrossAnalysis {
             .add(tests.preference(interval).finding());
     if (alone) {
       answer.addAll(
-          Design.planned(
-              say(
-                  "tavik plan table --shape %sx%s --w %s --power 80%%",
-                  table.rows().size(),
-                  table.columns().size(),
-                  Figures.significant(
-                      table.cramersV()
-                          * Math.sqrt(Math.min(table.rows().size(), table.columns().size()) - 1.0),
-                      2)),
-              table.cramersV() > 0 ? table.deviation().meanEffect() : 0));
+          tests.planned(say("table --shape %sx%s", table.rows().size(), table.columns().size())));
     }
     return answer
-        .conditions(conditions)
+        .conditions(design.conditions())
         .cautions(cautions(alone))
         .concluded(
             tests
@@ -252,13 +237,7 @@ final class SurveyCrossAnalysis {
 
   private void row(Intervals to, SurveyInterval method, int row, int column) {
     DesignedProportion share = at(table.ofColumn(), row, column);
-    Interval interval;
-    try {
-      interval = method.of(share, question.level(), Side.TWO_SIDED);
-    } catch (DeclinedException e) {
-      to.declined(new Refusal(method, e.reason()));
-      interval = SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
-    }
+    Interval interval = Design.limits(method, share, question.level(), to);
     to.row(
         interval,
         "",
@@ -285,10 +264,8 @@ final class SurveyCrossAnalysis {
       cautions.addAll(
           design.cautions(
               unit -> unit.get(0).equals(row) && unit.get(1).equals(column),
-              row + " and " + column));
-      if (question.from() != null) {
-        cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
-      }
+              row + " and " + column,
+              question.from()));
     }
     return cautions;
   }

@@ -11,7 +11,6 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.study.parts.Design;
@@ -62,10 +61,8 @@ final class SurveyLayers {
     if (!without.isEmpty()) {
       answer.add(Finding.sentence("Without an answer: " + String.join("; ", without) + "."));
     }
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
     return answer
-        .conditions(conditions)
+        .conditions(design.conditions())
         .cautions(cautions())
         .concluded(Verdict.of(conclusion()).inOwnWords());
   }
@@ -79,7 +76,8 @@ final class SurveyLayers {
   }
 
   private List<Caution> cautions() {
-    List<Caution> cautions = design.cautions(unit -> true, "rows that were counted");
+    List<Caution> cautions =
+        design.cautions(unit -> true, "rows that were counted", question.from());
     if (layers.size() > 1) {
       cautions.add(
           new Caution(

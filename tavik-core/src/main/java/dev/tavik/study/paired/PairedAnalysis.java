@@ -56,16 +56,8 @@ final class PairedAnalysis {
       }
     }
     this.preference = preference();
-    this.test =
-        tests.stream().filter(each -> each.method() == preference.test()).findFirst().orElseThrow();
-    this.interval =
-        intervals.stream()
-            .filter(
-                each ->
-                    each.method() == preference.interval()
-                        && each.side() == alternative.matchingSide())
-            .findFirst()
-            .orElseThrow();
+    this.test = preference.among(tests);
+    this.interval = preference.among(intervals, alternative.matchingSide());
   }
 
   Answer answer() {

@@ -3,22 +3,35 @@ package dev.tavik.study.parts;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.count.SurveyCounts.Weights;
+import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Quantity;
+import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
+import dev.tavik.study.CountedFrom;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
+import dev.tavik.survey.SurveyInterval;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is said of the design of a sample, whatever is asked of it.
@@ -36,13 +49,30 @@ public record Design(DesignedSample sample) {
 
   private static final double EXTREME_SHARE = 0.1;
 
-  public static final Condition YOUR_CALL =
+  /** The level of a plan that says none. */
+  private static final double USUAL_LEVEL = 0.95;
+
+  private static final Condition YOUR_CALL =
       new Condition(
           "the design",
           Condition.State.NOT_IN_THE_DATA,
           "the first-stage clusters of a stratum were drawn independently, and the weights make up"
               + " for unequal chances and for those who didn't answer. The data can't show this: you"
               + " have to know how they were collected");
+
+  /** A group and its estimated proportion. */
+  public record Group(String name, DesignedProportion proportion) {
+    /** Its rows as if they had been drawn simply at random. */
+    public Tally unweighted() {
+      return Tally.of(proportion.successes(), proportion.rows());
+    }
+
+    /** The estimate, with its standard error. */
+    public Estimate estimate() {
+      return new Estimate(
+          Quantity.PROPORTION, name, proportion.value(), proportion.standardError());
+    }
+  }
 
   private SurveyCounts counts() {
     return sample.counts();
@@ -181,7 +211,64 @@ public record Design(DesignedSample sample) {
     if (design().weight() != null) {
       conditions.add(weights());
     }
+    conditions.add(YOUR_CALL);
     return conditions;
+  }
+
+  /** How many of the rows are successes, in words beside a weighted rate. */
+  public String rows(DesignedProportion proportion) {
+    return say(
+        "%s%s of %s rows",
+        design().weight() == null ? "" : "weighted; ",
+        Figures.count(proportion.successes()),
+        Figures.count(proportion.rows()));
+  }
+
+  /** A table of groups and what is estimated of each. */
+  public static Sheet groups(List<Group> groups) {
+    Sheet sheet =
+        Sheet.read(
+            "Estimated: standard error in points, design effect; simply counted beside",
+            Column.words(),
+            Column.numbers("proportion"),
+            Column.numbers("error"),
+            Column.numbers("effect"),
+            Column.counts("successes"),
+            Column.counts("of"),
+            Column.numbers("simply"));
+    for (Group group : groups) {
+      DesignedProportion proportion = group.proportion();
+      sheet.row(
+          group.name(),
+          Value.Share.FINE.of(proportion.value()),
+          Value.points(proportion.standardError()),
+          effect(proportion),
+          new Value.Count(proportion.successes()),
+          new Value.Count(proportion.rows()),
+          Value.Share.FINE.of(group.unweighted().proportion()));
+    }
+    return sheet;
+  }
+
+  /** The design effect in a table. */
+  public static Value effect(DesignedProportion proportion) {
+    return proportion.allOrNone()
+        ? Value.none("none")
+        : Value.significant(proportion.designEffect(), 3);
+  }
+
+  /**
+   * A two-sided interval; where its method has no limits, that is told and Korn and Graubard's
+   * stand in its place.
+   */
+  public static Interval limits(
+      SurveyInterval method, DesignedProportion proportion, double level, Intervals to) {
+    try {
+      return method.of(proportion, level, Side.TWO_SIDED);
+    } catch (DeclinedException e) {
+      to.declined(new Refusal(method, e.reason()));
+      return SurveyInterval.KORN_GRAUBARD.of(proportion, level, Side.TWO_SIDED);
+    }
   }
 
   private String what() {
@@ -281,12 +368,22 @@ public record Design(DesignedSample sample) {
     return cautions;
   }
 
+  /** The same, with what there is to say of the data. */
+  public List<Caution> cautions(
+      Predicate<List<String>> outcome, String what, @Nullable CountedFrom from) {
+    List<Caution> cautions = cautions(outcome, what);
+    if (from != null) {
+      cautions.addAll(DataCautions.of(from, counts().units().total()));
+    }
+    return cautions;
+  }
+
   private static boolean seen(DesignedProportion proportion) {
     return !proportion.allOrNone() && proportion.rows() > 1 && proportion.standardError() > 0;
   }
 
   /** How much the design costs, in words; nothing where that can't be seen. */
-  public static List<Finding> effect(DesignedProportion proportion) {
+  public static List<Finding> costs(DesignedProportion proportion) {
     return !seen(proportion)
         ? List.of()
         : List.of(
@@ -300,15 +397,29 @@ public record Design(DesignedSample sample) {
                     Figures.count(Math.round(proportion.byWeights())))));
   }
 
-  /** The next sample, planned with this one's design effect. */
-  public static List<Finding> planned(String command, double effect) {
-    return !(effect > 0 && Double.isFinite(effect))
+  /**
+   * The next sample, planned with this one's design effect.
+   *
+   * @param expected the words of a plan, up to the rates that are expected
+   * @param now the two-sided interval whose width is wanted again
+   * @param effect the design effect
+   */
+  public static List<Finding> planned(String expected, Interval now, double effect) {
+    double half = (now.upper() - now.lower()) / 2;
+    return !(effect > 0 && Double.isFinite(effect) && half > 0)
         ? List.of()
         : List.of(
             Finding.say(
-                new Block.Command(
-                    "To plan the next such sample",
-                    say("%s --design-effect %s", command, Figures.significant(effect, 3)))));
+                Block.paragraph("To plan the next such sample, for an interval as wide as this:"),
+                new Block.CommandLine(
+                    say(
+                        "tavik plan %s --half-width %s%s --design-effect %s",
+                        expected,
+                        Figures.percent(half),
+                        now.level() == USUAL_LEVEL
+                            ? ""
+                            : " --level " + Figures.exactPercent(now.level()),
+                        Figures.significant(effect, 3)))));
   }
 
   /** Figures of the design effect, for machines. */

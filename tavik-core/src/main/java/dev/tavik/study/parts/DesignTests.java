@@ -2,6 +2,7 @@ package dev.tavik.study.parts;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -97,13 +98,35 @@ public record DesignTests(
                 .with("log10PValueWithoutDesign", Math.min(0, simple))),
         Finding.sentence(
             say(
-                "Design effect, in the mean of what is tested: %s, to plan the next such sample with. X2 of the weighted shares as if %s rows"
-                    + " were drawn simply at random: %s, df %s, %s.",
+                "Design effect, in the mean of what is tested: %s. X2 of the weighted shares as if %s rows were drawn simply at random:"
+                    + " %s, df %s, %s.",
                 Figures.significant(deviation.meanEffect(), 3),
                 Figures.count(deviation.rows()),
                 Figures.significant(deviation.pearson(), 4),
                 deviation.categories(),
                 Figures.pEquals(Math.min(0, simple)))));
+  }
+
+  /**
+   * The next sample, planned with the effect that this one found.
+   *
+   * @param kind the words of a plan that say the shape
+   */
+  public List<Finding> planned(String kind) {
+    double effect = Math.sqrt(deviation.pearson() / deviation.rows());
+    double times = deviation.meanEffect();
+    return !(effect > 0 && times > 0 && Double.isFinite(times))
+        ? List.of()
+        : List.of(
+            Finding.say(
+                Block.paragraph(
+                    say(
+                        "To plan the next such sample, which takes %s times the rows that are named:",
+                        Figures.significant(times, 3))),
+                new Block.CommandLine(
+                    say(
+                        "tavik plan %s --w %s --power 80%%",
+                        kind, Figures.significant(effect, 2)))));
   }
 
   public Preference preference(Method interval) {

@@ -5,7 +5,11 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import java.util.List;
 
 /**
  * Which test and interval a verdict rests on, and why.
@@ -19,6 +23,19 @@ public record Preference(Method test, Method interval, String reason) {
   public static String asked(Method test, boolean only) {
     return test.id()
         + (only ? " is the only test asked for" : " is the first of the tests asked for");
+  }
+
+  /** Returns the result of the test, of those that were made. */
+  public TestResult among(List<TestResult> tests) {
+    return tests.stream().filter(each -> each.method() == test).findFirst().orElseThrow();
+  }
+
+  /** Returns the limits of the interval on a side, of those that were made. */
+  public Interval among(List<Interval> intervals, Side side) {
+    return intervals.stream()
+        .filter(each -> each.method() == interval && each.side() == side)
+        .findFirst()
+        .orElseThrow();
   }
 
   public Finding finding() {
@@ -44,5 +61,11 @@ public record Preference(Method test, Method interval, String reason) {
         say(
             "The verdict rests on %s and %s for every %s.%s",
             test.id(), interval.id(), members, more));
+  }
+
+  /** The same of pairs, whose intervals nothing adjusts. */
+  public Verdict onEachPair(Verdict verdict) {
+    return onEach(
+        verdict, "pair", " Intervals are each for itself, not adjusted for the number of pairs.");
   }
 }

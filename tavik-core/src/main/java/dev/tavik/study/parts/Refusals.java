@@ -2,12 +2,37 @@ package dev.tavik.study.parts;
 
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
+import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Method;
 import dev.tavik.result.Refusal;
+import dev.tavik.result.Side;
 import java.util.List;
+import java.util.function.Function;
 
 /** What is said of methods that declined. */
 public final class Refusals {
   private Refusals() {}
+
+  /**
+   * Adds the two-sided interval of a method and, where the matching side is another, its bound; or
+   * why the method has none.
+   */
+  public static void limits(
+      Method method,
+      Function<Side, Interval> made,
+      Side matching,
+      List<Interval> to,
+      List<Refusal> without) {
+    try {
+      to.add(made.apply(Side.TWO_SIDED));
+      if (matching != Side.TWO_SIDED) {
+        to.add(made.apply(matching));
+      }
+    } catch (DeclinedException e) {
+      without.add(new Refusal(method, e.reason()));
+    }
+  }
 
   /** Says of each why, below the methods that were made. */
   public static List<Finding> said(List<Refusal> refusals) {

@@ -39,20 +39,11 @@ record RateFound(
   }
 
   TestResult preferredTest() {
-    return tests.stream()
-        .filter(test -> test.method() == preference.test())
-        .findFirst()
-        .orElseThrow();
+    return preference.among(tests);
   }
 
   Interval preferredInterval() {
-    return intervals.stream()
-        .filter(
-            interval ->
-                interval.method() == preference.interval()
-                    && interval.side() == settings().hypothesis().alternative().matchingSide())
-        .findFirst()
-        .orElseThrow();
+    return preference.among(intervals, settings().hypothesis().alternative().matchingSide());
   }
 
   RateFound withTests(List<TestResult> adjusted) {

@@ -1,10 +1,10 @@
 package dev.tavik.study.rate;
 
-import dev.tavik.count.Tally;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Refusal;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.Preference;
 import dev.tavik.survey.DesignedProportion;
 import java.util.List;
@@ -31,23 +31,16 @@ record SurveyRate(
     List<Refusal> without,
     Preference preference) {
 
-  /** The rows as if they had been drawn simply at random. */
-  Tally unweighted() {
-    return Tally.of(proportion.successes(), proportion.rows());
+  Design.Group group() {
+    return new Design.Group(name, proportion);
   }
 
   TestResult test() {
-    return made.stream()
-        .filter(test -> test.method() == preference.test())
-        .findFirst()
-        .orElseThrow();
+    return preference.among(made);
   }
 
   Interval interval(Side side) {
-    return limits.stream()
-        .filter(each -> each.method() == preference.interval() && each.side() == side)
-        .findFirst()
-        .orElseThrow();
+    return preference.among(limits, side);
   }
 
   SurveyRate with(List<TestResult> adjusted) {

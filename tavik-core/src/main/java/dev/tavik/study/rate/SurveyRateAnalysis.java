@@ -10,15 +10,14 @@ import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Refusal;
-import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
 import dev.tavik.study.parts.RateSentence;
 import dev.tavik.study.parts.RatesSentence;
+import dev.tavik.study.parts.Refusals;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
@@ -113,15 +112,12 @@ final class SurveyRateAnalysis {
       DesignedProportion proportion,
       List<Interval> to,
       List<Refusal> without) {
-    Side matching = question.hypothesis().alternative().matchingSide();
-    try {
-      to.add(method.of(proportion, question.level(), Side.TWO_SIDED));
-      if (matching != Side.TWO_SIDED) {
-        to.add(method.of(proportion, question.level(), matching));
-      }
-    } catch (DeclinedException e) {
-      without.add(new Refusal(method, e.reason()));
-    }
+    Refusals.limits(
+        method,
+        side -> method.of(proportion, question.level(), side),
+        question.hypothesis().alternative().matchingSide(),
+        to,
+        without);
   }
 
   private void add(SurveyInterval method, DesignedProportion proportion, List<Interval> to) {
@@ -158,8 +154,7 @@ final class SurveyRateAnalysis {
     if (question.counts().units().columns().size() == 1) {
       SurveyRate only = rates.get(0);
       List<Caution> cautions = cautions(only);
-      cautions.addAll(design.cautions(success, "a success"));
-      data(cautions);
+      cautions.addAll(common());
       return new SurveyRateFindings(question, design)
           .one(only, cautions, only.preference().on(sentence(only)));
     }
@@ -173,26 +168,20 @@ final class SurveyRateAnalysis {
           new SurveyRateFindings(question, design)
               .one(rate, cautions, rate.preference().on(sentence(rate))));
     }
-    List<Caution> cautions = design.cautions(success, "a success");
-    data(cautions);
-    return new SurveyRateFindings(question, design).several(rates, answers, cautions, together());
+    return new SurveyRateFindings(question, design).several(rates, answers, common(), together());
   }
 
-  private void data(List<Caution> cautions) {
-    if (question.from() != null) {
-      cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
-    }
+  private List<Caution> common() {
+    return design.cautions(success, "a success", question.from());
   }
 
   private Verdict sentence(SurveyRate rate) {
     return new RateSentence(
             rate.name().isEmpty() ? "The rate" : rate.name() + ": the rate",
             say(
-                "%s (%s%s of %s rows)",
+                "%s (%s)",
                 Figures.percentBeside(rate.proportion().value(), question.hypothesis().against()),
-                question.counts().design().weight() == null ? "" : "weighted; ",
-                Figures.count(rate.proportion().successes()),
-                Figures.count(rate.proportion().rows())),
+                design.rows(rate.proportion())),
             rate.proportion().value(),
             rate.test(),
             rate.interval(question.hypothesis().alternative().matchingSide()),

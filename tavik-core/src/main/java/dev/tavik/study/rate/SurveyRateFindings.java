@@ -21,8 +21,6 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
-import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
@@ -33,7 +31,6 @@ import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.survey.DesignedProportion;
-import java.util.ArrayList;
 import java.util.List;
 
 /** Puts the answer about rates of a designed sample together. */
@@ -53,37 +50,28 @@ final class SurveyRateFindings {
             .add(Finding.fact("input", input(rate)))
             .add(Finding.fact("hypothesis", hypothesis()))
             .add(design.fact())
-            .add(new Estimates(List.of(estimate(rate))))
+            .add(new Estimates(List.of(rate.group().estimate())))
             .add(observed(rate))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
-            .addAll(Design.effect(proportion))
+            .addAll(Design.costs(proportion))
             .add(tests(rate))
             .addAll(Refusals.said(rate.refusals()))
             .add(intervals(rate))
             .addAll(Refusals.said(rate.without()))
             .add(simple(rate));
     if (rate.level().isEmpty()) {
-      answer.addAll(Design.planned(plan(proportion), proportion.designEffect()));
+      answer.addAll(
+          Design.planned(
+              "rate --expect " + Figures.percent(proportion.value()),
+              rate.interval(Side.TWO_SIDED),
+              proportion.designEffect()));
     }
     return answer
         .add(rate.preference().finding())
-        .conditions(conditions())
+        .conditions(design.conditions())
         .cautions(cautions)
         .concluded(verdict);
-  }
-
-  private String plan(DesignedProportion proportion) {
-    return say(
-        "tavik plan rate --against %s --expect %s --power 80%%",
-        Figures.exactPercent(question.hypothesis().against()),
-        Figures.percentBeside(proportion.value(), question.hypothesis().against()));
-  }
-
-  private List<Condition> conditions() {
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
-    return conditions;
   }
 
   private Value input(SurveyRate rate) {
@@ -104,14 +92,6 @@ final class SurveyRateFindings {
     return RateFindings.claim(question.hypothesis(), question.alpha());
   }
 
-  private static Estimate estimate(SurveyRate rate) {
-    return new Estimate(
-        Quantity.PROPORTION,
-        rate.name(),
-        rate.proportion().value(),
-        rate.proportion().standardError());
-  }
-
   private Finding observed(SurveyRate rate) {
     DesignedProportion proportion = rate.proportion();
     return Finding.say(
@@ -124,7 +104,7 @@ final class SurveyRateFindings {
                 Figures.significant(100 * proportion.standardError(), 4),
                 Figures.count(proportion.successes()),
                 Figures.count(proportion.rows()),
-                Figures.finePercent(rate.unweighted().proportion()))));
+                Figures.finePercent(rate.group().unweighted().proportion()))));
   }
 
   private Tests tests(SurveyRate rate) {
@@ -151,7 +131,7 @@ final class SurveyRateFindings {
 
   /** The same by methods that know no design. */
   private SimpleRandom simple(SurveyRate rate) {
-    Tally tally = rate.unweighted();
+    Tally tally = rate.group().unweighted();
     TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
     Interval interval = ProportionInterval.WILSON.of(tally, question.level());
     return new SimpleRandom(
@@ -198,36 +178,13 @@ final class SurveyRateFindings {
         .add(design.sentence())
         .add(tests(rates).at(whole))
         .add(intervals(rates).at(whole))
-        .conditions(conditions())
+        .conditions(design.conditions())
         .cautions(cautions)
         .concluded(verdict);
   }
 
   private static Sheet estimates(List<SurveyRate> rates) {
-    Sheet sheet =
-        Sheet.read(
-            "Estimated: standard error in points, design effect; simply counted beside",
-            Column.words(),
-            Column.numbers("proportion"),
-            Column.numbers("error"),
-            Column.numbers("effect"),
-            Column.counts("successes"),
-            Column.counts("of"),
-            Column.numbers("simply"));
-    for (SurveyRate rate : rates) {
-      DesignedProportion proportion = rate.proportion();
-      sheet.row(
-          rate.name(),
-          Value.Share.FINE.of(proportion.value()),
-          Value.points(proportion.standardError()),
-          proportion.allOrNone()
-              ? Value.none("none")
-              : Value.significant(proportion.designEffect(), 3),
-          new Value.Count(proportion.successes()),
-          new Value.Count(proportion.rows()),
-          Value.Share.FINE.of(rate.unweighted().proportion()));
-    }
-    return sheet;
+    return Design.groups(rates.stream().map(SurveyRate::group).toList());
   }
 
   private Sheet tests(List<SurveyRate> rates) {
@@ -262,7 +219,7 @@ final class SurveyRateFindings {
       intervals.pairs(
           rate.limits(), interval -> new String[] {rate.name(), interval.method().id()});
       intervals.row(
-          ProportionInterval.WILSON.of(rate.unweighted(), question.level(), Side.TWO_SIDED),
+          ProportionInterval.WILSON.of(rate.group().unweighted(), question.level(), Side.TWO_SIDED),
           "as if simple random",
           rate.name(),
           "");

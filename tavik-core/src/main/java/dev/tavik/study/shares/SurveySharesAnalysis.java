@@ -12,17 +12,12 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
-import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DesignTests;
@@ -71,8 +66,6 @@ final class SurveySharesAnalysis {
   Answer answer() {
     SurveyInterval interval = question.intervals().get(0);
     boolean rejects = tests.first().rejects(question.alpha());
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
     return Answer.to(question, "shares", question.label())
         .add(Finding.fact("input", input()))
         .add(Finding.fact("hypothesis", hypothesis()))
@@ -89,27 +82,13 @@ final class SurveySharesAnalysis {
         .addAll(tests.effects())
         .add(intervals())
         .add(tests.preference(interval).finding())
-        .addAll(
-            Design.planned(
-                say(
-                    "tavik plan shares --against %s --expect %s --power 80%%",
-                    listed(true), listed(false)),
-                tests.deviation().meanEffect()))
-        .conditions(conditions)
+        .addAll(tests.planned("shares --categories " + shares.size()))
+        .conditions(design.conditions())
         .cautions(cautions())
         .concluded(
             tests
                 .preference(interval)
                 .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects)));
-  }
-
-  private String listed(boolean claimed) {
-    return String.join(
-        ",",
-        IntStream.range(0, shares.size())
-            .mapToObj(i -> claimed ? question.claimed().share(i) : shares.get(i).value())
-            .map(each -> Figures.plain(Math.round(1e4 * each) / 1e4))
-            .toList());
   }
 
   private Value input() {
@@ -163,7 +142,7 @@ final class SurveySharesAnalysis {
           Value.Share.FINE.of(share.value()),
           Value.Share.FINE.of(question.claimed().share(i)),
           Value.points(share.standardError()),
-          share.allOrNone() ? Value.none("none") : Value.significant(share.designEffect(), 3),
+          Design.effect(share),
           Double.isNaN(residuals.get(i))
               ? Value.none("none")
               : Value.significant(residuals.get(i), 3),
@@ -186,24 +165,16 @@ final class SurveySharesAnalysis {
     return intervals;
   }
 
-  /** Where a method has no limits, Korn and Graubard's stand in its place. */
   private void row(Intervals to, SurveyInterval method, int category) {
-    Interval interval;
-    try {
-      interval = method.of(shares.get(category), question.level(), Side.TWO_SIDED);
-    } catch (DeclinedException e) {
-      to.declined(new Refusal(method, e.reason()));
-      interval =
-          SurveyInterval.KORN_GRAUBARD.of(shares.get(category), question.level(), Side.TWO_SIDED);
-    }
-    interval =
+    Interval limits = Design.limits(method, shares.get(category), question.level(), to);
+    Interval interval =
         new Interval(
             Quantity.SHARE,
-            interval.method(),
-            interval.level(),
-            interval.side(),
-            interval.lower(),
-            interval.upper());
+            limits.method(),
+            limits.level(),
+            limits.side(),
+            limits.lower(),
+            limits.upper());
     to.row(
         interval,
         interval.contains(question.claimed().share(category)) ? "" : "not the claimed",
@@ -230,10 +201,7 @@ final class SurveySharesAnalysis {
             .reduce((a, b) -> shares.get(b).value() < shares.get(a).value() ? b : a)
             .orElseThrow();
     String level = question.levels().get(rarest);
-    cautions.addAll(design.cautions(unit -> unit.get(0).equals(level), level));
-    if (question.from() != null) {
-      cautions.addAll(DataCautions.of(question.from(), question.counts().units().total()));
-    }
+    cautions.addAll(design.cautions(unit -> unit.get(0).equals(level), level, question.from()));
     return cautions;
   }
 

@@ -14,7 +14,6 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
@@ -107,10 +106,8 @@ final class SurveySweepAnalysis {
     if (!question.leftOut().isEmpty()) {
       answer.add(Finding.sentence(SweepFindings.leftOut(question.leftOut())));
     }
-    List<Condition> conditions = new ArrayList<>(design.conditions());
-    conditions.add(Design.YOUR_CALL);
     return answer
-        .conditions(conditions)
+        .conditions(design.conditions())
         .cautions(design.cautions(unit -> true, "rows that were counted"))
         .concluded(
             Verdict.of(
