@@ -6,6 +6,7 @@ import dev.tavik.data.DataException;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Words;
+import dev.tavik.report.Report;
 import dev.tavik.report.Visible;
 import java.io.PrintWriter;
 import java.util.Arrays;
@@ -52,11 +53,24 @@ public final class Tavik {
     return status;
   }
 
+  /**
+   * Returns all commands with all their options, for what is made of them, such as manual pages.
+   *
+   * @return what stands above the commands; each of them is a subcommand
+   */
+  public CommandLine everything() {
+    return commands(all().keySet().toArray(String[]::new));
+  }
+
   private int executed(String... arguments) {
     // Asked by scripts, and no command is needed to answer it.
     if (arguments.length == 1 && arguments[0].equals("--version")) {
       terminal.out().println(Version.line());
       return ExitStatus.ANSWERED;
+    }
+    if (arguments.length > 0 && arguments[0].equals(Completion.NAME)) {
+      List<String> line = Arrays.asList(arguments).subList(1, arguments.length);
+      return new Completion(terminal, commands(line.toArray(String[]::new))).print(line);
     }
     CommandLine commands = commands(arguments);
     return arguments.length == 0 ? help(commands) : execute(commands, arguments);
@@ -90,6 +104,7 @@ public final class Tavik {
         .setErr(terminal.err())
         .setUsageHelpWidth(80)
         .setAbbreviatedOptionsAllowed(false)
+        .setExpandAtFiles(false)
         .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setParameterExceptionHandler((e, rest) -> wrongUsage(e))
         .setExecutionExceptionHandler((e, command, result) -> trouble(e, command));
@@ -241,8 +256,7 @@ public final class Tavik {
     }
 
     static String line() {
-      String version = Tavik.class.getPackage().getImplementationVersion();
-      return "tavik " + (version == null ? "(unpackaged)" : version);
+      return "tavik " + Report.version();
     }
   }
 }

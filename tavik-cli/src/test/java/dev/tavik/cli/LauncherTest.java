@@ -9,9 +9,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -24,7 +27,10 @@ class LauncherTest {
   private static final List<String> HOSTILE =
       List.of("-delete", "-exec", "-n", "--", "!", "(", "a b.csv", "*", "$(touch pwned)", "'q'");
 
+  private static final Path SHARED = Path.of("tavik-dist/src/main/program/lib/launch.sh");
+
   @TempDir private Path folder;
+  private final Map<String, String> environment = new HashMap<>();
   private Path launcher;
   private Path data;
 
@@ -34,6 +40,9 @@ class LauncherTest {
     Path root = Files.createDirectories(folder.resolve("-check out"));
     launcher = root.resolve("tavik");
     Files.copy(Path.of("..", "tavik"), launcher);
+    Path shared = root.resolve(SHARED);
+    Files.createDirectories(shared.getParent());
+    Files.copy(Path.of("..").resolve(SHARED), shared);
     Files.createDirectories(root.resolve("tavik-cli/target"));
     Files.createFile(root.resolve("tavik-cli/target/tavik.jar"));
     Path java = Files.createDirectories(root.resolve("jdk/bin")).resolve("java");
@@ -50,6 +59,7 @@ class LauncherTest {
     command.addAll(Arrays.asList(words));
     ProcessBuilder builder = new ProcessBuilder(command).directory(data.toFile());
     builder.environment().put("JAVA_HOME", launcher.resolveSibling("jdk").toString());
+    builder.environment().putAll(environment);
     Process process = builder.redirectErrorStream(true).start();
     String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(process.waitFor()).as(out).isZero();
@@ -63,9 +73,10 @@ class LauncherTest {
     Matcher module =
         Pattern.compile("<module>(.*)</module>")
             .matcher(Files.readString(Path.of("..", "pom.xml")));
-    List<String> apart = List.of("tavik-examples", "tavik-bench", "tavik-coverage");
+    List<String> apart =
+        List.of("tavik-bom", "tavik-examples", "tavik-bench", "tavik-coverage", "tavik-dist");
     while (module.find()) {
-      assertThat(script.contains("\"$root\"/" + module.group(1)))
+      assertThat(script.contains("\"$home\"/" + module.group(1)))
           .as(module.group(1))
           .isNotEqualTo(apart.contains(module.group(1)));
     }
@@ -101,5 +112,28 @@ class LauncherTest {
     }
     assertThat(launched("look", "--data", "-large")).doesNotContain(quick);
     assertThat(launched("look", "--data=-large")).doesNotContain(quick);
+  }
+
+  @Test
+  void optionsOfTheUsersForJavaComeLastAndReplaceOwn() throws Exception {
+    assertThat(launched("--version")).contains("-Xmx512m", "-XX:+UseSerialGC");
+    environment.put("JAVA_OPTS", "-Xmx2g -XX:+UseParallelGC");
+    environment.put("COLUMNS", "132");
+    assertThat(launched("--version"))
+        .doesNotContain("-Xmx512m", "-XX:+UseSerialGC")
+        .containsSubsequence("-Xmx2g", "-XX:+UseParallelGC", "-Dtavik.width=132", "-jar");
+  }
+
+  @Test
+  void aBuiltCheckoutThatMayNotBeWrittenToRuns() throws Exception {
+    Path root = launcher.getParent();
+    Files.writeString(root.resolve("pom.xml"), "newer than the program");
+    Files.setLastModifiedTime(
+        root.resolve("tavik-cli/target/tavik.jar"), FileTime.fromMillis(1_000_000_000_000L));
+    Path target = root.resolve("tavik-cli/target");
+    assertThat(target.toFile().setWritable(false)).isTrue();
+    assumeTrue(!Files.isWritable(target));
+    assertThat(launched("--version")).endsWith("--version");
+    assertThat(target.toFile().setWritable(true)).isTrue();
   }
 }

@@ -19,8 +19,8 @@ import java.util.ServiceLoader;
 import java.util.stream.Stream;
 
 /**
- * Finds the driver of a database: on the class path, in the folder {@code lib} beside the program,
- * or where it was said. None is loaded before it is asked for.
+ * Finds the driver of a database: on the class path, in the folder {@code drivers} beside the
+ * program, or where it was said. None is loaded before it is asked for.
  */
 final class Drivers {
   private Drivers() {}
@@ -63,12 +63,16 @@ final class Drivers {
     }
   }
 
+  /** The launcher says where; a program that was started without it lies beside them. */
   private static Optional<Path> besideProgram() {
     try {
-      Path program =
-          Path.of(Drivers.class.getProtectionDomain().getCodeSource().getLocation().toURI());
-      Path lib = program.resolveSibling("lib");
-      return Files.isDirectory(lib) ? Optional.of(lib) : Optional.empty();
+      String said = System.getProperty("tavik.drivers");
+      Path drivers =
+          said != null
+              ? Path.of(said)
+              : Path.of(Drivers.class.getProtectionDomain().getCodeSource().getLocation().toURI())
+                  .resolveSibling("drivers");
+      return Files.isDirectory(drivers) ? Optional.of(drivers) : Optional.empty();
     } catch (URISyntaxException | RuntimeException e) {
       return Optional.empty();
     }
