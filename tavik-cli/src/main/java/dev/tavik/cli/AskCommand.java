@@ -58,7 +58,7 @@ final class AskCommand implements Callable<Integer> {
     List<Illustration> pictures = ReportPictures.all(answer, output);
     output.write(
         output.onScreen()
-            ? Report.text(answer, detail, terminal.emphasis(), OutputOptions.WHOLE)
+            ? Report.text(answer, detail, terminal.screen(), OutputOptions.WHOLE)
             : report.of(answer, output.detail(detail), pictures),
         gate.quiet,
         terminal);

@@ -131,7 +131,7 @@ final class DemoCommand implements Callable<Integer> {
     out.println("command below can be repeated as it stands where the folder demo is; to have");
     out.println("it here: " + terminal.name() + " demo --save demo");
     Terminal onDemo =
-        new Terminal(out, terminal.err(), DemoCommand::open, terminal.emphasis(), terminal.name());
+        new Terminal(out, terminal.err(), DemoCommand::open, terminal.screen(), terminal.name());
     for (Stop stop : TOUR) {
       out.println();
       out.println("-".repeat(80));

@@ -50,7 +50,7 @@ final class LookCommand implements Callable<Integer> {
     List<String> suggestions = Suggestions.of(overview, spec, terminal.name());
     output.write(
         output.onScreen()
-            ? Report.text(overview, suggestions, terminal.emphasis())
+            ? Report.text(overview, suggestions, terminal.screen())
             : output.report().of(overview, suggestions),
         terminal);
     return ExitStatus.ANSWERED;

@@ -3,6 +3,7 @@ package dev.tavik.cli;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Sources;
 import dev.tavik.report.Emphasis;
+import dev.tavik.report.Screen;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.FilterOutputStream;
@@ -41,7 +42,7 @@ public final class Main {
             writer(FileDescriptor.out),
             writer(FileDescriptor.err),
             new FilesAndInput(),
-            plain ? Emphasis.NONE : Emphasis.TERMINAL,
+            new Screen(plain ? Emphasis.NONE : Emphasis.TERMINAL, width()),
             System.getProperty("tavik.name", "tavik"));
     CountDownLatch finished = new CountDownLatch(1);
     Thread worker = Thread.currentThread();
@@ -51,6 +52,12 @@ public final class Main {
     terminal.err().flush();
     finished.countDown();
     System.exit(status);
+  }
+
+  /** The launcher knows that too. */
+  private static int width() {
+    String said = System.getProperty("tavik.width", "");
+    return said.matches("[1-9]\\d{0,4}") ? Integer.parseInt(said) : Screen.PLAIN.width();
   }
 
   /** On Ctrl-C a simulation ends with what was drawn so far, and its answer is still written. */

@@ -128,7 +128,7 @@ final class RunCommand implements Callable<Integer> {
 
   private String written(StudyAnswer answer, Detail detail) {
     return output.onScreen()
-        ? Report.text(answer, detail, terminal.emphasis(), OutputOptions.WHOLE)
+        ? Report.text(answer, detail, terminal.screen(), OutputOptions.WHOLE)
         : output.report().of(answer, output.detail(detail), each -> pictures(answer, each));
   }
 

@@ -2,6 +2,7 @@ package dev.tavik.cli;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.words.Vocabulary;
@@ -26,6 +27,9 @@ import picocli.CommandLine.UnmatchedArgumentException;
 
 /** Runs the command line as a whole, inside any surroundings. */
 public final class Tavik {
+  /** What help can be laid out in at all. */
+  private static final int NARROWEST_HELP = 55;
+
   private final Terminal terminal;
 
   /**
@@ -73,7 +77,20 @@ public final class Tavik {
       return new Completion(terminal, commands(line.toArray(String[]::new))).print(line);
     }
     CommandLine commands = commands(arguments);
+    String unknown = unknownCommand(arguments);
+    if (!unknown.isEmpty()) {
+      List<String> names = List.copyOf(all().keySet());
+      String message = "there is no command " + unknown + Names.hint(unknown, names);
+      return complain(commands, message, ExitStatus.USAGE);
+    }
     return arguments.length == 0 ? help(commands) : execute(commands, arguments);
+  }
+
+  /** A word where a command should be, or nothing. */
+  private String unknownCommand(String... arguments) {
+    boolean help = arguments.length > 1 && arguments[0].equals("help");
+    String word = arguments.length == 0 ? "" : arguments[help ? 1 : 0];
+    return word.startsWith("-") || all().containsKey(word) ? "" : word;
   }
 
   /**
@@ -102,17 +119,23 @@ public final class Tavik {
     commands
         .setOut(terminal.out())
         .setErr(terminal.err())
-        .setUsageHelpWidth(80)
+        .setUsageHelpWidth(Math.max(NARROWEST_HELP, terminal.screen().width()))
         .setAbbreviatedOptionsAllowed(false)
         .setExpandAtFiles(false)
         .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setParameterExceptionHandler((e, rest) -> wrongUsage(e))
         .setExecutionExceptionHandler((e, command, result) -> trouble(e, command));
-    commands
-        .getSubcommands()
-        .values()
-        .forEach(command -> command.getCommandSpec().usageMessage().abbreviateSynopsis(true));
+    commands.getSubcommands().values().forEach(Tavik::completed);
     return commands;
+  }
+
+  /** What every command has, if only to be asked for and not to be listed in each. */
+  private static void completed(CommandLine command) {
+    CommandSpec spec = command.getCommandSpec();
+    spec.usageMessage().abbreviateSynopsis(true);
+    spec.versionProvider(new Version());
+    spec.addOption(
+        OutputOptions.flag("--version", value -> {}).versionHelp(true).hidden(true).build());
   }
 
   /** How each command is built. */
@@ -161,9 +184,6 @@ public final class Tavik {
       }
       List<String> near = unmatched.getSuggestions();
       String kind = what.startsWith("-") ? "there is no option " : "nothing is expected for ";
-      if (e.getCommandLine().getParent() == null && !what.startsWith("-")) {
-        kind = "there is no command ";
-      }
       return kind
           + what
           + (near.isEmpty()
@@ -236,10 +256,10 @@ public final class Tavik {
             "",
             "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
             "",
-            "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read",
-            "or used; 4 a fault in Tavik, or an answer that could not be written. With",
-            "--gate also 10 a null is rejected, or what was to be shown is not; 11 the data",
-            "can't decide.");
+            "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read or used;"
+                + " 4 a fault in Tavik, or an answer that could not be written. With --gate also"
+                + " 10 a null is rejected, or what was to be shown is not; 11 the data can't"
+                + " decide.");
     return root;
   }
 

@@ -1,7 +1,7 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.Opening;
-import dev.tavik.report.Emphasis;
+import dev.tavik.report.Screen;
 import java.io.PrintWriter;
 
 /**
@@ -10,8 +10,8 @@ import java.io.PrintWriter;
  * @param out where answers go
  * @param err where troubles and notes go
  * @param files how named data are opened
- * @param emphasis how headings stand out in {@code out}
+ * @param screen what {@code out} is laid out for
  * @param name what the analyst types to call Tavik, for commands to be pasted
  */
 public record Terminal(
-    PrintWriter out, PrintWriter err, Opening files, Emphasis emphasis, String name) {}
+    PrintWriter out, PrintWriter err, Opening files, Screen screen, String name) {}

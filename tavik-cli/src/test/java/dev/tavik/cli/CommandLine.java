@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Opening;
-import dev.tavik.report.Emphasis;
+import dev.tavik.report.Screen;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;
@@ -32,7 +32,7 @@ record CommandLine(int status, String out, String err) {
     StringWriter err = new StringWriter();
     Terminal terminal =
         new Terminal(
-            new PrintWriter(out), new PrintWriter(err), new DemoAndFiles(), Emphasis.NONE, "tavik");
+            new PrintWriter(out), new PrintWriter(err), new DemoAndFiles(), Screen.PLAIN, "tavik");
     int status = new Tavik(terminal).run(arguments);
     Arrays.stream(arguments).filter(word -> word.endsWith(".svg")).forEach(CommandLine::parse);
     return new CommandLine(status, out.toString(), err.toString());

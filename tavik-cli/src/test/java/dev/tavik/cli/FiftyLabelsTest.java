@@ -14,8 +14,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.data.Opening;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.study.Spec;
-import dev.tavik.report.Emphasis;
 import dev.tavik.report.Report;
+import dev.tavik.report.Screen;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossQuestion;
@@ -121,7 +121,7 @@ class FiftyLabelsTest {
     assertThat(read.getElementsByTagName("img").getLength()).isZero();
     assertThat(read.getElementsByTagName("style").getLength()).isEqualTo(1);
     assertThat(read.getElementsByTagName("article").getLength()).isEqualTo(3);
-    String plain = Report.text(study, Detail.FINDINGS, Emphasis.NONE, "");
+    String plain = Report.text(study, Detail.FINDINGS, Screen.PLAIN, "");
     assertThat(page + plain).doesNotContain("\u0000", "\u0007", "\u001b", "\u202e", "\ufeff");
     String[] lines = Report.MARKDOWN.of(study, Detail.WORKING).split("\n");
     boolean code = false;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import dev.tavik.data.Opening;
-import dev.tavik.report.Emphasis;
+import dev.tavik.report.Screen;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -174,7 +174,7 @@ class OutputTest {
           throw new IllegalStateException("the roof leaks");
         };
     Terminal terminal =
-        new Terminal(new PrintWriter(out), new PrintWriter(err), broken, Emphasis.NONE, "tavik");
+        new Terminal(new PrintWriter(out), new PrintWriter(err), broken, Screen.PLAIN, "tavik");
     int status = new Tavik(terminal).run("look", "--data", "x.csv");
     assertThat(status).isEqualTo(4);
     assertThat(out.toString()).isEmpty();

@@ -21,17 +21,17 @@ record CellBlocks(List<String> rows, List<String> columns, List<List<Value>> cel
   }
 
   void write(Lines lines) {
-    int names = rows.stream().mapToInt(String::length).max().orElse(0);
+    int names = rows.stream().mapToInt(Visible::width).max().orElse(0);
     int from = 0;
     while (from < columns.size()) {
       int to = from;
       int used = GAP + names;
       while (to < columns.size()) {
-        int needed = columns.get(to).length();
+        int needed = Visible.width(columns.get(to));
         for (int i = 0; i < rows.size(); i++) {
-          needed = Math.max(needed, at(i, to).length());
+          needed = Math.max(needed, Visible.width(at(i, to)));
         }
-        if (to > from && used + GAP + needed > Lines.WIDTH) {
+        if (to > from && used + GAP + needed > lines.width()) {
           break;
         }
         used += GAP + needed;
@@ -69,6 +69,15 @@ record CellBlocks(List<String> rows, List<String> columns, List<List<Value>> cel
   }
 
   private static String shortened(String name) {
-    return name.length() <= MOST_NAME ? name : name.substring(0, MOST_NAME - 1) + "…";
+    if (Visible.width(name) <= MOST_NAME) {
+      return name;
+    }
+    int end = 0;
+    int next = 0;
+    while (Visible.width(name.substring(0, next)) < MOST_NAME) {
+      end = next;
+      next = name.offsetByCodePoints(end, 1);
+    }
+    return name.substring(0, end) + "…";
   }
 }

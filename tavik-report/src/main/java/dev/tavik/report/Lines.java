@@ -4,19 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** Text in lines of at most eighty characters. */
+/** Text in lines that fit a screen. */
 final class Lines {
-  static final int WIDTH = 80;
-
   private static final String JOINT = "\u00a0";
   private static final Pattern UNBROKEN =
       Pattern.compile("(?<=\\bp) (?=[=>])|(?<=\\bp [=>]) |(?<=\\d) (?=of \\d)|(?<=\\d of) (?=\\d)");
 
-  private final Emphasis emphasis;
+  private final Screen screen;
   private final StringBuilder text = new StringBuilder();
 
-  Lines(Emphasis emphasis) {
-    this.emphasis = emphasis;
+  Lines(Screen screen) {
+    this.screen = screen;
+  }
+
+  int width() {
+    return screen.width();
   }
 
   /** A heading, after an empty line. */
@@ -24,12 +26,13 @@ final class Lines {
     if (!text.isEmpty()) {
       text.append('\n');
     }
-    wrapped(heading, "", "").forEach(line -> text.append(emphasis.of(line)).append('\n'));
+    wrapped(heading, "", "").forEach(line -> text.append(screen.emphasis().of(line)).append('\n'));
   }
 
   /** An emphasised paragraph. */
   void strong(String paragraph) {
-    wrapped(paragraph, "", "").forEach(line -> text.append(emphasis.of(line)).append('\n'));
+    wrapped(paragraph, "", "")
+        .forEach(line -> text.append(screen.emphasis().of(line)).append('\n'));
   }
 
   /** A paragraph whose first line starts with one prefix and its others with another. */
@@ -50,14 +53,14 @@ final class Lines {
   /** A command that asks the same otherwise, on one line to copy; left out where it is too long. */
   void command(String why, String command) {
     String line = "  " + why + ": " + command;
-    if (Visible.width(line) <= WIDTH) {
+    if (Visible.width(line) <= width()) {
       blank();
       line(line);
     }
   }
 
   void table(TextTable table) {
-    table.lines(WIDTH - 2).forEach(line -> laidOut("  " + line));
+    table.lines(width() - 2).forEach(line -> laidOut("  " + line));
   }
 
   void blank() {
@@ -70,14 +73,14 @@ final class Lines {
   }
 
   /** Wraps at blanks, but not inside {@code p = 0.05} and {@code x of n}. */
-  static List<String> wrapped(String paragraph, String first, String others) {
+  private List<String> wrapped(String paragraph, String first, String others) {
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder(first);
     boolean empty = true;
     for (String each :
         UNBROKEN.matcher(Visible.of(paragraph.strip())).replaceAll(JOINT).split("\\s+")) {
       String word = each.replace(JOINT, " ");
-      if (!empty && Visible.width(line.toString()) + 1 + Visible.width(word) > WIDTH) {
+      if (!empty && Visible.width(line.toString()) + 1 + Visible.width(word) > width()) {
         lines.add(line.toString().stripTrailing());
         line = new StringBuilder(others);
         empty = true;

@@ -18,6 +18,9 @@ import java.util.Map;
 record Overview(DataOverview overview, List<String> suggestions) {
   private static final int MOST_LEVELS = 12;
 
+  /** Commands are laid out the same in every form of report. */
+  private static final int COMMAND_WIDTH = 80;
+
   List<Block> blocks() {
     List<Block> blocks = new ArrayList<>();
     blocks.add(
@@ -54,7 +57,7 @@ record Overview(DataOverview overview, List<String> suggestions) {
     String[] parts = command.split(" (?=--)");
     StringBuilder line = new StringBuilder(parts[0]);
     for (int i = 1; i < parts.length; i++) {
-      if (line.length() + 2 + parts[i].length() + 3 > Lines.WIDTH) {
+      if (line.length() + 2 + parts[i].length() + 3 > COMMAND_WIDTH) {
         blocks.add(Block.paragraph(line + " \\", Block.Manner.UNBROKEN));
         line = new StringBuilder("    " + parts[i]);
       } else {

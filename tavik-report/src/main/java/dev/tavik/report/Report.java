@@ -24,7 +24,7 @@ import java.util.function.Function;
  */
 public enum Report {
   /** Plain text of eighty columns. */
-  TEXT(".txt", document -> new TextFormat(Emphasis.NONE).write(document) + Mark.lastLine()),
+  TEXT(".txt", document -> new TextFormat(Screen.PLAIN).write(document) + Mark.lastLine()),
   /** Markdown with tables, pictures in files beside it. */
   MARKDOWN(".md", new MarkdownFormat()),
   /** A whole page of HTML that needs no other file, with its pictures. */
@@ -169,20 +169,20 @@ public enum Report {
    *
    * @param answer the answer
    * @param detail how much of it
-   * @param emphasis how headings stand out
+   * @param screen what it is laid out for
    * @param whole how a reader gets the whole of an answer that is cut, in the interface's words
    */
-  public static String text(Answer answer, Detail detail, Emphasis emphasis, String whole) {
-    return new TextFormat(emphasis, whole).write(Document.of(answer, detail, List.of()));
+  public static String text(Answer answer, Detail detail, Screen screen, String whole) {
+    return new TextFormat(screen, whole).write(Document.of(answer, detail, List.of()));
   }
 
   /** Writes text for a terminal. */
-  public static String text(StudyAnswer study, Detail detail, Emphasis emphasis, String whole) {
-    return new TextFormat(emphasis, whole).write(Document.of(study, detail, answer -> List.of()));
+  public static String text(StudyAnswer study, Detail detail, Screen screen, String whole) {
+    return new TextFormat(screen, whole).write(Document.of(study, detail, answer -> List.of()));
   }
 
   /** Writes text for a terminal. */
-  public static String text(DataOverview overview, List<String> suggestions, Emphasis emphasis) {
-    return new TextFormat(emphasis).write(Document.of(new Overview(overview, suggestions)));
+  public static String text(DataOverview overview, List<String> suggestions, Screen screen) {
+    return new TextFormat(screen).write(Document.of(new Overview(overview, suggestions)));
   }
 }

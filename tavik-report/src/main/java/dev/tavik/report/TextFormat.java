@@ -7,15 +7,15 @@ import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Plain text of eighty columns, for terminals and for files. */
-record TextFormat(Emphasis emphasis, String whole) implements Format {
-  TextFormat(Emphasis emphasis) {
-    this(emphasis, "Detail.EVERY_ROW");
+/** Plain text, for terminals and for files. */
+record TextFormat(Screen screen, String whole) implements Format {
+  TextFormat(Screen screen) {
+    this(screen, "Detail.EVERY_ROW");
   }
 
   @Override
   public String write(Document document) {
-    Lines lines = new Lines(emphasis);
+    Lines lines = new Lines(screen);
     document.blocks().forEach(block -> write(lines, block));
     return lines.toString();
   }
@@ -28,7 +28,7 @@ record TextFormat(Emphasis emphasis, String whole) implements Format {
     } else if (block instanceof Block.Paragraph paragraph) {
       paragraph(lines, paragraph);
     } else if (block instanceof Block.Table table) {
-      lines.table(table(table));
+      lines.table(table(table, lines.width() - 2));
     } else if (block instanceof Block.Grid grid) {
       new CellBlocks(grid).write(lines);
     } else if (block instanceof Block.Command command) {
@@ -57,9 +57,9 @@ record TextFormat(Emphasis emphasis, String whole) implements Format {
     }
   }
 
-  private static TextTable table(Block.Table table) {
+  private static TextTable table(Block.Table table, int room) {
     TextTable whole = table(table, true);
-    return whole.fits(Lines.WIDTH - 2) ? whole : table(table, false);
+    return whole.fits(room) ? whole : table(table, false);
   }
 
   private static TextTable table(Block.Table table, boolean everyColumn) {

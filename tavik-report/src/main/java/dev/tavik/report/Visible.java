@@ -73,7 +73,7 @@ public final class Visible {
    * @param text a text
    * @return its width: none for marks that join the letter before, two for wide letters
    */
-  static int width(String text) {
+  public static int width(String text) {
     if (PLAIN.matcher(text).matches()) {
       return text.length();
     }

@@ -126,7 +126,7 @@ class ReportTest {
   @Test
   void emphasisIsOnlyForTerminals() {
     String plain = Report.TEXT.of(RATE, Detail.FINDINGS);
-    String terminal = Report.text(RATE, Detail.FINDINGS, Emphasis.TERMINAL, "");
+    String terminal = Report.text(RATE, Detail.FINDINGS, new Screen(Emphasis.TERMINAL, 80), "");
     assertThat(plain).doesNotContain("\u001b");
     assertThat(terminal).contains("\u001b[1mObserved\u001b[0m");
     assertThat(terminal.replaceAll("\u001b\\[[01]m", "") + Mark.lastLine()).isEqualTo(plain);
