@@ -8,6 +8,9 @@ module dev.tavik.cli {
   requires dev.tavik.chart;
   requires dev.tavik.report;
   requires info.picocli;
+  requires me.tongfei.progressbar;
+  requires org.jline.reader;
+  requires org.jline.terminal;
   requires static org.jspecify;
 
   opens dev.tavik.cli to

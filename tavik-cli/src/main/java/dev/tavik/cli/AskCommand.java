@@ -3,11 +3,9 @@ package dev.tavik.cli;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
-import dev.tavik.answer.Question;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.study.Spec;
 import dev.tavik.report.Report;
-import dev.tavik.simulation.Progress;
 import dev.tavik.study.Gate;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,7 +50,9 @@ final class AskCommand implements Callable<Integer> {
     gate.check();
     Detail detail = spec.flag("working") ? Detail.WORKING : Detail.FINDINGS;
     Answer answer =
-        asked(asking.question(spec, terminal.files())).with(asking.origin(spec, terminal.files()));
+        terminal
+            .shown(() -> asking.question(spec, terminal.files()).ask())
+            .with(asking.origin(spec, terminal.files()));
     int status = charts.draw(answer, output);
     Report report = output.report();
     List<Illustration> pictures = ReportPictures.all(answer, output);
@@ -63,17 +63,5 @@ final class AskCommand implements Callable<Integer> {
         gate.quiet,
         terminal);
     return gate.status(status, () -> Gate.of(answer), terminal);
-  }
-
-  private Answer asked(Question question) {
-    if (!Boolean.getBoolean("tavik.progress")) {
-      return question.ask();
-    }
-    DrawingShown shown = new DrawingShown(terminal.err());
-    try {
-      return Progress.told(shown, question::ask);
-    } finally {
-      shown.wipe();
-    }
   }
 }

@@ -43,7 +43,7 @@ final class LookCommand implements Callable<Integer> {
     if (book != null) {
       requireNew(Path.of(book), sources);
     }
-    DataOverview overview = Asking.source(spec, terminal.files()).overview();
+    DataOverview overview = terminal.shown(() -> Asking.source(spec, terminal.files()).overview());
     if (book != null) {
       output.beside(Path.of(book), Codebook.draft(overview).getBytes(StandardCharsets.UTF_8));
     }

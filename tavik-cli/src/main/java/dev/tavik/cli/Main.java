@@ -37,11 +37,13 @@ public final class Main {
         !Boolean.getBoolean("tavik.terminal")
             || System.getenv("NO_COLOR") != null
             || "dumb".equals(System.getenv("TERM"));
+    PrintWriter err = writer(FileDescriptor.err);
+    Opening files = new FilesAndInput();
     Terminal terminal =
         new Terminal(
             writer(FileDescriptor.out),
-            writer(FileDescriptor.err),
-            new FilesAndInput(),
+            err,
+            Boolean.getBoolean("tavik.progress") ? new WorkShown(err, files, width()) : files,
             new Screen(plain ? Emphasis.NONE : Emphasis.TERMINAL, width()),
             System.getProperty("tavik.name", "tavik"));
     CountDownLatch finished = new CountDownLatch(1);

@@ -85,7 +85,7 @@ final class RunCommand implements Callable<Integer> {
     StudyAnswer answer =
         output.report() == Report.JSON
             ? output.writeJson(read, detail, gate.quiet, terminal)
-            : writtenWhole(read.ask(), detail);
+            : writtenWhole(terminal.shown(read::ask), detail);
     return gate.status(status(answer), () -> Gate.of(answer), terminal);
   }
 

@@ -27,9 +27,6 @@ import picocli.CommandLine.UnmatchedArgumentException;
 
 /** Runs the command line as a whole, inside any surroundings. */
 public final class Tavik {
-  /** What help can be laid out in at all. */
-  private static final int NARROWEST_HELP = 55;
-
   private final Terminal terminal;
 
   /**
@@ -119,7 +116,7 @@ public final class Tavik {
     commands
         .setOut(terminal.out())
         .setErr(terminal.err())
-        .setUsageHelpWidth(Math.max(NARROWEST_HELP, terminal.screen().width()))
+        .setUsageHelpWidth(terminal.screen().width())
         .setAbbreviatedOptionsAllowed(false)
         .setExpandAtFiles(false)
         .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))

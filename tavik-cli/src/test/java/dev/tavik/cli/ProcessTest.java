@@ -130,7 +130,7 @@ class ProcessTest {
   void aStoppedSimulationIsAnswered() throws IOException, InterruptedException {
     Process asked =
         started("rate", "14/400", "--against", "5%", "--simulate", "9e9", "--seed", "7");
-    while (asked.isAlive() && !err().contains("drawn")) {
+    while (asked.isAlive() && !err().contains("Drawing")) {
       Thread.sleep(20);
     }
     asked.destroy();

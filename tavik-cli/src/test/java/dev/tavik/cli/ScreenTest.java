@@ -32,7 +32,7 @@ class ScreenTest {
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {40, 64, 80, 120})
+  @ValueSource(ints = {60, 64, 80, 120})
   void noLineOfAnAnswerIsLongerThanTheScreen(int width) {
     String log = DEMO.resolve("firing-log.csv").toString();
     String[][] questions = {
@@ -51,7 +51,7 @@ class ScreenTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"55, 55", "100, 100", "300, 120", "10, 55"})
+  @CsvSource({"60, 60", "100, 100", "300, 120", "10, 60"})
   void helpIsLaidOutForTheScreen(int width, int most) {
     List<String> help = lines(width, "compare", "--help");
     assertThat(help.stream().skip(1).takeWhile(line -> !line.equals("Examples:")))

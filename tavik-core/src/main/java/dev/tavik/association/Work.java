@@ -2,6 +2,7 @@ package dev.tavik.association;
 
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Progress;
 
 /**
  * A budget of work, counted in steps of some 15 nanoseconds rather than by the clock, so that a
@@ -22,8 +23,12 @@ final class Work {
   /** What a part tells may be wrong by so much. */
   private static final double UNSURE = 2;
 
+  /** Whoever wants to know how far it is hears so after so many steps, a few times a second. */
+  private static final long TOLD_EVERY = 6_000_000;
+
   private final double seconds;
   private long left;
+  private long toTell;
   private long values;
 
   private final String tables;
@@ -32,6 +37,7 @@ final class Work {
     this.seconds = seconds;
     this.tables = "1e" + Math.round(logTables / Math.log(10));
     this.left = (long) (seconds * STEPS_A_SECOND);
+    this.toTell = left - TOLD_EVERY;
   }
 
   /** With the logarithm of the number of tables that a refusal should name. */
@@ -90,6 +96,11 @@ final class Work {
     left -= steps;
     if (left < 0) {
       throw tooLong();
+    }
+    if (left < toTell) {
+      long all = (long) (seconds * STEPS_A_SECOND);
+      Progress.tell(Progress.Work.TABLES, all - left, all);
+      toTell = left - TOLD_EVERY;
     }
   }
 

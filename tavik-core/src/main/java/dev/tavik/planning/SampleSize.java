@@ -3,8 +3,8 @@ package dev.tavik.planning;
 import dev.tavik.numeric.Bisection;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Progress;
 import dev.tavik.result.Proportion;
-import dev.tavik.simulation.Progress;
 import java.util.function.DoubleFunction;
 import java.util.function.DoublePredicate;
 
@@ -204,7 +204,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         if (first > 0) {
           requireTime(n, Math.min(design.most(), end));
         }
-        Progress.tellSizes(n, Math.max(n, end));
+        Progress.tell(Progress.Work.SIZES, n, Math.max(n, end));
       }
       if (first == 0 || lastShort == design.most()) {
         throw outOfReach(design.most());

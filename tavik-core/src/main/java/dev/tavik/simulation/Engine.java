@@ -2,6 +2,7 @@ package dev.tavik.simulation;
 
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.Progress;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -77,7 +78,7 @@ final class Engine {
           return settled();
         }
       }
-      Progress.tell(all.draws, settings.most());
+      Progress.tell(Progress.Work.DRAWING, all.draws, settings.most());
       if (Thread.currentThread().isInterrupted()) {
         break;
       }

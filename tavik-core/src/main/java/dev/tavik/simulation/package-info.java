@@ -15,7 +15,7 @@
  * that is left, {@code TableWorld} by {@code CountDraws} or {@code Shuffle}). The {@code Engine}
  * hands out stretches of draws, as long as the world says, each with a generator one jump after the
  * last, and adds up their {@code Counts} in order, so that threads don't matter; an interrupt of
- * the calling thread ends it, {@code Progress} tells how far it is.
+ * the calling thread ends it, {@link dev.tavik.result.Progress} tells how far it is.
  */
 @NullMarked
 package dev.tavik.simulation;

@@ -7,6 +7,7 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.association.TestOptions;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Progress;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.cross.CrossSettings;
@@ -44,6 +45,7 @@ final class SweepAnalysis {
             (name, table) -> {
               Answer answer = CrossQuestion.of(table).settings(each).named(name).ask();
               asked.add(new Swept(name, table, answer, answer.test()));
+              Progress.tell(Progress.Work.COLUMNS, asked.size(), question.tables().size());
             });
     return asked;
   }
