@@ -17,5 +17,5 @@ set "TAVIK_FLAGS=-XX:+UseSerialGC -Xmx512m -Xshare:auto -XX:-UsePerfData -XX:Tie
 if defined JAVA_OPTS set "TAVIK_FLAGS=-Xmx512m -Xshare:auto -XX:-UsePerfData %JAVA_OPTS%"
 
 rem Whether the output is a terminal can't be asked here: colours are left out.
-"%TAVIK_JAVA%" %TAVIK_FLAGS% -Dtavik.terminal=false -Dtavik.progress=false -Dtavik.width=%COLUMNS% -Dtavik.name=tavik "-Dtavik.drivers=%TAVIK_HOME%\lib\drivers" -cp "%TAVIK_HOME%\lib\tavik.jar" dev.tavik.cli.Main %*
+"%TAVIK_JAVA%" %TAVIK_FLAGS% -Dtavik.terminal=false -Dtavik.progress=false -Dtavik.person=true -Dtavik.width=%COLUMNS% -Dtavik.name=tavik "-Dtavik.drivers=%TAVIK_HOME%\lib\drivers" -cp "%TAVIK_HOME%\lib\tavik.jar" dev.tavik.cli.Main %*
 exit /b %ERRORLEVEL%

@@ -148,12 +148,14 @@ if [ -t 1 ]; then
 fi
 progress=false
 [ ! -t 2 ] || progress=true
+person=false
+[ ! -t 0 ] || [ ! -t 1 ] || person=true
 if [ "$java" = "$runs" ]; then
   set -- dev.tavik.cli.Main "$@"
 else
   set -- -jar "$jar" "$@"
 fi
-set -- -Dtavik.terminal=$terminal -Dtavik.width="$width" -Dtavik.progress=$progress \
+set -- -Dtavik.terminal=$terminal -Dtavik.width="$width" -Dtavik.progress=$progress -Dtavik.person=$person \
   -Dtavik.name="$0" -Dtavik.drivers="$drivers" "$@"
 if [ -f "${archive:-}" ]; then
   set -- -XX:SharedArchiveFile="$archive" "$@"

@@ -155,7 +155,7 @@ final class Suggestions {
   }
 
   /** A column of whole numbers that may say how often each row counts. */
-  private static Optional<Column> frequency(DataOverview overview) {
+  static Optional<Column> frequency(DataOverview overview) {
     Set<String> usual = Set.of("n", "count", "freq", "frequency", "number", "total");
     return overview.columns().stream()
         .filter(column -> usual.contains(column.name().toLowerCase(Locale.ROOT)))
@@ -165,7 +165,7 @@ final class Suggestions {
   }
 
   /** A column of numbers that is called like a weight. */
-  private static Optional<Column> weight(DataOverview overview) {
+  static Optional<Column> weight(DataOverview overview) {
     return overview.columns().stream()
         .filter(column -> SampleDesign.isCalledWeight(column.name()) && !column.range().isEmpty())
         .findFirst();

@@ -28,6 +28,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
 /** Runs the command line as a whole, inside any surroundings. */
 public final class Tavik {
   private final Terminal terminal;
+  private final GuideCommand.Place place;
 
   /**
    * A command line.
@@ -35,7 +36,13 @@ public final class Tavik {
    * @param terminal its surroundings
    */
   public Tavik(Terminal terminal) {
+    this(terminal, GuideCommand::system);
+  }
+
+  /** A command line whose questions a person answers in another place than its own terminal. */
+  Tavik(Terminal terminal, GuideCommand.Place place) {
     this.terminal = terminal;
+    this.place = place;
   }
 
   /**
@@ -142,6 +149,7 @@ public final class Tavik {
       all.put(asking.words().kind(), () -> new AskCommand(terminal, asking).command());
     }
     all.put(Words.LOOK.kind(), () -> new LookCommand(terminal).command());
+    all.put("ask", () -> new GuideCommand(terminal, place).command());
     all.put("run", () -> new RunCommand(terminal).command());
     all.put("demo", () -> CommandSpec.forAnnotatedObject(new DemoCommand(terminal)));
     all.put("help", () -> CommandSpec.forAnnotatedObject(new CommandLine.HelpCommand()));
@@ -251,7 +259,7 @@ public final class Tavik {
         .optionListHeading("%n")
         .footer(
             "",
-            "To begin: tavik demo, or tavik look --data FILE for a file of your own.",
+            "To begin: tavik demo, tavik ask, or tavik look --data FILE for a file of your own.",
             "",
             "Exit status: 0 answered; 2 the command line is wrong; 3 the data can't be read or used;"
                 + " 4 a fault in Tavik, or an answer that could not be written. With --gate also"

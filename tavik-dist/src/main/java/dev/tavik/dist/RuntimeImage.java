@@ -45,6 +45,9 @@ public final class RuntimeImage {
   /** Services that are looked for and may be provided by others. */
   private static final List<String> USED = List.of("java.sql.Driver");
 
+  /** Services of Java's own kind; a library may have others in folders of their own there. */
+  private static final String SERVICE = "META-INF/services/[^/]+";
+
   private final Path program;
   private final Path work;
   private final Path image;
@@ -109,7 +112,7 @@ public final class RuntimeImage {
     try (JarFile file = new JarFile(jar.toFile())) {
       for (Enumeration<JarEntry> entries = file.entries(); entries.hasMoreElements(); ) {
         JarEntry entry = entries.nextElement();
-        if (entry.isDirectory() || !entry.getName().startsWith("META-INF/services/")) {
+        if (entry.isDirectory() || !entry.getName().matches(SERVICE)) {
           continue;
         }
         String service = entry.getName().substring("META-INF/services/".length()).replace('$', '.');
@@ -149,7 +152,8 @@ public final class RuntimeImage {
       for (Enumeration<JarEntry> entries = file.entries(); entries.hasMoreElements(); ) {
         JarEntry entry = entries.nextElement();
         String name = entry.getName();
-        if (!entry.isDirectory() && !name.startsWith("META-INF/")) {
+        boolean left = name.startsWith("META-INF/") && !name.startsWith("META-INF/services/org/");
+        if (!entry.isDirectory() && !left) {
           out.putNextEntry(new JarEntry(name));
           try (InputStream in = file.getInputStream(entry)) {
             in.transferTo(out);
