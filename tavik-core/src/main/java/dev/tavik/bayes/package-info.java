@@ -7,7 +7,7 @@
  * double log = RateBayesFactor.log(Tally.of(14, 400), Hypothesis.less(0.05), prior);
  * BetaPosterior posterior = prior.posterior(Tally.of(14, 400));
  * Credible interval = posterior.equalTailed(0.95);
- * double ofShares = DirichletPrior.uniform(3).logBayesFactor(counts, claimed);
+ * double ofShares = DirichletPrior.uniform(3).logBayesFactor(counts, claimed); // whole: 4, 3, 3
  * ComparedRates both = ComparedRates.of(prior, Tally.of(14, 400), Tally.of(31, 410));
  * double firstHigher = both.above(Quantity.DIFFERENCE, 0);
  * double ofTable = SamplingPlan.TOTAL.logBayesFactor(table, 1);

@@ -6,7 +6,7 @@
  * <pre>{@code
  * Tally north = Tally.of(14, 400);
  * north.proportion();                 // 0.035
- * Tally.parse("14/400").equals(north) // true
+ * Tally.parse("14/400").equals(north); // true
  * }</pre>
  */
 @NullMarked
