@@ -72,18 +72,18 @@ public enum Chart {
     this.drawing = drawing;
   }
 
-  /** Returns the word by which the picture is chosen. */
+  /** {@return the word by which the picture is chosen} */
   public String id() {
     return name().toLowerCase(Locale.ROOT);
   }
 
-  /** Returns what it shows, in one phrase. */
+  /** {@return what it shows, in one phrase} */
   public String description() {
     return description;
   }
 
   /**
-   * Returns the pictures of a kind of question, the main one first.
+   * {@return the pictures of a kind of question, the main one first}
    *
    * @param kind such as {@code compare}
    */
@@ -104,7 +104,11 @@ public enum Chart {
     };
   }
 
-  /** Returns the main picture of an answer. */
+  /**
+   * {@return the main picture of an answer}
+   *
+   * @param answer the answer
+   */
   public static Chart main(Answer answer) {
     Chart main = main(answer.kind());
     return main == SHARES && !(answer.question() instanceof CrossQuestion) ? INTERVALS : main;
@@ -115,6 +119,7 @@ public enum Chart {
    *
    * @param id the word
    * @param kind the kind of question
+   * @return the chart
    * @throws IllegalArgumentException if it has no such picture
    */
   public static Chart named(String id, String kind) {
@@ -131,6 +136,7 @@ public enum Chart {
    * Draws the picture.
    *
    * @param answer the answer
+   * @return the picture
    * @throws IllegalArgumentException if the answer has nothing of the kind to draw
    */
   public Picture of(Answer answer) {

@@ -14,7 +14,12 @@ import java.util.Optional;
 public final class Charts {
   private Charts() {}
 
-  /** Draws all pictures that an answer has, the main one first. */
+  /**
+   * Draws all pictures that an answer has, the main one first.
+   *
+   * @param answer the answer
+   * @return the illustrations
+   */
   public static List<Illustration> of(Answer answer) {
     List<Illustration> drawn = new ArrayList<>();
     for (Chart chart : Chart.of(answer.kind())) {
@@ -23,7 +28,12 @@ public final class Charts {
     return drawn;
   }
 
-  /** Draws the main picture of an answer; none where it has none. */
+  /**
+   * Draws the main picture of an answer; none where it has none.
+   *
+   * @param answer the answer
+   * @return the illustrations
+   */
   public static List<Illustration> main(Answer answer) {
     return Chart.of(answer.kind()).isEmpty()
         ? List.of()

@@ -36,13 +36,13 @@ public final class Picture {
     this.height = parts.stream().mapToInt(Part::height).sum();
   }
 
-  /** Returns its title: what is seen. */
+  /** {@return its title: what is seen} */
   public String title() {
     TextTitle title = parts.get(0).chart().getTitle();
     return title == null ? "" : title.getText();
   }
 
-  /** Returns the line below its title, which says how to read it. */
+  /** {@return the line below its title, which says how to read it} */
   public String subtitle() {
     return parts.stream()
         .flatMap(part -> ((List<?>) part.chart().getSubtitles()).stream())
@@ -51,13 +51,13 @@ public final class Picture {
         .collect(Collectors.joining(" "));
   }
 
-  /** Returns its width and height, in units of which a bitmap has two pixels each. */
+  /** {@return its width and height, in units of which a bitmap has two pixels each} */
   public List<Integer> size() {
     return List.of(width, height);
   }
 
   /**
-   * Returns the same of another size; letters and lines keep theirs.
+   * {@return the same of another size; letters and lines keep theirs}
    *
    * @param wide its width, 240 to 4,000 units, of which a bitmap has two pixels each
    * @param high its height, as much
@@ -120,7 +120,7 @@ public final class Picture {
     return ScalableGraphics.of(this).element();
   }
 
-  /** Returns the characters in it that the bundled font lacks, each once. */
+  /** {@return the characters in it that the bundled font lacks, each once} */
   public String lacking() {
     Font font = BundledFonts.plain(12);
     return ScalableGraphics.of(this)

@@ -59,6 +59,7 @@ public final class Answer {
    * @param question the question
    * @param kind the word for such questions, such as {@code compare}
    * @param label the analyst's own name for it; empty for none
+   * @return the builder
    */
   public static Builder to(Question question, String kind, String label) {
     return new Builder(question, kind, label);
@@ -80,25 +81,45 @@ public final class Answer {
       this.label = label;
     }
 
-    /** Adds a finding. */
+    /**
+     * Adds a finding.
+     *
+     * @param finding the finding
+     * @return this, to go on with
+     */
     public Builder add(Finding finding) {
       findings.add(finding);
       return this;
     }
 
-    /** Adds findings. */
+    /**
+     * Adds findings.
+     *
+     * @param more what follows
+     * @return this, to go on with
+     */
     public Builder addAll(Collection<? extends Finding> more) {
       findings.addAll(more);
       return this;
     }
 
-    /** Sets what the answer takes for granted. */
+    /**
+     * Sets what the answer takes for granted.
+     *
+     * @param all all of them
+     * @return this, to go on with
+     */
     public Builder conditions(List<Condition> all) {
       conditions = all;
       return this;
     }
 
-    /** Sets what to be careful of. */
+    /**
+     * Sets what to be careful of.
+     *
+     * @param all all of them
+     * @return this, to go on with
+     */
     public Builder cautions(List<Caution> all) {
       cautions = all;
       return this;
@@ -110,6 +131,7 @@ public final class Answer {
      * @param tests all tests that were made
      * @param intervals all intervals that methods made
      * @param worded makes the whole answer, of the same question
+     * @return the answer
      */
     public Answer worded(
         List<TestResult> tests, List<Interval> intervals, Supplier<Answer> worded) {
@@ -117,7 +139,12 @@ public final class Answer {
       return new Answer(question, kind, label, tests, intervals, rest);
     }
 
-    /** Ends with the verdict. */
+    /**
+     * Ends with the verdict.
+     *
+     * @param said the verdict
+     * @return the answer
+     */
     public Answer concluded(Verdict said) {
       verdict = said;
       Content whole =
@@ -127,14 +154,22 @@ public final class Answer {
     }
   }
 
-  /** Returns this answer with a finding more at its end. */
+  /**
+   * {@return this answer with a finding more at its end}
+   *
+   * @param finding the finding
+   */
   public Answer with(Finding finding) {
     List<Finding> more = new ArrayList<>(findings());
     more.add(finding);
     return withFindings(more);
   }
 
-  /** Returns this answer with other findings. */
+  /**
+   * {@return this answer with other findings}
+   *
+   * @param others those others
+   */
   public Answer withFindings(List<Finding> others) {
     return to(question, kind, label)
         .addAll(others)
@@ -143,7 +178,7 @@ public final class Answer {
         .concluded(verdict());
   }
 
-  /** Returns this answer as a part of another, which warns for all of its parts. */
+  /** {@return this answer as a part of another, which warns for all of its parts} */
   public Answer withoutCautions() {
     return to(question, kind, label)
         .addAll(findings())
@@ -152,8 +187,8 @@ public final class Answer {
   }
 
   /**
-   * Returns what is left of this answer once it is written: what was decided and whether it could
-   * have been decided otherwise. Thousands of such are held in little memory.
+   * {@return what is left of this answer once it is written: what was decided and whether it could
+   * have been decided otherwise} Thousands of such are held in little memory.
    */
   public Answer decided() {
     Builder brief = to(question, kind, label);
@@ -175,54 +210,56 @@ public final class Answer {
     return brief.concluded(verdict());
   }
 
-  /** Returns the question. */
+  /** {@return the question} */
   public Question question() {
     return question;
   }
 
-  /** Returns the word for such questions, such as {@code compare}. */
+  /** {@return the word for such questions, such as {@code compare}} */
   public String kind() {
     return kind;
   }
 
-  /** Returns the analyst's own name for the question; empty for none. */
+  /** {@return the analyst's own name for the question; empty for none} */
   public String label() {
     return label;
   }
 
-  /** Returns what was found in one sentence, and what that rests on. */
+  /** {@return what was found in one sentence, and what that rests on} */
   public Verdict verdict() {
     return content.get().verdict();
   }
 
-  /** Returns what the answer takes for granted. */
+  /** {@return what the answer takes for granted} */
   public List<Condition> conditions() {
     return content.get().conditions();
   }
 
-  /** Returns what to be careful of. */
+  /** {@return what to be careful of} */
   public List<Caution> cautions() {
     return content.get().cautions();
   }
 
-  /** Returns what was found, in the order in which a reader wants it. */
+  /** {@return what was found, in the order in which a reader wants it} */
   public List<Finding> findings() {
     return content.get().findings();
   }
 
   /**
-   * Returns the first finding of a type; one whose figures machines see before one for readers.
+   * {@return the first finding of a type; one whose figures machines see before one for readers}
    *
    * @param type such as {@code Posterior.class}
+   * @param <F> that type
    */
   public <F extends Finding> Optional<F> find(Class<F> type) {
     return all(type).filter(each -> !each.key().isEmpty()).findFirst().or(all(type)::findFirst);
   }
 
   /**
-   * Returns all findings of a type, in order.
+   * {@return all findings of a type, in order}
    *
    * @param type such as {@code Tests.class}
+   * @param <F> that type
    */
   public <F extends Finding> List<F> findAll(Class<F> type) {
     return all(type).toList();
@@ -235,7 +272,7 @@ public final class Answer {
         .map(type::cast);
   }
 
-  /** Returns all tests that were made; of two one-sided ones that with the larger p-value. */
+  /** {@return all tests that were made; of two one-sided ones that with the larger p-value} */
   public List<TestResult> tests() {
     if (!madeTests.isEmpty()) {
       return madeTests;
@@ -247,7 +284,7 @@ public final class Answer {
   }
 
   /**
-   * Returns a test.
+   * {@return a test}
    *
    * @param method the test
    * @throws NoSuchElementException if it was not made
@@ -261,7 +298,7 @@ public final class Answer {
   }
 
   /**
-   * Returns the test that the verdict rests on.
+   * {@return the test that the verdict rests on}
    *
    * @throws NoSuchElementException if it rests on none
    */
@@ -270,12 +307,12 @@ public final class Answer {
         verdict().test().orElseThrow(() -> none("verdict that rests on a test", Stream.of())));
   }
 
-  /** Returns the calculations by hand; empty where there are none. */
+  /** {@return the calculations by hand; empty where there are none} */
   public List<Working> working() {
     return find(Workings.class).map(Workings::all).orElse(List.of());
   }
 
-  /** Returns all intervals and bounds. */
+  /** {@return all intervals and bounds} */
   public List<Interval> intervals() {
     return all(Intervals.class)
         .filter(each -> !each.key().isEmpty())
@@ -284,7 +321,7 @@ public final class Answer {
   }
 
   /**
-   * Returns the intervals of one method, of shares one a category.
+   * {@return the intervals of one method, of shares one a category}
    *
    * @param method the interval
    */
@@ -293,7 +330,7 @@ public final class Answer {
   }
 
   /**
-   * Returns an interval; with a direction the two-sided one, see {@link #interval(Method, Side)}.
+   * {@return an interval; with a direction the two-sided one, see {@link #interval(Method, Side)}}
    *
    * @param method the interval
    * @throws NoSuchElementException if it was not made
@@ -303,7 +340,7 @@ public final class Answer {
   }
 
   /**
-   * Returns an interval or a bound.
+   * {@return an interval or a bound}
    *
    * @param method the interval
    * @param side its side
@@ -323,13 +360,13 @@ public final class Answer {
     return all.stream().filter(each -> each.method() == method && each.side() == side).findFirst();
   }
 
-  /** Returns all estimates. */
+  /** {@return all estimates} */
   public List<Estimate> estimates() {
     return all(Estimates.class).flatMap(each -> each.all().stream()).toList();
   }
 
   /**
-   * Returns the first estimate of a quantity.
+   * {@return the first estimate of a quantity}
    *
    * @param quantity the quantity
    * @throws NoSuchElementException if it was not estimated
@@ -345,7 +382,7 @@ public final class Answer {
                     estimates().stream().map(each -> each.quantity().id()).distinct()));
   }
 
-  /** Returns the methods that declined, each with its reason. */
+  /** {@return the methods that declined, each with its reason} */
   public List<Refusal> refusals() {
     return Stream.concat(
             all(Tests.class).flatMap(each -> each.refusals().stream()),
@@ -353,7 +390,7 @@ public final class Answer {
         .toList();
   }
 
-  /** Returns the answers that make up this one: of groups, of pairs. */
+  /** {@return the answers that make up this one: of groups, of pairs} */
   public List<Answer> parts() {
     return all(Parts.class).flatMap(each -> each.answers().stream()).toList();
   }
@@ -364,7 +401,7 @@ public final class Answer {
   }
 
   /**
-   * Returns all figures for machines, under keys in order.
+   * {@return all figures for machines, under keys in order}
    *
    * @param detail {@link Detail#WORKING} for the working by hand too
    */
@@ -373,7 +410,7 @@ public final class Answer {
   }
 
   /**
-   * Returns what a reader sees, in order.
+   * {@return what a reader sees, in order}
    *
    * @param detail how much of it
    */
@@ -381,7 +418,7 @@ public final class Answer {
     return new Page(this, detail).blocks();
   }
 
-  /** Returns the working by hand as a reader sees it, in order; nothing where there is none. */
+  /** {@return the working by hand as a reader sees it, in order; nothing where there is none} */
   public List<Block> workingReading() {
     boolean any =
         Stream.concat(Stream.of(this), parts().stream())
@@ -389,7 +426,7 @@ public final class Answer {
     return any ? new Page(this, Detail.WORKING).working() : List.of();
   }
 
-  /** Returns the methods that were used or declined, of its parts too, each once. */
+  /** {@return the methods that were used or declined, of its parts too, each once} */
   public List<Method> methods() {
     return Stream.concat(Stream.of(this), parts().stream())
         .flatMap(

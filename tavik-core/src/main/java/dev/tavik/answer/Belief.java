@@ -16,7 +16,15 @@ import org.jspecify.annotations.Nullable;
  */
 public record Belief(
     Quantity quantity, String label, double mean, double median, List<Credible> credible) {
-  /** Keeps the intervals. */
+  /**
+   * Keeps the intervals.
+   *
+   * @param quantity the quantity
+   * @param label of what, where there are several
+   * @param mean its mean
+   * @param median its median
+   * @param credible its intervals, that with equal tails first /
+   */
   public Belief {
     credible = List.copyOf(credible);
   }

@@ -48,12 +48,12 @@ public sealed interface Block {
       this.others = others;
     }
 
-    /** Returns what stands before its first line where there is nothing but text. */
+    /** {@return what stands before its first line where there is nothing but text} */
     public String first() {
       return first;
     }
 
-    /** Returns what stands before its other lines. */
+    /** {@return what stands before its other lines} */
     public String others() {
       return others;
     }
@@ -61,7 +61,12 @@ public sealed interface Block {
 
   /** A table; headed where one of its columns has a heading. */
   record Table(List<Column> columns, List<List<Value>> rows) implements Block {
-    /** Keeps columns and rows. */
+    /**
+     * Keeps columns and rows.
+     *
+     * @param columns the names of the columns
+     * @param rows the names of the rows
+     */
     public Table {
       columns = List.copyOf(columns);
       rows = List.copyOf(rows);
@@ -70,7 +75,13 @@ public sealed interface Block {
 
   /** Cells in rows and columns that have names; it may be wider than a page. */
   record Grid(List<String> rows, List<String> columns, List<List<Value>> cells) implements Block {
-    /** Keeps names and cells. */
+    /**
+     * Keeps names and cells.
+     *
+     * @param rows the names of the rows
+     * @param columns the names of the columns
+     * @param cells what stands in each
+     */
     public Grid {
       rows = List.copyOf(rows);
       columns = List.copyOf(columns);
@@ -89,7 +100,11 @@ public sealed interface Block {
 
   /** Steps of a calculation by hand. */
   record Steps(List<WorkingStep> steps) implements Block {
-    /** Keeps the steps. */
+    /**
+     * Keeps the steps.
+     *
+     * @param steps the steps, in order
+     */
     public Steps {
       steps = List.copyOf(steps);
     }
@@ -98,17 +113,33 @@ public sealed interface Block {
   /** An empty line. */
   record Gap() implements Block {}
 
-  /** Makes a sentence that stands a little in. */
+  /**
+   * Makes a sentence that stands a little in.
+   *
+   * @param text in words
+   * @return the block
+   */
   static Block paragraph(String text) {
     return new Paragraph(text, Manner.INDENTED);
   }
 
-  /** Makes a sentence. */
+  /**
+   * Makes a sentence.
+   *
+   * @param text in words
+   * @param manner how the paragraph stands
+   * @return the block
+   */
   static Block paragraph(String text, Manner manner) {
     return new Paragraph(text, manner);
   }
 
-  /** Makes a heading. */
+  /**
+   * Makes a heading.
+   *
+   * @param text in words
+   * @return the block
+   */
   static Block heading(String text) {
     return new Heading(text);
   }

@@ -20,35 +20,41 @@ public final class Cells implements Finding {
     this.columns = List.copyOf(columns);
   }
 
-  /** Begins a table with names of its rows and columns. */
+  /**
+   * Begins a table with names of its rows and columns.
+   *
+   * @param rows the rows, in order
+   * @param columns the columns, in order
+   * @return the cells
+   */
   public static Cells of(List<String> rows, List<String> columns) {
     return new Cells(rows, columns);
   }
 
-  /** Returns the names of its rows. */
+  /** {@return the names of its rows} */
   public List<String> rows() {
     return rows;
   }
 
-  /** Returns the names of its columns. */
+  /** {@return the names of its columns} */
   public List<String> columns() {
     return columns;
   }
 
-  /** Returns these cells for readers only, their figures standing in another finding. */
+  /** {@return these cells for readers only, their figures standing in another finding} */
   public Cells read() {
     key = "";
     return this;
   }
 
-  /** Returns these cells, of one column, as plain lists for machines. */
+  /** {@return these cells, of one column, as plain lists for machines} */
   public Cells flat() {
     flat = true;
     return this;
   }
 
   /**
-   * Returns a figure.
+   * {@return a figure}
    *
    * @param layer its key
    * @param row its row, from 0
@@ -63,19 +69,37 @@ public final class Cells implements Finding {
         .orElse(Double.NaN);
   }
 
-  /** Adds figures for machines. */
+  /**
+   * Adds figures for machines.
+   *
+   * @param key the key that machines see
+   * @param value the value
+   * @return this, to go on with
+   */
   public Cells layer(String key, BiFunction<Integer, Integer, Value> value) {
     layers.add(new Layer(key, null, values(value, 0)));
     return this;
   }
 
-  /** Adds figures for readers, under a heading. */
+  /**
+   * Adds figures for readers, under a heading.
+   *
+   * @param title what stands above it
+   * @param value the value
+   * @return this, to go on with
+   */
   public Cells shown(String title, BiFunction<Integer, Integer, Value> value) {
     layers.add(new Layer("", title, values(value, 0)));
     return this;
   }
 
-  /** Adds figures for readers with a row and a column more, of totals. */
+  /**
+   * Adds figures for readers with a row and a column more, of totals.
+   *
+   * @param title what stands above it
+   * @param value the value
+   * @return this, to go on with
+   */
   public Cells withTotals(String title, BiFunction<Integer, Integer, Value> value) {
     layers.add(new Layer("", title, values(value, 1)));
     return this;

@@ -23,37 +23,65 @@ public record Column(String key, String heading, Align align, Show show) {
     NO
   }
 
-  /** Makes a column of words without a heading, for readers. */
+  /**
+   * Makes a column of words without a heading, for readers.
+   *
+   * @return the column
+   */
   public static Column words() {
     return words("");
   }
 
-  /** Makes a column of words for readers. */
+  /**
+   * Makes a column of words for readers.
+   *
+   * @param heading what stands above it
+   * @return the column
+   */
   public static Column words(String heading) {
     return new Column(key(heading), heading, Align.LEFT, Show.YES);
   }
 
-  /** Makes a column of counts for readers. */
+  /**
+   * Makes a column of counts for readers.
+   *
+   * @param heading what stands above it
+   * @return the column
+   */
   public static Column counts(String heading) {
     return new Column(key(heading), heading, Align.RIGHT, Show.YES);
   }
 
-  /** Makes a column of numbers for readers. */
+  /**
+   * Makes a column of numbers for readers.
+   *
+   * @param heading what stands above it
+   * @return the column
+   */
   public static Column numbers(String heading) {
     return new Column(key(heading), heading, Align.POINT, Show.YES);
   }
 
-  /** Makes a column for machines only. */
+  /**
+   * Makes a column for machines only.
+   *
+   * @param key the key that machines see
+   * @return the column
+   */
   public static Column hidden(String key) {
     return new Column(key, "", Align.LEFT, Show.NO);
   }
 
-  /** Returns this column with a key for machines. */
+  /**
+   * {@return this column with a key for machines}
+   *
+   * @param name the name
+   */
   public Column keyed(String name) {
     return new Column(name, heading, align, show);
   }
 
-  /** Returns this column, left out where the table would be too wide. */
+  /** {@return this column, left out where the table would be too wide} */
   public Column ifItFits() {
     return new Column(key, heading, align, Show.IF_IT_FITS);
   }

@@ -18,12 +18,13 @@ public final class Decidable implements Finding {
    * Says it when it is asked, which may take a test or two.
    *
    * @param rejecting whether some outcome would have been rejected
+   * @return the same, said when it is asked
    */
   public static Decidable of(BooleanSupplier rejecting) {
     return new Decidable(rejecting);
   }
 
-  /** Returns whether some outcome would have been rejected. */
+  /** {@return whether some outcome would have been rejected} */
   public boolean possible() {
     return rejecting.getAsBoolean();
   }

@@ -27,22 +27,22 @@ public record Decision(
     TestResult test,
     boolean rejectionWanted) {
 
-  /** Returns whether its null is rejected, taken by itself. */
+  /** {@return whether its null is rejected, taken by itself} */
   public boolean rejects() {
     return test.rejects(alpha);
   }
 
-  /** Returns whether its null is rejected with regard to all tests of its family. */
+  /** {@return whether its null is rejected with regard to all tests of its family} */
   public boolean survives() {
     return test.rejectsAdjusted(alpha);
   }
 
-  /** Returns the name of its question, and of its part of it. */
+  /** {@return the name of its question, and of its part of it} */
   public String name() {
     return label + (part.isEmpty() ? "" : ", " + part);
   }
 
-  /** Returns what became of it, in words. */
+  /** {@return what became of it, in words} */
   public String outcome() {
     if (!rejects()) {
       return "does not reject";
@@ -53,6 +53,11 @@ public record Decision(
   /**
    * Lists the tests of several questions: of one with parts, a test for each of them, that on which
    * the part's verdict rests; of others that of their own verdict.
+   *
+   * @param answers the answers, in the order of their questions
+   * @param families the family of each answer
+   * @param adjustment how p-values are adjusted
+   * @return the decisions
    */
   public static List<Decision> of(
       List<Answer> answers, List<String> families, Adjustment adjustment) {
@@ -120,7 +125,7 @@ public record Decision(
     return new Decision(number, label, part, family, alpha, other, rejectionWanted);
   }
 
-  /** Returns what machines see of it. */
+  /** {@return what machines see of it} */
   public Value figures() {
     Value.Fields fields =
         Value.fields()

@@ -30,23 +30,35 @@ public record Drawn(
     implements Finding {
   private static final double SMALL = 1e-4;
 
-  /** Keeps formulas and intervals. */
+  /**
+   * Keeps formulas and intervals.
+   *
+   * @param label of what, where there are several
+   * @param simulation what was drawn
+   * @param formulas the decimal logarithm of each method's p-value by formula, NaN for none
+   * @param bootstrap intervals from resampling
+   * @param preferred the position of the test that the verdict rests on /
+   */
   public Drawn {
     formulas = List.copyOf(formulas);
     bootstrap = List.copyOf(bootstrap);
   }
 
-  /** Returns the simulated p-value of the test that the verdict rests on. */
+  /** {@return the simulated p-value of the test that the verdict rests on} */
   public SimulatedTail tail() {
     return simulation.tails().get(preferred);
   }
 
-  /** Returns whether a formula agrees with its simulation within Monte Carlo error. */
+  /**
+   * {@return whether a formula agrees with its simulation within Monte Carlo error}
+   *
+   * @param tail which tail, from 0
+   */
   public boolean agrees(int tail) {
     return simulation.tails().get(tail).agreesWith(Math.pow(10, formulas.get(tail)));
   }
 
-  /** Returns whether formulas and simulation agree, in words. */
+  /** {@return whether formulas and simulation agree, in words} */
   public String agreement() {
     List<String> differing = new ArrayList<>();
     for (int i = 0; i < formulas.size(); i++) {
@@ -185,6 +197,7 @@ public record Drawn(
    *
    * @param value the value
    * @param tail what it is of
+   * @return the text
    */
   public static String rounded(double value, SimulatedTail tail) {
     if (value < SMALL) {

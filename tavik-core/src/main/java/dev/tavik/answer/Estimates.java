@@ -5,7 +5,11 @@ import java.util.List;
 
 /** Holds estimates; readers see them in tables and sentences of their own. */
 public record Estimates(List<Estimate> all) implements Finding {
-  /** Keeps the estimates. */
+  /**
+   * Keeps the estimates.
+   *
+   * @param all the estimates
+   */
   public Estimates {
     all = List.copyOf(all);
   }

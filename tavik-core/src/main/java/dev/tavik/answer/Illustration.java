@@ -10,13 +10,20 @@ package dev.tavik.answer;
  * @param file where forms that hold no pictures find it, relative to them
  */
 public record Illustration(String id, String title, String description, String svg, String file) {
-  /** Makes a picture that forms without pictures expect beside them. */
+  /**
+   * Makes a picture that forms without pictures expect beside them.
+   *
+   * @param id its word
+   * @param title what stands above it
+   * @param description what it is, in a sentence
+   * @param svg the picture
+   */
   public Illustration(String id, String title, String description, String svg) {
     this(id, title, description, svg, id + ".svg");
   }
 
   /**
-   * Returns the picture as it lies somewhere else.
+   * {@return the picture as it lies somewhere else}
    *
    * @param folder the folder, relative to the report, with the beginning of the file's name
    */

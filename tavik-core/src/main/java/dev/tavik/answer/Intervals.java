@@ -31,12 +31,18 @@ public final class Intervals implements Finding {
    * Begins intervals under a heading.
    *
    * @param title the heading; empty where readers see them elsewhere
+   * @return the intervals
    */
   public static Intervals of(String title) {
     return new Intervals("intervals", title);
   }
 
-  /** Begins intervals for readers, whose figures stand in other findings. */
+  /**
+   * Begins intervals for readers, whose figures stand in other findings.
+   *
+   * @param title what stands above it
+   * @return the intervals
+   */
   public static Intervals read(String title) {
     return new Intervals("", title);
   }
@@ -47,18 +53,34 @@ public final class Intervals implements Finding {
    * @param interval the interval
    * @param remark what to say beside it; may be empty
    * @param names what it is called, the same number of words for each
+   * @return this, to go on with
    */
   public Intervals row(Interval interval, String remark, String... names) {
     return row(interval, remark, Value.fields(), names);
   }
 
-  /** Adds an interval of which machines are told more. */
+  /**
+   * Adds an interval of which machines are told more.
+   *
+   * @param interval the interval
+   * @param remark what is said beside; may be empty
+   * @param more what follows
+   * @param names the names, in order
+   * @return this, to go on with
+   */
   public Intervals row(Interval interval, String remark, Value.Fields more, String... names) {
     rows.add(new Row(List.of(names), interval, null, remark, more, null));
     return this;
   }
 
-  /** Adds an interval and the bound that goes with a direction, null for none. */
+  /**
+   * Adds an interval and the bound that goes with a direction, null for none.
+   *
+   * @param interval the interval
+   * @param bound the bound of the same method, null for none
+   * @param names the names, in order
+   * @return this, to go on with
+   */
   public Intervals bounded(Interval interval, @Nullable Interval bound, String... names) {
     rows.add(
         new Row(
@@ -71,7 +93,12 @@ public final class Intervals implements Finding {
     return this;
   }
 
-  /** Adds an interval that declined. */
+  /**
+   * Adds an interval that declined.
+   *
+   * @param refusal why it declined
+   * @return this, to go on with
+   */
   public Intervals declined(Refusal refusal) {
     rows.add(new Row(List.of(), null, null, "", Value.fields(), refusal));
     return this;
@@ -82,6 +109,7 @@ public final class Intervals implements Finding {
    *
    * @param all intervals, each followed by its bound if there is one
    * @param names what an interval is called
+   * @return this, to go on with
    */
   public Intervals pairs(
       List<Interval> all, java.util.function.Function<Interval, String[]> names) {
@@ -99,7 +127,7 @@ public final class Intervals implements Finding {
         : "  at least " + Value.of(bound.quantity(), bound.lower()).text();
   }
 
-  /** Returns the intervals and bounds. */
+  /** {@return the intervals and bounds} */
   public List<Interval> all() {
     List<Interval> all = new ArrayList<>();
     for (Row row : rows) {
@@ -115,7 +143,7 @@ public final class Intervals implements Finding {
     return all;
   }
 
-  /** Returns what declined. */
+  /** {@return what declined} */
   public List<Refusal> refusals() {
     return rows.stream().map(Row::refusal).filter(Objects::nonNull).toList();
   }
@@ -145,7 +173,11 @@ public final class Intervals implements Finding {
     return new Value.Listing(figures);
   }
 
-  /** Returns what machines see of an interval. */
+  /**
+   * {@return what machines see of an interval}
+   *
+   * @param interval the interval
+   */
   public static Value.Fields figures(Interval interval) {
     return Value.fields()
         .with("quantity", interval.quantity().id())

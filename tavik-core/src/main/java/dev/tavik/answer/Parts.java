@@ -12,7 +12,13 @@ import java.util.List;
  * @param answers the answers
  */
 public record Parts(String key, List<String> names, List<Answer> answers) implements Finding {
-  /** Keeps the answers, each with a name. */
+  /**
+   * Keeps the answers, each with a name.
+   *
+   * @param key the key of their figures
+   * @param names what each is called
+   * @param answers the answers /
+   */
   public Parts {
     names = List.copyOf(names);
     answers = List.copyOf(answers);

@@ -46,35 +46,54 @@ public final class Posterior implements Finding {
    * @param before the prior, and what else comes before the factor
    * @param logBayesFactor the natural logarithm of the Bayes factor, alternative over null
    * @param conclusion the factor in words
+   * @return the posterior
    */
   public static Posterior of(
       String title, Value.Fields before, double logBayesFactor, String conclusion) {
     return new Posterior(title, before, logBayesFactor, conclusion);
   }
 
-  /** Says in words what is held against what. */
+  /**
+   * Says in words what is held against what.
+   *
+   * @param alternativeInWords the alternative, in words
+   * @param noneInWords the null, in words
+   * @return this, to go on with
+   */
   public Posterior between(String alternativeInWords, String noneInWords) {
     alternative = alternativeInWords;
     none = noneInWords;
     return this;
   }
 
-  /** Returns the alternative in words. */
+  /** {@return the alternative in words} */
   public String alternative() {
     return alternative;
   }
 
-  /** Returns the null in words. */
+  /** {@return the null in words} */
   public String none() {
     return none;
   }
 
-  /** Adds a belief. */
+  /**
+   * Adds a belief.
+   *
+   * @param belief what is believed
+   * @return this, to go on with
+   */
   public Posterior belief(Belief belief) {
     return belief(belief, null, null);
   }
 
-  /** Adds a belief that may be truncated to the alternative, and has a mode. */
+  /**
+   * Adds a belief that may be truncated to the alternative, and has a mode.
+   *
+   * @param belief what is believed
+   * @param truncated whether it is cut to the alternative, null where that is not asked
+   * @param mode its mode, null for none
+   * @return this, to go on with
+   */
   public Posterior belief(Belief belief, @Nullable Boolean truncated, @Nullable Double mode) {
     beliefs.add(belief);
     beliefFigures.add(belief.figures(truncated, mode));
@@ -82,21 +101,38 @@ public final class Posterior implements Finding {
     return this;
   }
 
-  /** Adds the probability that the rate is above the null value, or the first above the second. */
+  /**
+   * Adds the probability that the rate is above the null value, or the first above the second.
+   *
+   * @param probability from 0 to 1
+   * @return this, to go on with
+   */
   public Posterior above(double probability) {
     above = probability;
     fields.with("probabilityAbove", probability);
     return this;
   }
 
-  /** Adds the probability of a region. */
+  /**
+   * Adds the probability of a region.
+   *
+   * @param low the lower end
+   * @param high the upper end
+   * @param probability from 0 to 1
+   * @return this, to go on with
+   */
   public Posterior inside(double low, double high, double probability) {
     inside = probability;
     fields.with("region", Value.numbers(List.of(low, high))).with("probabilityInside", probability);
     return this;
   }
 
-  /** Adds the factor's logarithm after each observation. */
+  /**
+   * Adds the factor's logarithm after each observation.
+   *
+   * @param logs natural logarithms, one after each observation
+   * @return this, to go on with
+   */
   public Posterior sequence(List<Double> logs) {
     sequence = List.copyOf(logs);
     fields.with("sequence", Value.numbers(sequence));
@@ -108,6 +144,7 @@ public final class Posterior implements Finding {
    *
    * @param figures what machines see
    * @param logs its natural logarithms
+   * @return this, to go on with
    */
   public Posterior sensitivity(Value figures, List<Double> logs) {
     sensitivity = List.copyOf(logs);
@@ -115,48 +152,54 @@ public final class Posterior implements Finding {
     return this;
   }
 
-  /** Returns the factor's natural logarithm under other priors. */
+  /** {@return the factor's natural logarithm under other priors} */
   public List<Double> sensitivity() {
     return sensitivity;
   }
 
-  /** Adds further figures. */
+  /**
+   * Adds further figures.
+   *
+   * @param name the name
+   * @param value the value
+   * @return this, to go on with
+   */
   public Posterior with(String name, Value value) {
     fields.with(name, value);
     return this;
   }
 
-  /** Returns the natural logarithm of the Bayes factor, alternative over null. */
+  /** {@return the natural logarithm of the Bayes factor, alternative over null} */
   public double logBayesFactor() {
     return logBayesFactor;
   }
 
-  /** Returns the side that the data favour, {@code null} or {@code alternative}. */
+  /** {@return the side that the data favour, {@code null} or {@code alternative}} */
   public String favours() {
     return logBayesFactor < 0 ? "null" : "alternative";
   }
 
-  /** Returns the factor in words. */
+  /** {@return the factor in words} */
   public String conclusion() {
     return conclusion;
   }
 
-  /** Returns what to believe of each quantity. */
+  /** {@return what to believe of each quantity} */
   public List<Belief> beliefs() {
     return List.copyOf(beliefs);
   }
 
-  /** Returns the probability of being above the null value, or of the first above the second. */
+  /** {@return the probability of being above the null value, or of the first above the second} */
   public OptionalDouble above() {
     return above == null ? OptionalDouble.empty() : OptionalDouble.of(above);
   }
 
-  /** Returns the probability of the region that was asked about. */
+  /** {@return the probability of the region that was asked about} */
   public Optional<Double> inside() {
     return Optional.ofNullable(inside);
   }
 
-  /** Returns the factor's logarithm after each observation; empty unless it was followed. */
+  /** {@return the factor's logarithm after each observation; empty unless it was followed} */
   public List<Double> sequence() {
     return sequence;
   }

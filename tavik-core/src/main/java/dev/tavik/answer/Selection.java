@@ -12,17 +12,33 @@ public final class Selection {
 
   private Selection() {}
 
-  /** Returns whether there are more members than fit. */
+  /**
+   * {@return whether there are more members than fit}
+   *
+   * @param members how many there are
+   */
   public static boolean needed(int members) {
     return members > MOST_ROWS;
   }
 
-  /** Returns the first in an order, as many as fit. */
+  /**
+   * {@return the first in an order, as many as fit}
+   *
+   * @param all all of them
+   * @param order which of two comes first
+   * @param <T> what there is many of
+   */
   public static <T> List<T> first(List<T> all, Comparator<T> order) {
     return all.stream().sorted(order).limit(MOST_ROWS).toList();
   }
 
-  /** Returns the highest and the lowest, half of the rows each. */
+  /**
+   * {@return the highest and the lowest, half of the rows each}
+   *
+   * @param all all of them
+   * @param value the value
+   * @param <T> what there is many of
+   */
   public static <T> List<T> ends(List<T> all, ToDoubleFunction<T> value) {
     if (!needed(all.size())) {
       return all;

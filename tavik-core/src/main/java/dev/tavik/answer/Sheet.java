@@ -28,17 +28,30 @@ public final class Sheet implements Finding {
    * @param key the key
    * @param title the heading; empty for none
    * @param columns the columns
+   * @return the sheet
    */
   public static Sheet of(String key, String title, Column... columns) {
     return new Sheet(key, title, List.of(columns));
   }
 
-  /** Begins a table for readers, whose figures stand in other findings. */
+  /**
+   * Begins a table for readers, whose figures stand in other findings.
+   *
+   * @param title what stands above it
+   * @param columns the columns, in order
+   * @return the sheet
+   */
   public static Sheet read(String title, Column... columns) {
     return new Sheet("", title, List.of(columns));
   }
 
-  /** Begins a table for readers, whose figures stand in other findings. */
+  /**
+   * Begins a table for readers, whose figures stand in other findings.
+   *
+   * @param title what stands above it
+   * @param columns the columns, in order
+   * @return the sheet
+   */
   public static Sheet read(String title, List<Column> columns) {
     return new Sheet("", title, columns);
   }
@@ -47,6 +60,7 @@ public final class Sheet implements Finding {
    * Adds a row.
    *
    * @param cells a {@link Value} for each column, or words
+   * @return this, to go on with
    */
   public Sheet row(Object... cells) {
     require(
@@ -62,12 +76,17 @@ public final class Sheet implements Finding {
     return this;
   }
 
-  /** Adds a row. */
+  /**
+   * Adds a row.
+   *
+   * @param cells what stands in it, column by column
+   * @return this, to go on with
+   */
   public Sheet row(List<Value> cells) {
     return row(cells.toArray());
   }
 
-  /** Returns its rows. */
+  /** {@return its rows} */
   public List<List<Value>> rows() {
     return List.copyOf(rows);
   }

@@ -40,23 +40,36 @@ public final class Tests implements Finding {
    *
    * @param claim null, alternative and alpha in words; empty where readers see the tests elsewhere
    * @param alpha the significance level
+   * @return the tests
    */
   public static Tests of(String claim, double alpha) {
     return new Tests("tests", claim, alpha, false);
   }
 
-  /** Begins tests that have degrees of freedom to show. */
+  /**
+   * Begins tests that have degrees of freedom to show.
+   *
+   * @param claim null, alternative and alpha in words
+   * @param alpha the significance level, strictly between 0 and 1
+   * @return the tests
+   */
   public static Tests ofTables(String claim, double alpha) {
     return new Tests("tests", claim, alpha, true);
   }
 
-  /** Returns tests like these, none yet, under another key. */
+  /**
+   * {@return tests like these, none yet, under another key}
+   *
+   * @param other what takes its place
+   */
   public Tests keyed(String other) {
     return new Tests(other, claim, alpha, degrees);
   }
 
   /**
-   * Returns these tests, which machines see in the order of a family, readers as they are added.
+   * {@return these tests, which machines see in the order of a family, readers as they are added}
+   *
+   * @param family the methods, in order
    */
   public Tests inOrderOf(List<? extends Method> family) {
     order = List.copyOf(family);
@@ -68,30 +81,43 @@ public final class Tests implements Finding {
    *
    * @param result the result
    * @param statistic its statistic, or what it counted in words
+   * @return this, to go on with
    */
   public Tests made(TestResult result, Value statistic) {
     rows.add(new Row(result, statistic, null, null));
     return this;
   }
 
-  /** Adds a test of one of several hypotheses. */
+  /**
+   * Adds a test of one of several hypotheses.
+   *
+   * @param result what came of it
+   * @param statistic its statistic, or what was counted
+   * @param hypothesis the hypothesis that it tests
+   * @return this, to go on with
+   */
   public Tests made(TestResult result, Value statistic, Hypothesis hypothesis) {
     rows.add(new Row(result, statistic, hypothesis, null));
     return this;
   }
 
-  /** Adds a test that declined. */
+  /**
+   * Adds a test that declined.
+   *
+   * @param refusal why it declined
+   * @return this, to go on with
+   */
   public Tests declined(Refusal refusal) {
     rows.add(new Row(null, Value.none(), null, refusal));
     return this;
   }
 
-  /** Returns the results, without what declined. */
+  /** {@return the results, without what declined} */
   public List<TestResult> results() {
     return rows.stream().map(Row::result).filter(Objects::nonNull).toList();
   }
 
-  /** Returns what declined. */
+  /** {@return what declined} */
   public List<Refusal> refusals() {
     return rows.stream().map(Row::refusal).filter(Objects::nonNull).toList();
   }
@@ -101,7 +127,7 @@ public final class Tests implements Finding {
     return rows.stream().anyMatch(row -> row.hypothesis() != null);
   }
 
-  /** Returns the significance level. */
+  /** {@return the significance level} */
   public double alpha() {
     return alpha;
   }
@@ -145,7 +171,7 @@ public final class Tests implements Finding {
   }
 
   /**
-   * Returns what machines see of a test.
+   * {@return what machines see of a test}
    *
    * @param test the test
    * @param alpha the significance level
@@ -177,7 +203,7 @@ public final class Tests implements Finding {
   }
 
   /**
-   * Returns a statistic with its name, for readers.
+   * {@return a statistic with its name, for readers}
    *
    * @param statistic the statistic; null where there is none
    * @param digits how many significant digits

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * both; a format asks for {@link #text} or for {@link #bare}.
  */
 public sealed interface Value {
-  /** Returns the value as a reader wants it, rounded. */
+  /** {@return the value as a reader wants it, rounded} */
   String text();
 
   /**
@@ -48,7 +48,12 @@ public sealed interface Value {
       this.rounding = rounding;
     }
 
-    /** Rounds a share. */
+    /**
+     * Rounds a share.
+     *
+     * @param share a share, from 0 to 1
+     * @return the value
+     */
     public Value of(double share) {
       return new Real(share, () -> rounding.apply(share));
     }
@@ -72,7 +77,7 @@ public sealed interface Value {
     /** Writes a number when it is asked for. */
     @FunctionalInterface
     public interface Text {
-      /** Returns the number as readers see it. */
+      /** {@return the number as readers see it} */
       String written();
     }
 
@@ -118,7 +123,11 @@ public sealed interface Value {
 
   /** Several values in order. */
   record Listing(List<Value> values) implements Value {
-    /** Keeps the values. */
+    /**
+     * Keeps the values.
+     *
+     * @param values the values, in order
+     */
     public Listing {
       values = List.copyOf(values);
     }
@@ -140,48 +149,101 @@ public sealed interface Value {
 
     private Fields() {}
 
-    /** Adds a value. */
+    /**
+     * Adds a value.
+     *
+     * @param key the key that machines see
+     * @param value the value
+     * @return this, to go on with
+     */
     public Fields with(String key, @Nullable Value value) {
       fields.put(key, value == null ? none() : value);
       return this;
     }
 
-    /** Adds words. */
+    /**
+     * Adds words.
+     *
+     * @param key the key that machines see
+     * @param words words
+     * @return this, to go on with
+     */
     public Fields with(String key, @Nullable String words) {
       return with(key, words == null ? none() : new Words(words));
     }
 
-    /** Adds a number, none where it is not finite. */
+    /**
+     * Adds a number, none where it is not finite.
+     *
+     * @param key the key that machines see
+     * @param number a number
+     * @return this, to go on with
+     */
     public Fields with(String key, double number) {
       return with(key, number(number));
     }
 
-    /** Adds a number, which may be absent. */
+    /**
+     * Adds a number, which may be absent.
+     *
+     * @param key the key that machines see
+     * @param number a number
+     * @return this, to go on with
+     */
     public Fields with(String key, @Nullable Double number) {
       return with(key, number == null ? none() : number(number));
     }
 
-    /** Adds a whole number. */
+    /**
+     * Adds a whole number.
+     *
+     * @param key the key that machines see
+     * @param count a whole number
+     * @return this, to go on with
+     */
     public Fields with(String key, long count) {
       return with(key, new Count(count));
     }
 
-    /** Adds a whole number, which may be absent. */
+    /**
+     * Adds a whole number, which may be absent.
+     *
+     * @param key the key that machines see
+     * @param count a whole number
+     * @return this, to go on with
+     */
     public Fields with(String key, @Nullable Long count) {
       return with(key, count == null ? none() : new Count(count));
     }
 
-    /** Adds true or false. */
+    /**
+     * Adds true or false.
+     *
+     * @param key the key that machines see
+     * @param flag true or false
+     * @return this, to go on with
+     */
     public Fields with(String key, boolean flag) {
       return with(key, new Flag(flag));
     }
 
-    /** Adds true or false, which may be absent. */
+    /**
+     * Adds true or false, which may be absent.
+     *
+     * @param key the key that machines see
+     * @param flag true or false
+     * @return this, to go on with
+     */
     public Fields with(String key, @Nullable Boolean flag) {
       return with(key, flag == null ? none() : new Flag(flag));
     }
 
-    /** Adds all fields of another. */
+    /**
+     * Adds all fields of another.
+     *
+     * @param others those others
+     * @return this, to go on with
+     */
     public Fields and(Fields others) {
       fields.putAll(others.fields);
       return this;
@@ -198,40 +260,77 @@ public sealed interface Value {
     }
   }
 
-  /** Makes empty fields. */
+  /**
+   * Makes empty fields.
+   *
+   * @return the fields
+   */
   static Fields fields() {
     return new Fields();
   }
 
-  /** Makes a list of words. */
+  /**
+   * Makes a list of words.
+   *
+   * @param words words
+   * @return the value
+   */
   static Value words(List<String> words) {
     return list(words, Words::new);
   }
 
-  /** Makes a list of numbers, written as they are. */
+  /**
+   * Makes a list of numbers, written as they are.
+   *
+   * @param numbers numbers
+   * @return the value
+   */
   static Value numbers(List<Double> numbers) {
     return list(numbers, Value::number);
   }
 
-  /** Makes a list of whole numbers. */
+  /**
+   * Makes a list of whole numbers.
+   *
+   * @param counts whole numbers
+   * @return the value
+   */
   static Value counts(List<Long> counts) {
     return list(counts, Count::new);
   }
 
-  /** Makes a list. */
+  /**
+   * Makes a list.
+   *
+   * @param each what the list is made of
+   * @param value the value
+   * @param <T> what there is many of
+   * @return the value
+   */
   static <T> Value list(List<T> each, Function<? super T, ? extends Value> value) {
     List<Value> values = new ArrayList<>(each.size());
     each.forEach(one -> values.add(value.apply(one)));
     return new Listing(values);
   }
 
-  /** Makes a number that readers see with all of its digits. */
+  /**
+   * Makes a number that readers see with all of its digits.
+   *
+   * @param number a number
+   * @return the value
+   */
   static Value number(double number) {
     return new Real(
         number, () -> Double.isFinite(number) ? Figures.plain(number) : unlimited(number));
   }
 
-  /** Makes a number of so many significant digits; undefined and infinite ones are said. */
+  /**
+   * Makes a number of so many significant digits; undefined and infinite ones are said.
+   *
+   * @param number a number
+   * @param digits how many significant digits
+   * @return the value
+   */
   static Value significant(double number, int digits) {
     return new Real(
         number,
@@ -242,22 +341,45 @@ public sealed interface Value {
     return Double.isNaN(number) ? "undefined" : "infinite";
   }
 
-  /** Makes a number of at most so many digits, no zero at its end. */
+  /**
+   * Makes a number of at most so many digits, no zero at its end.
+   *
+   * @param number a number
+   * @param digits how many significant digits
+   * @return the value
+   */
   static Value upTo(double number, int digits) {
     return new Real(number, () -> Figures.upTo(number, digits));
   }
 
-  /** Makes a number of two decimals, as residuals have. */
+  /**
+   * Makes a number of two decimals, as residuals have.
+   *
+   * @param number a number
+   * @param mark what stands behind it, such as *
+   * @return the value
+   */
   static Value twoDecimals(double number, String mark) {
     return new Real(number, () -> (number == 0 ? "0" : say("%.2f", number)) + mark);
   }
 
-  /** Makes a difference of proportions in points, to four digits. */
+  /**
+   * Makes a difference of proportions in points, to four digits.
+   *
+   * @param difference a difference of proportions
+   * @return the value
+   */
   static Value points(double difference) {
     return new Real(difference, () -> Figures.significant(100 * difference, 4));
   }
 
-  /** Makes an estimate or a limit of a quantity, with the digits and units that it has. */
+  /**
+   * Makes an estimate or a limit of a quantity, with the digits and units that it has.
+   *
+   * @param quantity of which quantity it is, which gives its units
+   * @param value the value
+   * @return the value
+   */
   static Value of(Quantity quantity, double value) {
     return new Real(value, () -> inUnits(quantity, value));
   }
@@ -276,17 +398,31 @@ public sealed interface Value {
     };
   }
 
-  /** Makes a p-value from its decimal logarithm. */
+  /**
+   * Makes a p-value from its decimal logarithm.
+   *
+   * @param log10PValue the decimal logarithm of the p-value, at most 0
+   * @return the value
+   */
   static Value p(double log10PValue) {
     return new Real(Math.pow(10, log10PValue), () -> Figures.pValue(log10PValue));
   }
 
-  /** Makes what doesn't exist, blank to readers. */
+  /**
+   * Makes what doesn't exist, blank to readers.
+   *
+   * @return the value
+   */
   static Value none() {
     return new None("");
   }
 
-  /** Makes what doesn't exist, with what readers see in its place. */
+  /**
+   * Makes what doesn't exist, with what readers see in its place.
+   *
+   * @param shown what readers see in its place
+   * @return the value
+   */
   static Value none(String shown) {
     return new None(shown);
   }

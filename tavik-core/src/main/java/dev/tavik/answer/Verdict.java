@@ -45,12 +45,17 @@ public final class Verdict {
     this.rejectionWanted = rejectionWanted;
   }
 
-  /** Makes a verdict about something that was not tested. */
+  /**
+   * Makes a verdict about something that was not tested.
+   *
+   * @param text in words
+   * @return the verdict
+   */
   public static Verdict of(String text) {
     return new Verdict(text, text, Decision.NONE, null, null, "", false);
   }
 
-  /** Returns this verdict, opening with a capital where its first words are not a user's. */
+  /** {@return this verdict, opening with a capital where its first words are not a user's} */
   public Verdict inOwnWords() {
     String capital =
         OWN_WORDS.matcher(text).lookingAt()
@@ -59,7 +64,11 @@ public final class Verdict {
     return new Verdict(text, capital, decision, test, interval, grounds, rejectionWanted);
   }
 
-  /** Returns this verdict with what was decided. */
+  /**
+   * {@return this verdict with what was decided}
+   *
+   * @param rejects whether the test rejects
+   */
   public Verdict rejecting(boolean rejects) {
     return new Verdict(
         text,
@@ -72,7 +81,7 @@ public final class Verdict {
   }
 
   /**
-   * Returns this verdict with what it rests on.
+   * {@return this verdict with what it rests on}
    *
    * @param basis the test
    * @param limits the interval; null where it names none
@@ -82,42 +91,42 @@ public final class Verdict {
     return new Verdict(text, opening, decision, basis, limits, sentence, rejectionWanted);
   }
 
-  /** Returns the sentence, beginning with the analyst's own label where there is one. */
+  /** {@return the sentence, beginning with the analyst's own label where there is one} */
   public String text() {
     return text;
   }
 
-  /** Returns the sentence as it stands alone, with a capital where the first word is Tavik's. */
+  /** {@return the sentence as it stands alone, with a capital where the first word is Tavik's} */
   public String sentence() {
     return opening;
   }
 
-  /** Returns what was decided. */
+  /** {@return what was decided} */
   public Decision decision() {
     return decision;
   }
 
-  /** Returns the test that the verdict rests on. */
+  /** {@return the test that the verdict rests on} */
   public Optional<Method> test() {
     return Optional.ofNullable(test);
   }
 
-  /** Returns the interval that the verdict rests on. */
+  /** {@return the interval that the verdict rests on} */
   public Optional<Method> interval() {
     return Optional.ofNullable(interval);
   }
 
-  /** Returns this verdict about something that is shown by rejecting, as equivalence is. */
+  /** {@return this verdict about something that is shown by rejecting, as equivalence is} */
   public Verdict wantingRejection() {
     return new Verdict(text, opening, decision, test, interval, grounds, true);
   }
 
-  /** Returns whether rejecting the null shows what was to be shown, as of equivalence. */
+  /** {@return whether rejecting the null shows what was to be shown, as of equivalence} */
   public boolean rejectionWanted() {
     return rejectionWanted;
   }
 
-  /** Returns what it rests on and why, in words; empty where there is nothing to say. */
+  /** {@return what it rests on and why, in words; empty where there is nothing to say} */
   public String grounds() {
     return grounds;
   }

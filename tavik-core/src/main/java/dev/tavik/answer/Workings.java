@@ -13,12 +13,17 @@ public final class Workings implements Finding {
     this.calculations = calculations;
   }
 
-  /** Keeps a way to make the calculations. */
+  /**
+   * Keeps a way to make the calculations.
+   *
+   * @param calculations makes the calculations, when they are read
+   * @return the workings
+   */
   public static Workings of(Supplier<List<Working>> calculations) {
     return new Workings(new Later<>(() -> List.copyOf(calculations.get())));
   }
 
-  /** Returns the calculations. */
+  /** {@return the calculations} */
   public List<Working> all() {
     return calculations.get();
   }

@@ -29,7 +29,7 @@ public enum Agreement {
     this.inWords = inWords;
   }
 
-  /** Returns what it is called in a table. */
+  /** {@return what it is called in a table} */
   public String inWords() {
     return inWords;
   }

@@ -82,7 +82,7 @@ public final class ComparedRates {
   }
 
   /**
-   * What is believed before the data.
+   * {@return what is believed before the data}
    *
    * @param prior what is believed of either proportion
    * @throws IllegalArgumentException if a parameter of the prior is below 0.1

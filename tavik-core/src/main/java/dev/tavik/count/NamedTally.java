@@ -9,7 +9,12 @@ import java.util.Objects;
  * @param tally its successes and trials
  */
 public record NamedTally(String name, Tally tally) {
-  /** Checks that both are there. */
+  /**
+   * Checks that both are there.
+   *
+   * @param name the analyst's name for the group
+   * @param tally its successes and trials /
+   */
   public NamedTally {
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(tally, "tally");

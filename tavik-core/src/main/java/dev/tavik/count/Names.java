@@ -12,7 +12,12 @@ public final class Names {
 
   private Names() {}
 
-  /** All names that match: the exact one, else those that match without regard to case. */
+  /**
+   * {@return all names that match: the exact one, else those that match without regard to case}
+   *
+   * @param typed what was typed
+   * @param names the names, in order
+   */
   public static List<String> matching(String typed, List<String> names) {
     if (names.contains(typed)) {
       return List.of(typed);
@@ -20,7 +25,12 @@ public final class Names {
     return names.stream().filter(name -> name.strip().equalsIgnoreCase(typed.strip())).toList();
   }
 
-  /** A hint for a name that matches none: the nearest ones, then what there is. */
+  /**
+   * {@return a hint for a name that matches none: the nearest ones, then what there is}
+   *
+   * @param typed what was typed
+   * @param names the names, in order
+   */
   public static String hint(String typed, List<String> names) {
     List<String> near =
         names.stream()
@@ -32,7 +42,11 @@ public final class Names {
     return meant + " There are: " + listed(names);
   }
 
-  /** The first of many names, with a count of the rest. */
+  /**
+   * {@return the first of many names, with a count of the rest}
+   *
+   * @param names the names, in order
+   */
   public static String listed(List<String> names) {
     String some =
         names.stream()

@@ -49,7 +49,7 @@ public record Replication(
       this.id = id;
     }
 
-    /** Returns the word by which it is chosen. */
+    /** {@return the word by which it is chosen} */
     public String id() {
       return id;
     }
@@ -58,6 +58,11 @@ public record Replication(
   /**
    * Checks the parts.
    *
+   * @param columns the columns of replicate weights
+   * @param kind how they were made
+   * @param fay of balanced ones, by how much a half sample's weights were kept, from 0 to below 1
+   * @param scale the scale, one for all or one for each
+   * @param df the degrees of freedom
    * @throws IllegalArgumentException if there is no column, or a number is out of its range
    */
   public Replication {
@@ -71,18 +76,28 @@ public record Replication(
     require(df == null || df >= 1, "df must be at least 1, got %s", df);
   }
 
-  /** Returns replicate weights of a kind, with its own scale and degrees of freedom. */
+  /**
+   * {@return replicate weights of a kind, with its own scale and degrees of freedom}
+   *
+   * @param kind which kind
+   * @param columns the columns, in order
+   */
   public static Replication of(Kind kind, String... columns) {
     return new Replication(List.of(columns), kind, 0, List.of(), null);
   }
 
-  /** Returns balanced half samples by Fay's method. */
+  /**
+   * {@return balanced half samples by Fay's method}
+   *
+   * @param kept by how much the weights of a half sample were kept, from 0 to below 1
+   * @param columns the columns, in order
+   */
   public static Replication fay(double kept, String... columns) {
     return new Replication(List.of(columns), Kind.BALANCED, kept, List.of(), null);
   }
 
   /**
-   * Returns the scale of a replicate.
+   * {@return the scale of a replicate}
    *
    * @param replicate its position, from 0
    * @param count how many there are, at least 2
@@ -98,7 +113,11 @@ public record Replication(
     };
   }
 
-  /** Returns the degrees of freedom of so many replicates. */
+  /**
+   * {@return the degrees of freedom of so many replicates}
+   *
+   * @param count a whole number
+   */
   public double df(int count) {
     return df != null ? df : kind == Kind.BALANCED ? count : count - 1;
   }

@@ -53,6 +53,15 @@ public record SampleDesign(
   /**
    * Checks the parts.
    *
+   * @param weight the column of weights, each the number of units of the population that a row
+   *     stands for, or in proportion to it
+   * @param strata the column of strata, from each of which a sample was drawn by itself
+   * @param clusters the columns of clusters, the first stage first
+   * @param nested whether clusters of different strata that have one name are different ones
+   * @param population how many clusters (rows, where there are none) the population has: a column
+   *     that says it for the stratum, or a number
+   * @param lone what becomes of a stratum with a single cluster
+   * @param replication the replicate weights
    * @throws IllegalArgumentException if there is neither weight nor strata nor cluster, or
    *     replicate weights stand beside strata, clusters or a population
    */
@@ -71,8 +80,8 @@ public record SampleDesign(
   }
 
   /**
-   * Returns whether a column is called like weights of a survey, by itself or with more before or a
-   * number behind.
+   * {@return whether a column is called like weights of a survey, by itself or with more before or
+   * a number behind}
    *
    * @param column its name
    */
@@ -80,39 +89,59 @@ public record SampleDesign(
     return WEIGHT.matcher(column).matches();
   }
 
-  /** Returns a design of weights alone. */
+  /**
+   * {@return a design of weights alone}
+   *
+   * @param column the name of the column
+   */
   public static SampleDesign weighted(String column) {
     return new SampleDesign(column, null, List.of(), false, null, Lone.FAIL, null);
   }
 
-  /** Returns a design of clusters whose rows all weigh the same; the first stage first. */
+  /**
+   * {@return a design of clusters whose rows all weigh the same; the first stage first}
+   *
+   * @param columns the columns, in order
+   */
   public static SampleDesign clustered(String... columns) {
     return new SampleDesign(null, null, List.of(columns), false, null, Lone.FAIL, null);
   }
 
-  /** Returns a design of strata whose rows all weigh the same. */
+  /**
+   * {@return a design of strata whose rows all weigh the same}
+   *
+   * @param column the name of the column
+   */
   public static SampleDesign stratified(String column) {
     return new SampleDesign(null, column, List.of(), false, null, Lone.FAIL, null);
   }
 
-  /** Returns this design with strata. */
+  /**
+   * {@return this design with strata}
+   *
+   * @param column the name of the column
+   */
   public SampleDesign strata(String column) {
     return new SampleDesign(weight, column, clusters, nested, population, lone, replication);
   }
 
-  /** Returns this design with clusters, the first stage first. */
+  /**
+   * {@return this design with clusters, the first stage first}
+   *
+   * @param columns the columns, in order
+   */
   public SampleDesign clusters(String... columns) {
     return new SampleDesign(
         weight, strata, List.of(columns), nested, population, lone, replication);
   }
 
-  /** Returns this design with clusters that are different ones in each stratum. */
+  /** {@return this design with clusters that are different ones in each stratum} */
   public SampleDesign nest() {
     return new SampleDesign(weight, strata, clusters, true, population, lone, replication);
   }
 
   /**
-   * Returns this design drawn from a finite population.
+   * {@return this design drawn from a finite population}
    *
    * @param columnOrNumber how many clusters it has (rows, where there are none): a column that says
    *     so for each stratum, or a whole number
@@ -121,21 +150,26 @@ public record SampleDesign(
     return new SampleDesign(weight, strata, clusters, nested, columnOrNumber, lone, replication);
   }
 
-  /** Returns this design with a rule for strata of one cluster. */
+  /**
+   * {@return this design with a rule for strata of one cluster}
+   *
+   * @param rule what becomes of a stratum with one cluster
+   */
   public SampleDesign lone(Lone rule) {
     return new SampleDesign(weight, strata, clusters, nested, population, rule, replication);
   }
 
   /**
-   * Returns this design with replicate weights.
+   * {@return this design with replicate weights}
    *
+   * @param weights the replicate weights
    * @throws IllegalArgumentException if there are strata, clusters or a population
    */
   public SampleDesign replicates(Replication weights) {
     return new SampleDesign(weight, strata, clusters, nested, population, lone, weights);
   }
 
-  /** Returns the number of the population where it isn't said by a column. */
+  /** {@return the number of the population where it isn't said by a column} */
   public @Nullable Double populationSize() {
     return population != null && population.matches("\\d{1,15}")
         ? Double.valueOf(population)

@@ -22,6 +22,7 @@ public final class SparseRows {
    * @param begins the first entry of each row, then one number more, how many there are
    * @param columns the column of each entry
    * @param values its value
+   * @return the sparse rows
    * @throws IllegalArgumentException if the numbers don't go together
    */
   public static SparseRows of(int[] begins, int[] columns, double[] values) {
@@ -39,6 +40,7 @@ public final class SparseRows {
    * Keeps rows of numbers.
    *
    * @param rows the rows, each as long as it needs to be
+   * @return the sparse rows
    */
   public static SparseRows of(double[][] rows) {
     int[] begins = new int[rows.length + 1];
@@ -62,22 +64,34 @@ public final class SparseRows {
     return new SparseRows(begins, columns, values);
   }
 
-  /** Returns how many rows there are. */
+  /** {@return how many rows there are} */
   public int rows() {
     return begins.length - 1;
   }
 
-  /** Returns the first entry of a row; that of the next is where it ends. */
+  /**
+   * {@return the first entry of a row; that of the next is where it ends}
+   *
+   * @param row which row, from 0
+   */
   public int begin(int row) {
     return begins[row];
   }
 
-  /** Returns the column of an entry. */
+  /**
+   * {@return the column of an entry}
+   *
+   * @param entry which entry, from 0
+   */
   public int column(int entry) {
     return columns[entry];
   }
 
-  /** Returns the value of an entry. */
+  /**
+   * {@return the value of an entry}
+   *
+   * @param entry which entry, from 0
+   */
   public double value(int entry) {
     return values[entry];
   }
@@ -90,7 +104,7 @@ public final class SparseRows {
   }
 
   /**
-   * Returns whether a row has a value above 0 in a column that is wanted.
+   * {@return whether a row has a value above 0 in a column that is wanted}
    *
    * @param row the row
    * @param wanted of each column a number above 0 where it is

@@ -43,7 +43,18 @@ public final class SurveyCounts {
       List<Double> squares,
       long zero,
       long missing) {
-    /** Copies the parts. */
+    /**
+     * Copies the parts.
+     *
+     * @param rows how many rows have a weight above 0
+     * @param least the smallest weight above 0
+     * @param greatest the largest
+     * @param largest the five largest, the largest first
+     * @param sum the sum of all
+     * @param squares of each combination, the sum of the squared weights
+     * @param zero how many rows weigh 0
+     * @param missing how many have no weight /
+     */
     public Weights {
       largest = List.copyOf(largest);
       squares = List.copyOf(squares);
@@ -58,7 +69,7 @@ public final class SurveyCounts {
    * @param population how many it has in all; infinite where that isn't known
    */
   public record Stratum(String name, long clusters, double population) {
-    /** Returns the share of it that is not in the sample. */
+    /** {@return the share of it that is not in the sample} */
     public double unsampled() {
       return clusters >= population ? 0 : 1 - clusters / population;
     }
@@ -76,18 +87,28 @@ public final class SurveyCounts {
    */
   public record ByCluster(List<Stratum> strata, List<Integer> stratumOf, SparseRows sums)
       implements Sums {
-    /** Copies the parts. */
+    /**
+     * Copies the parts.
+     *
+     * @param strata the strata
+     * @param stratumOf the position of the stratum of each cluster, from 0
+     * @param sums of each cluster the sums of weights, a column a combination /
+     */
     public ByCluster {
       strata = List.copyOf(strata);
       stratumOf = List.copyOf(stratumOf);
     }
 
-    /** Returns how many clusters there are. */
+    /** {@return how many clusters there are} */
     public int clusters() {
       return stratumOf.size();
     }
 
-    /** Returns the same sums of strata with other sizes. */
+    /**
+     * {@return the same sums of strata with other sizes}
+     *
+     * @param others those others
+     */
     public ByCluster strata(List<Stratum> others) {
       return new ByCluster(others, stratumOf, sums);
     }
@@ -101,12 +122,22 @@ public final class SurveyCounts {
    * @param squares the sums of squared weights
    */
   public record ByUnit(List<Stratum> strata, SparseRows sums, SparseRows squares) implements Sums {
-    /** Copies the parts. */
+    /**
+     * Copies the parts.
+     *
+     * @param strata the strata
+     * @param sums of each stratum the sums of weights, a column a combination
+     * @param squares the sums of squared weights /
+     */
     public ByUnit {
       strata = List.copyOf(strata);
     }
 
-    /** Returns the same sums of strata with other sizes. */
+    /**
+     * {@return the same sums of strata with other sizes}
+     *
+     * @param others those others
+     */
     public ByUnit strata(List<Stratum> others) {
       return new ByUnit(others, sums, squares);
     }
@@ -131,22 +162,26 @@ public final class SurveyCounts {
       this.replication = replication;
     }
 
-    /** Returns the sums of the full sample's weights, not to be changed. */
+    /** {@return the sums of the full sample's weights, not to be changed} */
     public double[] full() {
       return full;
     }
 
-    /** Returns how many replicates there are. */
+    /** {@return how many replicates there are} */
     public int replicates() {
       return sums.length;
     }
 
-    /** Returns the sums of a replicate, not to be changed. */
+    /**
+     * {@return the sums of a replicate, not to be changed}
+     *
+     * @param replicate which replicate, from 0
+     */
     public double[] sums(int replicate) {
       return sums[replicate];
     }
 
-    /** Returns how they were made. */
+    /** {@return how they were made} */
     public Replication replication() {
       return replication;
     }
@@ -168,6 +203,7 @@ public final class SurveyCounts {
    * @param units how many rows there are of each combination, weights left aside
    * @param weights the weights
    * @param sums their sums, combinations in the order of {@code units}
+   * @return the survey counts
    */
   public static SurveyCounts of(SampleDesign design, Tabulation units, Weights weights, Sums sums) {
     int[] places = new int[units.counts().size()];
@@ -177,32 +213,32 @@ public final class SurveyCounts {
     return new SurveyCounts(design, units, weights, sums, places);
   }
 
-  /** Returns how the sample was drawn. */
+  /** {@return how the sample was drawn} */
   public SampleDesign design() {
     return design;
   }
 
-  /** Returns how many rows there are of each combination, weights left aside. */
+  /** {@return how many rows there are of each combination, weights left aside} */
   public Tabulation units() {
     return units;
   }
 
-  /** Returns what is known of the weights. */
+  /** {@return what is known of the weights} */
   public Weights weights() {
     return weights;
   }
 
-  /** Returns the sums of weights of the combinations as they were counted. */
+  /** {@return the sums of weights of the combinations as they were counted} */
   public Sums sums() {
     return sums;
   }
 
-  /** Returns the combinations, in the order in which the others number them. */
+  /** {@return the combinations, in the order in which the others number them} */
   public List<List<String>> combinations() {
     return List.copyOf(units.counts().keySet());
   }
 
-  /** Returns the strata; one without a name where replicates stand for them. */
+  /** {@return the strata; one without a name where replicates stand for them} */
   public List<Stratum> strata() {
     return sums instanceof ByCluster some
         ? some.strata()
@@ -212,8 +248,8 @@ public final class SurveyCounts {
   }
 
   /**
-   * Returns a figure of every combination as it was counted, from those of the combinations as they
-   * are called now.
+   * {@return a figure of every combination as it was counted, from those of the combinations as
+   * they are called now}
    *
    * @param figures one for each of {@link #combinations}
    */
@@ -226,7 +262,7 @@ public final class SurveyCounts {
   }
 
   /**
-   * Returns sums for the combinations as they are called now.
+   * {@return sums for the combinations as they are called now}
    *
    * @param counted one for each combination as it was counted; missing ones at the end are 0
    */
@@ -240,7 +276,7 @@ public final class SurveyCounts {
     return sums;
   }
 
-  /** Returns the sums of weights of the combinations as they are called now. */
+  /** {@return the sums of weights of the combinations as they are called now} */
   public double[] totals() {
     double[] all = new double[places.length];
     if (sums instanceof ByCluster some) {
@@ -260,7 +296,7 @@ public final class SurveyCounts {
   }
 
   /**
-   * Returns the same with its levels called otherwise, put together or in another order.
+   * {@return the same with its levels called otherwise, put together or in another order}
    *
    * @param renaming what becomes of a tabulation; a combination that it leaves out is in none
    */
@@ -297,7 +333,7 @@ public final class SurveyCounts {
     return new SurveyCounts(design, whole, weights, sums, now);
   }
 
-  /** Returns the sum of squared weights of each combination as it is called now. */
+  /** {@return the sum of squared weights of each combination as it is called now} */
   public double[] squares() {
     return summed(weights.squares().stream().mapToDouble(Double::doubleValue).toArray());
   }

@@ -31,7 +31,14 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
 
   private static final int STEPS = 400;
 
-  /** Copies the points. */
+  /**
+   * Copies the points.
+   *
+   * @param discrete whether the heights are probabilities of whole counts, or a density
+   * @param points counts and their heights, rising in the count
+   * @param lower the tail at and below a count
+   * @param upper the tail at and above a count
+   */
   public NullDistribution {
     points = List.copyOf(points);
   }

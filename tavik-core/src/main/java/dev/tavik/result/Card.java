@@ -13,7 +13,15 @@ import java.util.Objects;
  * @param basis what its probabilities rest on
  */
 public record Card(String id, String title, String description, String reference, Basis basis) {
-  /** Refuses what is missing. */
+  /**
+   * Refuses what is missing.
+   *
+   * @param id the word by which it is chosen and found, in options, studies and JSON
+   * @param title what it is called in a sentence, such as {@code Clopper-Pearson}
+   * @param description what it does, in one phrase
+   * @param reference the paper: authors, year, journal, volume, pages
+   * @param basis what its probabilities rest on /
+   */
   public Card {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(title, "title");
@@ -22,7 +30,15 @@ public record Card(String id, String title, String description, String reference
     Objects.requireNonNull(basis, "basis");
   }
 
-  /** Says what a method is that is called by its id in a sentence too, as tests are. */
+  /**
+   * Says what a method is that is called by its id in a sentence too, as tests are.
+   *
+   * @param id its word
+   * @param description what it is, in a sentence
+   * @param reference the paper
+   * @param basis what it rests on: an approximation, or exact sums
+   * @return the card
+   */
   public static Card of(String id, String description, String reference, Basis basis) {
     return new Card(id, id, description, reference, basis);
   }

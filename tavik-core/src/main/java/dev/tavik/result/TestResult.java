@@ -36,6 +36,13 @@ public record TestResult(
   /**
    * Checks the parts.
    *
+   * @param method the public id of the method, such as {@code score}
+   * @param statistic what the test looked at
+   * @param df degrees of freedom
+   * @param pValue the p-value, 0 to 1
+   * @param log10PValue its decimal logarithm, at most 0, right where {@code pValue} has underflowed
+   * @param adjusted the p-value adjusted for several tests
+   * @param nuisance the common proportion at which an unconditional test has its largest p-value
    * @throws IllegalArgumentException if not 0 ≤ pValue ≤ 1, or log10PValue isn't its logarithm
    */
   public TestResult {

@@ -12,7 +12,14 @@ import java.util.List;
  */
 public record Working(Method method, String title, String symbols, List<WorkingStep> steps) {
 
-  /** Copies the steps. */
+  /**
+   * Copies the steps.
+   *
+   * @param method the public id of the method
+   * @param title what is worked out, in words
+   * @param symbols what the symbols stand for
+   * @param steps the calculation, line by line /
+   */
   public Working {
     steps = List.copyOf(steps);
   }

@@ -15,16 +15,21 @@ import java.util.List;
  */
 public interface Adjustable<Q, S extends Choosing<S, T, I>, T extends Method, I extends Method>
     extends Question {
-  /** Returns what was chosen. */
+  /** {@return what was chosen} */
   S settings();
 
-  /** Returns the same question with other settings. */
+  /**
+   * {@return the same question with other settings}
+   *
+   * @param changed the settings in their place
+   */
   Q settings(S changed);
 
   /**
    * Changes the significance level; 0.05 unless changed.
    *
    * @param alpha strictly between 0 and 1
+   * @return the changed one
    * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
    */
   default Q alpha(double alpha) {
@@ -35,6 +40,7 @@ public interface Adjustable<Q, S extends Choosing<S, T, I>, T extends Method, I 
    * Chooses a confidence level, where it isn't to be the one that matches alpha.
    *
    * @param level strictly between 0 and 1
+   * @return the changed one
    * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
    */
   default Q level(double level) {
@@ -45,6 +51,7 @@ public interface Adjustable<Q, S extends Choosing<S, T, I>, T extends Method, I 
    * Chooses the tests, in the order in which they are to be shown.
    *
    * @param methods one or more
+   * @return the changed one
    * @throws IllegalArgumentException if there is none
    */
   @SuppressWarnings("unchecked")
@@ -56,6 +63,7 @@ public interface Adjustable<Q, S extends Choosing<S, T, I>, T extends Method, I 
    * Chooses the intervals, in the order in which they are to be shown.
    *
    * @param methods one or more
+   * @return the changed one
    * @throws IllegalArgumentException if there is none
    */
   @SuppressWarnings("unchecked")

@@ -19,6 +19,10 @@ public record Choices<T extends Method, I extends Method>(
   /**
    * Checks the levels, and drops what is named twice.
    *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @param chosenLevel the confidence level
+   * @param tests the tests, each once, in the order shown
+   * @param intervals the intervals, each once, in the order shown /
    * @throws IllegalArgumentException if a level doesn't lie strictly between 0 and 1
    */
   public Choices {
@@ -30,7 +34,14 @@ public record Choices<T extends Method, I extends Method>(
     intervals = intervals.stream().distinct().toList();
   }
 
-  /** Returns the usual choice of alpha, 0.05, and the level that matches it. */
+  /**
+   * {@return the usual choice of alpha, 0.05, and the level that matches it}
+   *
+   * @param tests the tests
+   * @param intervals the intervals
+   * @param <T> what there is many of
+   * @param <I> the kind of intervals
+   */
   public static <T extends Method, I extends Method> Choices<T, I> of(
       List<T> tests, List<I> intervals) {
     return new Choices<>(0.05, null, tests, intervals);

@@ -12,39 +12,43 @@ import java.util.List;
  * @param <I> their intervals
  */
 public interface Choosing<S, T extends Method, I extends Method> {
-  /** Returns what was chosen. */
+  /** {@return what was chosen} */
   Choices<T, I> choices();
 
-  /** Returns the same settings with other choices. */
+  /**
+   * {@return the same settings with other choices}
+   *
+   * @param changed the settings in their place
+   */
   S choices(Choices<T, I> changed);
 
-  /** Returns the significance level, strictly between 0 and 1. */
+  /** {@return the significance level, strictly between 0 and 1} */
   default double alpha() {
     return choices().alpha();
   }
 
-  /** Returns the confidence level: the one chosen, else the one that matches alpha. */
+  /** {@return the confidence level: the one chosen, else the one that matches alpha} */
   default double level() {
     Double chosen = choices().chosenLevel();
     return chosen == null ? matchingLevel() : chosen;
   }
 
-  /** Returns the level of the intervals that agree with tests at alpha, as a decimal exactly. */
+  /** {@return the level of the intervals that agree with tests at alpha, as a decimal exactly} */
   default double matchingLevel() {
     return DecimalFraction.complement(alpha());
   }
 
-  /** Returns whether tests and intervals can be expected to agree. */
+  /** {@return whether tests and intervals can be expected to agree} */
   default boolean levelMatchesAlpha() {
     return level() == matchingLevel();
   }
 
-  /** Returns the tests in the order shown. */
+  /** {@return the tests in the order shown} */
   default List<T> tests() {
     return choices().tests();
   }
 
-  /** Returns the intervals in the order shown. */
+  /** {@return the intervals in the order shown} */
   default List<I> intervals() {
     return choices().intervals();
   }
@@ -53,6 +57,7 @@ public interface Choosing<S, T extends Method, I extends Method> {
    * Changes the significance level.
    *
    * @param value strictly between 0 and 1
+   * @return the changed one
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   default S alpha(double value) {
@@ -63,18 +68,29 @@ public interface Choosing<S, T extends Method, I extends Method> {
    * Chooses a confidence level, where it isn't to be the one that matches alpha.
    *
    * @param value strictly between 0 and 1
+   * @return the changed one
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   default S level(double value) {
     return choices(choices().level(value));
   }
 
-  /** Chooses the tests; the first is the one that decides where none is better founded. */
+  /**
+   * Chooses the tests; the first is the one that decides where none is better founded.
+   *
+   * @param methods the methods, in the order in which they are shown
+   * @return the changed one
+   */
   default S tests(List<? extends T> methods) {
     return choices(choices().tests(methods));
   }
 
-  /** Chooses the intervals. */
+  /**
+   * Chooses the intervals.
+   *
+   * @param methods the methods, in the order in which they are shown
+   * @return the changed one
+   */
   default S intervals(List<? extends I> methods) {
     return choices(choices().intervals(methods));
   }

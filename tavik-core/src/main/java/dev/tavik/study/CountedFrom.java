@@ -239,7 +239,7 @@ public record CountedFrom(
     return alike.values().stream().filter(each -> each.size() > 1).toList();
   }
 
-  /** Returns what machines see of it. */
+  /** {@return what machines see of it} */
   public Value.Fields figures() {
     Value.Fields lacking = Value.fields();
     missing.forEach((column, units) -> lacking.with(column, units.longValue()));

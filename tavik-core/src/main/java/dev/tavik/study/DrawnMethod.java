@@ -27,7 +27,7 @@ public enum DrawnMethod implements Method {
             Basis.APPROXIMATE);
   }
 
-  /** Returns the test whose rule says what is as extreme. */
+  /** {@return the test whose rule says what is as extreme} */
   public Method rule() {
     return rule;
   }

@@ -37,6 +37,8 @@ public record Gate(State state, String reason) {
    * Judges an answer. With groups or pairs, each is held by its p-value adjusted within the
    * question, and one is enough to stop the line.
    *
+   * @param answer the answer
+   * @return the gate
    * @throws IllegalArgumentException if the answer tests nothing
    */
   public static Gate of(Answer answer) {
@@ -69,6 +71,8 @@ public record Gate(State state, String reason) {
    * Judges a study, each test by its p-value adjusted over the study; one is enough to stop the
    * line.
    *
+   * @param study the answers to a study
+   * @return the gate
    * @throws IllegalArgumentException if the study tests nothing
    */
   public static Gate of(StudyAnswer study) {

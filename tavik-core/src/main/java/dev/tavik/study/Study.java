@@ -25,6 +25,10 @@ public record Study(
   /**
    * Copies the questions.
    *
+   * @param title what the study is about
+   * @param questions its questions, in order
+   * @param families for each question, the family of tests over which its p-values are adjusted
+   * @param adjustment how they are adjusted /
    * @throws IllegalArgumentException if there isn't a family for each question
    */
   public Study {
@@ -37,7 +41,12 @@ public record Study(
         families.size());
   }
 
-  /** Makes a study whose tests are all one family, adjusted by Holm's method. */
+  /**
+   * Makes a study whose tests are all one family, adjusted by Holm's method.
+   *
+   * @param title what stands above it
+   * @param questions the questions, in order
+   */
   public Study(String title, List<Question> questions) {
     this(title, questions, Collections.nCopies(questions.size(), ""), Adjustment.HOLM);
   }

@@ -38,6 +38,10 @@ public record StudyAnswer(
   /**
    * Copies the answers.
    *
+   * @param title what the study is about
+   * @param answers one for each question, in order
+   * @param families for each question, the family over which its p-values are adjusted
+   * @param adjustment how they are adjusted /
    * @throws IllegalArgumentException if there isn't a family for each answer
    */
   public StudyAnswer {
@@ -50,7 +54,12 @@ public record StudyAnswer(
         families.size());
   }
 
-  /** Makes the answers to a study whose tests are all one family, adjusted by Holm's method. */
+  /**
+   * Makes the answers to a study whose tests are all one family, adjusted by Holm's method.
+   *
+   * @param title what stands above it
+   * @param answers the answers, in the order of their questions
+   */
   public StudyAnswer(String title, List<Answer> answers) {
     this(title, answers, Collections.nCopies(answers.size(), ""), Adjustment.HOLM);
   }
@@ -59,6 +68,8 @@ public record StudyAnswer(
    * Lists all tests of the study, each with its p-value adjusted over its family. Each group and
    * each pair of a question is a test of its own, any other question one: that on which its verdict
    * rests.
+   *
+   * @return the decisions
    */
   public List<Decision> decisions() {
     return Decision.of(answers, families, adjustment);
@@ -84,8 +95,8 @@ public record StudyAnswer(
   }
 
   /**
-   * Returns the study with faults in the place of answers that can't be written, so that one
-   * doesn't cost the others theirs.
+   * {@return the study with faults in the place of answers that can't be written, so that one
+   * doesn't cost the others theirs}
    *
    * @param writing writes an answer alone; what it throws is a fault
    */
@@ -95,7 +106,7 @@ public record StudyAnswer(
   }
 
   /**
-   * Returns an answer, or a fault in its place where it can't be written.
+   * {@return an answer, or a fault in its place where it can't be written}
    *
    * @param answer the answer
    * @param writing writes it; what it throws is a fault
@@ -112,12 +123,12 @@ public record StudyAnswer(
     }
   }
 
-  /** Returns whether a question failed by a fault in Tavik. */
+  /** {@return whether a question failed by a fault in Tavik} */
   public boolean faulty() {
     return failures().anyMatch(failure -> failure.code().equals(Unanswered.FAULT));
   }
 
-  /** Returns whether every question was answered. */
+  /** {@return whether every question was answered} */
   public boolean complete() {
     return failures().findAny().isEmpty();
   }
@@ -127,7 +138,7 @@ public record StudyAnswer(
   }
 
   /**
-   * Returns all figures for machines, under keys in order.
+   * {@return all figures for machines, under keys in order}
    *
    * @param detail {@link Detail#WORKING} for the working by hand too
    */
@@ -138,7 +149,7 @@ public record StudyAnswer(
         .and(over());
   }
 
-  /** Returns the figures over all answers, which stand after them: decisions and cautions. */
+  /** {@return the figures over all answers, which stand after them: decisions and cautions} */
   public Value.Fields over() {
     return Value.fields()
         .with("adjust", adjustment.id())
@@ -151,7 +162,7 @@ public record StudyAnswer(
                     Value.fields().with("code", each.code().id()).with("message", each.message())));
   }
 
-  /** Returns the table of all tests as a reader sees it; nothing where there are not two. */
+  /** {@return the table of all tests as a reader sees it; nothing where there are not two} */
   public List<Block> summary() {
     List<Decision> decisions = decisions();
     return decisions.size() < 2 ? List.of() : new Summary(decisions, adjustment).blocks();

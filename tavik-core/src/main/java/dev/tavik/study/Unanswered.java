@@ -48,6 +48,7 @@ public final class Unanswered {
    * @param kind the kind of question
    * @param label the analyst's name for it, empty if none was given
    * @param failure why
+   * @return the answer
    */
   public static Answer of(Question question, String kind, String label, Failure failure) {
     return Answer.to(question, kind, label)

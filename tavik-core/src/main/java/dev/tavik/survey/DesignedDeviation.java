@@ -22,7 +22,7 @@ public record DesignedDeviation(
     double wald,
     double df) {
 
-  /** Returns the mean generalised design effect. */
+  /** {@return the mean generalised design effect} */
   public double meanEffect() {
     return effects / categories;
   }

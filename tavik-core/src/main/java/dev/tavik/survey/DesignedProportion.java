@@ -25,29 +25,29 @@ public record DesignedProportion(
     double byWeights,
     double df) {
 
-  /** Returns whether all of the part are successes, or none. */
+  /** {@return whether all of the part are successes, or none} */
   public boolean allOrNone() {
     return value == 0 || complement == 0;
   }
 
   /**
-   * Returns the variance in units of that of a simple random sample of as many rows, p(1 - p)/(n -
-   * 1); NaN where all are successes, or none.
+   * {@return the variance in units of that of a simple random sample of as many rows, p(1 - p)/(n -
+   * 1); NaN where all are successes, or none}
    */
   public double designEffect() {
     return standardError * standardError / (value * complement / (rows - 1.0));
   }
 
-  /** Returns the size of a simple random sample that would vary as much; NaN as above. */
+  /** {@return the size of a simple random sample that would vary as much; NaN as above} */
   public double effectiveRows() {
     return rows / designEffect();
   }
 
   /**
-   * Returns the number of trials of a binomial that stands for the sample at a level: p(1 - p) over
-   * the variance, times (t/t')², t with one degree of freedom less than there are rows, t' with
-   * those of the design, and never more than there are rows (Korn and Graubard 1998). Where all are
-   * successes, or none, the variance can't be seen, and unequal weights alone lower it.
+   * {@return the number of trials of a binomial that stands for the sample at a level: p(1 - p)
+   * over the variance, times (t/t')², t with one degree of freedom less than there are rows, t'
+   * with those of the design, and never more than there are rows (Korn and Graubard 1998)} Where
+   * all are successes, or none, the variance can't be seen, and unequal weights alone lower it.
    *
    * @param tail the probability beyond a limit, strictly between 0 and ½
    */

@@ -37,7 +37,7 @@ public final class DesignedSample {
   }
 
   /**
-   * Returns the sample that was counted.
+   * {@return the sample that was counted}
    *
    * @param counts its counts and sums of weights
    * @throws DeclinedException if its variance can't be told: a stratum has one cluster, and nothing
@@ -47,14 +47,14 @@ public final class DesignedSample {
     return new DesignedSample(counts);
   }
 
-  /** Returns what was counted. */
+  /** {@return what was counted} */
   public SurveyCounts counts() {
     return counts;
   }
 
   /**
-   * Returns the degrees of freedom: clusters less strata, of the strata that have rows which were
-   * counted; or those of the replicates.
+   * {@return the degrees of freedom: clusters less strata, of the strata that have rows which were
+   * counted; or those of the replicates}
    */
   public double df() {
     return df(combination -> true);
@@ -69,12 +69,12 @@ public final class DesignedSample {
     return spread.df(part);
   }
 
-  /** Returns whether variances come from replicates. */
+  /** {@return whether variances come from replicates} */
   public boolean replicated() {
     return spread instanceof ReplicateSpread;
   }
 
-  /** Returns how many clusters there are, of rows where there are none; of replicates, these. */
+  /** {@return how many clusters there are, of rows where there are none; of replicates, these} */
   public long clusters() {
     return counts.sums() instanceof SurveyCounts.ByReplicate replicates
         ? replicates.replicates()
@@ -82,7 +82,7 @@ public final class DesignedSample {
   }
 
   /**
-   * Returns how many clusters hold a combination of some; rows where each is a cluster.
+   * {@return how many clusters hold a combination of some; rows where each is a cluster}
    *
    * @param wanted which combinations
    */
@@ -104,7 +104,7 @@ public final class DesignedSample {
     return with;
   }
 
-  /** Returns whether each row was drawn by itself. */
+  /** {@return whether each row was drawn by itself} */
   public boolean rowByRow() {
     return counts.sums() instanceof ByUnit;
   }
@@ -114,6 +114,7 @@ public final class DesignedSample {
    *
    * @param part which combinations are in the part of the sample that is asked about
    * @param success which of these are successes
+   * @return the designed proportion
    * @throws IllegalArgumentException if no row is in the part
    */
   public DesignedProportion proportion(
@@ -127,6 +128,7 @@ public final class DesignedSample {
    * @param column the position of the column of groups, from 0
    * @param groups its levels
    * @param success which combinations are successes
+   * @return the designed proportions
    * @throws IllegalArgumentException if no row is in one of them
    */
   public List<DesignedProportion> groups(
@@ -145,6 +147,7 @@ public final class DesignedSample {
    *
    * @param column the position of the column, from 0
    * @param levels the levels
+   * @return the designed proportions
    * @throws IllegalArgumentException if no row was counted
    */
   public List<DesignedProportion> shares(int column, List<String> levels) {
@@ -222,6 +225,7 @@ public final class DesignedSample {
    * @param first which combinations are in the first part
    * @param second which are in the second
    * @param success which combinations are successes
+   * @return the designed comparison
    * @throws IllegalArgumentException if no row is in one of them
    */
   public DesignedComparison comparison(
@@ -298,6 +302,7 @@ public final class DesignedSample {
    * @param column the position of the column, from 0
    * @param levels its levels, two or more
    * @param claimed the claimed share of each, above 0, with the sum 1
+   * @return the designed deviation
    * @throws IllegalArgumentException if there are fewer than two levels, or not one share for each
    */
   public DesignedDeviation deviation(int column, List<String> levels, List<Double> claimed) {
@@ -339,6 +344,7 @@ public final class DesignedSample {
    * @param columnColumn the position of the column whose levels are the columns
    * @param columns its levels, two or more
    * @param part which combinations are in the part of the sample that is asked about
+   * @return the designed table
    * @throws IllegalArgumentException if there are fewer than two rows or columns, or no row of the
    *     data is in one of the columns
    */
@@ -361,6 +367,7 @@ public final class DesignedSample {
    * @param groupColumn the position of the column of groups, from 0
    * @param groups its levels, two or more
    * @param success which combinations are successes
+   * @return the designed table
    * @throws IllegalArgumentException if there are fewer than two groups, or there is no success, or
    *     nothing else
    */

@@ -28,7 +28,20 @@ public record DesignedTable(
     DesignedDeviation deviation,
     double cramersV,
     double strength) {
-  /** Copies the parts. */
+  /**
+   * Copies the parts.
+   *
+   * @param rows the names of its rows
+   * @param columns the names of its columns
+   * @param counts how many rows of the data are in each cell, weights left aside
+   * @param shares the weighted share of each cell in the whole
+   * @param residuals how far each cell is from independence, in its own standard errors by the
+   *     design
+   * @param ofColumn the proportion of each cell in its column
+   * @param deviation how far the table is from independence
+   * @param cramersV Cramér's V of the weighted table
+   * @param strength its standard error
+   */
   public DesignedTable {
     rows = List.copyOf(rows);
     columns = List.copyOf(columns);
@@ -39,7 +52,7 @@ public record DesignedTable(
   }
 
   /**
-   * Returns the interval of Cramér's V, from replicates; null without them.
+   * {@return the interval of Cramér's V, from replicates; null without them}
    *
    * @param level the confidence level, strictly between 0 and 1
    * @throws IllegalArgumentException if not 0 &lt; level &lt; 1

@@ -61,18 +61,18 @@ public enum SurveyComparisonInterval implements Method {
     return card;
   }
 
-  /** Returns what it is of. */
+  /** {@return what it is of} */
   public Quantity quantity() {
     return quantity;
   }
 
-  /** Returns the test that keeps what lies within this interval. */
+  /** {@return the test that keeps what lies within this interval} */
   public SurveyComparisonTest inverts() {
     return inverts;
   }
 
   /**
-   * Returns the estimate in its middle, on its own scale; not finite where there is none.
+   * {@return the estimate in its middle, on its own scale; not finite where there is none}
    *
    * @param compared the two proportions
    */

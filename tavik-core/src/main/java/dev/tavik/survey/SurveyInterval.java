@@ -64,7 +64,7 @@ public enum SurveyInterval implements Method {
     return card;
   }
 
-  /** Returns the test that keeps what lies within this interval; empty where there is none. */
+  /** {@return the test that keeps what lies within this interval; empty where there is none} */
   public Optional<SurveyTest> inverts() {
     return Optional.ofNullable(inverts);
   }

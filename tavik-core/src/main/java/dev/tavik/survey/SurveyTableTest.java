@@ -63,7 +63,7 @@ public enum SurveyTableTest implements Method {
   }
 
   /**
-   * Returns the degrees of freedom below of an F; empty for a chi-square.
+   * {@return the degrees of freedom below of an F; empty for a chi-square}
    *
    * @param deviation the deviations
    */

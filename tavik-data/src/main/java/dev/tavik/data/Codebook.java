@@ -82,7 +82,7 @@ public final class Codebook {
     }
   }
 
-  /** Returns the file's name. */
+  /** {@return the file's name} */
   public String name() {
     return name;
   }

@@ -90,19 +90,31 @@ public final class Database {
       this.url = url;
     }
 
-    /** The rows of a table or view, {@code name} or {@code schema.name}. */
+    /**
+     * {@return the rows of a table or view, {@code name} or {@code schema.name}}
+     *
+     * @param name the name
+     */
     public Builder relation(String name) {
       this.relation = name;
       return this;
     }
 
-    /** The rows that a query selects. */
+    /**
+     * {@return the rows that a query selects}
+     *
+     * @param sql a SELECT
+     */
     public Builder query(String sql) {
       this.query = sql;
       return this;
     }
 
-    /** The column by which rows have an order, for what follows them. */
+    /**
+     * {@return the column by which rows have an order, for what follows them}
+     *
+     * @param column the name of the column
+     */
     public Builder orderBy(String column) {
       this.order = column;
       return this;
@@ -120,7 +132,11 @@ public final class Database {
       return this;
     }
 
-    /** A jar with a driver, or a folder of such. */
+    /**
+     * {@return a jar with a driver, or a folder of such}
+     *
+     * @param jarOrFolder a jar, or a folder of jars
+     */
     public Builder drivers(Path jarOrFolder) {
       this.drivers = jarOrFolder;
       return this;
@@ -139,7 +155,7 @@ public final class Database {
       return this;
     }
 
-    /** The statement that counts stands in what is said of the data. */
+    /** {@return the statement that counts stands in what is said of the data} */
     public Builder showSql() {
       this.shown = true;
       return this;
@@ -177,42 +193,42 @@ public final class Database {
     }
   }
 
-  /** Returns the JDBC URL. */
+  /** {@return the JDBC URL} */
   public String url() {
     return url;
   }
 
-  /** Returns the table or view, where one is meant. */
+  /** {@return the table or view, where one is meant} */
   public Optional<String> relation() {
     return Optional.ofNullable(relation);
   }
 
-  /** Returns the query, where one is meant. */
+  /** {@return the query, where one is meant} */
   public Optional<String> query() {
     return Optional.ofNullable(query);
   }
 
-  /** Returns the column by which rows have an order. */
+  /** {@return the column by which rows have an order} */
   public Optional<String> order() {
     return Optional.ofNullable(order);
   }
 
-  /** Returns the file with user and password. */
+  /** {@return the file with user and password} */
   public Optional<Path> credentials() {
     return Optional.ofNullable(credentials);
   }
 
-  /** Returns where drivers are. */
+  /** {@return where drivers are} */
   public Optional<Path> drivers() {
     return Optional.ofNullable(drivers);
   }
 
-  /** Returns how many seconds a statement may take. */
+  /** {@return how many seconds a statement may take} */
   public int timeout() {
     return timeout;
   }
 
-  /** Returns whether the statement that counts is to be told. */
+  /** {@return whether the statement that counts is to be told} */
   public boolean showsSql() {
     return shown;
   }

@@ -36,7 +36,7 @@ public final class Reading {
   }
 
   /**
-   * Returns the usual: UTF-8 unless a byte-order mark says otherwise, the first sheet, all of it.
+   * {@return the usual: UTF-8 unless a byte-order mark says otherwise, the first sheet, all of it}
    */
   public static Reading usual() {
     return USUAL;

@@ -54,7 +54,7 @@ public abstract class RowHandler {
     ROWS
   }
 
-  /** Returns what is needed. */
+  /** {@return what is needed} */
   public abstract Need need();
 
   /** The header is complete; says which columns are wanted. */
@@ -80,8 +80,8 @@ public abstract class RowHandler {
   }
 
   /**
-   * Returns the columns of which rows that come together need only sums, the column of weights
-   * first: they must be alike in the sign of that one. Known once the header is.
+   * {@return the columns of which rows that come together need only sums, the column of weights
+   * first: they must be alike in the sign of that one} Known once the header is.
    */
   public List<Integer> summed() {
     return List.of();
@@ -103,7 +103,11 @@ public abstract class RowHandler {
   /** A row is complete; it stands for so many. */
   abstract void row();
 
-  /** Says what these data have for lines, such as rows; {@code line} unless said. */
+  /**
+   * Says what these data have for lines, such as rows; {@code line} unless said.
+   *
+   * @param name the name of a unit of data
+   */
   public final void unit(String name) {
     this.unit = name;
   }
@@ -162,7 +166,13 @@ public abstract class RowHandler {
     fields++;
   }
 
-  /** The same of a value that stands for itself; null is a missing one. */
+  /**
+   * The same of a value that stands for itself; null is a missing one.
+   *
+   * @param column which column, from 0
+   * @param value the value, null where it is missing
+   * @param quoted whether it stood in quotes
+   */
   public final void field(int column, @Nullable String value, boolean quoted) {
     if (wants(column)) {
       char[] characters = value == null ? new char[0] : value.toCharArray();
@@ -170,7 +180,11 @@ public abstract class RowHandler {
     }
   }
 
-  /** Returns whether a column's values are wanted; of a header all are. */
+  /**
+   * {@return whether a column's values are wanted; of a header all are}
+   *
+   * @param column which column, from 0
+   */
   public final boolean wants(int column) {
     return header == null || (column < wanted.length && wanted[column]);
   }
@@ -317,12 +331,12 @@ public abstract class RowHandler {
     return header;
   }
 
-  /** Returns the number of the row at hand, or of the last. */
+  /** {@return the number of the row at hand, or of the last} */
   public final long number() {
     return number;
   }
 
-  /** Returns where the row at hand stands, such as {@code firing-log.csv, line 12}. */
+  /** {@return where the row at hand stands, such as {@code firing-log.csv, line 12}} */
   public final String place() {
     return source + ", " + unit + " " + number;
   }

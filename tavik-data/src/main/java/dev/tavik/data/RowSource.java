@@ -40,18 +40,28 @@ public abstract class RowSource implements CountSource {
    *     was passed over; each the end of a sentence
    */
   public record Manner(String layout, List<String> remarks) {
-    /** Copies the parts. */
+    /**
+     * Copies the parts.
+     *
+     * @param layout what they are, such as {@code separated by commas, UTF-8}
+     * @param remarks what an analyst should know of how they were understood, such as a title that
+     *     was passed over
+     */
     public Manner {
       remarks = List.copyOf(remarks);
     }
 
-    /** Data about whose reading there is nothing to remark. */
+    /**
+     * {@return data about whose reading there is nothing to remark}
+     *
+     * @param layout how the rows are laid out, in words
+     */
     public static Manner of(String layout) {
       return new Manner(layout, List.of());
     }
   }
 
-  /** Returns its name, as messages and answers give it. */
+  /** {@return its name, as messages and answers give it} */
   protected final String name() {
     return name;
   }
@@ -94,7 +104,9 @@ public abstract class RowSource implements CountSource {
     return handler.rowsInOrder(read(handler).remarks());
   }
 
-  /** Whether many columns are best counted in one pass; a database counts each by itself. */
+  /**
+   * {@return whether many columns are best counted in one pass; a database counts each by itself}
+   */
   protected boolean inOnePass() {
     return true;
   }

@@ -40,7 +40,12 @@ public final class TextTable {
    * @param fields what stands in it, from the left
    */
   public record Line(long number, List<String> fields) {
-    /** Copies the fields. */
+    /**
+     * Copies the fields.
+     *
+     * @param number its number in the file, from 1
+     * @param fields what stands in it, from the left /
+     */
     public Line {
       fields = List.copyOf(fields);
     }

@@ -42,12 +42,12 @@ public enum Report {
     this.format = format;
   }
 
-  /** Returns the ending of such files, with its point. */
+  /** {@return the ending of such files, with its point} */
   public String ending() {
     return ending;
   }
 
-  /** Returns whether it shows pictures, in itself or beside it. */
+  /** {@return whether it shows pictures, in itself or beside it} */
   public boolean illustrated() {
     return this == HTML || this == MARKDOWN;
   }
@@ -56,6 +56,7 @@ public enum Report {
    * Finds the form of a file by its ending.
    *
    * @param name the file's name
+   * @return the report, if there is one
    */
   public static Optional<Report> of(String name) {
     return Arrays.stream(values())
@@ -63,7 +64,12 @@ public enum Report {
         .findFirst();
   }
 
-  /** Writes an answer, every row of it. */
+  /**
+   * Writes an answer, every row of it.
+   *
+   * @param answer the answer
+   * @return the text
+   */
   public String of(Answer answer) {
     return of(answer, Detail.EVERY_ROW);
   }
@@ -73,6 +79,7 @@ public enum Report {
    *
    * @param answer the answer
    * @param detail how much of it
+   * @return the text
    */
   public String of(Answer answer, Detail detail) {
     return of(answer, detail, List.of());
@@ -83,6 +90,7 @@ public enum Report {
    *
    * @param answer the answer
    * @param pictures its pictures, which forms without pictures leave out
+   * @return the text
    */
   public String of(Answer answer, List<Illustration> pictures) {
     return of(answer, Detail.EVERY_ROW, pictures);
@@ -94,6 +102,7 @@ public enum Report {
    * @param answer the answer
    * @param detail how much of it
    * @param pictures its pictures, which forms without pictures leave out
+   * @return the text
    */
   public String of(Answer answer, Detail detail, List<Illustration> pictures) {
     return format.write(Document.of(answer, detail, pictures));
@@ -104,6 +113,7 @@ public enum Report {
    *
    * @param study the answers
    * @param detail how much of them
+   * @return the text
    */
   public String of(StudyAnswer study, Detail detail) {
     return of(study, detail, answer -> List.of());
@@ -115,6 +125,7 @@ public enum Report {
    * @param study the answers
    * @param detail how much of them
    * @param pictures the pictures of an answer
+   * @return the text
    */
   public String of(
       StudyAnswer study, Detail detail, Function<Answer, List<Illustration>> pictures) {
@@ -144,6 +155,7 @@ public enum Report {
    *
    * @param overview its columns
    * @param suggestions commands that could be typed next
+   * @return the text
    */
   public String of(DataOverview overview, List<String> suggestions) {
     return format.write(Document.of(new Overview(overview, suggestions)));
@@ -154,12 +166,13 @@ public enum Report {
    *
    * @param head its first characters, a few thousand
    * @param tail its last
+   * @return whether a file looks as if Tavik had written it
    */
   public static boolean wrote(String head, String tail) {
     return Mark.in(head, tail);
   }
 
-  /** Returns the version of Tavik, such as {@code 0.1.0}. */
+  /** {@return the version of Tavik, such as {@code 0.1.0}} */
   public static String version() {
     return Mark.VERSION;
   }
@@ -171,17 +184,33 @@ public enum Report {
    * @param detail how much of it
    * @param screen what it is laid out for
    * @param whole how a reader gets the whole of an answer that is cut, in the interface's words
+   * @return the text
    */
   public static String text(Answer answer, Detail detail, Screen screen, String whole) {
     return new TextFormat(screen, whole).write(Document.of(answer, detail, List.of()));
   }
 
-  /** Writes text for a terminal. */
+  /**
+   * Writes text for a terminal.
+   *
+   * @param study the answers to a study
+   * @param detail how much of it
+   * @param screen what it is laid out for
+   * @param whole how a reader gets the whole of what is cut, in the interface's words
+   * @return the text
+   */
   public static String text(StudyAnswer study, Detail detail, Screen screen, String whole) {
     return new TextFormat(screen, whole).write(Document.of(study, detail, answer -> List.of()));
   }
 
-  /** Writes text for a terminal. */
+  /**
+   * Writes text for a terminal.
+   *
+   * @param overview what is in the data
+   * @param suggestions commands that could be typed next
+   * @param screen what it is laid out for
+   * @return the text
+   */
   public static String text(DataOverview overview, List<String> suggestions, Screen screen) {
     return new TextFormat(screen).write(Document.of(new Overview(overview, suggestions)));
   }

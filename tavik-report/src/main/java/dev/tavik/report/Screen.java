@@ -14,7 +14,12 @@ public record Screen(Emphasis emphasis, int width) {
   private static final int NARROWEST = 60;
   private static final int WIDEST = 120;
 
-  /** Takes a width to what can be read. */
+  /**
+   * Takes a width to what can be read.
+   *
+   * @param emphasis how headings stand out
+   * @param width how many columns it has
+   */
   public Screen {
     width = Math.max(NARROWEST, Math.min(WIDEST, width));
   }

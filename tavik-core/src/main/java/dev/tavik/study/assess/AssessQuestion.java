@@ -43,6 +43,11 @@ public record AssessQuestion(
   /**
    * Checks the parts.
    *
+   * @param label a name for it, empty for none
+   * @param sizes how many trials, or how many in each of two groups
+   * @param rates the true rates
+   * @param alternative the alternative of the tests
+   * @param choices alpha, level, tests and intervals: of one rate or of two, as the sizes say /
    * @throws IllegalArgumentException if there is no size or more than two, no rate, not one rate a
    *     group, or a method that isn't of as many rates
    */
@@ -76,6 +81,7 @@ public record AssessQuestion(
    *
    * @param n the size of the sample
    * @param rates the true rates, each strictly between 0 and 1
+   * @return the question
    * @throws IllegalArgumentException if there is no rate
    */
   public static AssessQuestion rate(long n, List<Double> rates) {
@@ -99,6 +105,7 @@ public record AssessQuestion(
    * @param first the size of the first group
    * @param second the size of the second
    * @param rates the true rates, the first and the second in turn, each strictly between 0 and 1
+   * @return the question
    * @throws IllegalArgumentException if there is no rate, or an odd number of them
    */
   public static AssessQuestion compare(long first, long second, List<Double> rates) {
@@ -112,12 +119,20 @@ public record AssessQuestion(
             List.of(DifferenceInterval.WALD, DifferenceInterval.NEWCOMBE, DifferenceInterval.MEE)));
   }
 
-  /** Returns the same question with a name. */
+  /**
+   * {@return the same question with a name}
+   *
+   * @param name the name
+   */
   public AssessQuestion named(String name) {
     return new AssessQuestion(name, sizes, rates, alternative, choices);
   }
 
-  /** Returns the same question about tests with another alternative. */
+  /**
+   * {@return the same question about tests with another alternative}
+   *
+   * @param direction the direction
+   */
   public AssessQuestion alternative(Alternative direction) {
     return new AssessQuestion(label, sizes, rates, direction, choices);
   }

@@ -25,7 +25,12 @@ import java.util.stream.Collectors;
  */
 public record Assessed(AssessQuestion asked, List<Line> lines) implements Finding {
 
-  /** Copies the list. */
+  /**
+   * Copies the list.
+   *
+   * @param asked the question
+   * @param lines one for each true rate, or pair of rates /
+   */
   public Assessed {
     lines = List.copyOf(lines);
   }
@@ -40,7 +45,14 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
    */
   public record Line(
       List<Double> rates, List<Covered> intervals, List<Rejecting> tests, int drawn) {
-    /** Copies the lists. */
+    /**
+     * Copies the lists.
+     *
+     * @param rates the true rate, or both
+     * @param intervals the intervals
+     * @param tests the tests
+     * @param drawn how many pairs of outcomes were drawn
+     */
     public Line {
       rates = List.copyOf(rates);
       intervals = List.copyOf(intervals);

@@ -43,7 +43,7 @@ public record CompareQuestion(
   }
 
   /**
-   * A question about two groups that have names, with the usual settings.
+   * {@return a question about two groups that have names, with the usual settings}
    *
    * @param first the group that the other is taken from
    * @param second the other
@@ -172,7 +172,7 @@ public record CompareQuestion(
     return CompareAnalysis.answer(this);
   }
 
-  /** Returns which is taken from which, in words. */
+  /** {@return which is taken from which, in words} */
   public String order() {
     return first.name() + " minus " + second.name();
   }

@@ -42,6 +42,11 @@ public record CompareSettings(
   /**
    * Checks the parts.
    *
+   * @param hypothesis the null difference, strictly between -1 and 1, and the direction
+   * @param choices alpha, level, tests (none: those that fit the claim) and intervals
+   * @param margin the largest difference without practical meaning, strictly between 0 and 1
+   * @param show what is to be shown
+   * @param bayes how the comparison is seen the Bayesian way
    * @throws IllegalArgumentException if a number is out of its range, there is no interval, or
    *     margin, direction, null value and what is to be shown don't go together
    */

@@ -48,6 +48,14 @@ public record SurveyCompareQuestion(
   /**
    * Checks the parts.
    *
+   * @param label the analyst's name for the question, empty for none
+   * @param counts what was counted: the outcome, then the groups
+   * @param success the levels of the outcome that count as success
+   * @param groups the groups, two or more, in order
+   * @param baseline the group that every other one is compared with, as the second
+   * @param claim what is to be shown: null difference, direction, margin
+   * @param choices alpha, level, tests and intervals
+   * @param from where the counts came from
    * @throws IllegalArgumentException if there are fewer than two groups or more than {@value
    *     #MOST_GROUPS}, the baseline isn't among them, or a list is empty
    */
@@ -77,6 +85,7 @@ public record SurveyCompareQuestion(
    *
    * @param counts what was counted: the outcome, then the groups
    * @param success the levels of the outcome that count as success
+   * @return the question
    * @throws IllegalArgumentException as the constructor says
    */
   public static SurveyCompareQuestion of(SurveyCounts counts, String... success) {
@@ -92,29 +101,49 @@ public record SurveyCompareQuestion(
         null);
   }
 
-  /** Returns the same question with a name, used in the answer. */
+  /**
+   * {@return the same question with a name, used in the answer}
+   *
+   * @param name the name
+   */
   public SurveyCompareQuestion named(String name) {
     return new SurveyCompareQuestion(name, counts, success, groups, baseline, claim, choices, from);
   }
 
-  /** Returns the same question of these groups, in this order. */
+  /**
+   * {@return the same question of these groups, in this order}
+   *
+   * @param names the names, in order
+   */
   public SurveyCompareQuestion groups(String... names) {
     return new SurveyCompareQuestion(
         label, counts, success, List.of(names), baseline, claim, choices, from);
   }
 
-  /** Returns the same question, every group against one. */
+  /**
+   * {@return the same question, every group against one}
+   *
+   * @param name the name
+   */
   public SurveyCompareQuestion baseline(String name) {
     return new SurveyCompareQuestion(label, counts, success, groups, name, claim, choices, from);
   }
 
-  /** Returns the same question about something else that is to be shown. */
+  /**
+   * {@return the same question about something else that is to be shown}
+   *
+   * @param other what takes its place
+   */
   public SurveyCompareQuestion claiming(CompareSettings other) {
     return new SurveyCompareQuestion(
         label, counts, success, groups, baseline, other, choices, from);
   }
 
-  /** Returns the same question with a note of where the counts came from. */
+  /**
+   * {@return the same question with a note of where the counts came from}
+   *
+   * @param source where the counts come from
+   */
   public SurveyCompareQuestion countedFrom(CountedFrom source) {
     return new SurveyCompareQuestion(
         label, counts, success, groups, baseline, claim, choices, source);

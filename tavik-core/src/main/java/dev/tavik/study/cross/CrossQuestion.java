@@ -28,7 +28,16 @@ public record CrossQuestion(
     @Nullable CountedFrom from)
     implements Question {
 
-  /** Copies the lists. */
+  /**
+   * Copies the lists.
+   *
+   * @param label the analyst's name for the question, empty for none
+   * @param table the counts
+   * @param empty rows and columns without any unit that were left out, in words
+   * @param merged levels that were put together, in words
+   * @param settings how strictly, by which tests
+   * @param from where the counts came from
+   */
   public CrossQuestion {
     empty = List.copyOf(empty);
     merged = List.copyOf(merged);

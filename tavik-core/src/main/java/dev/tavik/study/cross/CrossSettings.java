@@ -36,7 +36,12 @@ public record CrossSettings(
    * @param prior the prior parameter of every cell
    */
   public record Belief(SamplingPlan plan, double prior) {
-    /** Refuses a prior out of its range. */
+    /**
+     * Refuses a prior out of its range.
+     *
+     * @param plan what was fixed when the counts were collected
+     * @param prior the prior parameter of every cell /
+     */
     public Belief {
       SamplingPlan.requirePrior(prior);
     }
@@ -53,6 +58,14 @@ public record CrossSettings(
   /**
    * Checks the parts.
    *
+   * @param alpha the significance level, strictly between 0 and 1
+   * @param chosenLevel the confidence level, strictly between 0 and 1
+   * @param tests the tests to show
+   * @param ordered which classifications have ordered levels
+   * @param options the scores of ordered levels and the budget of exact tests
+   * @param shown the tables of cells to show beside the counts
+   * @param rowPairs whether each two rows are compared
+   * @param bayes how the association is seen the Bayesian way
    * @throws IllegalArgumentException if alpha or the level is not strictly between 0 and 1
    */
   public CrossSettings {

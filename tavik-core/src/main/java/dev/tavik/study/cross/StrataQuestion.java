@@ -24,7 +24,15 @@ public record StrataQuestion(
     @Nullable CountedFrom from)
     implements Question {
 
-  /** Copies the list. */
+  /**
+   * Copies the list.
+   *
+   * @param label the analyst's name for the question, empty for none
+   * @param tables the comparison in each stratum
+   * @param empty strata that were left out since a group has no unit there, in words
+   * @param settings how strictly
+   * @param from where the counts came from
+   */
   public StrataQuestion {
     empty = List.copyOf(empty);
   }

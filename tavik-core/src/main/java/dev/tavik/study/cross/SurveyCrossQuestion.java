@@ -40,6 +40,12 @@ public record SurveyCrossQuestion(
   /**
    * Checks the parts.
    *
+   * @param label the analyst's name for the question, empty for none
+   * @param counts what was counted: rows, columns and perhaps layers
+   * @param rows the levels of the rows, two or more, in order
+   * @param columns the levels of the columns, two or more, in order
+   * @param choices alpha, level, tests and intervals
+   * @param from where the counts came from
    * @throws IllegalArgumentException if there are fewer than two rows or columns, more than {@value
    *     #MOST_CELLS} cells, or a list is empty
    */
@@ -61,6 +67,7 @@ public record SurveyCrossQuestion(
    * Asks with the usual methods: alpha 0.05, Rao and Scott's test, logit intervals.
    *
    * @param counts what was counted: rows, columns and perhaps layers
+   * @return the question
    * @throws IllegalArgumentException as the constructor says
    */
   public static SurveyCrossQuestion of(SurveyCounts counts) {
@@ -75,7 +82,11 @@ public record SurveyCrossQuestion(
         null);
   }
 
-  /** Returns the same question with a name, used in the answer. */
+  /**
+   * {@return the same question with a name, used in the answer}
+   *
+   * @param name the name
+   */
   public SurveyCrossQuestion named(String name) {
     return new SurveyCrossQuestion(name, counts, rows, columns, choices, from);
   }

@@ -30,7 +30,16 @@ public record PairedQuestion(
     @Nullable CountedFrom from)
     implements Adjustable<PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
 
-  /** Checks that all parts are there. */
+  /**
+   * Checks that all parts are there.
+   *
+   * @param label the analyst's name for the question, empty for none
+   * @param first the name of the first judgement
+   * @param second the name of the second judgement
+   * @param tally the paired counts
+   * @param settings the direction, how strictly, by which methods
+   * @param from where the counts came from
+   */
   public PairedQuestion {
     Objects.requireNonNull(tally, "tally");
     Objects.requireNonNull(settings, "settings");
@@ -49,7 +58,8 @@ public record PairedQuestion(
   }
 
   /**
-   * A question about pairs with the usual settings; the judgements are called First and Second.
+   * {@return a question about pairs with the usual settings; the judgements are called First and
+   * Second}
    *
    * @param tally the pairs
    */
@@ -62,6 +72,7 @@ public record PairedQuestion(
    *
    * @param firstName what the first is called
    * @param secondName what the second is called
+   * @return the question
    */
   public PairedQuestion groups(String firstName, String secondName) {
     return new PairedQuestion(label, firstName, secondName, tally, settings, from);
@@ -97,7 +108,7 @@ public record PairedQuestion(
     return new PairedAnalysis(this).answer();
   }
 
-  /** Returns which is taken from which, in words. */
+  /** {@return which is taken from which, in words} */
   public String order() {
     return first + " minus " + second;
   }

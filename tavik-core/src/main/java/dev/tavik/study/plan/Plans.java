@@ -15,7 +15,12 @@ import org.jspecify.annotations.Nullable;
  * @param lines the lines
  */
 public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
-  /** Copies the lines. */
+  /**
+   * Copies the lines.
+   *
+   * @param asked the question
+   * @param lines the lines /
+   */
   public Plans {
     lines = List.copyOf(lines);
   }
@@ -41,7 +46,18 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
       @Nullable Plan exact,
       List<Varied> sensitivity,
       String sentence) {
-    /** Copies the list. */
+    /**
+     * Copies the list.
+     *
+     * @param design the design
+     * @param expected the effect that was asked about
+     * @param wanted the power that was asked for
+     * @param plan what came of it
+     * @param refused why nothing came of it
+     * @param exact the same by exact power, where the normal approximation is poor
+     * @param sensitivity what if the truth were a bit different
+     * @param sentence the plan in words that could stand in a protocol /
+     */
     public Line {
       sensitivity = List.copyOf(sensitivity);
     }
@@ -85,12 +101,20 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
     return new PlanReading(this).blocks();
   }
 
-  /** Returns the name of a design's test, with the kind of power where it has two. */
+  /**
+   * {@return the name of a design's test, with the kind of power where it has two}
+   *
+   * @param design the design of a plan
+   */
   public static String test(Design design) {
     return PlanReading.test(design);
   }
 
-  /** Returns sizes in words, such as {@code 2 x 1,059}. */
+  /**
+   * {@return sizes in words, such as {@code 2 x 1,059}}
+   *
+   * @param sizes the sizes of the groups
+   */
   public static String sizes(Sizes sizes) {
     return PlanReading.sizes(sizes);
   }

@@ -49,6 +49,13 @@ public record PrecisionQuestion(
   /**
    * Checks and copies the parts.
    *
+   * @param label the analyst's name for it, empty for none
+   * @param kind what is planned: rate or compare
+   * @param intervals one for each combination of rates, level and method
+   * @param halfWidths half the lengths that are wanted
+   * @param sizes the sizes of the first group
+   * @param worstCase whether rates of one half were taken because none was given
+   * @param words how the plan is worded /
    * @throws IllegalArgumentException if not exactly one of half-widths and sizes is empty, or a
    *     value is out of its range
    */
@@ -86,6 +93,7 @@ public record PrecisionQuestion(
    *
    * @param intervals the intervals and the rates expected, all of one kind
    * @param halfWidths half the lengths that are wanted, each strictly between 0 and 1
+   * @return the question
    * @throws IllegalArgumentException if a list is empty or a value out of its range
    */
   public static PrecisionQuestion forHalfWidths(
@@ -98,6 +106,7 @@ public record PrecisionQuestion(
    *
    * @param intervals the intervals and the rates expected, all of one kind
    * @param sizes the sizes of the first group
+   * @return the question
    * @throws IllegalArgumentException if a list is empty or a value out of its range
    */
   public static PrecisionQuestion forSizes(List<Precision> intervals, List<Long> sizes) {

@@ -23,7 +23,12 @@ import org.jspecify.annotations.Nullable;
  * @param lines one for each combination
  */
 public record Precisions(PrecisionQuestion asked, List<Line> lines) implements Finding {
-  /** Copies the lines. */
+  /**
+   * Copies the lines.
+   *
+   * @param asked the question
+   * @param lines one for each combination /
+   */
   public Precisions {
     lines = List.copyOf(lines);
   }
@@ -47,7 +52,17 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
       String refused,
       List<Varied> sensitivity,
       String sentence) {
-    /** Copies the list. */
+    /**
+     * Copies the list.
+     *
+     * @param interval the interval that is planned
+     * @param wanted half the length that was asked for
+     * @param sizes how many observations
+     * @param halfWidth half the length that they reach
+     * @param refused why no number reaches it
+     * @param sensitivity what if the rate were different
+     * @param sentence the plan in words /
+     */
     public Line {
       sensitivity = List.copyOf(sensitivity);
     }

@@ -44,6 +44,12 @@ public record OutlookQuestion(
   /**
    * Checks the parts.
    *
+   * @param label the analyst's name for the rate, empty for none
+   * @param planned how many observations
+   * @param hypothesis the null value and the alternative
+   * @param prior what is believed of the rate under the alternative
+   * @param threshold how many times likelier one hypothesis is to be made, above 1
+   * @param expected a value at which the chances are wanted too
    * @throws IllegalArgumentException if there is no number of observations, or a value is out of
    *     its range
    */
@@ -61,6 +67,7 @@ public record OutlookQuestion(
    *
    * @param hypothesis the null value and the alternative
    * @param planned how many observations; one or more
+   * @return the question
    * @throws IllegalArgumentException if a number is out of its range
    */
   public static OutlookQuestion of(Hypothesis hypothesis, Long... planned) {
@@ -68,17 +75,29 @@ public record OutlookQuestion(
         "", List.of(planned), hypothesis, BetaPrior.uniform(), USUAL_THRESHOLD, null);
   }
 
-  /** Returns the same question under another prior. */
+  /**
+   * {@return the same question under another prior}
+   *
+   * @param belief what is believed
+   */
   public OutlookQuestion prior(BetaPrior belief) {
     return new OutlookQuestion(label, planned, hypothesis, belief, threshold, expected);
   }
 
-  /** Returns the same question about a factor so many times likelier, above 1. */
+  /**
+   * {@return the same question about a factor so many times likelier, above 1}
+   *
+   * @param times how many times likelier, above 1
+   */
   public OutlookQuestion threshold(double times) {
     return new OutlookQuestion(label, planned, hypothesis, prior, times, expected);
   }
 
-  /** Returns the same question, which also tells the chances if the rate is this one. */
+  /**
+   * {@return the same question, which also tells the chances if the rate is this one}
+   *
+   * @param rate strictly between 0 and 1
+   */
   public OutlookQuestion expecting(double rate) {
     return new OutlookQuestion(label, planned, hypothesis, prior, threshold, rate);
   }

@@ -40,6 +40,12 @@ public record SurveyRateQuestion(
   /**
    * Checks the parts.
    *
+   * @param label the analyst's name for the rate, empty for none
+   * @param counts what was counted: the outcome, and a second column where there are groups
+   * @param success the levels of the outcome that count as success
+   * @param hypothesis the null value, strictly between 0 and 1, and the direction
+   * @param choices alpha, level, tests and intervals
+   * @param from where the counts came from
    * @throws IllegalArgumentException if the null value is not strictly between 0 and 1, no level is
    *     a success, a list is empty, or there are more than two columns
    */
@@ -60,6 +66,7 @@ public record SurveyRateQuestion(
    * @param counts what was counted: the outcome, and a second column where there are groups
    * @param against the null value, strictly between 0 and 1
    * @param success the levels of the outcome that count as success
+   * @return the question
    * @throws IllegalArgumentException as the constructor says
    */
   public static SurveyRateQuestion of(SurveyCounts counts, double against, String... success) {
@@ -74,18 +81,30 @@ public record SurveyRateQuestion(
         null);
   }
 
-  /** Returns the same question with a name, used in the answer. */
+  /**
+   * {@return the same question with a name, used in the answer}
+   *
+   * @param name the name
+   */
   public SurveyRateQuestion named(String name) {
     return new SurveyRateQuestion(name, counts, success, hypothesis, choices, from);
   }
 
-  /** Returns the same question in another direction. */
+  /**
+   * {@return the same question in another direction}
+   *
+   * @param alternative the direction in which the null is doubted
+   */
   public SurveyRateQuestion alternative(Alternative alternative) {
     Hypothesis changed = new Hypothesis(hypothesis.against(), alternative);
     return new SurveyRateQuestion(label, counts, success, changed, choices, from);
   }
 
-  /** Returns the same question with a note of where the counts came from. */
+  /**
+   * {@return the same question with a note of where the counts came from}
+   *
+   * @param source where the counts come from
+   */
   public SurveyRateQuestion countedFrom(CountedFrom source) {
     return new SurveyRateQuestion(label, counts, success, hypothesis, choices, source);
   }

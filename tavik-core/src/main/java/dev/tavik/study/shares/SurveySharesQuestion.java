@@ -37,6 +37,12 @@ public record SurveySharesQuestion(
   /**
    * Checks the parts.
    *
+   * @param label the analyst's name for the question, empty for none
+   * @param counts what was counted: one column
+   * @param levels the categories, two or more
+   * @param claimed one share a category
+   * @param choices alpha, level, tests and intervals
+   * @param from where the counts came from
    * @throws IllegalArgumentException if there isn't one share a category, fewer than two of them,
    *     or a list is empty
    */
@@ -58,6 +64,7 @@ public record SurveySharesQuestion(
    *
    * @param counts what was counted: one column
    * @param claimed one share for each of its levels
+   * @return the question
    * @throws IllegalArgumentException if there isn't one share a level
    */
   public static SurveySharesQuestion of(SurveyCounts counts, Shares claimed) {
@@ -72,7 +79,11 @@ public record SurveySharesQuestion(
         null);
   }
 
-  /** Returns the same question with a name, used in the answer. */
+  /**
+   * {@return the same question with a name, used in the answer}
+   *
+   * @param name the name
+   */
   public SurveySharesQuestion named(String name) {
     return new SurveySharesQuestion(name, counts, levels, claimed, choices, from);
   }

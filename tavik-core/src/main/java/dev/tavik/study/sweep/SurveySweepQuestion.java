@@ -30,7 +30,16 @@ public record SurveySweepQuestion(
     @Nullable CountedFrom from,
     Map<String, String> leftOut)
     implements Question {
-  /** Copies the columns. */
+  /**
+   * Copies the columns.
+   *
+   * @param group what the groups are
+   * @param columns what was counted of each column: its levels, then the groups
+   * @param settings how they are tested, adjusted and ordered
+   * @param label the analyst's name for it
+   * @param from how they were counted
+   * @param leftOut columns that were left out, and why /
+   */
   public SurveySweepQuestion {
     columns = Collections.unmodifiableMap(new LinkedHashMap<>(columns));
     leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));
@@ -42,6 +51,7 @@ public record SurveySweepQuestion(
    *
    * @param group what the groups are
    * @param columns what was counted of each column: its levels, then the groups
+   * @return the question
    * @throws IllegalArgumentException if there is none
    */
   public static SurveySweepQuestion of(String group, Map<String, SurveyCounts> columns) {

@@ -40,7 +40,16 @@ public record SweepQuestion(
   /** The level of the others. */
   public static final String NOT_NAMED = "not named";
 
-  /** Copies the tables. */
+  /**
+   * Copies the tables.
+   *
+   * @param group what the groups are
+   * @param tables a table of each column: a row a group, a column a level
+   * @param settings how they are tested, adjusted and ordered
+   * @param label the analyst's name for it
+   * @param from how the tables were counted
+   * @param leftOut columns that were left out, and why /
+   */
   public SweepQuestion {
     tables = Collections.unmodifiableMap(new LinkedHashMap<>(tables));
     leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));
@@ -52,34 +61,51 @@ public record SweepQuestion(
    *
    * @param group what the groups are
    * @param tables a table of each column, groups in rows, levels in columns
+   * @return the question
    * @throws IllegalArgumentException if there is none
    */
   public static SweepQuestion of(String group, Map<String, CrossTable> tables) {
     return new SweepQuestion(group, tables, SweepSettings.usual(), "", null, Map.of());
   }
 
-  /** Returns the same question with other settings. */
+  /**
+   * {@return the same question with other settings}
+   *
+   * @param changed the settings in their place
+   */
   public SweepQuestion settings(SweepSettings changed) {
     return new SweepQuestion(group, tables, changed, label, from, leftOut);
   }
 
-  /** Returns the same question under a name. */
+  /**
+   * {@return the same question under a name}
+   *
+   * @param name the name
+   */
   public SweepQuestion named(String name) {
     return new SweepQuestion(group, tables, settings, name, from, leftOut);
   }
 
-  /** Returns the same question at another significance level. */
+  /**
+   * {@return the same question at another significance level}
+   *
+   * @param alpha the significance level, strictly between 0 and 1
+   */
   public SweepQuestion alpha(double alpha) {
     return settings(settings.alpha(alpha));
   }
 
-  /** Returns the same question with p-values adjusted in another way. */
+  /**
+   * {@return the same question with p-values adjusted in another way}
+   *
+   * @param adjustment how p-values are adjusted
+   */
   public SweepQuestion adjusted(Adjustment adjustment) {
     return settings(settings.adjustment(adjustment));
   }
 
   /**
-   * Returns the same question with what is known of its source.
+   * {@return the same question with what is known of its source}
    *
    * @param source how the tables were counted
    * @param without columns that were left out, and why
@@ -101,27 +127,45 @@ public record SweepQuestion(
    * @param sorting in which order they stand
    */
   public record SweepSettings(double alpha, Adjustment adjustment, Sorting sorting) {
-    /** Checks alpha. */
+    /**
+     * Checks alpha.
+     *
+     * @param alpha the significance level
+     * @param adjustment how p-values are adjusted over all columns
+     * @param sorting in which order they stand /
+     */
     public SweepSettings {
       Proportion.require("alpha", alpha);
     }
 
-    /** Returns the usual ones: alpha 0.05, Holm's adjustment, the strongest first. */
+    /** {@return the usual ones: alpha 0.05, Holm's adjustment, the strongest first} */
     public static SweepSettings usual() {
       return new SweepSettings(0.05, Adjustment.HOLM, Sorting.STRENGTH);
     }
 
-    /** Returns these with another significance level. */
+    /**
+     * {@return these with another significance level}
+     *
+     * @param value the value
+     */
     public SweepSettings alpha(double value) {
       return new SweepSettings(value, adjustment, sorting);
     }
 
-    /** Returns these with another adjustment. */
+    /**
+     * {@return these with another adjustment}
+     *
+     * @param other what takes its place
+     */
     public SweepSettings adjustment(Adjustment other) {
       return new SweepSettings(alpha, other, sorting);
     }
 
-    /** Returns these in another order. */
+    /**
+     * {@return these in another order}
+     *
+     * @param other what takes its place
+     */
     public SweepSettings sorting(Sorting other) {
       return new SweepSettings(alpha, adjustment, other);
     }
@@ -134,7 +178,7 @@ public record SweepQuestion(
     /** As in the source. */
     FILE;
 
-    /** Returns the word by which it is chosen. */
+    /** {@return the word by which it is chosen} */
     public String id() {
       return name().toLowerCase(Locale.ROOT);
     }

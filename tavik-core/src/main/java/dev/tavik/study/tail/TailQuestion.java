@@ -27,6 +27,11 @@ public record TailQuestion(
   /**
    * Checks the parts.
    *
+   * @param label the analyst's name for it, empty for none
+   * @param tail the distribution
+   * @param value a value whose areas are wanted
+   * @param to with a value the upper end of what lies between
+   * @param area an area whose values are wanted, strictly between 0 and 1
    * @throws IllegalArgumentException if there isn't either a value or an area, or one is out of its
    *     range
    */
@@ -44,6 +49,7 @@ public record TailQuestion(
    *
    * @param tail the distribution
    * @param value where it is cut
+   * @return the question
    */
   public static TailQuestion beyond(Tail tail, double value) {
     return new TailQuestion("", tail, value, null, null);
@@ -55,6 +61,7 @@ public record TailQuestion(
    * @param tail the distribution
    * @param from the lower one
    * @param to the upper one
+   * @return the question
    */
   public static TailQuestion between(Tail tail, double from, double to) {
     return new TailQuestion("", tail, from, to, null);
@@ -65,6 +72,7 @@ public record TailQuestion(
    *
    * @param tail the distribution
    * @param area strictly between 0 and 1
+   * @return the question
    * @throws IllegalArgumentException if not 0 &lt; area &lt; 1
    */
   public static TailQuestion leaving(Tail tail, double area) {

@@ -26,7 +26,12 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
 
   private static final MathContext SHOWN = new MathContext(10);
 
-  /** Copies the list. */
+  /**
+   * Copies the list.
+   *
+   * @param asked the question
+   * @param lines an area each /
+   */
   public Tails {
     lines = List.copyOf(lines);
   }

@@ -38,7 +38,7 @@ public enum Asking {
     this.maker = maker;
   }
 
-  /** Returns the words of such questions. */
+  /** {@return the words of such questions} */
   public Vocabulary words() {
     return words;
   }
@@ -48,6 +48,7 @@ public enum Asking {
    *
    * @param spec its words
    * @param opening how files are opened
+   * @return the question
    * @throws SpecException if the words can't be understood or contradict one another
    * @throws DataException if a file can't be used
    */
@@ -60,6 +61,7 @@ public enum Asking {
    *
    * @param spec its words
    * @param opening how files are opened, which tells of what date they are
+   * @return the origin
    */
   public Origin origin(Spec spec, Opening opening) {
     return Origins.of(this, spec, opening, "");
@@ -79,7 +81,12 @@ public enum Asking {
     return counts.source();
   }
 
-  /** Finds a kind by its word, such as {@code compare}. */
+  /**
+   * Finds a kind by its word, such as {@code compare}.
+   *
+   * @param kind which kind
+   * @return the kind, if there is one
+   */
   public static Optional<Asking> of(String kind) {
     return Arrays.stream(values()).filter(each -> each.words.kind().equals(kind)).findFirst();
   }

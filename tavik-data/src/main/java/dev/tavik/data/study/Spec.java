@@ -47,7 +47,12 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
     KEY
   }
 
-  /** Copies the values. */
+  /**
+   * Copies the values.
+   *
+   * @param values what was written under each word, in order
+   * @param wording how messages name a word /
+   */
   public Spec {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
   }

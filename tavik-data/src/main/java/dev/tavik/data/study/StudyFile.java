@@ -53,7 +53,7 @@ public final class StudyFile {
   }
 
   /**
-   * A study in a file.
+   * {@return a study in a file}
    *
    * @param name the file's path; {@code .json} is read as JSON, everything else as YAML
    */
@@ -62,7 +62,7 @@ public final class StudyFile {
   }
 
   /**
-   * A study in a file that is opened in another way.
+   * {@return a study in a file that is opened in another way}
    *
    * @param name the file's name; {@code .json} is read as JSON, everything else as YAML
    * @param opening how the file, and the files it names, are opened
@@ -76,6 +76,7 @@ public final class StudyFile {
    *
    * @param place the name, letters, digits and underscores
    * @param value what stands for it
+   * @return the study file
    * @throws IllegalArgumentException if the name is none
    */
   public StudyFile set(String place, String value) {
@@ -88,7 +89,11 @@ public final class StudyFile {
     return new StudyFile(name, opening, more, confined);
   }
 
-  /** With files outside the study's folder, databases and drivers allowed. */
+  /**
+   * With files outside the study's folder, databases and drivers allowed.
+   *
+   * @return the study file
+   */
   public StudyFile allowingOutside() {
     return new StudyFile(name, opening, set, false);
   }
@@ -96,6 +101,7 @@ public final class StudyFile {
   /**
    * Reads the study.
    *
+   * @return the study
    * @throws DataException if the file can't be read or isn't a study
    */
   public Study read() {

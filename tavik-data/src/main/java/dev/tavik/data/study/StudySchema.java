@@ -23,7 +23,7 @@ public final class StudySchema {
 
   private StudySchema() {}
 
-  /** Returns the schema, as a file holds it. */
+  /** {@return the schema, as a file holds it} */
   public static String json() {
     try {
       return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(new StudySchema().schema())

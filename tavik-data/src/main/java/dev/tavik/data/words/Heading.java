@@ -19,7 +19,7 @@ public enum Heading {
     this.title = title;
   }
 
-  /** Returns the heading. */
+  /** {@return the heading} */
   public String title() {
     return title;
   }

@@ -8,7 +8,11 @@ public final class ShellWord {
 
   private ShellWord() {}
 
-  /** Returns a word as a shell takes it; what can't be seen is written by its code. */
+  /**
+   * {@return a word as a shell takes it; what can't be seen is written by its code}
+   *
+   * @param word the word
+   */
   public static String quoted(String word) {
     if (word.matches("[\\w./@:+,%-]+")) {
       return word;

@@ -42,32 +42,32 @@ public final class Vocabulary {
     examples.add(line);
   }
 
-  /** Returns the kind of question, such as {@code compare}. */
+  /** {@return the kind of question, such as {@code compare}} */
   public String kind() {
     return kind;
   }
 
-  /** Returns what such a question is for. */
+  /** {@return what such a question is for} */
   public String purpose() {
     return purpose;
   }
 
-  /** Returns the words that are options, in the order in which help shows them. */
+  /** {@return the words that are options, in the order in which help shows them} */
   public List<Word> words() {
     return List.copyOf(words);
   }
 
-  /** Returns the word for what stands without an option, such as counts. */
+  /** {@return the word for what stands without an option, such as counts} */
   public Optional<Word> positional() {
     return positional;
   }
 
-  /** Returns examples of commands. */
+  /** {@return examples of commands} */
   public List<String> examples() {
     return List.copyOf(examples);
   }
 
-  /** Returns the names of all words: of options, of what stands without one, of studies. */
+  /** {@return the names of all words: of options, of what stands without one, of studies} */
   public Set<String> names() {
     Set<String> names = words.stream().map(Word::name).collect(Collectors.toSet());
     positional.map(Word::name).ifPresent(names::add);

@@ -39,7 +39,7 @@ public final class Words {
 
   private Words() {}
 
-  /** Returns all vocabularies. */
+  /** {@return all vocabularies} */
   public static List<Vocabulary> all() {
     return List.copyOf(BY_KIND.values());
   }
