@@ -48,6 +48,7 @@ public final class DataException extends RuntimeException {
     }
   }
 
+  /** What kind of trouble it is. */
   private final Code code;
 
   /**
