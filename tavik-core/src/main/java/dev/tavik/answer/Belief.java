@@ -23,7 +23,7 @@ public record Belief(
    * @param label of what, where there are several
    * @param mean its mean
    * @param median its median
-   * @param credible its intervals, that with equal tails first /
+   * @param credible its intervals, that with equal tails first
    */
   public Belief {
     credible = List.copyOf(credible);

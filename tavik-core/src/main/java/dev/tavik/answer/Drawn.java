@@ -37,7 +37,7 @@ public record Drawn(
    * @param simulation what was drawn
    * @param formulas the decimal logarithm of each method's p-value by formula, NaN for none
    * @param bootstrap intervals from resampling
-   * @param preferred the position of the test that the verdict rests on /
+   * @param preferred the position of the test that the verdict rests on
    */
   public Drawn {
     formulas = List.copyOf(formulas);

@@ -16,7 +16,7 @@ public record Origin(String command, String java, List<String> data) implements 
    *
    * @param command what to type
    * @param java what to program
-   * @param data which files it was counted from, and of what date /
+   * @param data which files it was counted from, and of what date
    */
   public Origin {
     data = List.copyOf(data);

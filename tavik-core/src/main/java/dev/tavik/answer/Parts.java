@@ -17,7 +17,7 @@ public record Parts(String key, List<String> names, List<Answer> answers) implem
    *
    * @param key the key of their figures
    * @param names what each is called
-   * @param answers the answers /
+   * @param answers the answers
    */
   public Parts {
     names = List.copyOf(names);

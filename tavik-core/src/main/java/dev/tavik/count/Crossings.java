@@ -17,7 +17,7 @@ public record Crossings(List<Tabulation> tables, Map<String, String> leftOut) {
    * Copies the parts.
    *
    * @param tables a tabulation of each column that classifies, whose second column is the groups
-   * @param leftOut the columns that don't, and why /
+   * @param leftOut the columns that don't, and why
    */
   public Crossings {
     tables = List.copyOf(tables);

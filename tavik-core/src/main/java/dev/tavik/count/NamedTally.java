@@ -13,7 +13,7 @@ public record NamedTally(String name, Tally tally) {
    * Checks that both are there.
    *
    * @param name the analyst's name for the group
-   * @param tally its successes and trials /
+   * @param tally its successes and trials
    */
   public NamedTally {
     Objects.requireNonNull(name, "name");

@@ -53,7 +53,7 @@ public final class SurveyCounts {
      * @param sum the sum of all
      * @param squares of each combination, the sum of the squared weights
      * @param zero how many rows weigh 0
-     * @param missing how many have no weight /
+     * @param missing how many have no weight
      */
     public Weights {
       largest = List.copyOf(largest);
@@ -92,7 +92,7 @@ public final class SurveyCounts {
      *
      * @param strata the strata
      * @param stratumOf the position of the stratum of each cluster, from 0
-     * @param sums of each cluster the sums of weights, a column a combination /
+     * @param sums of each cluster the sums of weights, a column a combination
      */
     public ByCluster {
       strata = List.copyOf(strata);
@@ -127,7 +127,7 @@ public final class SurveyCounts {
      *
      * @param strata the strata
      * @param sums of each stratum the sums of weights, a column a combination
-     * @param squares the sums of squared weights /
+     * @param squares the sums of squared weights
      */
     public ByUnit {
       strata = List.copyOf(strata);

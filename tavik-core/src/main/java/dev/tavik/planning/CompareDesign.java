@@ -69,7 +69,7 @@ public record CompareDesign(
    * @param hypothesis the null difference of second minus first, and the direction
    * @param equivalence the margin that both one-sided tests are made against
    * @param alpha the significance level, of each test
-   * @param allocation the second group's size over the first's, above 0 /
+   * @param allocation the second group's size over the first's, above 0
    * @throws IllegalArgumentException if a number is out of its range
    * @throws DeclinedException if the test has no power by this theory, or doesn't know the null
    */

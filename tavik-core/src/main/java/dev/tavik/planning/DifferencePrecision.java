@@ -37,7 +37,7 @@ public record DifferencePrecision(
    * @param base the rate expected in the first group, strictly between 0 and 1
    * @param expected the rate expected in the second
    * @param allocation the second group's size over the first's, above 0
-   * @param sampling how units are drawn, in each group /
+   * @param sampling how units are drawn, in each group
    * @throws IllegalArgumentException if a number is out of its range
    * @throws DeclinedException if the interval can't be planned for
    */

@@ -45,7 +45,7 @@ public record PairedDesign(
    * @param theory how power is computed
    * @param secondOnly the rate of pairs with a success the second time only, above 0 and below 1
    * @param alternative the direction, of the first time against the second
-   * @param alpha the significance level, strictly between 0 and 1 /
+   * @param alpha the significance level, strictly between 0 and 1
    * @throws IllegalArgumentException if a number is out of its range
    * @throws DeclinedException if the test has no power by this theory
    */

@@ -20,7 +20,7 @@ public record Card(String id, String title, String description, String reference
    * @param title what it is called in a sentence, such as {@code Clopper-Pearson}
    * @param description what it does, in one phrase
    * @param reference the paper: authors, year, journal, volume, pages
-   * @param basis what its probabilities rest on /
+   * @param basis what its probabilities rest on
    */
   public Card {
     Objects.requireNonNull(id, "id");

@@ -18,7 +18,7 @@ public record Working(Method method, String title, String symbols, List<WorkingS
    * @param method the public id of the method
    * @param title what is worked out, in words
    * @param symbols what the symbols stand for
-   * @param steps the calculation, line by line /
+   * @param steps the calculation, line by line
    */
   public Working {
     steps = List.copyOf(steps);

@@ -32,7 +32,7 @@ public record Simulation(
    * @param seed where the random numbers started
    * @param clear whether it is clear on which side of the level the p-value lies
    * @param tails how often it looked as extreme as the data, a tail for each way to measure that
-   * @param histogram the simulated distribution of the first measure /
+   * @param histogram the simulated distribution of the first measure
    */
   public Simulation {
     tails = List.copyOf(tails);

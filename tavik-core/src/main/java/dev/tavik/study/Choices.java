@@ -22,7 +22,7 @@ public record Choices<T extends Method, I extends Method>(
    * @param alpha the significance level, strictly between 0 and 1
    * @param chosenLevel the confidence level
    * @param tests the tests, each once, in the order shown
-   * @param intervals the intervals, each once, in the order shown /
+   * @param intervals the intervals, each once, in the order shown
    * @throws IllegalArgumentException if a level doesn't lie strictly between 0 and 1
    */
   public Choices {

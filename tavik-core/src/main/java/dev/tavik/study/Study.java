@@ -28,7 +28,7 @@ public record Study(
    * @param title what the study is about
    * @param questions its questions, in order
    * @param families for each question, the family of tests over which its p-values are adjusted
-   * @param adjustment how they are adjusted /
+   * @param adjustment how they are adjusted
    * @throws IllegalArgumentException if there isn't a family for each question
    */
   public Study {

@@ -34,7 +34,7 @@ public record CountRequest(
    * @param frequency the column that says how often a row counts
    * @param missing what becomes of rows that lack a value
    * @param recodings columns whose values are read as something else: labels of codes, classes of
-   *     numbers /
+   *     numbers
    * @throws IllegalArgumentException if there is no column
    */
   public CountRequest {

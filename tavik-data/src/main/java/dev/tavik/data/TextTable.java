@@ -44,7 +44,7 @@ public final class TextTable {
      * Copies the fields.
      *
      * @param number its number in the file, from 1
-     * @param fields what stands in it, from the left /
+     * @param fields what stands in it, from the left
      */
     public Line {
       fields = List.copyOf(fields);

@@ -29,7 +29,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
    * Copies the list.
    *
    * @param asked the question
-   * @param lines one for each true rate, or pair of rates /
+   * @param lines one for each true rate, or pair of rates
    */
   public Assessed {
     lines = List.copyOf(lines);

@@ -40,7 +40,7 @@ public record CrossSettings(
      * Refuses a prior out of its range.
      *
      * @param plan what was fixed when the counts were collected
-     * @param prior the prior parameter of every cell /
+     * @param prior the prior parameter of every cell
      */
     public Belief {
       SamplingPlan.requirePrior(prior);

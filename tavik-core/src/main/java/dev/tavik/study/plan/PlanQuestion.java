@@ -53,7 +53,7 @@ public record PlanQuestion(
    * @param powers the chances to reject that are wanted
    * @param sizes the sizes of the first group
    * @param words how the plan is worded
-   * @param cautions what is to be said about how the question came about /
+   * @param cautions what is to be said about how the question came about
    * @throws IllegalArgumentException if not exactly one of effects, powers and sizes is empty, or a
    *     value is out of its range
    */

@@ -19,7 +19,7 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
    * Copies the lines.
    *
    * @param asked the question
-   * @param lines the lines /
+   * @param lines the lines
    */
   public Plans {
     lines = List.copyOf(lines);
@@ -56,7 +56,7 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
      * @param refused why nothing came of it
      * @param exact the same by exact power, where the normal approximation is poor
      * @param sensitivity what if the truth were a bit different
-     * @param sentence the plan in words that could stand in a protocol /
+     * @param sentence the plan in words that could stand in a protocol
      */
     public Line {
       sensitivity = List.copyOf(sensitivity);

@@ -55,7 +55,7 @@ public record PrecisionQuestion(
    * @param halfWidths half the lengths that are wanted
    * @param sizes the sizes of the first group
    * @param worstCase whether rates of one half were taken because none was given
-   * @param words how the plan is worded /
+   * @param words how the plan is worded
    * @throws IllegalArgumentException if not exactly one of half-widths and sizes is empty, or a
    *     value is out of its range
    */

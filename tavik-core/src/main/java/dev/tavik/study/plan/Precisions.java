@@ -27,7 +27,7 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
    * Copies the lines.
    *
    * @param asked the question
-   * @param lines one for each combination /
+   * @param lines one for each combination
    */
   public Precisions {
     lines = List.copyOf(lines);
@@ -61,7 +61,7 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
      * @param halfWidth half the length that they reach
      * @param refused why no number reaches it
      * @param sensitivity what if the rate were different
-     * @param sentence the plan in words /
+     * @param sentence the plan in words
      */
     public Line {
       sensitivity = List.copyOf(sensitivity);

@@ -38,7 +38,7 @@ public record SurveySweepQuestion(
    * @param settings how they are tested, adjusted and ordered
    * @param label the analyst's name for it
    * @param from how they were counted
-   * @param leftOut columns that were left out, and why /
+   * @param leftOut columns that were left out, and why
    */
   public SurveySweepQuestion {
     columns = Collections.unmodifiableMap(new LinkedHashMap<>(columns));

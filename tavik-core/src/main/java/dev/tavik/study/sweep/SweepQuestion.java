@@ -48,7 +48,7 @@ public record SweepQuestion(
    * @param settings how they are tested, adjusted and ordered
    * @param label the analyst's name for it
    * @param from how the tables were counted
-   * @param leftOut columns that were left out, and why /
+   * @param leftOut columns that were left out, and why
    */
   public SweepQuestion {
     tables = Collections.unmodifiableMap(new LinkedHashMap<>(tables));
@@ -132,7 +132,7 @@ public record SweepQuestion(
      *
      * @param alpha the significance level
      * @param adjustment how p-values are adjusted over all columns
-     * @param sorting in which order they stand /
+     * @param sorting in which order they stand
      */
     public SweepSettings {
       Proportion.require("alpha", alpha);

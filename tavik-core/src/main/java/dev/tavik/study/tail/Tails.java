@@ -30,7 +30,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
    * Copies the list.
    *
    * @param asked the question
-   * @param lines an area each /
+   * @param lines an area each
    */
   public Tails {
     lines = List.copyOf(lines);

@@ -51,7 +51,7 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    * Copies the values.
    *
    * @param values what was written under each word, in order
-   * @param wording how messages name a word /
+   * @param wording how messages name a word
    */
   public Spec {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
