@@ -22,12 +22,14 @@ final class AskCommand implements Callable<Integer> {
   private final CommandSpec command;
   private final CommandWords words;
 
-  AskCommand(Terminal terminal, Asking asking) {
+  AskCommand(Terminal terminal, Asking asking, Named named) {
     this.terminal = terminal;
     this.asking = asking;
     this.command = CommandSpec.wrapWithoutInspection(this);
-    this.words = new CommandWords(asking.words(), command);
-    ChartOptions.of(asking.words().kind()).forEach(command::addOption);
+    this.words = new CommandWords(asking.words(), command, named);
+    if (ChartOptions.NAMES.stream().anyMatch(named::has)) {
+      ChartOptions.of(asking.words().kind()).forEach(command::addOption);
+    }
     output.addTo(command);
     if (GateOptions.KINDS.contains(asking.words().kind())) {
       gate.addTo(command);

@@ -25,6 +25,10 @@ import picocli.CommandLine.ParseResult;
 /** The pictures that are wanted: the main one, others by name, or all of them. */
 final class ChartOptions {
   private static final List<String> ENDINGS = List.of(".png", ".svg");
+
+  /** What they are called. */
+  static final List<String> NAMES = List.of("chart", "charts", "size");
+
   private static final Pattern SIZE = Pattern.compile("(\\d{1,5})[xX](\\d{1,5})");
   private static final Pattern NAMED = Pattern.compile("([a-z-]+)=(.+)");
 

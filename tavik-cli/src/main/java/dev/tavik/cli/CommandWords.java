@@ -25,13 +25,29 @@ final class CommandWords {
   private final Vocabulary words;
   private final CommandSpec command;
 
-  CommandWords(Vocabulary words, CommandSpec command) {
+  /**
+   * Gives a command its words.
+   *
+   * @param words the words
+   * @param command the command
+   * @param named which options are named; where not all are wanted, nothing is wanted for help
+   */
+  CommandWords(Vocabulary words, CommandSpec command, Named named) {
     this.words = words;
     this.command = command;
     command.name(words.kind());
-    words.words().forEach(word -> command.addOption(option(word)));
-    words.positional().ifPresent(word -> command.addPositional(positional(word)));
-    help();
+    boolean help = named.equals(Named.ALL);
+    for (Word word : words.words()) {
+      if (named.has(word.name())) {
+        command.addOption(option(word, help ? word.help() : ""));
+      }
+    }
+    words
+        .positional()
+        .ifPresent(word -> command.addPositional(positional(word, help ? word.help() : "")));
+    if (help) {
+      help();
+    }
   }
 
   /** A command with nothing but its purpose, for a list of commands. */
@@ -41,9 +57,9 @@ final class CommandWords {
     return command;
   }
 
-  private static OptionSpec option(Word word) {
+  private static OptionSpec option(Word word, String help) {
     OptionSpec.Builder option =
-        OptionSpec.builder("--" + word.name()).description(word.help().replace("%", "%%"));
+        OptionSpec.builder("--" + word.name()).description(help.replace("%", "%%"));
     return switch (word.many()) {
       case FLAG -> option.type(boolean.class).arity("0").build();
       case ONE -> option.type(String.class).arity("1").paramLabel(word.parameter()).build();
@@ -51,14 +67,14 @@ final class CommandWords {
     };
   }
 
-  private static PositionalParamSpec positional(Word word) {
+  private static PositionalParamSpec positional(Word word, String help) {
     boolean several = word.many() == Word.Many.SEVERAL;
     return PositionalParamSpec.builder()
         .index(several ? "0..*" : "0")
         .arity(several ? "0..*" : "0..1")
         .type(several ? String[].class : String.class)
         .paramLabel(word.parameter())
-        .description(word.help().replace("%", "%%"))
+        .description(help.replace("%", "%%"))
         .build();
   }
 

@@ -23,10 +23,10 @@ final class LookCommand implements Callable<Integer> {
   private final CommandSpec command;
   private final CommandWords words;
 
-  LookCommand(Terminal terminal) {
+  LookCommand(Terminal terminal, Named named) {
     this.terminal = terminal;
     this.command = CommandSpec.wrapWithoutInspection(this);
-    this.words = new CommandWords(Words.LOOK, command);
+    this.words = new CommandWords(Words.LOOK, command, named);
     output.addTo(command);
   }
 

@@ -27,6 +27,9 @@ import picocli.CommandLine.UnmatchedArgumentException;
 
 /** Runs the command line as a whole, inside any surroundings. */
 public final class Tavik {
+  /** No exit status, but the sign that a line has to be read with all options. */
+  private static final int NOT_RIGHT = -1;
+
   private final Terminal terminal;
   private final GuideCommand.Place place;
 
@@ -67,7 +70,7 @@ public final class Tavik {
    * @return what stands above the commands; each of them is a subcommand
    */
   public CommandLine everything() {
-    return commands(all().keySet().toArray(String[]::new));
+    return commands(all(Named.ALL).keySet().toArray(String[]::new));
   }
 
   private int executed(String... arguments) {
@@ -80,47 +83,68 @@ public final class Tavik {
       List<String> line = Arrays.asList(arguments).subList(1, arguments.length);
       return new Completion(terminal, commands(line.toArray(String[]::new))).print(line);
     }
+    String first = arguments.length == 0 ? "" : arguments[0];
+    if (!first.equals("help") && all(Named.ALL).containsKey(first)) {
+      return command(first, Arrays.copyOfRange(arguments, 1, arguments.length));
+    }
     CommandLine commands = commands(arguments);
     String unknown = unknownCommand(arguments);
     if (!unknown.isEmpty()) {
-      List<String> names = List.copyOf(all().keySet());
+      List<String> names = List.copyOf(all(Named.ALL).keySet());
       String message = "there is no command " + unknown + Names.hint(unknown, names);
       return complain(commands, message, ExitStatus.USAGE);
     }
     return arguments.length == 0 ? help(commands) : execute(commands, arguments);
   }
 
+  /** Runs one command; a line that isn't right is read once more, with all options to offer. */
+  private int command(String name, String... words) {
+    Named named = Named.in(Arrays.asList(words));
+    CommandLine quick = alone(name, named);
+    if (!named.equals(Named.ALL)) {
+      quick.setParameterExceptionHandler((e, rest) -> NOT_RIGHT);
+    }
+    int status = execute(quick, words);
+    return status == NOT_RIGHT ? execute(alone(name, Named.ALL), words) : status;
+  }
+
   /** A word where a command should be, or nothing. */
   private String unknownCommand(String... arguments) {
     boolean help = arguments.length > 1 && arguments[0].equals("help");
     String word = arguments.length == 0 ? "" : arguments[help ? 1 : 0];
-    return word.startsWith("-") || all().containsKey(word) ? "" : word;
+    return word.startsWith("-") || all(Named.ALL).containsKey(word) ? "" : word;
   }
 
   /**
-   * The commands. A command has up to sixty options, and to build all of them takes longer than
-   * most answers: where one is named, it is the only one; else those that aren't named have no more
-   * than their purpose, for the list of them.
+   * The commands, for help and for completion. Those that aren't named have no more than their
+   * purpose, for the list of them.
    */
   private CommandLine commands(String... arguments) {
     CommandLine commands = new CommandLine(root());
     List<String> named = Arrays.asList(arguments);
-    Map<String, Supplier<CommandSpec>> all = all();
-    boolean alone = !named.isEmpty() && all.containsKey(named.get(0)) && !named.contains("help");
-    if (alone) {
-      String name = named.get(0);
-      commands.addSubcommand(name, new CommandLine(specification(all, name)));
-    } else {
-      Map<String, String> purposes =
-          Words.all().stream().collect(Collectors.toMap(Vocabulary::kind, Vocabulary::purpose));
-      for (String name : all.keySet()) {
-        String purpose = named.contains(name) ? null : purposes.get(name);
-        CommandSpec whole =
-            purpose == null ? specification(all, name) : CommandWords.purpose(name, purpose);
-        commands.addSubcommand(name, new CommandLine(whole));
-      }
+    Map<String, Supplier<CommandSpec>> all = all(Named.ALL);
+    Map<String, String> purposes =
+        Words.all().stream().collect(Collectors.toMap(Vocabulary::kind, Vocabulary::purpose));
+    for (String name : all.keySet()) {
+      String purpose = named.contains(name) ? null : purposes.get(name);
+      CommandSpec whole =
+          purpose == null ? specification(all, name) : CommandWords.purpose(name, purpose);
+      commands.addSubcommand(name, new CommandLine(whole));
     }
-    commands
+    commands.getSubcommands().values().forEach(Tavik::completed);
+    return surrounded(commands);
+  }
+
+  /** A command by itself, with no more options than its line names. */
+  private CommandLine alone(String name, Named named) {
+    CommandSpec spec = specification(all(named), name);
+    CommandLine command = new CommandLine(spec.name("tavik " + name));
+    completed(command);
+    return surrounded(command);
+  }
+
+  private CommandLine surrounded(CommandLine commands) {
+    return commands
         .setOut(terminal.out())
         .setErr(terminal.err())
         .setUsageHelpWidth(terminal.screen().width())
@@ -129,8 +153,6 @@ public final class Tavik {
         .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setParameterExceptionHandler((e, rest) -> wrongUsage(e))
         .setExecutionExceptionHandler((e, command, result) -> trouble(e, command));
-    commands.getSubcommands().values().forEach(Tavik::completed);
-    return commands;
   }
 
   /** What every command has, if only to be asked for and not to be listed in each. */
@@ -143,12 +165,12 @@ public final class Tavik {
   }
 
   /** How each command is built. */
-  private Map<String, Supplier<CommandSpec>> all() {
+  private Map<String, Supplier<CommandSpec>> all(Named named) {
     Map<String, Supplier<CommandSpec>> all = new LinkedHashMap<>();
     for (Asking asking : Asking.values()) {
-      all.put(asking.words().kind(), () -> new AskCommand(terminal, asking).command());
+      all.put(asking.words().kind(), () -> new AskCommand(terminal, asking, named).command());
     }
-    all.put(Words.LOOK.kind(), () -> new LookCommand(terminal).command());
+    all.put(Words.LOOK.kind(), () -> new LookCommand(terminal, named).command());
     all.put("ask", () -> new GuideCommand(terminal, place).command());
     all.put("run", () -> new RunCommand(terminal).command());
     all.put("demo", () -> CommandSpec.forAnnotatedObject(new DemoCommand(terminal)));

@@ -19,39 +19,69 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
  * Reads the words of every question from {@code words.txt}, which says at its head how it is
- * written.
+ * written. A vocabulary is read when it is first asked for: a command needs one of many.
  */
 final class Catalogue {
   private static final String FILE = "words.txt";
-  private static final Pattern QUESTION = Pattern.compile("question ([a-z-]+): (.*)");
-  private static final Pattern WORD =
-      Pattern.compile("([a-z][a-z-]*)(?: (.+?))??( \\.\\.\\.)?: (.*)");
+  private static final String QUESTION = "question ";
   private static final Pattern METHODS = Pattern.compile("\\{([a-z.-]+)}");
 
-  private final Map<String, Vocabulary> questions = new LinkedHashMap<>();
-  private final Map<String, Word> shared = new LinkedHashMap<>();
-  private final Map<String, String> methods = methods();
-  private Vocabulary asked = Vocabulary.of("shared", "");
-  private Heading heading = Heading.COUNTS;
-  private boolean positional;
+  private final Map<String, Word> shared = new HashMap<>();
 
   private Catalogue() {}
 
-  /** Returns the vocabularies by the kind of question, in the order of the file. */
+  /** {@return the vocabularies by the kind of question, in the order of the file} */
   static Map<String, Vocabulary> read() {
     Catalogue catalogue = new Catalogue();
-    text().replaceAll("\n {4}", " ").lines().forEach(catalogue::line);
-    return catalogue.questions;
+    Map<String, Vocabulary> questions = new LinkedHashMap<>();
+    String[] blocks = text().split("\n" + QUESTION);
+    Map<String, Word> shared = catalogue.shared;
+    for (int i = 1; i < blocks.length; i++) {
+      String block = blocks[i].replace("\n    ", " ");
+      int colon = block.indexOf(": ");
+      int end = block.indexOf('\n');
+      String kind = block.substring(0, colon);
+      questions.put(
+          kind,
+          new Vocabulary(
+              kind,
+              block.substring(colon + 2, end),
+              vocabulary -> {
+                if (shared.isEmpty()) {
+                  catalogue.lines(blocks[0].replace("\n    ", " "), word -> shared.put(word.name(), word));
+                }
+                catalogue.lines(block.substring(end + 1), vocabulary);
+              }));
+    }
+    return questions;
+  }
+
+  /** Takes what the lines of a block say. */
+  @FunctionalInterface
+  interface Taker {
+    void word(Word word);
+
+    default void positional(Word word) {
+      throw new IllegalStateException(word.name());
+    }
+
+    default void key(String name) {
+      throw new IllegalStateException(name);
+    }
+
+    default void example(String line) {
+      // The head of the file says how it is written.
+    }
   }
 
   private static String text() {
@@ -62,68 +92,70 @@ final class Catalogue {
     }
   }
 
-  private void line(String line) {
-    Matcher question = QUESTION.matcher(line);
-    Matcher word = WORD.matcher(line);
-    if (line.isEmpty() || line.startsWith("#") || line.equals("shared")) {
-      return;
-    }
-    if (question.matches()) {
-      asked = Vocabulary.of(question.group(1), question.group(2));
-      questions.put(question.group(1), asked);
-    } else if (line.startsWith("> ")) {
-      asked.example(line.substring(2));
-    } else if (line.startsWith("keys ")) {
-      Arrays.stream(line.substring(5).split(" ")).forEach(asked::key);
-    } else if (line.startsWith("use ")) {
-      Arrays.stream(line.substring(4).split(" "))
-          .forEach(name -> asked.with(Objects.requireNonNull(shared.get(name), name)));
-    } else if (word.matches()) {
-      add(word);
-    } else {
-      positional = line.equals("POSITIONAL");
-      heading = positional ? Heading.COUNTS : Heading.valueOf(line);
+  private void lines(String block, Taker to) {
+    Heading heading = Heading.COUNTS;
+    boolean positional = false;
+    for (String line : block.split("\n")) {
+      int colon = line.indexOf(": ");
+      if (line.isEmpty() || line.startsWith("#") || line.equals("shared")) {
+        continue;
+      }
+      if (line.startsWith("> ")) {
+        to.example(line.substring(2));
+      } else if (line.startsWith("keys ")) {
+        for (String name : line.substring(5).split(" ")) {
+          to.key(name);
+        }
+      } else if (line.startsWith("use ")) {
+        for (String name : line.substring(4).split(" ")) {
+          to.word(Objects.requireNonNull(shared.get(name), name));
+        }
+      } else if (colon < 0) {
+        positional = line.equals("POSITIONAL");
+        heading = positional ? Heading.COUNTS : Heading.valueOf(line);
+      } else if (positional) {
+        to.positional(word(heading, line.substring(0, colon), line.substring(colon + 2)));
+      } else {
+        to.word(word(heading, line.substring(0, colon), line.substring(colon + 2)));
+      }
     }
   }
 
-  private void add(Matcher written) {
-    String parameter = written.group(2) == null ? "" : written.group(2);
+  private static Word word(Heading heading, String written, String help) {
+    boolean several = written.endsWith(" ...");
+    String said = several ? written.substring(0, written.length() - 4) : written;
+    int blank = said.indexOf(' ');
+    String name = blank < 0 ? said : said.substring(0, blank);
+    String parameter = blank < 0 ? "" : said.substring(blank + 1);
     Word.Many one = parameter.isEmpty() ? Word.Many.FLAG : Word.Many.ONE;
-    Word word =
-        new Word(
-            heading,
-            written.group(1),
-            written.group(3) == null ? one : Word.Many.SEVERAL,
-            parameter,
-            METHODS
-                .matcher(written.group(4))
-                .replaceAll(
-                    list -> Objects.requireNonNull(methods.get(list.group(1)), written.group())));
-    if (positional) {
-      asked.positional(word);
-    } else if (questions.isEmpty()) {
-      shared.put(word.name(), word);
-    } else {
-      asked.with(word);
-    }
+    return new Word(heading, name, several ? Word.Many.SEVERAL : one, parameter, help);
   }
 
-  private static Map<String, String> methods() {
-    return Map.ofEntries(
-        Map.entry("rate.tests", ids(ProportionTest.values())),
-        Map.entry("rate.usual-tests", and(RateSettings.against(0.5).tests())),
-        Map.entry("rate.intervals", ids(ProportionInterval.values())),
-        Map.entry("rate.usual-intervals", and(RateSettings.against(0.5).intervals())),
-        Map.entry("compare.tests", ids(TwoProportionTest.values())),
-        Map.entry("compare.usual-tests", and(CompareSettings.usual().tests())),
-        Map.entry("difference.intervals", ids(DifferenceInterval.values())),
-        Map.entry("ratio.intervals", ids(RatioInterval.values())),
-        Map.entry("odds-ratio.intervals", ids(OddsRatioInterval.values())),
-        Map.entry("pairs.tests", ids(PairedTest.values())),
-        Map.entry("pairs.intervals", ids(PairedDifferenceInterval.values())),
-        Map.entry("shares.tests", ids(SharesTest.values())),
-        Map.entry("shares.usual-tests", and(SharesSettings.usual().tests())),
-        Map.entry("cross.tests", ids(TableTest.values())));
+  /** A help text with the lists of methods that it names in braces. */
+  static String filled(String help) {
+    return help.indexOf('{') < 0
+        ? help
+        : METHODS.matcher(help).replaceAll(list -> methods(list.group(1)));
+  }
+
+  private static String methods(String list) {
+    return switch (list) {
+      case "rate.tests" -> ids(ProportionTest.values());
+      case "rate.usual-tests" -> and(RateSettings.against(0.5).tests());
+      case "rate.intervals" -> ids(ProportionInterval.values());
+      case "rate.usual-intervals" -> and(RateSettings.against(0.5).intervals());
+      case "compare.tests" -> ids(TwoProportionTest.values());
+      case "compare.usual-tests" -> and(CompareSettings.usual().tests());
+      case "difference.intervals" -> ids(DifferenceInterval.values());
+      case "ratio.intervals" -> ids(RatioInterval.values());
+      case "odds-ratio.intervals" -> ids(OddsRatioInterval.values());
+      case "pairs.tests" -> ids(PairedTest.values());
+      case "pairs.intervals" -> ids(PairedDifferenceInterval.values());
+      case "shares.tests" -> ids(SharesTest.values());
+      case "shares.usual-tests" -> and(SharesSettings.usual().tests());
+      case "cross.tests" -> ids(TableTest.values());
+      default -> throw new IllegalStateException("no methods are called " + list);
+    };
   }
 
   private static String ids(Method... methods) {

@@ -5,41 +5,55 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 
 /** Lists the words of one kind of question, with its purpose and examples. */
 public final class Vocabulary {
   private final String kind;
   private final String purpose;
+  private final Consumer<Catalogue.Taker> written;
   private final List<Word> words = new ArrayList<>();
   private final Set<String> keys = new LinkedHashSet<>();
   private final List<String> examples = new ArrayList<>();
   private Optional<Word> positional = Optional.empty();
+  private boolean read;
 
-  private Vocabulary(String kind, String purpose) {
+  /** With what reads its words when they are first asked for. */
+  Vocabulary(String kind, String purpose, Consumer<Catalogue.Taker> written) {
     this.kind = kind;
     this.purpose = purpose;
+    this.written = written;
   }
 
-  static Vocabulary of(String kind, String purpose) {
-    return new Vocabulary(kind, purpose);
+  private synchronized Vocabulary read() {
+    if (!read) {
+      written.accept(new Reading());
+      read = true;
+    }
+    return this;
   }
 
-  void with(Word word) {
-    words.add(word);
-  }
+  private final class Reading implements Catalogue.Taker {
+    @Override
+    public void word(Word word) {
+      words.add(word);
+    }
 
-  void positional(Word word) {
-    positional = Optional.of(word);
-  }
+    @Override
+    public void positional(Word word) {
+      positional = Optional.of(word);
+    }
 
-  /** Adds a key that studies have and command lines don't. */
-  void key(String name) {
-    keys.add(name);
-  }
+    @Override
+    public void key(String name) {
+      keys.add(name);
+    }
 
-  void example(String line) {
-    examples.add(line);
+    @Override
+    public void example(String line) {
+      examples.add(line);
+    }
   }
 
   /** {@return the kind of question, such as {@code compare}} */
@@ -54,22 +68,22 @@ public final class Vocabulary {
 
   /** {@return the words that are options, in the order in which help shows them} */
   public List<Word> words() {
-    return List.copyOf(words);
+    return List.copyOf(read().words);
   }
 
   /** {@return the word for what stands without an option, such as counts} */
   public Optional<Word> positional() {
-    return positional;
+    return read().positional;
   }
 
   /** {@return examples of commands} */
   public List<String> examples() {
-    return List.copyOf(examples);
+    return List.copyOf(read().examples);
   }
 
   /** {@return the names of all words: of options, of what stands without one, of studies} */
   public Set<String> names() {
-    Set<String> names = words.stream().map(Word::name).collect(Collectors.toSet());
+    Set<String> names = words().stream().map(Word::name).collect(Collectors.toSet());
     positional.map(Word::name).ifPresent(names::add);
     names.addAll(keys);
     return Set.copyOf(names);

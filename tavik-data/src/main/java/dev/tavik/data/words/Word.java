@@ -10,6 +10,12 @@ package dev.tavik.data.words;
  * @param help what it means
  */
 public record Word(Heading heading, String name, Many many, String parameter, String help) {
+  /** {@return what it means, with the lists of methods that it may be given} */
+  @Override
+  public String help() {
+    return Catalogue.filled(help);
+  }
+
   /** How many values a word takes. */
   public enum Many {
     /** None: it is there or not. */
