@@ -36,7 +36,7 @@ final class CommandWords {
     this.words = words;
     this.command = command;
     command.name(words.kind());
-    boolean help = named.equals(Named.ALL);
+    boolean help = named.isAll();
     for (Word word : words.words()) {
       if (named.has(word.name())) {
         command.addOption(option(word, help ? word.help() : ""));

@@ -31,6 +31,11 @@ record Named(Set<String> names) {
     return new Named(Set.copyOf(names));
   }
 
+  /** Whether it is all; records are compared by what has to be made first, this is not. */
+  boolean isAll() {
+    return names.isEmpty();
+  }
+
   boolean has(String name) {
     return names.isEmpty() || names.contains(name);
   }

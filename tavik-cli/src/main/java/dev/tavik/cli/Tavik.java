@@ -101,7 +101,7 @@ public final class Tavik {
   private int command(String name, String... words) {
     Named named = Named.in(Arrays.asList(words));
     CommandLine quick = alone(name, named);
-    if (!named.equals(Named.ALL)) {
+    if (!named.isAll()) {
       quick.setParameterExceptionHandler((e, rest) -> NOT_RIGHT);
     }
     int status = execute(quick, words);
