@@ -326,7 +326,14 @@ final class Guide {
   // Against what, in which direction, how strictly
 
   private Guided held(Guided question, Optional<Tally> seen) {
-    seen.ifPresent(tally -> dialogue.say(say("That is %s.", Figures.percent(tally.proportion()))));
+    seen.ifPresent(
+        tally ->
+            dialogue.say(
+                say(
+                    "That is %s of %s, %s.",
+                    Figures.count(tally.successes()),
+                    Figures.count(tally.trials()),
+                    Figures.percent(tally.proportion()))));
     while (true) {
       String against =
           dialogue.asked(

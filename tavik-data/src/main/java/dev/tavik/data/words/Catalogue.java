@@ -58,7 +58,8 @@ final class Catalogue {
               block.substring(colon + 2, end),
               vocabulary -> {
                 if (shared.isEmpty()) {
-                  catalogue.lines(blocks[0].replace("\n    ", " "), word -> shared.put(word.name(), word));
+                  catalogue.lines(
+                      blocks[0].replace("\n    ", " "), word -> shared.put(word.name(), word));
                 }
                 catalogue.lines(block.substring(end + 1), vocabulary);
               }));
