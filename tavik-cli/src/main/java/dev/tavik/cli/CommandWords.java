@@ -5,11 +5,13 @@ import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import picocli.CommandLine;
 import picocli.CommandLine.Help;
 import picocli.CommandLine.Model.ArgSpec;
@@ -86,36 +88,40 @@ final class CommandWords {
         .description(words.purpose().replace("%", "%%"))
         .footer(footer.toArray(String[]::new))
         .abbreviateSynopsis(true);
+    grouped(command, this::heading);
+  }
+
+  private Heading heading(String name) {
+    return words.words().stream()
+        .filter(word -> word.name().equals(name))
+        .map(Word::heading)
+        .findFirst()
+        .orElse(Heading.ANSWER);
+  }
+
+  /** Lists the options of a command under their headings. */
+  static void grouped(CommandSpec command, Function<String, Heading> headings) {
     command
         .usageMessage()
         .sectionMap()
-        .put(UsageMessageSpec.SECTION_KEY_OPTION_LIST, this::options);
+        .put(
+            UsageMessageSpec.SECTION_KEY_OPTION_LIST,
+            help -> options(help, command.options(), headings));
   }
 
-  /** Lists the options under their headings. */
-  private String options(Help help) {
-    Map<String, List<OptionSpec>> byHeading = new LinkedHashMap<>();
-    for (Heading heading : Heading.values()) {
-      byHeading.put(heading.title(), new ArrayList<>());
-    }
-    for (OptionSpec option : command.options()) {
-      String name = option.longestName().substring(2);
-      Heading heading =
-          words.words().stream()
-              .filter(word -> word.name().equals(name))
-              .map(Word::heading)
-              .findFirst()
-              .orElse(Heading.ANSWER);
-      byHeading.getOrDefault(heading.title(), List.of()).add(option);
+  private static String options(
+      Help help, List<OptionSpec> all, Function<String, Heading> headings) {
+    Map<Heading, List<OptionSpec>> byHeading = new EnumMap<>(Heading.class);
+    for (OptionSpec option : all) {
+      Heading heading = headings.apply(option.longestName().substring(2));
+      byHeading.computeIfAbsent(heading, key -> new ArrayList<>()).add(option);
     }
     StringBuilder text = new StringBuilder();
     byHeading.forEach(
-        (title, options) -> {
-          if (!options.isEmpty()) {
-            Help.Layout layout = help.createDefaultLayout();
-            layout.addOptions(options, help.parameterLabelRenderer());
-            text.append(String.format("%n%s%n", title)).append(layout);
-          }
+        (heading, options) -> {
+          Help.Layout layout = help.createDefaultLayout();
+          layout.addOptions(options, help.parameterLabelRenderer());
+          text.append(String.format("%n%s%n", heading.title())).append(layout);
         });
     return text.toString();
   }

@@ -5,6 +5,7 @@ import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
 import dev.tavik.data.Opening;
 import dev.tavik.data.study.StudyFile;
+import dev.tavik.data.words.Heading;
 import dev.tavik.report.Report;
 import dev.tavik.study.Gate;
 import dev.tavik.study.Study;
@@ -17,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -28,9 +30,11 @@ import picocli.CommandLine.Parameters;
     name = "run",
     description = "Ask every question of a study file, YAML or JSON.",
     sortOptions = false,
-    optionListHeading = "%n",
     footer = {"", "Example:", "  tavik run kiln-acceptance.yaml --json"})
 final class RunCommand implements Callable<Integer> {
+  /** The options that say what the study asks, and of what. */
+  private static final Set<String> ASKED = Set.of("set", "allow-outside");
+
   private final Terminal terminal;
 
   @Parameters(paramLabel = "STUDY", description = "The study file: .yaml, .yml or .json.")
@@ -66,6 +70,7 @@ final class RunCommand implements Callable<Integer> {
     CommandSpec command = CommandSpec.forAnnotatedObject(this);
     output.addTo(command);
     gate.addTo(command);
+    CommandWords.grouped(command, name -> ASKED.contains(name) ? Heading.CLAIM : Heading.ANSWER);
     return command;
   }
 

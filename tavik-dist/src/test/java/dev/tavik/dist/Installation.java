@@ -34,16 +34,21 @@ final class Installation {
 
   /** The archives and folders that were packaged. */
   static List<String> packaged() {
-    return Stream.of(".zip", ".tar.gz", "image").filter(Installation::made).toList();
+    return Stream.of(".zip", ".tar.gz", "image", ".deb").filter(Installation::made).toList();
   }
 
   private static Path target(String kind) {
     String version = System.getProperty("tavik.version");
-    return Path.of("target", kind.equals("image") ? "image" : "tavik-" + version + kind);
+    return switch (kind) {
+      case "image" -> Path.of("target", "image");
+      case ".deb" -> Path.of("target", "tavik_" + version + kind);
+      default -> Path.of("target", "tavik-" + version + kind);
+    };
   }
 
   static boolean made(String kind) {
-    return Files.exists(target(kind));
+    boolean unpacked = !kind.equals(".deb") || Files.isExecutable(Path.of("/usr/bin/dpkg-deb"));
+    return unpacked && Files.exists(target(kind));
   }
 
   /** Unpacks one into a folder. */
@@ -53,6 +58,7 @@ final class Installation {
     List<String> command =
         switch (kind) {
           case ".zip" -> List.of("unzip", "-q", archive.toString());
+          case ".deb" -> List.of("dpkg-deb", "-x", archive.toString(), ".");
           case ".tar.gz" -> List.of("tar", "-xzf", archive.toString());
           default -> List.of("cp", "-r", archive + "/.", ".");
         };
@@ -60,7 +66,9 @@ final class Installation {
     if (unpacked.status() != 0) {
       throw new IOException(unpacked.err());
     }
-    return new Installation(folder.resolve("tavik-" + System.getProperty("tavik.version")));
+    String inside =
+        kind.equals(".deb") ? "usr/lib/tavik" : "tavik-" + System.getProperty("tavik.version");
+    return new Installation(folder.resolve(inside));
   }
 
   Path program() {

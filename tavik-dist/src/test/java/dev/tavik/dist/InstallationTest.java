@@ -50,7 +50,7 @@ class InstallationTest {
             .with("FONTCONFIG_FILE", noFonts().toString())
             .with("LANG", "C")
             .asNobody();
-    if (kind.equals("image")) {
+    if (kind.equals("image") || kind.equals(".deb")) {
       installed.without("JAVA_HOME").with("PATH", "/usr/bin:/bin");
     }
     try {
