@@ -21,7 +21,7 @@ public final class Acceptance {
             .tally("grade", "cracked");
     Answer answer = RateQuestion.of(cracked, 0.1).alternative(Alternative.LESS).ask();
     System.out.println(answer.verdict().text());
-    System.out.println(Report.JSON.of(answer).startsWith("{\"tavik\""));
+    System.out.println(Report.JSON.of(answer).contains("\"tavik\""));
     System.out.println(Chart.main(answer).of(answer).png().length > 1000);
   }
 }
