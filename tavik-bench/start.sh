@@ -15,7 +15,7 @@ cp -r "$program/runtime" "$work/bare"
 measured() {
   local name=$1
   shift
-  { TIMEFORMAT='%R %U %S'; time "$@" >/dev/null 2>&1; } 2>>"$work/$name"
+  { TIMEFORMAT='%R %U %S'; time "$@" >/dev/null 2>&1; } 2>>"$work/$name.times"
 }
 
 for _ in $(seq "$rounds"); do
@@ -26,7 +26,7 @@ for _ in $(seq "$rounds"); do
 done
 
 median() {
-  awk -v column="$2" '{ print column == 1 ? $1 : $2 + $3 }' "$work/$1" | sort -n |
+  awk -v column="$2" '{ print column == 1 ? $1 : $2 + $3 }' "$work/$1.times" | sort -n |
     awk '{ all[NR] = $1 } END { print all[int((NR + 1) / 2)] }'
 }
 
