@@ -115,7 +115,7 @@ final class Completion {
   }
 
   private static String purpose(CommandLine command) {
-    return String.join(" ", command.getCommandSpec().usageMessage().description());
+    return command.getCommandSpec().usageMessage().description()[0];
   }
 
   private static List<String> options(CommandSpec spec, CompletedLine line, Set<String> flags) {
