@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Puts a question together by asking for its parts in the order of the work: what there is, what is
@@ -146,7 +147,7 @@ final class Guide {
   // A table
 
   private Guided ofTable() {
-    DataOverview table = overview("The table's file:");
+    DataOverview table = overview("The table's file:", 0);
     Choice wanted = wanted(CROSS, COMPARE);
     Guided question =
         new Guided(wanted.name(), wanted.equals(CROSS) ? "" : "tally")
@@ -163,10 +164,12 @@ final class Guide {
   // A file
 
   private Guided ofFile() {
-    DataOverview file = overview("Its name:");
-    dialogue.say(say("%s rows, %s, %s.", Figures.count(file.rows()), columns(file), file.layout()));
-    Choice wanted = wanted(RATE, COMPARE, CROSS, SHARES);
+    DataOverview file = overview("Its name:", 1);
+    String size = Figures.count(file.rows()) + (file.rows() == 1 ? " row" : " rows");
+    dialogue.say(say("%s, %s, %s.", size, columns(file), file.layout()));
     Optional<Column> frequency = frequency(file);
+    long left = classes(file).filter(each -> !frequency.equals(Optional.of(each))).count();
+    Choice wanted = left > 1 ? wanted(RATE, COMPARE, CROSS, SHARES) : wanted(RATE, SHARES);
     Guided question = new Guided(wanted.name(), "").with("data", file.source());
     Predicate<Column> usable = column -> !frequency.equals(Optional.of(column));
     if (wanted.equals(CROSS)) {
@@ -221,12 +224,24 @@ final class Guide {
         : question;
   }
 
-  private DataOverview overview(String question) {
+  /** What is in a file that has so many columns of categories at least. */
+  private DataOverview overview(String question, int least) {
     return dialogue.asked(
         question,
-        typed ->
-            Asking.source(new Spec(Map.of("data", List.of(typed)), Spec.Wording.OPTION), files)
-                .overview());
+        typed -> {
+          Spec spec = new Spec(Map.of("data", List.of(typed)), Spec.Wording.OPTION);
+          DataOverview file = Asking.source(spec, files).overview();
+          require(
+              classes(file).count() >= least,
+              "%s has no column of categories; tavik look says what is in it",
+              typed);
+          return file;
+        });
+  }
+
+  private static Stream<Column> classes(DataOverview file) {
+    return file.columns().stream()
+        .filter(column -> column.kind().classifies() && !column.name().isEmpty());
   }
 
   private static String columns(DataOverview file) {
@@ -261,11 +276,7 @@ final class Guide {
   }
 
   private Column column(DataOverview file, String question, Predicate<Column> usable) {
-    List<Column> columns =
-        file.columns().stream()
-            .filter(column -> column.kind().classifies() && !column.name().isEmpty())
-            .filter(usable)
-            .toList();
+    List<Column> columns = classes(file).filter(usable).toList();
     require(
         !columns.isEmpty(), "%s has no column of categories that is left for this", file.source());
     return columns.get(
