@@ -153,6 +153,14 @@ class GuideTest {
   }
 
   @Test
+  void aFileWithoutCategoriesIsAskedForAgain() throws IOException {
+    Path file = Files.writeString(folder.resolve("numbers.csv"), "x\n1.5\n");
+    Told told = answered("1; " + file + "; LOG; 1; grade; 3; 8%; 1; _");
+    assertThat(told.status()).as(told.err() + told.seen()).isZero();
+    assertThat(words(told.seen())).contains("has no column of categories; tavik look says");
+  }
+
+  @Test
   void withoutATerminalItSaysWhatToUse() {
     CommandLine asked = CommandLine.run("ask");
     assertThat(asked.status()).isEqualTo(2);
