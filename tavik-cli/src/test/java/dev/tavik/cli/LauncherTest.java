@@ -74,7 +74,13 @@ class LauncherTest {
         Pattern.compile("<module>(.*)</module>")
             .matcher(Files.readString(Path.of("..", "pom.xml")));
     List<String> apart =
-        List.of("tavik-bom", "tavik-examples", "tavik-bench", "tavik-coverage", "tavik-dist");
+        List.of(
+            "tavik-bom",
+            "tavik-spark",
+            "tavik-examples",
+            "tavik-bench",
+            "tavik-coverage",
+            "tavik-dist");
     while (module.find()) {
       assertThat(script.contains("\"$home\"/" + module.group(1)))
           .as(module.group(1))

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 
 /** What the values of one column look like, learnt value by value. */
 final class ColumnProfile {
-  private static final int MOST_KEPT = 1_000;
+  static final int MOST_KEPT = 1_000;
   private static final int LONGEST_KEPT = 200;
   private static final int MOST_CLASSES = 30;
   private static final int MOST_DIGITS = 15;
@@ -31,6 +31,7 @@ final class ColumnProfile {
   private boolean number = true;
   private boolean date = true;
   private long missing;
+  private long distinct;
   private long values;
   private long sum;
   private long leastWhole;
@@ -42,12 +43,13 @@ final class ColumnProfile {
     this.name = name;
   }
 
-  void missing() {
-    missing++;
+  void missing(long rows) {
+    missing += rows;
   }
 
-  void value(char[] buffer, int offset, int length) {
-    values++;
+  /** A value of so many rows. */
+  void value(char[] buffer, int offset, int length, long rows) {
+    values += rows;
     if (length > LONGEST_KEPT) {
       proveText();
       return;
@@ -55,8 +57,8 @@ final class ColumnProfile {
     if (all) {
       int level = table.number(buffer, offset, length);
       if (level < MOST_KEPT) {
-        count(level);
-        if (counts[level] > 1 && !whole) {
+        count(level, rows);
+        if (counts[level] > rows && !whole) {
           return;
         }
       } else {
@@ -68,7 +70,7 @@ final class ColumnProfile {
       if (written == NO_NUMBER) {
         classify(new String(buffer, offset, length));
       } else {
-        takeWhole(written, buffer, offset, length);
+        takeWhole(written, buffer, offset, length, rows);
       }
     }
   }
@@ -91,9 +93,9 @@ final class ColumnProfile {
     return buffer[offset] == '-' ? -number : number;
   }
 
-  private void takeWhole(long written, char[] buffer, int offset, int length) {
+  private void takeWhole(long written, char[] buffer, int offset, int length, long rows) {
     date = false;
-    sum += written;
+    sum += rows * written;
     if (least == null || written < leastWhole) {
       least = new String(buffer, offset, length);
       leastWhole = written;
@@ -112,11 +114,18 @@ final class ColumnProfile {
     date = false;
   }
 
-  private void count(int level) {
+  /** It has more values than are kept, and none of them is known. */
+  void tooMany() {
+    values = Math.max(values, 1);
+    distinct = MOST_KEPT + 1L;
+    proveText();
+  }
+
+  private void count(int level, long rows) {
     if (level >= counts.length) {
       counts = Arrays.copyOf(counts, 2 * counts.length);
     }
-    counts[level]++;
+    counts[level] += rows;
   }
 
   private void classify(String text) {
@@ -162,7 +171,7 @@ final class ColumnProfile {
         name,
         kind,
         levels,
-        table.size(),
+        Math.max(distinct, table.size()),
         missing,
         ranged && least != null && greatest != null ? List.of(least, greatest) : List.of(),
         kind == Kind.WHOLE_NUMBERS ? sum : 0);

@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -255,6 +256,35 @@ final class CountHandler extends RowHandler {
           columnNames[place],
           e.getMessage());
     }
+  }
+
+  @Override
+  public int mostValues(int column) {
+    int most = Integer.MAX_VALUE;
+    for (int place : placesOf[column]) {
+      if (place != frequencyPlace && recoded[place] == null) {
+        most = Math.min(most, mostLevels(place));
+      }
+    }
+    return most;
+  }
+
+  @Override
+  public void tooMany(int column) {
+    throw tooManyLevels(placesOf[column][0]);
+  }
+
+  @Override
+  public Optional<Recoding> classes(int column) {
+    @Nullable Recoding found = null;
+    for (int place : placesOf[column]) {
+      @Nullable RecodedLevels levels = recoded[place];
+      if (levels == null || !levels.recoding().cuts()) {
+        return Optional.empty();
+      }
+      found = levels.recoding();
+    }
+    return Optional.ofNullable(found);
   }
 
   /** One number is left for what is missing, if that is a level. */

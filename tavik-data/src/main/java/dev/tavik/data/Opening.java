@@ -57,7 +57,22 @@ public interface Opening {
       public Optional<Path> path(String other) {
         return whole.path(Path.of(name).resolveSibling(other).toString());
       }
+
+      @Override
+      public Optional<CountSource> source(String other) {
+        return whole.source(other);
+      }
     };
+  }
+
+  /**
+   * Data that are counted where they lie, not read by their bytes.
+   *
+   * @param name their name, as the analyst wrote it
+   * @return the source; none unless the name stands for such data
+   */
+  default Optional<CountSource> source(String name) {
+    return Optional.empty();
   }
 
   /**

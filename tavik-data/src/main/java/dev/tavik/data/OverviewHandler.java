@@ -5,30 +5,62 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
-/** Looks at every column as the rows come, and keeps at most a thousand levels of each. */
+/**
+ * Looks at every column, or at one, as the rows come, and keeps at most a thousand levels of each.
+ */
 final class OverviewHandler extends RowHandler {
+  private static final int ALL = -1;
+
+  private final int only;
   private final List<ColumnProfile> profiles = new ArrayList<>();
 
   OverviewHandler(String source) {
-    super(source);
+    this(source, ALL);
   }
 
+  OverviewHandler(String source, int only) {
+    super(source);
+    this.only = only;
+  }
+
+  /** Of one column equal rows may come as one. */
   @Override
   public Need need() {
-    return Need.ROWS;
+    return only == ALL ? Need.ROWS : Need.COUNTS;
   }
 
   @Override
   boolean[] header(Header header) {
+    profiles.clear();
     header.names().forEach(name -> profiles.add(new ColumnProfile(name)));
     boolean[] wanted = new boolean[profiles.size()];
-    Arrays.fill(wanted, true);
+    if (only == ALL) {
+      Arrays.fill(wanted, true);
+    } else {
+      wanted[only] = true;
+    }
     return wanted;
   }
 
-  /** A value is taken as it comes: one of a row that isn't whole ends the reading anyway. */
+  @Override
+  public int mostValues(int column) {
+    return ColumnProfile.MOST_KEPT;
+  }
+
+  @Override
+  public void tooMany(int column) {
+    profiles.get(column).tooMany();
+  }
+
+  /**
+   * A value of a row by itself is taken as it comes: one of a row that isn't whole ends the reading
+   * anyway.
+   */
   @Override
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
+    if (only != ALL) {
+      return false;
+    }
     int end = offset + length;
     int from = quoted ? offset : behindBlanks(buffer, offset, end);
     int to = quoted ? end : beforeBlanks(buffer, from, end);
@@ -38,10 +70,11 @@ final class OverviewHandler extends RowHandler {
 
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
+    long rows = only == ALL ? 1 : times();
     if (length == 0 || (!quoted && Missing.isMissing(buffer, offset, length))) {
-      profiles.get(column).missing();
+      profiles.get(column).missing(rows);
     } else {
-      profiles.get(column).value(buffer, offset, length);
+      profiles.get(column).value(buffer, offset, length, rows);
     }
   }
 
@@ -51,16 +84,27 @@ final class OverviewHandler extends RowHandler {
   }
 
   DataOverview overview(String layout, List<String> remarks) {
-    if (knownHeader() == null) {
+    return overview(List.of(this), layout, remarks);
+  }
+
+  /** The overview of one for all columns, or of one for each. */
+  static DataOverview overview(List<OverviewHandler> each, String layout, List<String> remarks) {
+    OverviewHandler first = each.get(0);
+    if (first.knownHeader() == null) {
       throw new DataException(
           DataException.Code.EMPTY,
-          source() + " is empty; a header line and rows of data are needed");
+          first.source() + " is empty; a header line and rows of data are needed");
     }
+    List<ColumnProfile> columns =
+        first.only == ALL
+            ? first.profiles
+            : each.stream().map(handler -> handler.profiles.get(handler.only)).toList();
     List<String> all = new ArrayList<>(remarks);
-    profiles.stream()
+    columns.stream()
         .filter(ColumnProfile::decimalComma)
         .forEach(column -> all.add("numbers of " + column.name() + " have a decimal comma"));
+    long rows = each.stream().mapToLong(RowHandler::rows).max().orElse(0);
     return new DataOverview(
-        source(), layout, rows(), profiles.stream().map(ColumnProfile::column).toList(), all);
+        first.source(), layout, rows, columns.stream().map(ColumnProfile::column).toList(), all);
   }
 }

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Names;
+import java.io.Serializable;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -25,7 +26,9 @@ import org.jspecify.annotations.Nullable;
  * Recoding.cut("0-6=low,7-8=middle,9-10=high");
  * }</pre>
  */
-public final class Recoding {
+public final class Recoding implements Serializable {
+  private static final long serialVersionUID = 1;
+
   private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,15}(?:[.,]\\d{1,15})?");
 
   /** May be a thousand as well as a fraction. */
@@ -51,7 +54,8 @@ public final class Recoding {
       @Nullable BigDecimal from,
       boolean fromIncluded,
       @Nullable BigDecimal to,
-      boolean toIncluded) {
+      boolean toIncluded)
+      implements Serializable {
     boolean holds(BigDecimal number) {
       int above = from == null ? 1 : number.compareTo(from);
       int below = to == null ? 1 : to.compareTo(number);
@@ -139,6 +143,11 @@ public final class Recoding {
     }
     int order = lower.to().compareTo(upper.from());
     return order == 0 && !(lower.toIncluded() && upper.fromIncluded()) ? -1 : order;
+  }
+
+  /** {@return whether numbers are read as the classes they lie in} */
+  public boolean cuts() {
+    return !classes.isEmpty();
   }
 
   /** First this, then another of what this doesn't take for missing. */

@@ -5,6 +5,7 @@ import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -44,6 +45,8 @@ public abstract class RowHandler {
 
   /** What of the rows is needed. */
   public enum Need {
+    /** None of them, only the names of their columns. */
+    NAMES,
     /** How often each combination of values occurs: equal rows may come as one. */
     COUNTS,
     /** The same, and of some columns only sums: see {@link #summed}. */
@@ -77,6 +80,37 @@ public abstract class RowHandler {
    */
   boolean keyed(int column, long key) {
     return false;
+  }
+
+  /**
+   * {@return how many different values of a column are accepted; more end the reading, or the
+   * column in it}
+   *
+   * @param column which column, from 0
+   */
+  public int mostValues(int column) {
+    return Integer.MAX_VALUE;
+  }
+
+  /**
+   * A column has more different values than {@link #mostValues} accepts: what a source finds that
+   * counts where the data lie, in place of those values.
+   *
+   * @param column which column, from 0
+   * @throws DataException if nothing can be said of the data without it
+   */
+  public void tooMany(int column) {
+    throw new IllegalStateException("any number of values is accepted");
+  }
+
+  /**
+   * {@return what the values of a column are read as, where they are numbers of which classes are
+   * made: a source may hand over any one number of a class for all of them}
+   *
+   * @param column which column, from 0
+   */
+  public Optional<Recoding> classes(int column) {
+    return Optional.empty();
   }
 
   /**
@@ -336,8 +370,11 @@ public abstract class RowHandler {
     return number;
   }
 
-  /** {@return where the row at hand stands, such as {@code firing-log.csv, line 12}} */
+  /**
+   * {@return where the row at hand stands, such as {@code firing-log.csv, line 12}; before the
+   * first only the data's name}
+   */
   public final String place() {
-    return source + ", " + unit + " " + number;
+    return number == 0 ? source : source + ", " + unit + " " + number;
   }
 }

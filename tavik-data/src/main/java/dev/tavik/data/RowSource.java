@@ -5,7 +5,13 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Counts data that come row by row, in one pass: memory holds levels and counts, never rows. A kind
@@ -72,23 +78,104 @@ public abstract class RowSource implements CountSource {
     return handler.tabulation(read(handler).remarks());
   }
 
+  /** How several things are best counted. */
+  protected enum Passes {
+    /** All in one pass over the rows, as of a file. */
+    ONE,
+    /** One after another, as by a database. */
+    EACH,
+    /** Where the data lie, all at once: {@link #readAll}. */
+    TOGETHER
+  }
+
+  /** {@return how several things are best counted} */
+  protected Passes passes() {
+    return Passes.ONE;
+  }
+
+  /**
+   * Hands over what each of several needs, one after another unless a source can do better.
+   *
+   * @param several who take it
+   * @return how the data were read
+   * @throws DataException if they can't be read, or one of them isn't as it should be
+   */
+  protected Manner readAll(List<? extends RowHandler> several) {
+    Manner manner = Manner.of("");
+    for (RowHandler each : several) {
+      manner = read(each);
+    }
+    return manner;
+  }
+
+  private Header names() {
+    NamesHandler handler = new NamesHandler(name);
+    read(handler);
+    return handler.names();
+  }
+
   @Override
   public final List<Tabulation> countEach(CountRequest request) {
+    if (passes() == Passes.TOGETHER) {
+      List<CountHandler> each =
+          names().columns(request.columns()).stream()
+              .map(column -> new CountHandler(name, request.columns(List.of(column))))
+              .toList();
+      List<String> remarks = readAll(each).remarks();
+      return each.stream().map(handler -> handler.tabulation(remarks)).toList();
+    }
     EachHandler handler = new EachHandler(name, request);
     return handler.tabulations(read(handler).remarks());
   }
 
   @Override
   public final Crossings countAgainst(String group, CountRequest rules) {
-    if (!inOnePass()) {
-      return CountSource.super.countAgainst(group, rules);
+    if (passes() != Passes.ONE) {
+      return eachAgainst(group, rules);
     }
     SweepHandler handler = new SweepHandler(name, group, rules);
     return handler.crossings(read(handler).remarks());
   }
 
+  /** Each column by itself, in the order in which they are asked for, or stand in the data. */
+  private Crossings eachAgainst(String group, CountRequest rules) {
+    Header header = names();
+    boolean all = rules.columns().equals(List.of("*"));
+    Set<Integer> others = new HashSet<>();
+    others.add(header.find(group));
+    if (rules.frequency() != null) {
+      others.add(header.find(rules.frequency()));
+    }
+    if (all) {
+      rules.filters().keySet().forEach(column -> others.add(header.find(column)));
+    }
+    List<SweepHandler> each =
+        (all ? header.names() : header.columns(rules.columns()))
+            .stream()
+                .filter(column -> !others.contains(header.find(column)))
+                .map(column -> new SweepHandler(name, group, rules.columns(List.of(column))))
+                .toList();
+    List<String> remarks = readAll(each).remarks();
+    List<Tabulation> tables = new ArrayList<>();
+    Map<String, String> leftOut = new LinkedHashMap<>();
+    for (SweepHandler handler : each) {
+      Crossings one = handler.crossings(remarks);
+      tables.addAll(one.tables());
+      leftOut.putAll(one.leftOut());
+    }
+    return new Crossings(tables, leftOut);
+  }
+
   @Override
   public final List<SurveyCounts> survey(SampleDesign design, List<CountRequest> requests) {
+    if (passes() != Passes.ONE) {
+      List<SurveyHandler> each =
+          requests.stream()
+              .map(request -> new SurveyHandler(name, design, List.of(request)))
+              .toList();
+      List<String> remarks = readAll(each).remarks();
+      return each.stream().flatMap(handler -> handler.counts(remarks).stream()).toList();
+    }
     SurveyHandler handler = new SurveyHandler(name, design, requests);
     return handler.counts(read(handler).remarks());
   }
@@ -105,13 +192,6 @@ public abstract class RowSource implements CountSource {
   }
 
   /**
-   * {@return whether many columns are best counted in one pass; a database counts each by itself}
-   */
-  protected boolean inOnePass() {
-    return true;
-  }
-
-  /**
    * Refuses rows that have no order; files have one.
    *
    * @throws DataException if they come in any order
@@ -122,6 +202,14 @@ public abstract class RowSource implements CountSource {
 
   @Override
   public final DataOverview overview() {
+    if (passes() == Passes.TOGETHER) {
+      List<OverviewHandler> each =
+          IntStream.range(0, names().names().size())
+              .mapToObj(column -> new OverviewHandler(name, column))
+              .toList();
+      Manner manner = readAll(each);
+      return OverviewHandler.overview(each, manner.layout(), manner.remarks());
+    }
     OverviewHandler handler = new OverviewHandler(name);
     Manner manner = read(handler);
     return handler.overview(manner.layout(), manner.remarks());

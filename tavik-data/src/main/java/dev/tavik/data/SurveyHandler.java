@@ -7,6 +7,7 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -82,6 +83,35 @@ final class SurveyHandler extends RowHandler {
       frame.only();
     }
     return all;
+  }
+
+  @Override
+  public int mostValues(int column) {
+    return ownColumns[column]
+        ? Integer.MAX_VALUE
+        : parts.stream()
+            .filter(part -> part.wants(column))
+            .mapToInt(part -> part.counts().mostValues(column))
+            .min()
+            .orElse(Integer.MAX_VALUE);
+  }
+
+  @Override
+  public void tooMany(int column) {
+    parts.stream()
+        .filter(part -> part.wants(column))
+        .forEach(part -> part.counts().tooMany(column));
+  }
+
+  @Override
+  public Optional<Recoding> classes(int column) {
+    List<Optional<Recoding>> read =
+        parts.stream()
+            .filter(part -> part.wants(column))
+            .map(part -> part.counts().classes(column))
+            .distinct()
+            .toList();
+    return ownColumns[column] || read.size() != 1 ? Optional.empty() : read.get(0);
   }
 
   @Override

@@ -75,9 +75,29 @@ final class SweepHandler extends RowHandler {
     this.all = rules.columns().equals(List.of("*"));
   }
 
+  /** Of one column equal rows may come as one; of many the rows themselves are fewer. */
   @Override
   public Need need() {
-    return Need.ROWS;
+    return all || rules.columns().size() > 1 ? Need.ROWS : Need.COUNTS;
+  }
+
+  /** With filters only the values of rows that match are levels, which a column can't tell. */
+  @Override
+  public int mostValues(int column) {
+    return columns[column] == null || !filters.isEmpty()
+        ? Integer.MAX_VALUE
+        : SweptColumn.MOST_LEVELS;
+  }
+
+  @Override
+  public void tooMany(int column) {
+    SweptColumn swept = Objects.requireNonNull(columns[column]);
+    swept.close();
+    if (column == groupPlace) {
+      throw tooManyGroups(swept);
+    }
+    lacking(column, swept);
+    kept++;
   }
 
   @Override
@@ -279,14 +299,18 @@ final class SweepHandler extends RowHandler {
           Objects.requireNonNull(columns[lacking - 1]).name());
     }
     if (!groups.open()) {
-      throw new DataException(
-          DataException.Code.LEVEL,
-          "%s: column %s has more than %s different values, too many for groups; is it the column"
-              + " you meant?",
-          source(),
-          groups.name(),
-          Figures.count(SweptColumn.MOST_LEVELS));
+      throw tooManyGroups(groups);
     }
+  }
+
+  private DataException tooManyGroups(SweptColumn groups) {
+    return new DataException(
+        DataException.Code.LEVEL,
+        "%s: column %s has more than %s different values, too many for groups; is it the column"
+            + " you meant?",
+        source(),
+        groups.name(),
+        Figures.count(SweptColumn.MOST_LEVELS));
   }
 
   /** Lists the columns that may still be classifications. */
@@ -303,7 +327,7 @@ final class SweepHandler extends RowHandler {
 
   /** What was counted, once all rows were. */
   Crossings crossings(List<String> remarks) {
-    if (knownHeader() == null || rows() == 0) {
+    if (knownHeader() == null || rows() + kept == 0) {
       throw new DataException(
           DataException.Code.EMPTY, "%s has no rows of data to count", source());
     }

@@ -49,14 +49,19 @@ final class SweptColumn {
       level = levels.number(buffer, offset, length);
     }
     if (level >= MOST_LEVELS) {
-      open = false;
-      counts = new long[0][];
-      levels = new LevelTable();
-      first.forget(place);
+      close();
       return MISSING;
     }
     first.keep(place, key, level);
     return level;
+  }
+
+  /** It has too many levels to be a classification. */
+  void close() {
+    open = false;
+    counts = new long[0][];
+    levels = new LevelTable();
+    first.forget(place);
   }
 
   /** The level of a short value, by its key. */

@@ -38,6 +38,9 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
   String read(Selection selection) throws SQLException {
     List<String> names = names(selection);
     List<Integer> wanted = headed(names);
+    if (rows.need() == RowHandler.Need.NAMES) {
+      return "";
+    }
     List<String> columns = wanted.stream().map(names::get).toList();
     if (rows.need() == RowHandler.Need.SUMS) {
       return summed(names, wanted, selection);
@@ -46,7 +49,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     String sql =
         switch (rows.need()) {
           case COUNTS -> selection.counts(columns);
-          case SUMS -> throw new IllegalStateException("they are summed above");
+          case NAMES, SUMS -> throw new IllegalStateException("they are dealt with above");
           case ORDER ->
               database.order().isPresent()
                   ? selection.ordered(columns, order(names))

@@ -65,8 +65,8 @@ public final class SqlSource extends RowSource {
   }
 
   @Override
-  protected boolean inOnePass() {
-    return false;
+  protected Passes passes() {
+    return Passes.EACH;
   }
 
   @Override

@@ -179,7 +179,9 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     if (spec.has("database")) {
       return new DatabaseSpec(spec).source();
     }
-    return Sources.open(spec.required("data", "a file of rows, or a database"), opening, reading());
+    String data = spec.required("data", "a file of rows, or a database");
+    Reading said = reading();
+    return opening.source(data).orElseGet(() -> Sources.open(data, opening, said));
   }
 
   /** How the file is encoded, and which part of a spreadsheet is meant. */

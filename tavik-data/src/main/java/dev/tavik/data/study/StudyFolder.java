@@ -1,5 +1,6 @@
 package dev.tavik.data.study;
 
+import dev.tavik.data.CountSource;
 import dev.tavik.data.Opening;
 import java.io.IOException;
 import java.io.InputStream;
@@ -39,6 +40,11 @@ final class StudyFolder implements Opening {
   public Optional<Path> path(String name) {
     require(name);
     return whole.path(beside(study, name).toString());
+  }
+
+  @Override
+  public Optional<CountSource> source(String name) {
+    return whole.source(name);
   }
 
   /** Whether a file outside the folder was opened. */

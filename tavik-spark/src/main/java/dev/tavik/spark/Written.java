@@ -1,0 +1,102 @@
+package dev.tavik.spark;
+
+import java.math.BigDecimal;
+import java.util.Comparator;
+import java.util.regex.Pattern;
+import org.apache.spark.sql.Column;
+import org.apache.spark.sql.types.BooleanType;
+import org.apache.spark.sql.types.DataType;
+import org.apache.spark.sql.types.DateType;
+import org.apache.spark.sql.types.NullType;
+import org.apache.spark.sql.types.NumericType;
+import org.apache.spark.sql.types.StringType;
+import org.apache.spark.sql.types.TimestampNTZType;
+import org.apache.spark.sql.types.TimestampType;
+import org.jspecify.annotations.Nullable;
+
+/** Values as a file would write them, and their order. */
+final class Written {
+  private static final Pattern NUMBER = Pattern.compile("[-+]?\\d{1,40}(\\.\\d{1,40})?");
+
+  /** Numbers by their size, then texts by their characters; a missing value first. */
+  static final Comparator<@Nullable String> ORDER = Written::compare;
+
+  private Written() {}
+
+  /** Whether a column holds one value in each row. */
+  static boolean single(DataType type) {
+    return type instanceof StringType
+        || type instanceof NumericType
+        || type instanceof BooleanType
+        || dated(type);
+  }
+
+  /** A column as it is grouped by: dates and times as their text. */
+  static Column grouped(Column column, DataType type) {
+    return dated(type) ? column.cast("string") : column;
+  }
+
+  /** The same, with texts as their bytes. */
+  static Column bytes(Column column, DataType type) {
+    return type instanceof StringType || dated(type)
+        ? grouped(column, type).cast("string").cast("binary")
+        : grouped(column, type);
+  }
+
+  private static boolean dated(DataType type) {
+    return type instanceof DateType
+        || type instanceof TimestampType
+        || type instanceof TimestampNTZType
+        || type instanceof NullType;
+  }
+
+  /**
+   * The value as a file would write it: whole numbers without a point; null where it is missing.
+   */
+  static @Nullable String of(@Nullable Object value) {
+    if (value == null) {
+      return null;
+    }
+    if (value instanceof Double || value instanceof Float) {
+      return number(value.toString());
+    }
+    return value instanceof BigDecimal decimal ? decimal.toPlainString() : value.toString();
+  }
+
+  private static @Nullable String number(String written) {
+    if (written.equals("NaN")) {
+      return null;
+    }
+    if (written.endsWith("Infinity")) {
+      return written;
+    }
+    BigDecimal number = new BigDecimal(written).stripTrailingZeros();
+    return number.signum() == 0 ? "0" : number.toPlainString();
+  }
+
+  private static int compare(@Nullable String one, @Nullable String other) {
+    if (one == null || other == null) {
+      return Boolean.compare(one != null, other != null);
+    }
+    boolean number = NUMBER.matcher(one).matches();
+    if (number != NUMBER.matcher(other).matches()) {
+      return number ? -1 : 1;
+    }
+    int bySize = number ? new BigDecimal(one).compareTo(new BigDecimal(other)) : 0;
+    return bySize == 0 ? byCharacters(one, other) : bySize;
+  }
+
+  /** By code points, so that the order is the same whatever a character takes to be stored. */
+  private static int byCharacters(String one, String other) {
+    int shorter = Math.min(one.length(), other.length());
+    for (int i = 0; i < shorter; ) {
+      int first = one.codePointAt(i);
+      int second = other.codePointAt(i);
+      if (first != second) {
+        return Integer.compare(first, second);
+      }
+      i += Character.charCount(first);
+    }
+    return Integer.compare(one.length(), other.length());
+  }
+}

@@ -1,0 +1,157 @@
+package dev.tavik.spark;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.stream.Stream;
+import org.apache.spark.sql.Dataset;
+import org.apache.spark.sql.Row;
+import org.apache.spark.sql.SparkSession;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The program for spark-submit. */
+class SubmittedTest {
+  @TempDir private static Path folder;
+
+  private static SparkSession session;
+
+  @BeforeAll
+  static void begin() throws IOException {
+    session = Cluster.threads();
+    Dataset<Row> log = Cluster.text(session, Path.of("../demo/firing-log.csv"));
+    log.write().parquet(folder.resolve("log").toString());
+    log.write().orc(folder.resolve("log.orc").toString());
+    Files.copy(Path.of("../demo/firing-log.csv"), folder.resolve("log.csv"));
+    log.createOrReplaceTempView("firing_log");
+    Files.writeString(
+        folder.resolve("kilns.yaml"),
+        """
+        study: Kilns, week ${WEEK}
+        data: firing-log.csv
+        questions:
+          - {ask: cross, rows: kiln, columns: grade}
+          - {ask: sweep, group: kiln, outcomes: "*"}
+          - {ask: rate, outcome: grade, success: cracked, against: 5%}
+          - {ask: rate, tally: 14/400, against: 5%}
+        """);
+  }
+
+  @AfterAll
+  static void end() {
+    session.stop();
+  }
+
+  private record Ended(int status, String said) {}
+
+  private static Ended run(String line) {
+    StringWriter said = new StringWriter();
+    String[] arguments =
+        Arrays.stream(line.replace("@", folder + "/").split(" ")).toArray(String[]::new);
+    int status = Submitted.run(session, new PrintWriter(said), arguments);
+    return new Ended(status, said.toString());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "--data @log, parquet",
+    "--data @log.orc, orc",
+    "--data @log.csv, csv",
+    "--table firing_log, table",
+    "--data file:@log.csv --format csv, uri"
+  })
+  void aStudyIsAskedOfAnyRows(String where, String name) throws IOException {
+    Path out = folder.resolve(name + ".json");
+    Ended ended = run("@kilns.yaml " + where + " --set WEEK=18 --out file:" + out);
+    assertThat(ended.said()).isEmpty();
+    assertThat(ended.status()).isZero();
+    JsonNode study = new ObjectMapper().readTree(out.toFile());
+    assertThat(study.path("study").asText()).isEqualTo("Kilns, week 18");
+    JsonNode answers = study.path("answers");
+    assertThat(answers).hasSize(4);
+    assertThat(answers.path(0).path("cells").path("observed").path(0).path(0).asInt() > 0).isTrue();
+    assertThat(answers.path(2).path("input").path("rows").asLong()).isEqualTo(1_200);
+    assertThat(answers.path(2).path("estimates").path(0).path("value").asDouble())
+        .isEqualTo(66.0 / 1_196);
+    assertThat(answers.path(3).path("estimates").path(0).path("value").asDouble()).isEqualTo(0.035);
+    try (Stream<Path> beside = Files.list(folder)) {
+      assertThat(
+              beside.filter(
+                  file ->
+                      file.getFileName().toString().startsWith(".")
+                          && file.toString().contains(name)))
+          .isEmpty();
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "html, <!DOCTYPE html>",
+    "csv, 'question,label,group,kind'",
+    "md, Kilns",
+    "txt, Kilns"
+  })
+  void anAnswerHasAnyForm(String ending, String content) throws IOException {
+    Path out = folder.resolve("form." + ending);
+    String line = "@kilns.yaml --data @log --set WEEK=18 --out " + out;
+    assertThat(run(line).status()).isZero();
+    assertThat(Files.readString(out)).containsIgnoringCase(content);
+    // Its own it replaces.
+    assertThat(run(line)).isEqualTo(new Ended(0, ""));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "2 | @kilns.yaml --out @a.json | Missing required argument",
+        "2 | @kilns.yaml --data @log --table firing_log --out @a.json | mutually exclusive",
+        "2 | @kilns.yaml --data @log --out @a.pdf | the ending of --out says the form",
+        "2 | @kilns.yaml --data @log --format paquet --out @a.json | did you mean parquet?",
+        "2 | @kilns.yaml --data @log.tsv --out @a.json | text is separated by commas",
+        "2 | @kilns.yaml --table firing_log --format csv --out @a.json | knows its own",
+        "2 | @kilns.yaml --data @log --set WEEK=1 --out @kilns.json | wasn't written by Tavik",
+        "3 | @none.yaml --data @log --out @a.json | none.yaml",
+        "3 | @kilns.yaml --data @nothing --set WEEK=1 --out @a.json | nothing can't be read",
+        "3 | @kilns.yaml --table nothing --set WEEK=1 --out @a.json | nothing can't be read",
+        "4 | @kilns.yaml --data @log --set WEEK=1 --out @log.csv/a.json | can't be written",
+      })
+  void whatIsWrongIsSaidInOneLine(int status, String line, String said) throws IOException {
+    Files.writeString(folder.resolve("kilns.json"), "{\"mine\": 1}");
+    Ended ended = run(line);
+    assertThat(ended.said()).startsWith("tavik: ").contains(said).doesNotContain("Exception");
+    assertThat(ended.said().strip().lines()).hasSize(1);
+    assertThat(ended.status()).isEqualTo(status);
+    assertThat(folder.resolve("a.json")).doesNotExist();
+    assertThat(folder.resolve("kilns.json")).content().isEqualTo("{\"mine\": 1}");
+  }
+
+  @Test
+  void aQuestionThatCantBeAnsweredIsSaidInItsPlace() throws IOException {
+    Files.writeString(
+        folder.resolve("half.yaml"),
+        """
+        data: log
+        questions:
+          - {ask: rate, outcome: grade, success: cracked, against: 5%}
+          - {ask: rate, outcome: gloss, success: dull, against: 5%}
+        """);
+    Path out = folder.resolve("half.json");
+    assertThat(run("@half.yaml --data @log --out " + out)).isEqualTo(new Ended(3, ""));
+    JsonNode answers = new ObjectMapper().readTree(out.toFile()).path("answers");
+    assertThat(answers.path(0).path("tests")).isNotEmpty();
+    assertThat(answers.path(1).path("error").path("code").asText()).isEqualTo("unknown-column");
+    assertThat(run("--help").said()).contains("--data=URI", "--out");
+  }
+}
