@@ -79,6 +79,7 @@ class LauncherTest {
             "tavik-spark",
             "tavik-examples",
             "tavik-bench",
+            "tavik-fuzz",
             "tavik-coverage",
             "tavik-dist");
     while (module.find()) {

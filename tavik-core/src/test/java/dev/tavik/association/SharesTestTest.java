@@ -17,6 +17,7 @@ import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
@@ -260,6 +261,63 @@ class SharesTestTest {
     Interval first = SharesInterval.SISON_GLAZ.of(observed, level).get(0);
     assertThat(first.lower()).isCloseTo(Math.max(0, (many[0] - reach) / n), within(1e-12));
     assertThat(first.upper()).isCloseTo((many[0] + reach + 2 * gamma) / n, within(1e-11));
+  }
+
+  /** Of many categories with large counts: deviations from the counts, added one after another. */
+  @ParameterizedTest
+  @CsvSource({"60, 400, 0.9", "150, 90, 0.99", "80, 300, 0.5"})
+  void sisonGlazOfManyLargeCountsFollowsItsDefinition(int categories, int about, double level) {
+    long[] many = IntStream.range(0, categories).mapToLong(i -> about + 7L * (i % 5)).toArray();
+    CategoryCounts observed = counts(many);
+    int below = 0;
+    int beyond = about;
+    while (beyond - below > 1) {
+      int middle = (below + beyond) / 2;
+      if (cancelling(observed, middle) < level) {
+        below = middle;
+      } else {
+        beyond = middle;
+      }
+    }
+    double least = cancelling(observed, below);
+    double gamma = (level - least) / (cancelling(observed, below + 1) - least);
+    double n = observed.total();
+    List<Interval> intervals = SharesInterval.SISON_GLAZ.of(observed, level);
+    for (int i = 0; i < 5; i++) {
+      assertThat(intervals.get(i).lower())
+          .isCloseTo(Math.max(0, (many[i] - below) / n), within(1e-13));
+      assertThat(intervals.get(i).upper())
+          .isCloseTo((many[i] + below + 2 * gamma) / n, within(1e-11));
+    }
+  }
+
+  /** The same as below, of large counts: only deviations within c are added, and scaled. */
+  private static double cancelling(CategoryCounts observed, int c) {
+    double[] sums = {1};
+    double log = 0;
+    for (long count : observed.counts()) {
+      double[] next = new double[sums.length + 2 * c];
+      double[] chances = new double[2 * c + 1];
+      for (int d = -c; d <= c; d++) {
+        double y = count + d;
+        chances[d + c] =
+            y < 0 ? 0 : Math.exp(y * Math.log((double) count) - count - LogGamma.value(y + 1));
+      }
+      for (int i = 0; i < sums.length; i++) {
+        for (int j = 0; sums[i] > 1e-40 && j < chances.length; j++) {
+          next[i + j] += sums[i] * chances[j];
+        }
+      }
+      double most = Arrays.stream(next).max().orElseThrow();
+      log += Math.log(most);
+      for (int i = 0; i < next.length; i++) {
+        next[i] /= most;
+      }
+      sums = next;
+    }
+    double n = observed.total();
+    return Math.exp(
+        log + Math.log(sums[sums.length / 2]) - n * Math.log(n) + n + LogGamma.value(n + 1));
   }
 
   /** How likely all counts are within c of the observed ones, their shares the observed ones. */

@@ -173,6 +173,116 @@ class ComparedRatesTest {
     }
   }
 
+  /** Of two uniform proportions everything is a matter of triangles. */
+  @Test
+  void beforeTheDataUniformProportionsAreASquare() {
+    ComparedRates rates = ComparedRates.before(BetaPrior.uniform());
+    for (double d : new double[] {-0.7, -0.2, 0, 0.3, 0.9}) {
+      double above = d < 0 ? 1 - (1 + d) * (1 + d) / 2 : (1 - d) * (1 - d) / 2;
+      assertThat(rates.above(Quantity.DIFFERENCE, d)).isCloseTo(above, within(1e-12));
+      assertThat(rates.density(Quantity.DIFFERENCE, d)).isCloseTo(1 - Math.abs(d), within(1e-11));
+    }
+    for (double r : new double[] {0.1, 0.8, 1, 2.5, 40}) {
+      double above = r < 1 ? 1 - r / 2 : 1 / (2 * r);
+      assertThat(rates.above(Quantity.RATIO, r)).isCloseTo(above, within(1e-12));
+      assertThat(rates.density(Quantity.RATIO, r))
+          .isCloseTo(r < 1 ? 0.5 : 1 / (2 * r * r), within(1e-11));
+      assertThat(rates.above(Quantity.ODDS_RATIO, r))
+          .isCloseTo(r == 1 ? 0.5 : 1 - r * below(r), within(1e-11));
+    }
+    assertThat(rates.mean(Quantity.DIFFERENCE)).isZero();
+    assertThat(rates.mean(Quantity.RATIO)).isInfinite();
+    assertThat(rates.mean(Quantity.ODDS_RATIO)).isInfinite();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> ComparedRates.before(new BetaPrior(1, 0.05)))
+        .withMessageContaining("from 0.1");
+  }
+
+  /** P(odds ratio ≤ r)/r of two uniform proportions: ∫ q/(1 - q + rq) dq over the second. */
+  private static double below(double r) {
+    return (r - 1 - Math.log(r)) / ((r - 1) * (r - 1));
+  }
+
+  /** Small regions in either tail keep their digits, and those of the swapped rates mirror them. */
+  @Test
+  void regionsInTheTailsKeepTheirDigits() {
+    BetaPrior prior = BetaPrior.uniform();
+    ComparedRates rates = ComparedRates.of(prior, Tally.of(14, 400), Tally.of(31, 410));
+    ComparedRates swapped = ComparedRates.of(prior, Tally.of(31, 410), Tally.of(14, 400));
+    double[][] ends = {{0.05, 0.06}, {-0.3, -0.15}, {0.1, 0.9}, {-0.9, -0.2}, {-0.05, -0.03}};
+    for (double[] end : ends) {
+      double inside = rates.inside(Quantity.DIFFERENCE, end[0], end[1]);
+      assertThat(inside).isPositive();
+      assertThat(swapped.inside(Quantity.DIFFERENCE, -end[1], -end[0]))
+          .isCloseTo(inside, within(1e-9 * inside));
+      double width = (end[1] - end[0]) / 2_000;
+      double sum = 0;
+      for (int i = 0; i < 2_000; i++) {
+        sum += width * rates.density(Quantity.DIFFERENCE, end[0] + (i + 0.5) * width);
+      }
+      assertThat(inside).isCloseTo(sum, within(2e-3 * sum));
+    }
+  }
+
+  /** With whole parameters of the prior too, the marginal chances are rational. */
+  @ParameterizedTest
+  @CsvSource({
+    "3, 300, 290, 300, 1, 1",
+    "290, 300, 3, 300, 2, 3",
+    "3, 300, 290, 300, 4, 1",
+    "30, 90, 80, 90, 2, 3",
+    "2, 40, 37, 41, 3, 2",
+    "14, 60, 20, 50, 5, 2"
+  })
+  void directionsAgainstTheDataKeepTheirDigits(long x1, long n1, long x2, long n2, long a, long b) {
+    BetaPrior prior = new BetaPrior(a, b);
+    Tally first = Tally.of(x1, n1);
+    Tally second = Tally.of(x2, n2);
+    BigDecimal two =
+        beta(a + x1, b + n1 - x1)
+            .multiply(beta(a + x2, b + n2 - x2))
+            .divide(beta(a, b).multiply(beta(a + x1 + x2, b + n1 + n2 - x1 - x2)), DIGITS);
+    BigDecimal above = firstAbove(a + x1, b + n1 - x1, a + x2, b + n2 - x2);
+    BigDecimal below = firstAbove(a + x2, b + n2 - x2, a + x1, b + n1 - x1);
+    BigDecimal twice = BigDecimal.valueOf(2);
+    assertFactor(prior, first, second, Alternative.TWO_SIDED, two);
+    assertFactor(prior, first, second, Alternative.GREATER, two.multiply(above).multiply(twice));
+    assertFactor(prior, first, second, Alternative.LESS, two.multiply(below).multiply(twice));
+  }
+
+  /** B(a, b) of whole numbers. */
+  private static BigDecimal beta(long a, long b) {
+    return BigDecimal.ONE.divide(
+        new BigDecimal(ways(a + b - 2, a - 1).multiply(BigInteger.valueOf(a + b - 1))), DIGITS);
+  }
+
+  private static void assertFactor(
+      BetaPrior prior, Tally first, Tally second, Alternative alternative, BigDecimal expected) {
+    double log = ComparedRates.logBayesFactor(first, second, alternative, prior);
+    double ratio = expected.divide(new BigDecimal(Math.exp(log)), DIGITS).doubleValue();
+    assertThat(ratio).as(alternative.id()).isCloseTo(1, within(1e-10));
+  }
+
+  /** Where the density is highest at an end of the scale, the interval begins or ends there. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.3, 9, 9, 0, 9, DIFFERENCE, 1",
+    "0.3, 0, 9, 9, 9, DIFFERENCE, -1",
+    "1, 0, 9, 5, 9, RATIO, 0",
+    "0.3, 0, 9, 2, 9, RATIO, 0",
+    "1, 0, 9, 9, 9, ODDS_RATIO, 0"
+  })
+  void theShortestIntervalMayEndWhereTheScaleDoes(
+      double parameter, long x1, long n1, long x2, long n2, Quantity measure, double end) {
+    BetaPrior prior = new BetaPrior(parameter, parameter);
+    ComparedRates rates = ComparedRates.of(prior, Tally.of(x1, n1), Tally.of(x2, n2));
+    Credible highest = rates.highestDensity(measure, 0.9);
+    assertThat(end == 1 ? highest.upper() : highest.lower()).isEqualTo(end);
+    double inner = end == 1 ? highest.lower() : highest.upper();
+    double outside = end == 1 ? 1 - rates.above(measure, inner) : rates.above(measure, inner);
+    assertThat(outside).isCloseTo(0.1, within(1e-9));
+  }
+
   /** A density is what its probability grows by; a mean the sum of what is above. */
   @Test
   void densitiesAndMeansBelongToTheProbabilities() {
@@ -192,10 +302,13 @@ class ComparedRatesTest {
       double grown = (rates.above(measure, at - 1e-4) - rates.above(measure, at + 1e-4)) / 2e-4;
       assertThat(rates.density(measure, at)).isCloseTo(grown, within(1e-4 * grown));
     }
-    assertThat(
-            ComparedRates.of(BetaPrior.uniform(), Tally.of(3, 9), Tally.of(0, 9))
-                .mean(Quantity.RATIO))
-        .isInfinite();
+    ComparedRates none = ComparedRates.of(BetaPrior.uniform(), Tally.of(3, 9), Tally.of(0, 9));
+    assertThat(none.mean(Quantity.RATIO)).isInfinite();
+    assertThat(none.mean(Quantity.ODDS_RATIO)).isInfinite();
+    ComparedRates all = ComparedRates.of(BetaPrior.uniform(), Tally.of(9, 9), Tally.of(3, 9));
+    assertThat(all.mean(Quantity.ODDS_RATIO)).isInfinite();
+    // E(p₁) E(1/p₂) of betas with 10, 1 and 4, 7.
+    assertThat(all.mean(Quantity.RATIO)).isCloseTo(10.0 / 11 * (10.0 / 3), within(1e-14));
   }
 
   @Test

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
+import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -62,6 +64,44 @@ class EvidenceChancesTest {
           .isCloseTo(1, within(1e-11));
       assertThat(some.forAlternative() + some.neither() + some.forNull())
           .isCloseTo(1, within(1e-11));
+    }
+  }
+
+  /**
+   * With a direction too, by going through all counts: each has its own Bayes factor and chance.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "30, 0.2, less, 3",
+    "30, 0.2, greater, 5",
+    "400, 0.05, less, 20",
+    "400, 0.6, greater, 3",
+    "50, 0.5, two-sided, 3",
+    "9, 0.9, greater, 2"
+  })
+  void directionsAreSummedOverAllCounts(int n, double against, String side, double threshold) {
+    Alternative alternative = Alternative.of(side);
+    Hypothesis hypothesis = new Hypothesis(against, alternative);
+    BetaPrior prior = new BetaPrior(2, 3);
+    var planned = EvidenceChances.planned(n, hypothesis, prior, threshold);
+    BinomialDistribution null0 = BinomialDistribution.of(n, against);
+    BinomialDistribution other = BinomialDistribution.of(n, 0.37);
+    double[][] sums = new double[3][3];
+    for (int x = 0; x <= n; x++) {
+      double log = RateBayesFactor.log(Tally.of(x, n), hypothesis, prior);
+      int category = log >= Math.log(threshold) ? 0 : log <= -Math.log(threshold) ? 1 : 2;
+      sums[0][category] += null0.probability(x);
+      sums[1][category] += other.probability(x);
+      // A Bayes factor is what the alternative makes of the null's chance.
+      sums[2][category] += Math.exp(log) * null0.probability(x);
+    }
+    EvidenceChances[] chances = {
+      planned.underNull(), planned.under(0.37), planned.underAlternative()
+    };
+    for (int i = 0; i < chances.length; i++) {
+      assertThat(chances[i].forAlternative()).isCloseTo(sums[i][0], within(1e-11));
+      assertThat(chances[i].forNull()).isCloseTo(sums[i][1], within(1e-11));
+      assertThat(chances[i].neither()).isCloseTo(sums[i][2], within(1e-11));
     }
   }
 

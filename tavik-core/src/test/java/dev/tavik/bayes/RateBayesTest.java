@@ -187,6 +187,101 @@ class RateBayesTest {
     }
   }
 
+  /** Whole parameters: a density is a polynomial, so that every region is a sum of powers. */
+  @ParameterizedTest
+  @CsvSource({"3, 5, 0.3", "7, 2, 0.6", "15, 387, 0.05", "2, 40, 0.2"})
+  void regionsOfWholeAndCutPosteriorsAgreeWithTheirIntegrals(int a, int b, double at) {
+    BetaPosterior whole = BetaPosterior.of(a, b);
+    BetaDistribution beta = BetaDistribution.of(a, b);
+    assertThat(whole.truncated()).isFalse();
+    double[] ends = {0, at / 8, at / 2, at, (1 + at) / 2, (7 + at) / 8, 1};
+    for (Alternative side : Alternative.values()) {
+      BetaPosterior posterior = side == Alternative.TWO_SIDED ? whole : whole.within(side, at);
+      double from = side == Alternative.GREATER ? at : 0;
+      double to = side == Alternative.LESS ? at : 1;
+      double left = mass(beta, from, to);
+      for (int i = 0; i < ends.length; i++) {
+        for (int j = i + 1; j < ends.length; j++) {
+          double expected = mass(beta, Math.max(from, ends[i]), Math.min(to, ends[j])) / left;
+          assertThat(posterior.inside(ends[i], ends[j]))
+              .as("%s from %s to %s", side, ends[i], ends[j])
+              .isCloseTo(expected, within(1e-9 * expected + 1e-300));
+        }
+        if (ends[i] > 0 && ends[i] < 1) {
+          double above = mass(beta, Math.max(from, ends[i]), to) / left;
+          assertThat(posterior.above(ends[i])).isCloseTo(above, within(1e-10 * above));
+        }
+      }
+      assertThat(posterior.density(at))
+          .isCloseTo(beta.density(at), within(1e-9 * beta.density(at)));
+      double median = posterior.median();
+      assertThat(posterior.inside(0, median)).isCloseTo(0.5, within(1e-10));
+    }
+  }
+
+  /** P(from < p ≤ to), from the smaller tail. */
+  private static double mass(BetaDistribution beta, double from, double to) {
+    if (from >= to) {
+      return 0;
+    }
+    return beta.cumulativeProbability(to) <= 0.5
+        ? beta.cumulativeProbability(to) - beta.cumulativeProbability(from)
+        : beta.survivalProbability(from) <= 0.5
+            ? beta.survivalProbability(from) - beta.survivalProbability(to)
+            : 1 - beta.cumulativeProbability(from) - beta.survivalProbability(to);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "3, 5, 0.3333333333333333, -Infinity, -Infinity",
+    "1, 4, 0, 1.3862943611198906, -Infinity",
+    "4, 1, 1, -Infinity, 1.3862943611198906",
+    "0.5, 2, 0, Infinity, -Infinity",
+    "2, 0.5, 1, -Infinity, Infinity",
+    "1, 0.5, 1, -0.6931471805599453, Infinity",
+    "0.5, 1, 0, Infinity, -0.6931471805599453",
+    "1, 1, NaN, 0, 0",
+    "2, 2, 0.5, -Infinity, -Infinity",
+    "0.5, 0.7, NaN, Infinity, Infinity"
+  })
+  void modesAndEndsFollowTheParameters(
+      double a, double b, double mode, double atZero, double atOne) {
+    BetaPosterior posterior = BetaPosterior.of(a, b);
+    assertThat(posterior.mode()).isEqualTo(Double.valueOf(mode));
+    assertThat(posterior.logDensity(0)).isEqualTo(atZero);
+    assertThat(posterior.logDensity(1)).isEqualTo(atOne);
+    if (Double.isNaN(mode)) {
+      assertThat(posterior.highestDensity(0.9)).isEmpty();
+    } else {
+      Credible highest = posterior.highestDensity(0.9).orElseThrow();
+      assertThat(posterior.inside(highest.lower(), highest.upper())).isCloseTo(0.9, within(1e-10));
+      assertThat(highest.lower() == 0).isEqualTo(mode == 0);
+      assertThat(highest.upper() == 1).isEqualTo(mode == 1);
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "3, BARE, 3.00",
+    "3.01, POSITIVE, 3.01",
+    "20, POSITIVE, 20.0",
+    "20.1, STRONG, 20.1",
+    "150, STRONG, 150",
+    "151, VERY_STRONG, 151",
+    "123456, VERY_STRONG, 123000"
+  })
+  void evidenceHasItsWordsAndItsSize(double factor, Evidence evidence, String times) {
+    for (double sign : new double[] {-1, 1}) {
+      assertThat(Evidence.of(sign * Math.log(factor))).isEqualTo(evidence);
+      assertThat(new java.math.BigDecimal(Evidence.times(sign * Math.log(factor)).replace(",", "")))
+          .isEqualByComparingTo(times);
+    }
+    assertThat(evidence.words()).isNotBlank();
+    assertThat(Evidence.times(1000 * Math.log(10) + Math.log(2.5))).isEqualTo("2.50e1000");
+    assertThat(Evidence.times(1000 * Math.log(10) - 1e-9)).isEqualTo("1.00e1000");
+    assertThat(Evidence.times(999.5 * Math.log(10))).isEqualTo("3.16e999");
+  }
+
   @Test
   void priorsAndRegionsOutOfRangeAreRefused() {
     for (String text : new String[] {"0,1", "-1,1", "1", "1,1,1", "a,b", "NaN,1", "1,1e400"}) {

@@ -18,6 +18,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipFile;
+import javax.xml.stream.XMLStreamException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Row;
@@ -56,7 +57,12 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
       List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
       remarks.addAll(taken.end());
       return new Manner("a spreadsheet (.xlsx), sheet " + sheet.getName(), remarks);
-    } catch (DataException | IOException e) {
+    } catch (DataException e) {
+      throw e;
+    } catch (IOException e) {
+      if (e.getCause() instanceof XMLStreamException) {
+        throw damaged(e);
+      }
       throw e;
     } catch (RuntimeException e) {
       throw damaged(e);
@@ -68,17 +74,19 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     return zip.getEntry("xl/styles.xml") != null;
   }
 
-  private DataException damaged(RuntimeException e) {
+  private DataException damaged(Exception e) {
+    Throwable last = e;
     for (Throwable cause = e; cause != null; cause = cause.getCause()) {
       if (cause instanceof DataException found) {
         return found;
       }
+      last = cause;
     }
     return new DataException(
         DataException.Code.MALFORMED,
         "%s is no spreadsheet that can be read (%s); open it and save it anew",
         name,
-        String.valueOf(e.getMessage()).lines().findFirst().orElse(""));
+        String.valueOf(last.getMessage()).lines().findFirst().orElse(""));
   }
 
   private static final class Reader {

@@ -4,7 +4,12 @@ import dev.tavik.data.RowSource.Manner;
 import dev.tavik.data.SheetRows.Cell;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.math.BigDecimal;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CharsetDecoder;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -71,8 +76,14 @@ record OpenSheets(String name, ZipFile zip) {
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
     factory.setProperty(XMLInputFactory.IS_COALESCING, true);
+    // Of bytes that are no UTF-8 the JDK's reader would also tell on the error stream.
+    CharsetDecoder strict =
+        StandardCharsets.UTF_8
+            .newDecoder()
+            .onMalformedInput(CodingErrorAction.REPORT)
+            .onUnmappableCharacter(CodingErrorAction.REPORT);
     try (InputStream in = ZipFormat.unpacked(name, zip, content)) {
-      XMLStreamReader xml = factory.createXMLStreamReader(in);
+      XMLStreamReader xml = factory.createXMLStreamReader(new InputStreamReader(in, strict));
       work.with(xml);
       xml.close();
     } catch (XMLStreamException e) {
@@ -80,6 +91,9 @@ record OpenSheets(String name, ZipFile zip) {
         throw found;
       }
       if (e.getNestedException() instanceof IOException cut) {
+        if (cut instanceof CharacterCodingException) {
+          throw damaged("it is no UTF-8");
+        }
         throw cut;
       }
       throw damaged(String.valueOf(e.getMessage()).lines().findFirst().orElse(""));

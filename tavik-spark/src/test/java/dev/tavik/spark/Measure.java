@@ -135,8 +135,9 @@ final class Measure {
   }
 
   private static void beside(String what, Work bare, Work own) throws Exception {
-    double[][] seconds = new double[4][TURNS];
-    for (int turn = 0; turn < TURNS; turn++) {
+    int turns = Integer.getInteger("turns", TURNS);
+    double[][] seconds = new double[4][turns];
+    for (int turn = 0; turn < turns; turn++) {
       for (int which = 0; which < 2; which++) {
         long cpu = cpu();
         long clock = System.nanoTime();

@@ -1,4 +1,4 @@
-package dev.tavik.cli;
+package dev.tavik.fuzz;
 
 import java.util.ArrayList;
 import java.util.List;
