@@ -79,7 +79,8 @@ final class FileWriting {
 
   private static void replace(Path target, Path folder, Content content) throws IOException {
     Path beside =
-        folder.resolve("." + target.getFileName() + "." + ProcessHandle.current().pid() + ".part");
+        folder.resolve(
+            "." + target.getFileName() + "." + Long.toHexString(System.nanoTime()) + ".part");
     try {
       try (OutputStream out =
           Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {

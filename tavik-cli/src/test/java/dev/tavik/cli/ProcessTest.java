@@ -11,6 +11,7 @@ import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -92,6 +93,37 @@ class ProcessTest {
     }
     assertThat(asked.waitFor()).as(err()).isZero();
     assertThat(out()).contains("From " + pipe);
+  }
+
+  /** Killed while it writes, the program leaves what was there before, and whole. */
+  @Test
+  void aKilledProgramLeavesNothingHalfWritten() throws IOException, InterruptedException {
+    Path report = folder.resolve("report.json");
+    assertThat(
+            CommandLine.run("rate", "14/400", "--against", "5%", "--out", report.toString())
+                .status())
+        .isZero();
+    String before = Files.readString(report);
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study, "questions:\n" + "  - {ask: rate, tally: 14/400, against: 5%}\n".repeat(20_000));
+    Process asked = started("run", study.toString(), "--out", report.toString());
+    while (asked.isAlive() && parts().isEmpty()) {
+      Thread.onSpinWait();
+    }
+    assertThat(asked.destroyForcibly().waitFor()).as(err()).isNotZero();
+    assertThat(report).content().isEqualTo(before);
+    assertThat(parts()).hasSize(1);
+    CommandLine again =
+        CommandLine.run("rate", "15/400", "--against", "5%", "--out", report.toString());
+    assertThat(again.status()).isZero();
+    assertThat(report).content().contains("15").isNotEqualTo(before);
+  }
+
+  private List<Path> parts() throws IOException {
+    try (Stream<Path> files = Files.list(folder)) {
+      return files.filter(file -> file.toString().endsWith(".part")).toList();
+    }
   }
 
   /** A statement that runs is cancelled when the program is interrupted. */

@@ -32,8 +32,14 @@ final class FileSource extends RowSource {
 
   @Override
   protected Manner read(RowHandler rows) {
+    FileState before = FileState.of(opening.path(path));
     try (Bytes bytes = new Bytes(name(), opening.open(path), opening.path(path).orElse(null))) {
-      return read(bytes, said, rows);
+      Manner manner = read(bytes, said, rows);
+      return before.compared(name(), FileState.of(opening.path(path)), manner);
+    } catch (DataException e) {
+      // What was found may come of a file that was cut meanwhile.
+      before.requireWhole(name(), FileState.of(opening.path(path)));
+      throw e;
     } catch (IOException e) {
       throw unreadable(e);
     } catch (UncheckedIOException e) {

@@ -1,15 +1,25 @@
 package dev.tavik.data;
 
+import static java.nio.file.StandardCopyOption.REPLACE_EXISTING;
+import static java.nio.file.StandardOpenOption.APPEND;
+import static java.nio.file.StandardOpenOption.WRITE;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.tavik.count.Tabulation;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.Reader;
 import java.io.StringWriter;
+import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -106,5 +116,73 @@ class TextTest {
     assertThat(CellRange.parse(written)).isEqualTo(new CellRange(left, top, right, bottom));
     assertThat(CellRange.letters(right))
         .isEqualTo(written.replaceAll(".*:|[$0-9]", "").toUpperCase(Locale.ROOT));
+  }
+
+  /** What somebody does to a file while it is read. */
+  private interface Meddling {
+    void with(Path file) throws IOException;
+  }
+
+  private static CountSource meddled(Path file, Meddling meddling) {
+    Opening files = Opening.ofFiles();
+    return Sources.open(
+        file.toString(),
+        new Opening() {
+          @Override
+          public InputStream open(String name) throws IOException {
+            InputStream opened = files.open(name);
+            meddling.with(file);
+            return opened;
+          }
+
+          @Override
+          public Optional<Path> path(String name) {
+            return files.path(name);
+          }
+        });
+  }
+
+  /** A file that changes while it is read says so, where that can be seen. */
+  @Test
+  void aFileThatChangesWhileItIsReadIsNotTakenForWhole(@TempDir Path folder) throws IOException {
+    String rows = "kiln,grade\n" + "North,sound\nSouth,cracked\n".repeat(20_000);
+    Path file = folder.resolve("log.csv");
+    java.nio.file.Files.writeString(file, rows);
+    CountRequest request = CountRequest.of("kiln", "grade");
+    assertThat(meddled(file, log -> {}).count(request).remarks()).isEmpty();
+    Tabulation added =
+        meddled(file, log -> java.nio.file.Files.writeString(log, "North,sound\n", APPEND))
+            .count(request);
+    assertThat(added.remarks())
+        .hasSize(1)
+        .first()
+        .asString()
+        .contains("written to while it was read");
+    java.nio.file.Files.writeString(file, rows);
+    Tabulation replaced =
+        meddled(
+                file,
+                log -> {
+                  Path other = folder.resolve("other.csv");
+                  java.nio.file.Files.writeString(other, "kiln,grade\nTunnel,warped\n");
+                  java.nio.file.Files.move(other, log, REPLACE_EXISTING);
+                })
+            .count(request);
+    assertThat(replaced.remarks()).anyMatch(each -> each.contains("another file took its name"));
+    for (long left : new long[] {0, 5, 100_000, 300_001}) {
+      java.nio.file.Files.writeString(file, rows);
+      assertThatThrownBy(
+              () ->
+                  meddled(
+                          file,
+                          log -> {
+                            try (FileChannel channel = FileChannel.open(log, WRITE)) {
+                              channel.truncate(left);
+                            }
+                          })
+                      .count(request))
+          .isInstanceOf(DataException.class)
+          .hasMessageContaining("was cut from 520011 to " + left + " bytes while it was read");
+    }
   }
 }

@@ -6,6 +6,7 @@ import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
 import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource;
+import java.net.SocketTimeoutException;
 import java.sql.Connection;
 import java.sql.DatabaseMetaData;
 import java.sql.ResultSet;
@@ -14,6 +15,10 @@ import java.sql.SQLTimeoutException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javax.sql.DataSource;
 
 /**
@@ -24,6 +29,9 @@ import javax.sql.DataSource;
  * empty one and NULL are missing.
  */
 public final class SqlSource extends RowSource {
+  /** So many seconds a stalled network has beyond what a statement has. */
+  private static final int GRACE = 5;
+
   private final Database database;
   private final Connecting connecting;
   private final String secret;
@@ -80,7 +88,7 @@ public final class SqlSource extends RowSource {
 
   @Override
   protected Manner read(RowHandler rows) {
-    try (Connection connection = connecting.connect()) {
+    try (Connection connection = connected()) {
       Dialect dialect = Dialect.of(connection.getMetaData().getDatabaseProductName());
       begin(connection);
       String product = connection.getMetaData().getDatabaseProductName();
@@ -100,8 +108,59 @@ public final class SqlSource extends RowSource {
           name(),
           database.timeout());
     } catch (SQLException e) {
+      for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+        if (cause instanceof SocketTimeoutException) {
+          throw silent();
+        }
+      }
       throw trouble(e);
     }
+  }
+
+  /** A driver may wait for an answer that never comes; nobody else has to. */
+  private Connection connected() throws SQLException {
+    FutureTask<Connection> made = new FutureTask<>(connecting::connect);
+    Thread thread = new Thread(made, "connecting to a database");
+    thread.setDaemon(true);
+    thread.start();
+    try {
+      Connection connection = made.get(database.timeout(), TimeUnit.SECONDS);
+      limitWaiting(connection);
+      return connection;
+    } catch (TimeoutException e) {
+      made.cancel(true);
+      throw silent();
+    } catch (ExecutionException e) {
+      if (e.getCause() instanceof SQLException refused) {
+        throw refused;
+      }
+      if (e.getCause() instanceof RuntimeException found) {
+        throw found;
+      }
+      throw new IllegalStateException(e.getCause());
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      made.cancel(true);
+      throw silent();
+    }
+  }
+
+  /** A statement ends by its own limit first, where the database still answers. */
+  private void limitWaiting(Connection connection) {
+    try {
+      connection.setNetworkTimeout(Runnable::run, 1_000 * (database.timeout() + GRACE));
+    } catch (SQLException | UnsupportedOperationException e) {
+      // Those that are part of this program have no network.
+    }
+  }
+
+  private DataException silent() {
+    return new DataException(
+        DataException.Code.UNREADABLE,
+        "%s: the database didn't answer within %d seconds; check its address, or allow more"
+            + " (db-timeout)",
+        name(),
+        database.timeout());
   }
 
   private static void begin(Connection connection) throws SQLException {

@@ -3,6 +3,7 @@ package dev.tavik.sql;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.SampleDesign;
@@ -20,6 +21,8 @@ import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -432,5 +435,23 @@ class SqlSourceTest {
     assertThatIllegalArgumentException().isThrownBy(() -> at("sqlite:log.db"));
     assertThatIllegalArgumentException().isThrownBy(() -> at(url).open());
     assertThatIllegalArgumentException().isThrownBy(() -> at(url).relation("x").query("y").open());
+  }
+
+  /** A database that takes the connection and then says nothing, at once or once it is asked. */
+  @Test
+  void aDatabaseThatFallsSilentIsGivenUp() throws IOException {
+    try (ServerSocket silent = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
+      Database database =
+          Database.at("jdbc:postgresql://127.0.0.1:" + silent.getLocalPort() + "/harrowmere")
+              .relation("log")
+              .timeout(1)
+              .build();
+      CountSource source = new SqlConnector().open(database);
+      assertThatThrownBy(() -> source.count(CountRequest.of("grade")))
+          .isInstanceOf(DataException.class)
+          .hasMessage(
+              "log: the database didn't answer within 1 seconds; check its address, or allow more"
+                  + " (db-timeout)");
+    }
   }
 }
