@@ -20,6 +20,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Supplier;
 
@@ -63,7 +64,7 @@ final class ManyFigures {
     Tally first = tally();
     Tally second = tally();
     double level = upTo(1) == 0 ? 0.95 : 0.8;
-    Hypothesis null0 = new Hypothesis((1 + upTo(97)) / 100.0, Alternative.values()[(int) upTo(2)]);
+    Hypothesis null0 = new Hypothesis((1 + upTo(97)) / 100.0, Arrays.asList(Alternative.values()).get((int) upTo(2)));
     for (ProportionTest each : ProportionTest.values()) {
       test(each, () -> each.of(first, null0));
     }
