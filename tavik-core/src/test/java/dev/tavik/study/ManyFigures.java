@@ -64,7 +64,9 @@ final class ManyFigures {
     Tally first = tally();
     Tally second = tally();
     double level = upTo(1) == 0 ? 0.95 : 0.8;
-    Hypothesis null0 = new Hypothesis((1 + upTo(97)) / 100.0, Arrays.asList(Alternative.values()).get((int) upTo(2)));
+    Hypothesis null0 =
+        new Hypothesis(
+            (1 + upTo(97)) / 100.0, Arrays.asList(Alternative.values()).get((int) upTo(2)));
     for (ProportionTest each : ProportionTest.values()) {
       test(each, () -> each.of(first, null0));
     }

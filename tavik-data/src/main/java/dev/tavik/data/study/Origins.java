@@ -46,6 +46,11 @@ final class Origins {
    * @param study the study that it stands in, beside which its files lie; empty for none
    */
   static Origin of(Asking asking, Spec spec, Opening opening, String study) {
+    String data = spec.text("data");
+    if (data != null && opening.source(data).isPresent()) {
+      // Rows that lie elsewhere are asked by whoever reached them, not by a command.
+      return new Origin("", "", List.of());
+    }
     Map<String, List<String>> words = new LinkedHashMap<>();
     spec.values()
         .forEach(
