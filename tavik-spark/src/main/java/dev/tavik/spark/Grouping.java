@@ -21,6 +21,7 @@ import org.apache.spark.sql.Encoders;
 import org.apache.spark.sql.Row;
 import org.apache.spark.sql.RowFactory;
 import org.apache.spark.sql.api.java.UDF1;
+import org.apache.spark.sql.expressions.UserDefinedFunction;
 import org.apache.spark.sql.types.DataTypes;
 import org.apache.spark.sql.types.StructType;
 import org.jspecify.annotations.Nullable;
@@ -63,7 +64,7 @@ final class Grouping {
     return gathered(collected, slice);
   }
 
-  private static org.apache.spark.sql.expressions.UserDefinedFunction alike(Recoding classes) {
+  private static UserDefinedFunction alike(Recoding classes) {
     UDF1<@Nullable String, @Nullable String> alike =
         written -> written == null ? null : Slice.Place.alike(classes, written);
     return udf(alike, DataTypes.StringType);

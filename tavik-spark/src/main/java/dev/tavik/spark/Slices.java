@@ -3,6 +3,7 @@ package dev.tavik.spark;
 import static org.apache.spark.sql.functions.col;
 
 import dev.tavik.data.Recoding;
+import java.io.Serializable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
@@ -115,43 +116,46 @@ final class Slices {
       List<int[]> weights) {
 
     /** A column whose values are numbered. */
-    private record Numbered(int at, @Nullable Recoding classes) implements java.io.Serializable {}
+    private record Numbered(int at, @Nullable Recoding classes) implements Serializable {}
 
     static Plan of(List<Slice> slices) {
-      Map<String, Integer> at = new LinkedHashMap<>();
+      Map<String, Column> projected = new LinkedHashMap<>();
       Map<Numbered, Integer> numbered = new LinkedHashMap<>();
-      List<Column> projected = new ArrayList<>();
       List<int[]> places = new ArrayList<>();
       List<int[]> weights = new ArrayList<>();
       for (Slice slice : slices) {
-        List<Integer> own = new ArrayList<>();
-        for (Slice.Place place : slice.places()) {
-          String name = SparkRows.column(place.column());
-          Integer known = at.get(name);
-          if (known == null) {
-            known = projected.size();
-            at.put(name, known);
-            projected.add(Written.bytes(col(name), place.type()).as(name));
-          }
-          Numbered each = new Numbered(known, place.classes());
-          numbered.putIfAbsent(each, numbered.size());
-          own.add(numbered.getOrDefault(each, 0));
-        }
-        places.add(own.stream().mapToInt(Integer::intValue).toArray());
-        List<Integer> summed = new ArrayList<>();
-        for (int column : slice.summed()) {
-          String name = "weight_" + SparkRows.column(column);
-          Integer known = at.get(name);
-          if (known == null) {
-            known = projected.size();
-            at.put(name, known);
-            projected.add(col(SparkRows.column(column)).cast("double").as(name));
-          }
-          summed.add(known);
-        }
-        weights.add(summed.stream().mapToInt(Integer::intValue).toArray());
+        places.add(
+            slice.places().stream()
+                .mapToInt(
+                    place -> {
+                      String name = SparkRows.column(place.column());
+                      Column values = Written.bytes(col(name), place.type());
+                      int at = position(projected, name, values);
+                      return position(numbered, new Numbered(at, place.classes()));
+                    })
+                .toArray());
+        weights.add(
+            slice.summed().stream()
+                .mapToInt(
+                    column -> {
+                      String name = SparkRows.column(column);
+                      return position(projected, "weight_" + name, col(name).cast("double"));
+                    })
+                .toArray());
       }
-      return new Plan(slices, projected, List.copyOf(numbered.keySet()), places, weights);
+      return new Plan(
+          slices, List.copyOf(projected.values()), List.copyOf(numbered.keySet()), places, weights);
+    }
+
+    /** Where a column stands in the projection, which it is added to where it is new. */
+    private static int position(Map<String, Column> projected, String name, Column column) {
+      projected.putIfAbsent(name, column.as(name));
+      return List.copyOf(projected.keySet()).indexOf(name);
+    }
+
+    private static int position(Map<Numbered, Integer> numbered, Numbered each) {
+      Integer known = numbered.putIfAbsent(each, numbered.size());
+      return known == null ? numbered.size() - 1 : known;
     }
   }
 

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.apache.spark.sql.Dataset;
 import org.apache.spark.sql.Row;
+import org.apache.spark.sql.types.DataType;
 import org.apache.spark.sql.types.NumericType;
 import org.apache.spark.sql.types.StructField;
 import org.apache.spark.sql.types.StructType;
@@ -143,7 +144,7 @@ final class SparkRows extends RowSource {
     return new Slice(places, numbers ? summed : List.of());
   }
 
-  private org.apache.spark.sql.types.DataType type(int column) {
+  private DataType type(int column) {
     return schema.fields()[column].dataType();
   }
 
