@@ -166,10 +166,10 @@ public final class BetaPosterior {
     double below = low == 0 ? Double.NEGATIVE_INFINITY : logBelow(low);
     double above = high == 1 ? Double.NEGATIVE_INFINITY : logAbove(high);
     // From the smaller of the tails, so that a difference of nearly equal numbers is not taken.
-    if (below > Math.log(0.5) && low > 0) {
+    if (below > Math.log(0.5)) {
       return Math.max(0, Math.exp(logAbove(low)) - Math.exp(above));
     }
-    if (above > Math.log(0.5) && high < 1) {
+    if (above > Math.log(0.5)) {
       return Math.max(0, Math.exp(logBelow(high)) - Math.exp(below));
     }
     return Math.max(0, 1 - Math.exp(below) - Math.exp(above));

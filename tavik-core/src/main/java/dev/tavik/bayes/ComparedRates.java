@@ -534,28 +534,33 @@ public final class ComparedRates {
     if (line.empty()) {
       return Double.NEGATIVE_INFINITY;
     }
-    double own = line.logit(second.mean());
-    double ownWidth = width(line, own, variance(a2, b2));
-    double start = own;
-    double width = ownWidth;
-    if (!alike) {
-      // Both have a say: between where either would have it, nearer the surer one.
-      double mean = first.mean();
-      double wanted = line.secondOf(mean);
-      double slope = (wanted - line.secondOf(mean * (1 - NUDGE))) / (mean * NUDGE);
-      double other = line.logit(wanted);
-      double otherWidth = width(line, other, variance(a1, b1) * slope * slope);
-      double share = ownWidth / Math.hypot(ownWidth, otherWidth);
-      start = own + share * share * (other - own);
-      width = share * otherWidth;
-    }
+    Peak peak = peak(line, alike);
     return PeakIntegral.log(
         t -> {
           EqualLine.Pair pair = line.at(t);
           return second.logDensity(pair.second()) + pair.logStep() + ofFirst.applyAsDouble(pair);
         },
-        start,
-        width);
+        peak.at,
+        peak.width);
+  }
+
+  /** Where about a function along a line is greatest, and how narrow it is there. */
+  private record Peak(double at, double width) {}
+
+  private Peak peak(EqualLine line, boolean alike) {
+    double own = line.logit(second.mean());
+    double ownWidth = width(line, own, variance(a2, b2));
+    if (alike) {
+      return new Peak(own, ownWidth);
+    }
+    // Both have a say: between where either would have it, nearer the surer one.
+    double mean = first.mean();
+    double wanted = line.secondOf(mean);
+    double slope = (wanted - line.secondOf(mean * (1 - NUDGE))) / (mean * NUDGE);
+    double other = line.logit(wanted);
+    double otherWidth = width(line, other, variance(a1, b1) * slope * slope);
+    double share = ownWidth / Math.hypot(ownWidth, otherWidth);
+    return new Peak(own + share * share * (other - own), share * otherWidth);
   }
 
   private static double width(EqualLine line, double logit, double variance) {

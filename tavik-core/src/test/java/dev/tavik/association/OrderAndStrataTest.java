@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -186,9 +187,18 @@ class OrderAndStrataTest {
   }
 
   /** Breslow and Day's expected counts by bisection, the sums as the papers write them. */
-  @Test
-  void homogeneityIsItsFormula() {
-    StratifiedTables tables = strata("16/403 53/408", "12/212 9/191", "20/60 4/70", "1/9 30/40");
+  @ParameterizedTest
+  @CsvSource({
+    "16/403 53/408;12/212 9/191;20/60 4/70;1/9 30/40",
+    // More successes than the second group can have, and a ratio far below 1.
+    "50/100 9/10;20/90 8/9;60/300 7/9",
+    "9/10 50/100;8/9 20/90;7/9 60/300",
+    // A ratio of 1, and strata of one to a group.
+    "20/40 20/40;30/40 20/40;20/40 30/40",
+    "1/1 0/1;3/7 5/9;0/1 1/1;4/9 2/6"
+  })
+  void homogeneityIsItsFormula(String written) {
+    StratifiedTables tables = strata(written.split(";"));
     double ratio = CommonOddsRatio.of(tables).value();
     double statistic = 0;
     double surplus = 0;
@@ -212,9 +222,12 @@ class OrderAndStrataTest {
       variances += v;
     }
     TestResult test = StratifiedTest.BRESLOW_DAY.of(tables);
-    assertThat(statistic(test)).isCloseTo(statistic - surplus * surplus / variances, within(1e-9));
-    assertThat(test.df()).isEqualTo(3);
-    assertThat(test.pValue()).isLessThan(1e-6);
+    double expected = statistic - surplus * surplus / variances;
+    double df = tables.strata().size() - 1.0;
+    assertThat(statistic(test)).isCloseTo(expected, within(1e-9 * (1 + expected)));
+    assertThat(test.df()).isEqualTo(df);
+    assertThat(test.pValue())
+        .isCloseTo(ChiSquaredDistribution.of(df).survivalProbability(expected), within(1e-9));
   }
 
   @Test

@@ -228,6 +228,43 @@ class StrengthTest {
     assertThat(AssociationMeasure.CRAMERS_V_CORRECTED.interval(table, level)).isEmpty();
   }
 
+  /** Bergsma's formula from sums over the cells, and where nothing is left of it. */
+  @ParameterizedTest
+  @CsvSource({
+    "12 5;7 9",
+    "14 386;31 379",
+    "30 10 5;12 25 8;4 9 30;2 2 2",
+    "5 5;5 5",
+    "9 1 1 1 1;1 9 2 2 2",
+    "3 0 0;0 3 0;0 0 3",
+    "1 0;0 1",
+    "2 0;0 1",
+    "10 11;11 10"
+  })
+  void theCorrectedVIsItsFormula(String cells) {
+    double[][] counts = counts(cells);
+    int r = counts.length;
+    int c = counts[0].length;
+    double n = Arrays.stream(counts).flatMapToDouble(Arrays::stream).sum();
+    double square = -1;
+    for (double[] row : counts) {
+      for (int j = 0; j < c; j++) {
+        int column = j;
+        double both =
+            Arrays.stream(row).sum()
+                * Arrays.stream(counts).mapToDouble(each -> each[column]).sum();
+        square += row[j] * row[j] / both;
+      }
+    }
+    double left = square - (r - 1) * (c - 1) / (n - 1);
+    double rows = r - Math.pow(r - 1, 2) / (n - 1);
+    double columns = c - Math.pow(c - 1, 2) / (n - 1);
+    double shorter = Math.min(rows, columns) - 1;
+    double expected = left <= 1e-15 || shorter <= 0 ? 0 : Math.sqrt(left / shorter);
+    assertThat(AssociationMeasure.CRAMERS_V_CORRECTED.of(table(counts)).value())
+        .isCloseTo(expected, within(1e-12));
+  }
+
   /**
    * Values to 18 digits by summing the Poisson mixture with forty digits (mpmath); the two tails
    * add up to 1, and without noncentrality it is chi-square.

@@ -98,10 +98,36 @@ class EvidenceChancesTest {
     EvidenceChances[] chances = {
       planned.underNull(), planned.under(0.37), planned.underAlternative()
     };
+    for (double rate : new double[] {0.004, 0.03, 0.8, 0.97}) {
+      assertKeepsItsDigits(
+          planned.under(rate), BinomialDistribution.of(n, rate), hypothesis, prior, threshold);
+    }
     for (int i = 0; i < chances.length; i++) {
       assertThat(chances[i].forAlternative()).isCloseTo(sums[i][0], within(1e-11));
       assertThat(chances[i].forNull()).isCloseTo(sums[i][1], within(1e-11));
       assertThat(chances[i].neither()).isCloseTo(sums[i][2], within(1e-11));
+    }
+  }
+
+  /** Also of outcomes that such a rate hardly ever brings. */
+  private static void assertKeepsItsDigits(
+      EvidenceChances chances,
+      BinomialDistribution outcomes,
+      Hypothesis hypothesis,
+      BetaPrior prior,
+      double threshold) {
+    int n = outcomes.getNumberOfTrials();
+    double[] sums = new double[3];
+    for (int x = 0; x <= n; x++) {
+      double log = RateBayesFactor.log(Tally.of(x, n), hypothesis, prior);
+      int category = log >= Math.log(threshold) ? 0 : log <= -Math.log(threshold) ? 1 : 2;
+      sums[category] += Math.exp(outcomes.logProbability(x));
+    }
+    double[] found = {chances.forAlternative(), chances.forNull(), chances.neither()};
+    for (int i = 0; i < 3; i++) {
+      assertThat(found[i])
+          .as("%s at %s, %s", hypothesis, outcomes.getProbabilityOfSuccess(), i)
+          .isCloseTo(sums[i], within(1e-9 * sums[i]));
     }
   }
 

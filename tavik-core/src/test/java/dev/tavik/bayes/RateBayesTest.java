@@ -124,7 +124,7 @@ class RateBayesTest {
   void limitsHaveTheirTailsAndEqualDensities(double alpha, double beta) {
     BetaPosterior posterior = BetaPosterior.of(alpha, beta);
     BetaDistribution other = BetaDistribution.of(alpha, beta);
-    for (double level : new double[] {0.5, 0.95, 0.999}) {
+    for (double level : new double[] {0.1, 0.5, 0.95, 0.999}) {
       Credible equal = posterior.equalTailed(level);
       assertThat(equal.kind()).isEqualTo(Kind.EQUAL_TAILED);
       assertThat(other.cumulativeProbability(equal.lower()))
@@ -294,6 +294,8 @@ class RateBayesTest {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> BetaPosterior.of(1, 2).inside(0.4, 0.3))
         .withMessageContaining("upwards");
+    assertThatIllegalArgumentException().isThrownBy(() -> BetaPosterior.of(1, 2).inside(0.3, 0.3));
+    assertThatIllegalArgumentException().isThrownBy(() -> BetaPosterior.of(1, 2).inside(0, 1.1));
     assertThat(BetaPosterior.of(0.5, 0.5).highestDensity(0.95)).isEmpty();
     assertThat(BetaPosterior.of(1, 1).highestDensity(0.95)).isEmpty();
     assertThat(Evidence.of(-Math.log(19))).isEqualTo(Evidence.POSITIVE);

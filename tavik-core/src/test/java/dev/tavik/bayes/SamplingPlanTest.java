@@ -15,8 +15,10 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.apache.commons.numbers.gamma.LogGamma;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -214,5 +216,97 @@ class SamplingPlanTest {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> SamplingPlan.of("margins"))
         .withMessageContaining("free, total, rows, columns or both");
+  }
+
+  @Test
+  void plansAndPriorsGoByTheirNames() {
+    for (SamplingPlan plan : SamplingPlan.values()) {
+      assertThat(plan.id()).isEqualTo(plan.name().toLowerCase(Locale.ROOT));
+      assertThat(SamplingPlan.of(plan.id())).isSameAs(plan);
+    }
+    assertThat(SamplingPlan.values())
+        .extracting(SamplingPlan::words)
+        .containsExactly(
+            "nothing fixed, counts as they came in",
+            "the total fixed",
+            "the row totals fixed",
+            "the column totals fixed",
+            "row and column totals fixed");
+    for (double prior : new double[] {1e-6, 0.3, 1e9}) {
+      assertThat(SamplingPlan.requirePrior(prior)).isEqualTo(prior);
+      assertThat(new BetaPrior(prior, prior)).isEqualTo(new BetaPrior(prior, prior));
+    }
+    for (double prior : new double[] {Math.nextDown(1e-6), Math.nextUp(1e9)}) {
+      assertThatIllegalArgumentException()
+          .isThrownBy(() -> SamplingPlan.requirePrior(prior))
+          .withMessageContaining("from 0.000001 to 1e9");
+      assertThatIllegalArgumentException()
+          .isThrownBy(() -> new BetaPrior(prior, 1))
+          .withMessageContaining("from 0.000001 to 1e9");
+      assertThatIllegalArgumentException().isThrownBy(() -> new BetaPrior(1, prior));
+    }
+    assertThat(new BetaPrior(0.5, 20)).hasToString("Beta(0.5, 20)");
+    assertThat(new DirichletPrior(List.of(1.0, 2.5))).hasToString("Dirichlet(1, 2.5)");
+    assertThat(Credible.Kind.values())
+        .extracting(Credible.Kind::id)
+        .containsExactly("equal-tailed", "highest-density");
+  }
+
+  /**
+   * How much there would be to do is said: states are the rows' margins but the largest, and each
+   * of the columns but two is spread over them.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    // 201³ states; a column of 200 spread over three rows in about 201³/6 ways.
+    "'200,200,200,400', '200,200,200,400', 13",
+    "'1500,1700,9000', '1000,1200,10000', 12",
+    // 31⁴ states; four of six columns spread over four rows in about 31⁴/24 ways each.
+    "'40,40,40,40,40,820', '30,30,30,30,900', 11"
+  })
+  void tooManyStepsAreReckoned(String rowSums, String columnSums, int digits) {
+    List<Long> rows = Arrays.stream(rowSums.split(",")).map(Long::valueOf).toList();
+    List<Long> columns = Arrays.stream(columnSums.split(",")).map(Long::valueOf).toList();
+    assertThatThrownBy(() -> SamplingPlan.BOTH.logBayesFactor(filled(rows, columns), 1))
+        .isInstanceOf(DeclinedException.class)
+        .hasMessageContaining("about 1e" + digits + " steps, too many");
+  }
+
+  /** Some table with these margins, the north-west corner filled first. */
+  private static CrossTable filled(List<Long> rows, List<Long> columns) {
+    List<List<Long>> cells = new ArrayList<>();
+    long[] left = columns.stream().mapToLong(Long::longValue).toArray();
+    for (long row : rows) {
+      List<Long> line = new ArrayList<>();
+      long rest = row;
+      for (int j = 0; j < left.length; j++) {
+        long here = Math.min(rest, left[j]);
+        line.add(here);
+        left[j] -= here;
+        rest -= here;
+      }
+      cells.add(line);
+    }
+    return new CrossTable(
+        IntStream.range(0, rows.size()).mapToObj(i -> "r" + i).toList(),
+        IntStream.range(0, columns.size()).mapToObj(j -> "c" + j).toList(),
+        cells);
+  }
+
+  /** The ways to spread a column of n over two rows have weights a·…·(a + y - 1)/y! each. */
+  @ParameterizedTest
+  @CsvSource({"1e6, 5000", "1000, 12000", "1e9, 1000"})
+  void weightsTooFarApartAreToldWithTheirRange(double prior, long n) {
+    List<Long> columns = List.of(n, n + 100, n + 900);
+    CrossTable table = filled(List.of(n + 400, 2 * n + 600), columns);
+    double evenly = 2 * logWeight(prior, n / 2);
+    long apart = Math.round((evenly - logWeight(prior, n)) / Math.log(10));
+    assertThatThrownBy(() -> SamplingPlan.BOTH.logBayesFactor(table, prior))
+        .isInstanceOf(DeclinedException.class)
+        .hasMessageContaining("1e" + apart + " apart under such a prior");
+  }
+
+  private static double logWeight(double prior, long y) {
+    return LogGamma.value(prior + y) - LogGamma.value(prior) - LogGamma.value(y + 1.0);
   }
 }

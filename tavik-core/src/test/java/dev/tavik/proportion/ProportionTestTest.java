@@ -180,38 +180,6 @@ class ProportionTestTest {
     assertThat(score.pValue()).isEqualTo(0.5);
   }
 
-  /** What the picture shades is the p-value, and what it draws adds up to one. */
-  @ParameterizedTest
-  @EnumSource
-  void theShadedTailsAreThePValue(Alternative alternative) {
-    for (String tally : new String[] {"0/5", "3/60", "14/400", "53/408", "300100/1000000"}) {
-      for (double against : new double[] {0.05, 0.3, 0.5}) {
-        Hypothesis hypothesis = new Hypothesis(against, alternative);
-        for (ProportionTest test : List.of(ProportionTest.SCORE, ProportionTest.EXACT)) {
-          NullDistribution shown =
-              NullDistribution.of(test, Tally.parse(tally), hypothesis).orElseThrow();
-          double shaded = shown.lower().area() + shown.upper().area();
-          double p = test.of(Tally.parse(tally), hypothesis).pValue();
-          assertThat(Math.min(1, shaded)).isCloseTo(p, within(1e-12));
-          double drawn = 0;
-          for (int i = 1; i < shown.points().size(); i++) {
-            NullDistribution.Point before = shown.points().get(i - 1);
-            NullDistribution.Point at = shown.points().get(i);
-            boolean spike = shown.discrete() && at.count() - before.count() == 1;
-            double width = at.count() - before.count();
-            drawn += spike ? at.height() : width * (before.height() + at.height()) / 2;
-            drawn += spike && i == 1 ? before.height() : 0;
-          }
-          assertThat(drawn).as("%s %s", tally, test.id()).isCloseTo(1, within(0.02));
-        }
-      }
-    }
-    assertThat(
-            NullDistribution.of(
-                ProportionTest.WALD, Tally.of(14, 400), new Hypothesis(0.05, alternative)))
-        .isEmpty();
-  }
-
   @ParameterizedTest
   @EnumSource
   void successesAndFailuresChangePlaces(ProportionTest test) {

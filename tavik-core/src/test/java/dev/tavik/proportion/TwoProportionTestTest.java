@@ -15,6 +15,7 @@ import java.math.MathContext;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import org.apache.commons.numbers.gamma.LogGamma;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -280,6 +281,77 @@ class TwoProportionTestTest {
           .hasMessageContaining("up to 100,000 trials")
           .hasMessageContaining("fisher");
     }
+  }
+
+  /** Beyond what doubles hold, against every table as extreme, added up as logarithms. */
+  @ParameterizedTest
+  @CsvSource({
+    "BARNARD, 476/480, 1/470, TWO_SIDED", "BARNARD, 476/480, 1/470, GREATER",
+    "BARNARD, 3/500, 440/445, LESS", "BOSCHLOO, 476/480, 1/470, TWO_SIDED",
+    "BOSCHLOO, 476/480, 1/470, GREATER", "BOSCHLOO, 3/500, 440/445, LESS",
+    "BOSCHLOO, 0/500, 440/445, TWO_SIDED"
+  })
+  void unconditionalTestsAddUpWhatIsAsExtremeFarOut(
+      TwoProportionTest test, String one, String other, Alternative alternative) {
+    Tally first = Tally.parse(one);
+    Tally second = Tally.parse(other);
+    int n1 = (int) first.trials();
+    int n2 = (int) second.trials();
+    double observed = farOut(test, first, second, alternative);
+    double[] ways = new double[n1 + n2 + 1];
+    Arrays.fill(ways, Double.NEGATIVE_INFINITY);
+    for (int x = 0; x <= n1; x++) {
+      for (int y = 0; y <= n2; y++) {
+        Tally here = Tally.of(x, n1);
+        Tally there = Tally.of(y, n2);
+        // Nothing nearer is as extreme as what is asked here.
+        if (Math.abs(here.proportion() - there.proportion()) > 0.9
+            && farOut(test, here, there, alternative) >= observed - 1e-7) {
+          double log = logChoose(n1, x) + logChoose(n2, y);
+          double larger = Math.max(ways[x + y], log);
+          ways[x + y] = larger + Math.log1p(Math.exp(Math.min(ways[x + y], log) - larger));
+        }
+      }
+    }
+    double from = 0.01;
+    double to = 0.99;
+    // One peak here: all that is as extreme has nearly the same total, or mirrors it.
+    while (to - from > 1e-9) {
+      double left = from + (to - from) * 0.382;
+      double right = from + (to - from) * 0.618;
+      if (logChance(ways, left) < logChance(ways, right)) {
+        from = left;
+      } else {
+        to = right;
+      }
+    }
+    TestResult result = test.of(first, second, new Hypothesis(0, alternative));
+    assertThat(result.log10PValue()).isLessThan(-261);
+    assertThat(result.log10PValue() * LN_10).isCloseTo(logChance(ways, from), within(1e-6));
+    assertThat(result.nuisance()).isCloseTo(from, within(1e-4));
+  }
+
+  private static double farOut(
+      TwoProportionTest test, Tally first, Tally second, Alternative alternative) {
+    return test == TwoProportionTest.BOSCHLOO
+        ? -LN_10
+            * TwoProportionTest.FISHER
+                .of(first, second, new Hypothesis(0, alternative))
+                .log10PValue()
+        : extremeness(test, first, second, alternative);
+  }
+
+  private static double logChance(double[] ways, double p) {
+    double[] logs = new double[ways.length];
+    for (int s = 0; s < ways.length; s++) {
+      logs[s] = ways[s] + s * Math.log(p) + (ways.length - 1 - s) * Math.log1p(-p);
+    }
+    double largest = Arrays.stream(logs).max().orElseThrow();
+    return largest + Math.log(Arrays.stream(logs).map(log -> Math.exp(log - largest)).sum());
+  }
+
+  private static double logChoose(int n, int k) {
+    return LogGamma.value(n + 1.0) - LogGamma.value(k + 1.0) - LogGamma.value(n - k + 1.0);
   }
 
   @ParameterizedTest

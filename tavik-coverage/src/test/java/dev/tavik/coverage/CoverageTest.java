@@ -48,7 +48,8 @@ class CoverageTest {
         "tavik-sql",
         "tavik-report",
         "tavik-chart",
-        "tavik-cli"
+        "tavik-cli",
+        "tavik-spark"
       })
   void mostLinesOfEveryModuleAreRun(String module) throws IOException {
     CoverageBuilder found = new CoverageBuilder();

@@ -2,6 +2,7 @@ package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.result.Figures;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,8 +52,8 @@ record FileState(boolean known, @Nullable Object key, long size, FileTime writte
           DataException.Code.UNREADABLE,
           "%s was cut from %s to %s bytes while it was read; ask again once it is whole",
           name,
-          size,
-          now.size);
+          Figures.count(size),
+          Figures.count(now.size));
     }
   }
 
@@ -71,7 +72,7 @@ record FileState(boolean known, @Nullable Object key, long size, FileTime writte
                 : say(
                     "it was written to while it was read (%s bytes before, %s after); ask again"
                         + " unless rows were only added at its end",
-                    size, now.size);
+                    Figures.count(size), Figures.count(now.size));
     if (remark.isEmpty()) {
       return manner;
     }

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.tavik.count.Tabulation;
+import dev.tavik.result.Figures;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -182,7 +183,7 @@ class TextTest {
                           })
                       .count(request))
           .isInstanceOf(DataException.class)
-          .hasMessageContaining("was cut from 520011 to " + left + " bytes while it was read");
+          .hasMessageContaining("was cut from 520,011 to %s bytes", Figures.count(left));
     }
   }
 }

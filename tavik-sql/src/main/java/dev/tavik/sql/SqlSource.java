@@ -6,6 +6,7 @@ import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
 import dev.tavik.data.RowHandler;
 import dev.tavik.data.RowSource;
+import dev.tavik.result.Figures;
 import java.net.SocketTimeoutException;
 import java.sql.Connection;
 import java.sql.DatabaseMetaData;
@@ -104,9 +105,9 @@ public final class SqlSource extends RowSource {
     } catch (SQLTimeoutException e) {
       throw new DataException(
           DataException.Code.UNREADABLE,
-          "%s took longer than %d seconds; allow more (db-timeout), or ask about less",
+          "%s took longer than %s; allow more (db-timeout), or ask about less",
           name(),
-          database.timeout());
+          timeout());
     } catch (SQLException e) {
       for (Throwable cause = e; cause != null; cause = cause.getCause()) {
         if (cause instanceof SocketTimeoutException) {
@@ -157,10 +158,14 @@ public final class SqlSource extends RowSource {
   private DataException silent() {
     return new DataException(
         DataException.Code.UNREADABLE,
-        "%s: the database didn't answer within %d seconds; check its address, or allow more"
+        "%s: the database didn't answer within %s; check its address, or allow more"
             + " (db-timeout)",
         name(),
-        database.timeout());
+        timeout());
+  }
+
+  private String timeout() {
+    return Figures.counted(Figures.count(database.timeout()), "second", "seconds");
   }
 
   private static void begin(Connection connection) throws SQLException {

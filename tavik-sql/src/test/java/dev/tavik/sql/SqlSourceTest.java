@@ -364,7 +364,7 @@ class SqlSourceTest {
     CountSource slow = at(urls.get(2)).query("SELECT pg_sleep(20)::text AS kiln").timeout(1).open();
     assertThatExceptionOfType(DataException.class)
         .isThrownBy(() -> slow.count(CountRequest.of("kiln")))
-        .withMessageMatching("the query (took longer than 1 seconds|can't be read).*");
+        .withMessageMatching("the query (took longer than 1 second|can't be read).*");
   }
 
   @Test
@@ -450,7 +450,7 @@ class SqlSourceTest {
       assertThatThrownBy(() -> source.count(CountRequest.of("grade")))
           .isInstanceOf(DataException.class)
           .hasMessage(
-              "log: the database didn't answer within 1 seconds; check its address, or allow more"
+              "log: the database didn't answer within 1 second; check its address, or allow more"
                   + " (db-timeout)");
     }
   }
