@@ -29,8 +29,8 @@ final class Measure {
   private static final int COLUMNS = 50;
   private static final int TURNS = 3;
 
-  /** Larger tables are swept alone: the bare sweep takes as long. */
-  private static final long BESIDE = 20_000_000;
+  /** Of larger tables one turn tells enough. */
+  private static final long LARGE = 20_000_000;
 
   private Measure() {}
 
@@ -60,16 +60,10 @@ final class Measure {
     SparkCounts counts = SparkCounts.of(table);
     beside(
         "cross of two columns",
+        TURNS,
         () -> table.groupBy("kiln", "c0").count().collectAsList(),
         () -> counts.count(CountRequest.of("kiln", "c0")));
-    if (rows > BESIDE) {
-      System.out.printf(
-          Locale.ROOT,
-          "sweep of fifty columns: %.1f s%n",
-          seconds(1, () -> counts.countAgainst("kiln", CountRequest.of("*"))));
-    } else {
-      sweeps(session, table, rows, counts);
-    }
+    sweeps(session, table, rows, counts);
     for (long size : new long[] {10_000, 1_000_000, 100_000_000}) {
       inOneProcess(size);
     }
@@ -80,11 +74,13 @@ final class Measure {
       SparkSession session, Dataset<Row> table, long rows, SparkCounts counts) throws Exception {
     beside(
         "sweep of fifty columns, the bare one by a row for each value",
+        rows > LARGE ? 1 : TURNS,
         () -> stacked(table).groupBy("place", "value", "kiln").count().collectAsList(),
         () -> counts.countAgainst("kiln", CountRequest.of("*")));
     if (rows <= 100_000) {
       beside(
           "sweep of fifty columns, the bare one by grouping sets",
+          TURNS,
           () -> sets(session, table).collectAsList(),
           () -> counts.countAgainst("kiln", CountRequest.of("*")));
     }
@@ -98,11 +94,9 @@ final class Measure {
     Tally second = Tally.of(rows / 50 + 40, rows / 2);
     double exact =
         seconds(
-            TURNS,
             () -> TwoProportionTest.FISHER.of(first, second, Hypothesis.noDifference()).pValue());
     double drawn =
         seconds(
-            TURNS,
             () ->
                 SimulatedQuestion.of(CompareQuestion.of(first, second), Draws.of(100_000, 7))
                     .ask()
@@ -151,9 +145,9 @@ final class Measure {
             + ")");
   }
 
-  private static void beside(String what, Work bare, Work own) throws Exception {
-    double[][] seconds = new double[4][TURNS];
-    for (int turn = 0; turn < TURNS; turn++) {
+  private static void beside(String what, int turns, Work bare, Work own) throws Exception {
+    double[][] seconds = new double[4][turns];
+    for (int turn = 0; turn < turns; turn++) {
       for (int which = 0; which < 2; which++) {
         long cpu = cpu();
         long clock = System.nanoTime();
@@ -178,8 +172,8 @@ final class Measure {
         medians[3] / medians[1]);
   }
 
-  private static double seconds(int turns, Work work) throws Exception {
-    double[] times = new double[turns];
+  private static double seconds(Work work) throws Exception {
+    double[] times = new double[TURNS];
     for (int turn = 0; turn < times.length; turn++) {
       long from = System.nanoTime();
       if (work.done().toString().isEmpty()) {
