@@ -149,6 +149,7 @@ public final class Tavik {
         .setErr(terminal.err())
         .setUsageHelpWidth(terminal.screen().width())
         .setAbbreviatedOptionsAllowed(false)
+        .setPosixClusteredShortOptionsAllowed(false)
         .setExpandAtFiles(false)
         .setColorScheme(CommandLine.Help.defaultColorScheme(CommandLine.Help.Ansi.OFF))
         .setParameterExceptionHandler((e, rest) -> wrongUsage(e))

@@ -171,6 +171,8 @@ class TroubleTest {
           2|rate 14/400 --against 5% --tests exact --intervals mid-p --working|such as score or wilson
           2|rate 14/400 --against 5% --against 6%|--against
           2|rate 14/400 --against 5% --agianst 6%|there is no option --agianst
+          2|rate 14/400 --against 5% -ha|there is no option -ha
+          2|compare 14/400 31/410 -Vx|there is no option -Vx
           2|rate 14/400 31/410 --against 5%|need names
           2|rate A=14/400 A=31/410 --against 5%|different names
           2|rate --against 5%|nothing to count
