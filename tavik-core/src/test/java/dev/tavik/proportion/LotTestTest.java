@@ -2,11 +2,13 @@ package dev.tavik.proportion;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
@@ -210,5 +212,29 @@ class LotTestTest {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> LotInterval.WILSON.of(sample, 500, 95, Side.LOWER))
         .withMessageContaining("did you mean 95%?");
+  }
+
+  @Test
+  void formsForALotGoByTheNamesOfTheEndless() {
+    for (ProportionTest test : ProportionTest.values()) {
+      if (test == ProportionTest.SCORE || test == ProportionTest.EXACT) {
+        assertThat(LotTest.inLot(test).card().id()).isEqualTo(test.id());
+        assertThat(LotTest.inLot(test).card().description()).isNotEqualTo(test.description());
+      } else {
+        assertThatThrownBy(() -> LotTest.inLot(test))
+            .isInstanceOf(DeclinedException.class)
+            .hasMessage(test.id() + " has no form for a finite lot; use score or exact");
+      }
+    }
+    for (ProportionInterval interval : ProportionInterval.values()) {
+      if (interval == ProportionInterval.WILSON || interval == ProportionInterval.CLOPPER_PEARSON) {
+        assertThat(LotInterval.inLot(interval).card().id()).isEqualTo(interval.id());
+        assertThat(LotInterval.inLot(interval).card().title()).isEqualTo(interval.title());
+      } else {
+        assertThatThrownBy(() -> LotInterval.inLot(interval))
+            .isInstanceOf(DeclinedException.class)
+            .hasMessage(interval.id() + " has no form for a finite lot");
+      }
+    }
   }
 }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimate;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
 import java.math.BigDecimal;
@@ -429,5 +430,73 @@ class TwoProportionTestTest {
     assertThat(far.log10PValue()).isCloseTo(-3000 / LN_10, within(1e-9));
     assertThat(HomogeneityTest.PEARSON.of(List.of(Tally.of(0, 3), Tally.of(0, 4))).pValue())
         .isEqualTo(1);
+  }
+
+  @Test
+  void homogeneityNeedsTwoGroups() {
+    assertThatThrownBy(() -> HomogeneityTest.PEARSON.of(List.of(Tally.of(3, 9))))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("at least two, got 1");
+    assertThat(HomogeneityTest.values())
+        .extracting(test -> test.card().id())
+        .containsExactly("pearson", "likelihood-ratio");
+  }
+
+  /** Whole numbers whose products pass what a long holds are still taken from each other exactly. */
+  @Test
+  void differencesOfTheLargestTalliesKeepTheirDigits() {
+    long n = 1_000_000_000_000L;
+    long x = 300_000_000_000L;
+    Tally first = Tally.of(x + 1, n);
+    Tally second = Tally.of(x - 6, n - 20);
+    BigDecimal difference =
+        BigDecimal.valueOf(x + 1)
+            .multiply(BigDecimal.valueOf(n - 20))
+            .subtract(BigDecimal.valueOf(x - 6).multiply(BigDecimal.valueOf(n)));
+    double expected = difference.doubleValue() / n / (n - 20);
+    assertThat(ComparisonEstimate.DIFFERENCE.of(first, second).value())
+        .isCloseTo(expected, within(1e-12 * Math.abs(expected)));
+    double error = Math.sqrt(0.3 * 0.7 * 2 / n);
+    assertThat(
+            Objects.requireNonNull(
+                    TwoProportionTest.Z_POOLED
+                        .of(first, second, Hypothesis.noDifference())
+                        .statistic())
+                .value())
+        .isCloseTo(expected / error, within(1e-9 * Math.abs(expected / error)));
+  }
+
+  /** At the conditional estimate the observed count is the mean, and the variance its precision. */
+  @ParameterizedTest
+  @CsvSource({"3/40, 11/50", "9/10, 1/30", "16/403, 53/408", "1/2, 1/2", "7/7, 3/9", "0/7, 3/9"})
+  void theConditionalOddsRatioExpectsWhatWasObserved(String one, String other) {
+    Tally first = Tally.parse(one);
+    Tally second = Tally.parse(other);
+    int s = (int) (first.successes() + second.successes());
+    BigInteger[] ways = ways((int) first.trials(), (int) second.trials(), s);
+    Estimate found = ComparisonEstimate.CONDITIONAL_ODDS_RATIO.of(first, second);
+    if (first.failures() == 0 || first.successes() == 0) {
+      assertThat(found.value()).isEqualTo(first.failures() == 0 ? Double.POSITIVE_INFINITY : 0);
+      assertThat(found.standardError()).isNaN();
+      return;
+    }
+    double most = Arrays.stream(ways).mapToDouble(BigInteger::doubleValue).max().orElseThrow();
+    double[] sums = new double[3];
+    for (int x = 0; x < ways.length; x++) {
+      double weight =
+          ways[x].doubleValue() / most * Math.pow(found.value(), x - (double) first.successes());
+      double away = x - (double) first.successes();
+      sums[0] += weight;
+      sums[1] += weight * away;
+      sums[2] += weight * away * away;
+    }
+    double mean = sums[1] / sums[0];
+    double variance = sums[2] / sums[0] - mean * mean;
+    assertThat(mean).isCloseTo(0, within(1e-9));
+    assertThat(found.standardError())
+        .isCloseTo(found.value() / Math.sqrt(variance), within(1e-9 * found.value()));
+    for (ComparisonEstimate estimate : ComparisonEstimate.values()) {
+      assertThat(estimate.of(first, second).quantity()).isEqualTo(estimate.quantity());
+    }
   }
 }
