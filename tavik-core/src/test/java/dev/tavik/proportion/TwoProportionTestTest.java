@@ -442,7 +442,9 @@ class TwoProportionTestTest {
         .containsExactly("pearson", "likelihood-ratio");
   }
 
-  /** Whole numbers whose products pass what a long holds are still taken from each other exactly. */
+  /**
+   * Whole numbers whose products pass what a long holds are still taken from each other exactly.
+   */
   @Test
   void differencesOfTheLargestTalliesKeepTheirDigits() {
     long n = 1_000_000_000_000L;
