@@ -106,10 +106,10 @@ final class Work {
 
   private DeclinedException tooLong() {
     return new DeclinedException(
-        "would take longer than its budget of %s%s for about %s tables with these margins;"
+        "would take longer than its budget of %s for about %s tables with these margins;"
             + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
             + " merge levels that were alike before the data were seen",
-        Figures.plain(seconds), seconds == 1 ? " second" : " seconds", tables);
+        Figures.counted(Figures.plain(seconds), "second", "seconds"), tables);
   }
 
   /** Takes room for values; negative to give it back. */

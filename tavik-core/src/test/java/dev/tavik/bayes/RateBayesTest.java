@@ -302,6 +302,25 @@ class RateBayesTest {
     assertThat(Evidence.of(Math.log(151))).isEqualTo(Evidence.VERY_STRONG);
   }
 
+  @Test
+  void priorsHaveTheirRangeAndTheirNames() {
+    for (double parameter : new double[] {1e-6, 0.3, 1e9}) {
+      assertThat(new BetaPrior(parameter, 1).a()).isEqualTo(parameter);
+      assertThat(new BetaPrior(1, parameter).b()).isEqualTo(parameter);
+    }
+    for (double parameter : new double[] {Math.nextDown(1e-6), Math.nextUp(1e9)}) {
+      assertThatIllegalArgumentException()
+          .isThrownBy(() -> new BetaPrior(parameter, 1))
+          .withMessageContaining("from 0.000001 to 1e9");
+      assertThatIllegalArgumentException().isThrownBy(() -> new BetaPrior(1, parameter));
+    }
+    assertThat(new BetaPrior(0.5, 20)).hasToString("Beta(0.5, 20)");
+    assertThat(new DirichletPrior(List.of(1.0, 2.5))).hasToString("Dirichlet(1, 2.5)");
+    assertThat(Kind.values())
+        .extracting(Kind::id)
+        .containsExactly("equal-tailed", "highest-density");
+  }
+
   /** From the definition, Γ functions with fifty digits (mpmath). */
   @ParameterizedTest
   @CsvSource({

@@ -119,7 +119,8 @@ final class Slices {
     private record Numbered(int at, @Nullable Recoding classes) implements Serializable {}
 
     static Plan of(List<Slice> slices) {
-      Map<String, Column> projected = new LinkedHashMap<>();
+      Map<String, Integer> names = new LinkedHashMap<>();
+      List<Column> projected = new ArrayList<>();
       Map<Numbered, Integer> numbered = new LinkedHashMap<>();
       List<int[]> places = new ArrayList<>();
       List<int[]> weights = new ArrayList<>();
@@ -130,7 +131,7 @@ final class Slices {
                     place -> {
                       String name = SparkRows.column(place.column());
                       Column values = Written.bytes(col(name), place.type());
-                      int at = position(projected, name, values);
+                      int at = position(names, projected, name, values);
                       return position(numbered, new Numbered(at, place.classes()));
                     })
                 .toArray());
@@ -139,21 +140,26 @@ final class Slices {
                 .mapToInt(
                     column -> {
                       String name = SparkRows.column(column);
-                      return position(projected, "weight_" + name, col(name).cast("double"));
+                      Column weight = col(name).cast("double");
+                      return position(names, projected, "weight_" + name, weight);
                     })
                 .toArray());
       }
       return new Plan(
-          slices, List.copyOf(projected.values()), List.copyOf(numbered.keySet()), places, weights);
+          slices, List.copyOf(projected), List.copyOf(numbered.keySet()), places, weights);
     }
 
     /** Where a column stands in the projection, which it is added to where it is new. */
-    private static int position(Map<String, Column> projected, String name, Column column) {
-      projected.putIfAbsent(name, column.as(name));
-      return List.copyOf(projected.keySet()).indexOf(name);
+    private static int position(
+        Map<String, Integer> names, List<Column> projected, String name, Column column) {
+      int at = position(names, name);
+      if (at == projected.size()) {
+        projected.add(column.as(name));
+      }
+      return at;
     }
 
-    private static int position(Map<Numbered, Integer> numbered, Numbered each) {
+    private static <T> int position(Map<T, Integer> numbered, T each) {
       Integer known = numbered.putIfAbsent(each, numbered.size());
       return known == null ? numbered.size() - 1 : known;
     }
