@@ -180,9 +180,7 @@ final class CountHandler extends RowHandler {
   /** A filter may name a level by its code. */
   private String label(int place, String level) {
     @Nullable RecodedLevels levels = recoded[place];
-    return levels == null || !levels.recoding().names(level)
-        ? level
-        : String.valueOf(levels.recoding().of(level));
+    return levels == null ? level : levels.recoding().meant(level);
   }
 
   @Override

@@ -202,6 +202,11 @@ public final class Recoding implements Serializable {
                         value, String.join(", ", levels()))));
   }
 
+  /** The level that is meant by its name or its code. */
+  String meant(String level) {
+    return names(level) ? String.valueOf(of(level)) : level;
+  }
+
   /**
    * The levels in their order.
    *

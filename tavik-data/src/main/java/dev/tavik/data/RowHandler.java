@@ -5,6 +5,7 @@ import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -111,6 +112,24 @@ public abstract class RowHandler {
    */
   public Optional<Recoding> classes(int column) {
     return Optional.empty();
+  }
+
+  /**
+   * {@return the levels that rows must have, by column, for others to matter: see {@link
+   * #onlyOfThose}}
+   */
+  public Map<Integer, RequiredLevel> required() {
+    return Map.of();
+  }
+
+  /**
+   * {@return whether a column's values matter only of rows that have the {@link #required} levels:
+   * a source may hand over any others as missing, and {@link #mostValues} is of the former}
+   *
+   * @param column which column, from 0
+   */
+  public boolean onlyOfThose(int column) {
+    return false;
   }
 
   /**

@@ -33,7 +33,7 @@ final class SweepHandler extends RowHandler {
   private int groupPlace;
   private List<String> asked = List.of();
   private int frequencyPlace = NO_PLACE;
-  private final Map<Integer, String> filters = new LinkedHashMap<>();
+  private final Map<Integer, RequiredLevel> filters = new LinkedHashMap<>();
   private @Nullable SweptColumn[] columns = {};
   private int[] levels = {};
   private long[] keys = {};
@@ -51,7 +51,6 @@ final class SweepHandler extends RowHandler {
   private int lacking;
   private long frequency = 1;
   private long total;
-  private final Map<Integer, Recoding> recodings = new HashMap<>();
   private final Map<Integer, Set<String>> seen = new HashMap<>();
   private List<String> names = List.of();
   private char[] text = {};
@@ -81,12 +80,20 @@ final class SweepHandler extends RowHandler {
     return all || rules.columns().size() > 1 ? Need.ROWS : Need.COUNTS;
   }
 
-  /** With filters only the values of rows that match are levels, which a column can't tell. */
+  /** Only the values of rows that match are levels; of a filter's column others come, too. */
   @Override
   public int mostValues(int column) {
-    return columns[column] == null || !filters.isEmpty()
-        ? Integer.MAX_VALUE
-        : SweptColumn.MOST_LEVELS;
+    return columns[column] == null || special[column] ? Integer.MAX_VALUE : SweptColumn.MOST_LEVELS;
+  }
+
+  @Override
+  public Map<Integer, RequiredLevel> required() {
+    return filters;
+  }
+
+  @Override
+  public boolean onlyOfThose(int column) {
+    return !special[column];
   }
 
   @Override
@@ -109,11 +116,10 @@ final class SweepHandler extends RowHandler {
         .filters()
         .forEach(
             (column, level) -> {
-              filters.put(header.find(column), level);
-              Recoding recoding = rules.recodings().get(column);
-              if (recoding != null) {
-                recodings.put(header.find(column), recoding);
-              }
+              int place = header.find(column);
+              Recoding recoding = recoding(header, place);
+              String meant = recoding == null ? level : recoding.meant(level);
+              filters.put(place, new RequiredLevel(meant, recoding));
             });
     String counted = rules.frequency();
     frequencyPlace = counted == null ? NO_PLACE : header.find(counted);
@@ -141,6 +147,14 @@ final class SweepHandler extends RowHandler {
     return wanted;
   }
 
+  private @Nullable Recoding recoding(Header header, int place) {
+    return rules.recodings().entrySet().stream()
+        .filter(each -> header.position(each.getKey()) == place)
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElse(null);
+  }
+
   /** A short value is kept as a number until its row is complete. */
   @Override
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
@@ -166,8 +180,17 @@ final class SweepHandler extends RowHandler {
     lengths[column] = length;
     inQuotes[column] = quoted;
     keys[column] = KEPT;
-    if (special[column]) {
-      special(column, new String(buffer, offset, length));
+    RequiredLevel filter = filters.get(column);
+    if (filter != null) {
+      String read = read(filter, column, buffer, offset, length, quoted);
+      matching &= filter.level().equals(read);
+      Set<String> others = seen.computeIfAbsent(column, key -> new LinkedHashSet<>());
+      if (read != null && others.size() < MOST_SEEN) {
+        others.add(read);
+      }
+    }
+    if (column == frequencyPlace) {
+      frequency = frequency(new String(buffer, offset, length));
     }
   }
 
@@ -185,19 +208,13 @@ final class SweepHandler extends RowHandler {
     }
   }
 
-  private void special(int column, String value) {
-    String level = filters.get(column);
-    if (level != null) {
-      Recoding recoding = recodings.get(column);
-      String read = recoding == null ? value : recoding.of(value);
-      matching &= level.equals(read);
-      Set<String> others = seen.computeIfAbsent(column, key -> new LinkedHashSet<>());
-      if (read != null && others.size() < MOST_SEEN) {
-        others.add(read);
-      }
-    }
-    if (column == frequencyPlace) {
-      frequency = frequency(value);
+  private @Nullable String read(
+      RequiredLevel filter, int column, char[] buffer, int offset, int length, boolean quoted) {
+    try {
+      return filter.read(buffer, offset, length, quoted);
+    } catch (IllegalArgumentException e) {
+      throw new DataException(
+          DataException.Code.LEVEL, "%s, column %s %s", place(), names.get(column), e.getMessage());
     }
   }
 
@@ -358,7 +375,8 @@ final class SweepHandler extends RowHandler {
     }
     StringBuilder found = new StringBuilder();
     filters.forEach(
-        (column, level) -> {
+        (column, filter) -> {
+          String level = filter.level();
           List<String> others = List.copyOf(seen.getOrDefault(column, Set.of()));
           found.append(found.isEmpty() ? "" : "; ");
           found.append(names.get(column)).append('=').append(level);

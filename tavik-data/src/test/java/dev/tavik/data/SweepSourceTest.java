@@ -242,7 +242,10 @@ class SweepSourceTest {
         "log.csv, line 6, column id has no value");
   }
 
-  /** What a filter leaves out is no level, and gives no column up; a filter may name a label. */
+  /**
+   * What a filter leaves out is no level, and gives no column up; a filter may name a label or a
+   * code.
+   */
   @Test
   void onlyRowsThatCountHaveLevels() {
     StringBuilder text = new StringBuilder("grade,kiln,id,remark\n");
@@ -260,6 +263,26 @@ class SweepSourceTest {
     Crossings named =
         source.countAgainst("kiln", rules.where("grade", "sound").recode("grade", labels));
     assertThat(named.tables()).isEqualTo(few.tables());
+    Crossings coded =
+        source.countAgainst("kiln", rules.where("grade", "1").recode("grade", labels));
+    assertThat(coded.tables()).isEqualTo(few.tables());
+  }
+
+  /** A missing number lies in no class, as of any other question; what is no number is told. */
+  @Test
+  void aFilterMayNameAClass() {
+    String text = "score,kiln,grade\n3,N,a\n,N,a\n NA ,S,b\n2,S,b\n9,S,a\n";
+    CountRequest low =
+        CountRequest.of("*")
+            .where("score", "low")
+            .recode("score", Recoding.cut("0-6=low,7-10=high"));
+    assertThat(source(text).countAgainst("kiln", low).tables().get(0).counts())
+        .containsExactlyInAnyOrderEntriesOf(Map.of(List.of("a", "N"), 1L, List.of("b", "S"), 1L));
+    refused(
+        List.of((text + "\"NA\",S,b").split("\n")),
+        "kiln",
+        low,
+        "log.csv, line 7, column score has 'NA', which is no number to cut");
   }
 
   private static void refused(List<String> rows, String group, CountRequest rules, String why) {

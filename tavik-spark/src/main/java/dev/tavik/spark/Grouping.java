@@ -39,7 +39,7 @@ final class Grouping {
     List<Column> out = new ArrayList<>();
     for (Slice.Place place : slice.places()) {
       String name = SparkRows.column(place.column());
-      Column column = Written.grouped(col(name), place.type());
+      Column column = slice.only(place, Written.grouped(col(name), place.type()));
       @Nullable Recoding classes = place.classes();
       if (classes == null) {
         by.add(column.as(name));

@@ -1,9 +1,18 @@
 package dev.tavik.spark;
 
+import static org.apache.spark.sql.functions.col;
+import static org.apache.spark.sql.functions.lit;
+import static org.apache.spark.sql.functions.udf;
+import static org.apache.spark.sql.functions.when;
+
 import dev.tavik.data.Recoding;
+import dev.tavik.data.RequiredLevel;
 import java.io.Serializable;
 import java.util.List;
+import org.apache.spark.sql.Column;
+import org.apache.spark.sql.api.java.UDF1;
 import org.apache.spark.sql.types.DataType;
+import org.apache.spark.sql.types.DataTypes;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,8 +21,10 @@ import org.jspecify.annotations.Nullable;
  * @param places the columns
  * @param summed the columns of which sums are needed, a weight first; rows of one group are alike
  *     in its sign
+ * @param required what rows must have for the columns to matter that matter only there
  */
-record Slice(List<Place> places, List<Integer> summed) implements Serializable {
+record Slice(List<Place> places, List<Integer> summed, List<Required> required)
+    implements Serializable {
   /**
    * A column of the combination.
    *
@@ -22,8 +33,9 @@ record Slice(List<Place> places, List<Integer> summed) implements Serializable {
    * @param most how many different values are accepted
    * @param classes what its numbers are read as, where classes are made of them: one number of each
    *     class stands for all
+   * @param onlyOfThose whether its values matter only in rows that have what is required
    */
-  record Place(int column, DataType type, int most, @Nullable Recoding classes)
+  record Place(int column, DataType type, int most, @Nullable Recoding classes, boolean onlyOfThose)
       implements Serializable {
     /** What is alike of values that are read alike; null of a missing one. */
     static String alike(Recoding classes, String written) {
@@ -35,5 +47,38 @@ record Slice(List<Place> places, List<Integer> summed) implements Serializable {
         return "n";
       }
     }
+  }
+
+  /**
+   * A level that a row must have.
+   *
+   * @param column of which column
+   * @param type its type
+   * @param text whether its values are texts as they stand in a file, without quotes
+   * @param level the level
+   */
+  record Required(int column, DataType type, boolean text, RequiredLevel level)
+      implements Serializable {
+    private Column met() {
+      Column written = Written.grouped(col(SparkRows.column(column)), type);
+      UDF1<@Nullable Object, Boolean> has = value -> has(Written.of(value));
+      return udf(has, DataTypes.BooleanType).apply(written);
+    }
+
+    private boolean has(@Nullable String value) {
+      try {
+        return value != null && level.has(value, !text);
+      } catch (IllegalArgumentException e) {
+        // It lies in no class, which is told of the value itself.
+        return false;
+      }
+    }
+  }
+
+  /** Values of a place, missing in rows where they don't matter. */
+  Column only(Place place, Column values) {
+    return required.isEmpty() || !place.onlyOfThose()
+        ? values
+        : when(required.stream().map(Required::met).reduce(lit(true), Column::and), values);
   }
 }

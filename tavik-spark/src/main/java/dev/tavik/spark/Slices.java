@@ -119,7 +119,7 @@ final class Slices {
     private record Numbered(int at, @Nullable Recoding classes) implements Serializable {}
 
     static Plan of(List<Slice> slices) {
-      Map<String, Integer> names = new LinkedHashMap<>();
+      Map<List<?>, Integer> known = new LinkedHashMap<>();
       List<Column> projected = new ArrayList<>();
       Map<Numbered, Integer> numbered = new LinkedHashMap<>();
       List<int[]> places = new ArrayList<>();
@@ -130,8 +130,10 @@ final class Slices {
                 .mapToInt(
                     place -> {
                       String name = SparkRows.column(place.column());
-                      Column values = Written.bytes(col(name), place.type());
-                      int at = position(names, projected, name, values);
+                      Column values = slice.only(place, Written.bytes(col(name), place.type()));
+                      List<?> what =
+                          List.of(name, place.onlyOfThose() ? slice.required() : List.of());
+                      int at = position(known, projected, what, values);
                       return position(numbered, new Numbered(at, place.classes()));
                     })
                 .toArray());
@@ -141,7 +143,7 @@ final class Slices {
                     column -> {
                       String name = SparkRows.column(column);
                       Column weight = col(name).cast("double");
-                      return position(names, projected, "weight_" + name, weight);
+                      return position(known, projected, List.of("weight", name), weight);
                     })
                 .toArray());
       }
@@ -151,10 +153,10 @@ final class Slices {
 
     /** Where a column stands in the projection, which it is added to where it is new. */
     private static int position(
-        Map<String, Integer> names, List<Column> projected, String name, Column column) {
-      int at = position(names, name);
+        Map<List<?>, Integer> known, List<Column> projected, List<?> what, Column column) {
+      int at = position(known, what);
       if (at == projected.size()) {
-        projected.add(column.as(name));
+        projected.add(column.as("p" + at));
       }
       return at;
     }

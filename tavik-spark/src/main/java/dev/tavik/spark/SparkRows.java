@@ -138,10 +138,16 @@ final class SparkRows extends RowSource {
                 column,
                 type(column),
                 handler.mostValues(column),
-                handler.classes(column).orElse(null)));
+                handler.classes(column).orElse(null),
+                handler.onlyOfThose(column)));
       }
     }
-    return new Slice(places, numbers ? summed : List.of());
+    List<Slice.Required> required = new ArrayList<>();
+    handler
+        .required()
+        .forEach(
+            (column, level) -> required.add(new Slice.Required(column, type(column), text, level)));
+    return new Slice(places, numbers ? summed : List.of(), required);
   }
 
   private DataType type(int column) {

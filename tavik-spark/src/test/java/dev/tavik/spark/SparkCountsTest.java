@@ -141,6 +141,7 @@ class SparkCountsTest {
             + " against: 5%",
         "ask: shares, data: returns-by-depot.csv, outcome: reason, count: n, against: equal",
         "ask: sweep, data: returns-by-depot.csv, group: depot, outcomes: '*', count: n",
+        "ask: sweep, data: firing-log.csv, group: shift, outcomes: '*', where: kiln=Nroth",
         "ask: rate, data: panel-survey.csv, outcome: would_reorder, success: 'yes', against: 70%,"
             + " design: 'weight=weight,strata=region,cluster=dealer', group: channel",
         "ask: compare, data: panel-survey.csv, outcome: would_reorder, success: 'yes',"
@@ -394,6 +395,67 @@ class SparkCountsTest {
     assertThat(swept.leftOut()).containsOnlyKeys("id");
     assertThat(swept.tables()).hasSize(1);
     assertThat(swept.tables().get(0).counts()).hasSize(900);
+  }
+
+  @Test
+  void aSweepOfSomeRowsCountsWhatThatOfAFileDoes() throws IOException {
+    Recoding cut = Recoding.cut("0-6=low,7-10=high,99=no answer");
+    Map<String, CountRequest> asked =
+        Map.of(
+            "firing-log.csv:shift",
+            CountRequest.of("*").missing(Missing.LEVEL).where("kiln", "North"),
+            "panel-codes.csv:region",
+            CountRequest.of("*").where("recommend", "low").recode("recommend", cut));
+    for (Map.Entry<String, CountRequest> each : asked.entrySet()) {
+      String[] of = each.getKey().split(":");
+      Path file = folder.resolve(of[0]);
+      Crossings here = Sources.open(file).countAgainst(of[1], each.getValue());
+      Crossings there =
+          SparkCounts.of(Cluster.text(session, file).repartition(3))
+              .asText()
+              .countAgainst(of[1], each.getValue());
+      assertThat(there.leftOut()).isEqualTo(here.leftOut());
+      assertThat(there.tables()).hasSameSizeAs(here.tables()).hasSizeGreaterThan(2);
+      for (int i = 0; i < here.tables().size(); i++) {
+        Tabulation one = here.tables().get(i);
+        Tabulation other = there.tables().get(i);
+        assertThat(other.counts()).isEqualTo(one.counts());
+        assertThat(other.missing()).isEqualTo(one.missing());
+        assertThat(List.of(other.rows(), other.total()))
+            .isEqualTo(List.of(one.rows(), one.total()));
+      }
+    }
+  }
+
+  /** However many levels they have in the rest, and in however many combinations. */
+  @Test
+  void columnsAreHeldAgainstGroupsInTheRowsThatMatch() {
+    Dataset<Row> rows =
+        session
+            .range(0, 1_200_000, 1, 6)
+            .selectExpr(
+                "id",
+                "id % 3 as kiln",
+                "if(id % 4 = 0, 'red', 'white') as clay",
+                "if(id % 4 = 0, id % 5, id) as rack",
+                "id % 7 as day");
+    SparkCounts counts = SparkCounts.of(rows);
+    CountRequest red = CountRequest.of("*").where("clay", "red");
+    Crossings swept = counts.countAgainst("kiln", red);
+    assertThat(swept.leftOut()).containsOnly(Map.entry("id", "more than 1,000 different values"));
+    assertThat(swept.tables())
+        .extracting(each -> each.columns().get(0))
+        .containsExactly("rack", "day");
+    Tabulation racks = swept.tables().get(0);
+    assertThat(racks.counts())
+        .hasSize(15)
+        .allSatisfy((levels, n) -> assertThat(n).isEqualTo(20_000));
+    assertThat(racks.rows()).isEqualTo(1_200_000);
+    assertThat(racks.total()).isEqualTo(300_000);
+    Crossings alone =
+        counts.countAgainst("kiln", CountRequest.of("rack").where("clay", "red").where("day", "0"));
+    // Every 28th row, from the first.
+    assertThat(alone.tables().get(0).total()).isEqualTo(1_200_000 / 28 + 1);
   }
 
   @Test

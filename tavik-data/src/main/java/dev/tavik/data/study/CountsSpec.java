@@ -133,7 +133,8 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     Set<String> described = asked.recodings().keySet();
     boolean known =
         counted.tables().stream().anyMatch(each -> !Collections.disjoint(each.columns(), described))
-            || !Collections.disjoint(counted.leftOut().keySet(), described);
+            || !Collections.disjoint(counted.leftOut().keySet(), described)
+            || !raw.recodings().isEmpty();
     spec.check(
         known || described.isEmpty(),
         "{codebook} describes %s, and these data have none of them",
@@ -145,7 +146,8 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
 
   private static Map<String, Recoding> filtered(CountRequest request) {
     Map<String, Recoding> recodings = new LinkedHashMap<>(request.recodings());
-    recodings.keySet().retainAll(request.filters().keySet());
+    List<String> filters = List.copyOf(request.filters().keySet());
+    recodings.keySet().removeIf(column -> Names.matching(column, filters).isEmpty());
     return recodings;
   }
 

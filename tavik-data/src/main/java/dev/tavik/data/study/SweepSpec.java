@@ -18,6 +18,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a sweep over the columns of a file from its words. */
@@ -71,7 +72,9 @@ final class SweepSpec {
           DataException.Code.LEVEL,
           "no column classifies what %s could differ in; left out: %s",
           group,
-          leftOut);
+          leftOut.entrySet().stream()
+              .map(each -> each.getKey() + " (" + each.getValue() + ")")
+              .collect(Collectors.joining(", ")));
     }
     CountedFrom from =
         CountedFrom.each(swept.tables(), List.of(), spec.text("count"), counts.filters());

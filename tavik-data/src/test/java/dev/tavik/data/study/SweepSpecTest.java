@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.count.CrossTable;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
 import dev.tavik.study.sweep.SweepQuestion;
@@ -39,5 +40,26 @@ class SweepSpecTest {
         .isThrownBy(() -> sweep(51))
         .withMessageContaining("column group has 51 different values")
         .withMessageContaining("at most 50");
+  }
+
+  /** What is described may be there for the filter alone. */
+  @Test
+  void rowsOfOneClassAreSwept() throws IOException {
+    List<String> rows = List.of("score,kiln,grade", "3,N,a", ",N,a", "2,S,b", "9,S,a", "4,N,b");
+    Path file = Files.write(folder.resolve("scores.csv"), rows);
+    Spec spec =
+        Spec.of("data=" + file, "group=kiln", "where=Score=low", "cut=score:0-6=low,7-10=high");
+    SweepQuestion held = (SweepQuestion) Asking.SWEEP.question(spec, Opening.ofFiles());
+    assertThat(held.tables()).containsOnlyKeys("grade");
+    assertThat(held.tables().values()).extracting(CrossTable::total).containsExactly(3L);
+    Spec none = Spec.of("data=" + file, "group=kiln", "where=score=3");
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> Asking.SWEEP.question(none, Opening.ofFiles()))
+        .withMessage(
+            "no column classifies what kiln could differ in; left out: grade (one value only)");
+    Spec other = Spec.of("data=" + file, "group=kiln", "cut=marks:0-6=low,7-10=high");
+    assertThatExceptionOfType(SpecException.class)
+        .isThrownBy(() -> Asking.SWEEP.question(other, Opening.ofFiles()))
+        .withMessageContaining("describes marks");
   }
 }
