@@ -7,6 +7,8 @@ import java.awt.FontFormatException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -47,15 +49,24 @@ final class BundledFonts {
     try (InputStream in = file(name)) {
       return Font.createFont(Font.TRUETYPE_FONT, in);
     } catch (IOException e) {
-      throw new UncheckedIOException(
-          say(
-              "the font for pictures can't be read; the JDK lays it out in the temporary folder"
-                  + " (%s), which must be writable",
-              System.getProperty("java.io.tmpdir")),
-          e);
+      throw new UncheckedIOException(trouble(), e);
     } catch (FontFormatException e) {
       throw new IllegalStateException("the bundled fonts are damaged", e);
     }
+  }
+
+  /** The JDK says only that it can't read a font, whatever it lacks. */
+  private static String trouble() {
+    String folder = System.getProperty("java.io.tmpdir");
+    return Files.isWritable(Path.of(folder))
+        ? say(
+            "this Java can't lay out text: it lacks a library such as libfreetype or libharfbuzz, which"
+                + " packages of Java called headless leave out, or room in the temporary folder (%s)",
+            folder)
+        : say(
+            "the font for pictures can't be read; the JDK lays it out in the temporary folder (%s),"
+                + " which must be writable",
+            folder);
   }
 
   /** A bundled font as it is packed. */

@@ -18,10 +18,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -45,7 +47,7 @@ final class OutputOptions {
   boolean overwrite;
 
   private final Map<Path, byte[]> beside = new LinkedHashMap<>();
-  private final List<String> undrawn = new ArrayList<>();
+  private final Set<String> undrawn = new LinkedHashSet<>();
 
   /** Gives them to a command. They aren't annotated: to read annotations takes longer to start. */
   void addTo(CommandSpec command) {
@@ -206,7 +208,7 @@ final class OutputOptions {
     return placed;
   }
 
-  /** A picture that is missing, to be told after the answer. */
+  /** A picture that is missing, to be told after the answer: once, if many miss for one reason. */
   void undrawn(String why) {
     undrawn.add(why);
   }

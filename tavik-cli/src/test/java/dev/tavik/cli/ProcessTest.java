@@ -32,6 +32,10 @@ class ProcessTest {
   }
 
   private Process started(String... words) throws IOException {
+    return started(List.of(), words);
+  }
+
+  private Process started(List<String> flags, String... words) throws IOException {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     // What counts the lines that this run runs counts those of the process too.
@@ -41,6 +45,7 @@ class ProcessTest {
     }
     command.addAll(
         List.of("-Xmx256m", "-Dtavik.progress=true", "-cp", System.getProperty("java.class.path")));
+    command.addAll(flags);
     command.add("dev.tavik.cli.Main");
     command.addAll(List.of(words));
     process =
@@ -155,6 +160,25 @@ class ProcessTest {
     assertThat(asked.waitFor()).isEqualTo(2);
     assertThat(out()).isEmpty();
     assertThat(err()).contains("did you mean 5%?");
+  }
+
+  @Test
+  void whyPicturesAreMissingIsToldOnce() throws IOException, InterruptedException {
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study, "questions:\n" + "  - {ask: rate, tally: 14/400, against: 5%}\n".repeat(3));
+    Path report = folder.resolve("report.html");
+    Path none = folder.resolve("none");
+    Process asked =
+        started(
+            List.of("-Djava.io.tmpdir=" + none),
+            "run",
+            study.toString(),
+            "--out",
+            report.toString());
+    assertThat(asked.waitFor()).as(err()).isZero();
+    assertThat(err()).containsOnlyOnce("lacks pictures").contains("temporary folder (" + none);
+    assertThat(report).content().contains("14 of 400");
   }
 
   /** How far it has come is told; asked to stop, a simulation answers with what it has. */
