@@ -12,6 +12,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
 
 /**
  * Writes a file whole or not at all: to another one beside it first, which then takes its place. So
@@ -96,7 +97,8 @@ final class FileWriting {
   }
 
   private static void keepPermissions(Path from, Path to) throws IOException {
-    if (Files.getFileStore(from).supportsFileAttributeView("posix")) {
+    // Not by the file's store, which the JDK doesn't find in a folder that is another root.
+    if (Files.getFileAttributeView(from, PosixFileAttributeView.class) != null) {
       Files.setPosixFilePermissions(to, Files.getPosixFilePermissions(from));
     }
   }

@@ -6,6 +6,7 @@ import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermission;
 import java.util.Map;
 import java.util.Optional;
@@ -49,7 +50,7 @@ final class Credentials {
   }
 
   private static void requirePrivate(Path file) throws IOException {
-    if (!Files.getFileStore(file).supportsFileAttributeView("posix")) {
+    if (Files.getFileAttributeView(file, PosixFileAttributeView.class) == null) {
       return;
     }
     Set<PosixFilePermission> others = Files.getPosixFilePermissions(file);
