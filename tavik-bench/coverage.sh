@@ -7,5 +7,5 @@ set -eu
 
 root=$(CDPATH='' cd -P "$(dirname "$0")/.." && pwd)
 cd "$root"
-exec mvn -B -q compile exec:java -pl tavik-bench -am \
+MAVEN_OPTS="-XX:TieredStopAtLevel=4 ${MAVEN_OPTS:-}" exec mvn -B -q compile exec:java -pl tavik-bench -am \
   -Dexec.mainClass=dev.tavik.bench.SurveyCoverage ${1:+-Dexec.args="$1"}

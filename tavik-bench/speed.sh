@@ -8,5 +8,5 @@ set -eu
 root=$(CDPATH='' cd -P "$(dirname "$0")/.." && pwd)
 cd "$root"
 ./tavik --version >/dev/null
-MAVEN_OPTS="-Xmx2g -XX:+UseSerialGC ${MAVEN_OPTS:-}" exec mvn -B -q compile exec:java -pl tavik-bench \
+MAVEN_OPTS="-Xmx2g -XX:TieredStopAtLevel=4 -XX:+UseSerialGC ${MAVEN_OPTS:-}" exec mvn -B -q compile exec:java -pl tavik-bench \
   -am -Dexec.mainClass=dev.tavik.bench.Speed ${1:+-Dexec.args="'$1'"}

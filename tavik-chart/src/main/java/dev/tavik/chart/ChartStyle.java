@@ -27,17 +27,26 @@ final class ChartStyle {
 
   private static final double[] ROUND = {1, 2, 5, 10};
 
+  /** Longest title in letters. The time to break a title into lines grows with its square. */
+  private static final int LONGEST_TITLE = 400;
+
   private ChartStyle() {}
 
   /** A chart of a plot, with a title and a line below that says what is seen. */
   static JFreeChart titled(XYPlot plot, String title, String subtitle) {
-    JFreeChart chart = new JFreeChart(title, BundledFonts.bold(16), plot, false);
+    JFreeChart chart = new JFreeChart(shortened(title), BundledFonts.bold(16), plot, false);
     framed(chart);
     leftAligned(chart.getTitle());
-    TextTitle below = new TextTitle(subtitle, BundledFonts.plain(12));
+    TextTitle below = new TextTitle(shortened(subtitle), BundledFonts.plain(12));
     leftAligned(below);
     chart.addSubtitle(below);
     return chart;
+  }
+
+  private static String shortened(String title) {
+    return title.codePointCount(0, title.length()) <= LONGEST_TITLE
+        ? title
+        : title.substring(0, title.offsetByCodePoints(0, LONGEST_TITLE - 1)) + "…";
   }
 
   /** A further chart of the same picture. */

@@ -182,7 +182,7 @@ class EverySourceTest {
         "rate --outcome grade --success crazed --where glaze=cobalt --against 8% --missing level",
         "compare --outcome grade --success cracked --group shift --tests all --intervals all",
         "compare --outcome grade --success bad --merge cracked+warped=bad --group kiln",
-        "shares --outcome grade --against equal",
+        "shares --outcome grade --against equal --tests pearson",
         "sweep --group kiln --outcomes shift,grade,glaze",
         "cross --rows kiln --columns grade --strata shift --merge crazed+cracked+warped=bad"
             + " --where kiln=South",

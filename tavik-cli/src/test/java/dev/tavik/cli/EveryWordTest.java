@@ -37,7 +37,7 @@ class EveryWordTest {
           "compare --paired --data demo/regrade.csv --outcome first_inspector,second_inspector"
               + " --success cracked",
           "shares ash=31 celadon=22 iron=17 --against 40%,30%,30%",
-          "shares " + LOG + "--outcome grade --against equal",
+          "shares " + LOG + "--outcome grade --against equal --where kiln=Tunnel",
           "cross --cells '12 5; 7 9'",
           "cross --cells '12 5 8; 7 9 11; 10 20 9'",
           "cross " + LOG + "--rows kiln --columns grade",
@@ -57,7 +57,7 @@ class EveryWordTest {
           "plan rate --against 8% --expect 5% --power 80%",
           "plan rate --expect 5% --half-width 2%",
           "plan rate --against 8% --expect 5% --n 400 --bayes",
-          "plan compare --base 8% --expect 5% --power 80%",
+          "plan compare --base 30% --expect 12% --power 80%",
           "plan compare --base 8% --expect 5% --half-width 3%",
           "plan compare --base 8% --expect 8% --power 80% --show noninferior --margin 3%"
               + " --alternative less",

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.util.Locale;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -133,9 +134,6 @@ class FarFiguresTest {
         "cross --cells '5000 3 1 9; 2 8000 4 7; 11 1 9000 2' --tests all",
         "shares a=12 b=9 c=979 --against 1%,1%,98% --intervals all",
         "plan compare --base 99.99% --expect 99.99% --show noninferior --margin 1% --power 90%",
-        "plan compare --base 30% --expect 20% --power 80% --method exact --tests"
-            + " fisher,boschloo,z-pooled",
-        "assess compare --n 400,400 --p 5% --tests all --intervals all",
         "rate --planned 1000..100000:1000 --against 5% --expect 3%",
         "tail poisson --mean 1e11 --area 2.5%",
         "tail t --df 0.01 --area 2.5%",
@@ -155,6 +153,20 @@ class FarFiguresTest {
       }
     }
     assertThat(CommandLine.shell(line).out()).doesNotContain(" NaN");
+  }
+
+  /** Exact plans and methods assessed at sizes that take seconds. */
+  @ParameterizedTest
+  @EnabledIfSystemProperty(named = "tavik.proofs", matches = "true")
+  @ValueSource(
+      strings = {
+        "plan compare --base 30% --expect 20% --power 80% --method exact --tests"
+            + " fisher,boschloo,z-pooled",
+        "assess compare --n 400,400 --p 5% --tests all --intervals all",
+        "shares --data demo/firing-log.csv --outcome grade --against equal"
+      })
+  void largeSizesAreAnswered(String line) throws IOException {
+    whatOnceFailedIsAnswered(line);
   }
 
   /** The table that plans count as rejected is the one that the test rejects. */

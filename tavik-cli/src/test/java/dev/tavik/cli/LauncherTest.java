@@ -75,6 +75,7 @@ class LauncherTest {
             .matcher(Files.readString(Path.of("..", "pom.xml")));
     List<String> apart =
         List.of(
+            "tavik-checks",
             "tavik-bom",
             "tavik-spark",
             "tavik-examples",

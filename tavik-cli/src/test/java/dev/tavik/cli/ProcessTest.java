@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
@@ -44,7 +43,12 @@ class ProcessTest {
       command.add(agent);
     }
     command.addAll(
-        List.of("-Xmx256m", "-Dtavik.progress=true", "-cp", System.getProperty("java.class.path")));
+        List.of(
+            "-Xmx256m",
+            "-XX:TieredStopAtLevel=1",
+            "-Dtavik.progress=true",
+            "-cp",
+            System.getProperty("java.class.path")));
     command.addAll(flags);
     command.add("dev.tavik.cli.Main");
     command.addAll(List.of(words));
@@ -111,7 +115,7 @@ class ProcessTest {
     String before = Files.readString(report);
     Path study = folder.resolve("study.yaml");
     Files.writeString(
-        study, "questions:\n" + "  - {ask: rate, tally: 14/400, against: 5%}\n".repeat(20_000));
+        study, "questions:\n" + "  - {ask: rate, tally: 14/400, against: 5%}\n".repeat(5_000));
     Process asked = started("run", study.toString(), "--out", report.toString());
     while (asked.isAlive() && parts().isEmpty()) {
       Thread.onSpinWait();
@@ -131,6 +135,17 @@ class ProcessTest {
     }
   }
 
+  /** What the threads of a process are doing. */
+  private static String stacks(Process of) throws IOException {
+    Process asked =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "jstack").toString(),
+                Long.toString(of.pid()))
+            .redirectErrorStream(true)
+            .start();
+    return new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+  }
+
   /** A statement that runs is cancelled when the program is interrupted. */
   @Test
   void anInterruptEndsAStatement() throws IOException, InterruptedException {
@@ -147,10 +162,12 @@ class ProcessTest {
             "1",
             "--against",
             "50%");
-    Thread.sleep(4_000);
+    while (asked.isAlive() && !stacks(asked).contains("duckdb_jdbc_execute")) {
+      Thread.sleep(20);
+    }
     assertThat(asked.isAlive()).as(err()).isTrue();
     asked.destroy();
-    assertThat(asked.waitFor(20, TimeUnit.SECONDS)).isTrue();
+    asked.waitFor();
     assertThat(out()).isEmpty();
   }
 

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.LogFactorials;
+import dev.tavik.proofs.KeptValues;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
@@ -29,13 +30,16 @@ import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
+@Order(1)
 class TableTestTest {
   private static final MathContext DIGITS = new MathContext(50);
+  private static final KeptValues KEPT = KeptValues.of("fisher-tables.txt");
 
   private static CrossTable table(String cells) {
     List<List<Long>> rows = new ArrayList<>();
@@ -305,7 +309,7 @@ class TableTestTest {
         boolean alike = random.nextInt(6) < k;
         cells[row][alike ? row % columns : random.nextInt(columns)]++;
       }
-      double expected = byTwin(cells);
+      double expected = KEPT.value("twin " + written(cells), () -> byTwin(cells));
       assertThat(TableTest.FISHER.of(table(written(cells))).pValue())
           .as(written(cells))
           .isCloseTo(expected, within(1e-11 * expected));
@@ -415,14 +419,17 @@ class TableTestTest {
   /** A million draws with the same margins, for a table too large to go through in a test. */
   @Test
   void fisherOfFiveHundredUnitsAgreesWithDraws() {
-    CrossTable table = table("34 25 35 25;31 30 34 31;26 41 24 33;38 22 30 41");
-    SimulatedTail drawn =
-        NullWorld.ofTable(table).simulate(Draws.of(1_000_000, 7)).tails().stream()
-            .filter(tail -> tail.method() == TableTest.FISHER)
-            .findFirst()
-            .orElseThrow();
-    double p = TableTest.FISHER.of(table).pValue();
-    assertThat(p).isCloseTo(drawn.pValue(), within(5 * drawn.standardError()));
+    String cells = "34 25 35 25;31 30 34 31;26 41 24 33;38 22 30 41";
+    double drawn = KEPT.value("draws " + cells, () -> drawn(table(cells)).pValue());
+    double error = KEPT.value("error " + cells, () -> drawn(table(cells)).standardError());
+    assertThat(TableTest.FISHER.of(table(cells)).pValue()).isCloseTo(drawn, within(5 * error));
+  }
+
+  private static SimulatedTail drawn(CrossTable table) {
+    return NullWorld.ofTable(table).simulate(Draws.of(1_000_000, 7)).tails().stream()
+        .filter(tail -> tail.method() == TableTest.FISHER)
+        .findFirst()
+        .orElseThrow();
   }
 
   /** Against all fillings of two columns, gone through one by one. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.Tally;
+import dev.tavik.proofs.KeptValues;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Quantity;
 import java.math.BigDecimal;
@@ -17,6 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ComparedRatesTest {
   private static final MathContext DIGITS = new MathContext(60);
+  private static final KeptValues KEPT = KeptValues.of("compared-rates.txt");
 
   private static BigInteger ways(long n, long k) {
     BigInteger product = BigInteger.ONE;
@@ -88,6 +90,18 @@ class ComparedRatesTest {
         .isCloseTo(expected.doubleValue(), within(2e-12 * expected.doubleValue()));
   }
 
+  private static double kept(
+      Quantity measure, double value, BetaDistribution first, BetaDistribution second) {
+    String key =
+        String.join(
+            " ",
+            measure.id(),
+            Double.toString(value),
+            "beta " + first.getAlpha() + " " + first.getBeta(),
+            "beta " + second.getAlpha() + " " + second.getBeta());
+    return KEPT.value(key, () -> twin(measure, value, first, second));
+  }
+
   /** The double integral the plain way: a fine grid over the second, the first's tail for each. */
   private static double twin(
       Quantity measure, double value, BetaDistribution first, BetaDistribution second) {
@@ -123,13 +137,13 @@ class ComparedRatesTest {
       for (double value : values[i]) {
         assertThat(rates.above(measure, value))
             .as("%s %s", measure.id(), value)
-            .isCloseTo(twin(measure, value, first, second), within(2e-9));
+            .isCloseTo(kept(measure, value, first, second), within(2e-9));
       }
     }
     assertThat(rates.inside(Quantity.DIFFERENCE, -0.4, 0.01))
         .isCloseTo(
-            twin(Quantity.DIFFERENCE, -0.4, first, second)
-                - twin(Quantity.DIFFERENCE, 0.01, first, second),
+            kept(Quantity.DIFFERENCE, -0.4, first, second)
+                - kept(Quantity.DIFFERENCE, 0.01, first, second),
             within(2e-9));
   }
 

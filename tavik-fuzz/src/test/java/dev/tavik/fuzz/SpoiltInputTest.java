@@ -20,7 +20,8 @@ import org.junit.jupiter.params.provider.EnumSource;
  * src/test/found}, and is given again each time.
  */
 class SpoiltInputTest {
-  private static final int CASES = Integer.getInteger("tavik.fuzz", 300);
+  private static final int CASES =
+      Integer.getInteger("tavik.fuzz", Boolean.getBoolean("tavik.proofs") ? 1000 : 100);
   private static final long SEED = Long.getLong("tavik.fuzz.seed", 20_261_128L);
   private static final Path SEEDS = Path.of("src/test/seeds");
   private static final Path FOUND = Path.of("src/test/found");

@@ -122,7 +122,7 @@ class SparkCountsTest {
             + " tests: all, intervals: all",
         "ask: compare, data: firing-log.csv, outcome: grade, success: bad, group: kiln,"
             + " merge: cracked+warped=bad",
-        "ask: shares, data: firing-log.csv, outcome: grade, against: equal",
+        "ask: shares, data: firing-log.csv, outcome: grade, against: equal, tests: pearson",
         "ask: sweep, data: firing-log.csv, group: kiln, outcomes: 'shift,grade,glaze'",
         "ask: cross, data: firing-log.csv, rows: kiln, columns: grade, strata: shift,"
             + " merge: crazed+cracked+warped=bad, where: GLAZE=Ash",
