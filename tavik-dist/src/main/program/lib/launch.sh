@@ -79,6 +79,7 @@ require_version() {
 # has a blank in its name.
 remember() {
   [ -w "$store" ] || return 1
+  echo "tavik: preparing once for a quick start, this takes some seconds ..." >&2
   # shellcheck disable=SC2086 # the flags are words
   if "$java" $flags -XX:TieredStopAtLevel=1 -Xshare:dump -XX:SharedClassListFile="$list" \
     -XX:SharedArchiveFile="$archive.$$" -cp "$jar" >/dev/null 2>&1; then
@@ -110,15 +111,11 @@ in_cache() {
   mkdir -p "$store" 2>/dev/null
 }
 
-if [ "$java" = "$runs" ]; then
-  archive=$home/runtime/lib/tavik.jsa
-else
-  which_java
-  require_version
-  maker="$jar by $real $version"
-  if [ -f "$list" ] && ! remembered && ! remember && in_cache; then
-    remembered || remember || :
-  fi
+which_java
+require_version
+maker="$jar by $real $version"
+if [ -f "$list" ] && ! remembered && ! remember && in_cache; then
+  remembered || remember || :
 fi
 
 # The quick compiler takes a third off the time of a small question; a large file, a simulation or an
@@ -150,11 +147,7 @@ progress=false
 [ ! -t 2 ] || progress=true
 person=false
 [ ! -t 0 ] || [ ! -t 1 ] || person=true
-if [ "$java" = "$runs" ]; then
-  set -- dev.tavik.cli.Main "$@"
-else
-  set -- -jar "$jar" "$@"
-fi
+set -- -jar "$jar" "$@"
 set -- -Dtavik.terminal=$terminal -Dtavik.width="$width" -Dtavik.progress=$progress -Dtavik.person=$person \
   -Dtavik.name="$0" -Dtavik.drivers="$drivers" "$@"
 if [ -f "${archive:-}" ]; then

@@ -12,9 +12,12 @@ import dev.tavik.data.study.StudyFile;
 import dev.tavik.report.Report;
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -79,6 +82,12 @@ class ReportPagesTest {
     Document page = read(text);
     assertThat(page.getDocumentElement().getAttribute("lang")).isEqualTo("en");
     assertThat(all(page, "script")).isEmpty();
+    assertThat(policy(page))
+        .isEqualTo(
+            "default-src 'none'; style-src 'sha256-"
+                + digest(all(page, "style").get(0).getTextContent())
+                + "'; base-uri 'none'; form-action 'none'");
+    assertThat(text).doesNotContainPattern("<[^>]* (style|on\\w+)=");
     assertThat(all(page, "title").get(0).getTextContent()).isNotBlank();
     assertThat(text.replaceAll("xmlns(:\\w+)?=\"[^\"]*\"", "")).doesNotContain("http:", "https:");
     headings(page);
@@ -104,6 +113,21 @@ class ReportPagesTest {
     assertThat(known).doesNotHaveDuplicates();
     Matcher links = Pattern.compile("(?:href=\"#|url\\(#)([^\")]+)").matcher(text);
     assertThat(links.results().map(link -> link.group(1))).allMatch(known::contains);
+  }
+
+  /** What the page lets a browser do. */
+  private static String policy(Document page) {
+    return all(page, "meta").stream()
+        .filter(meta -> meta.getAttribute("http-equiv").equals("Content-Security-Policy"))
+        .map(meta -> meta.getAttribute("content"))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static String digest(String text) throws Exception {
+    byte[] digest =
+        MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+    return Base64.getEncoder().encodeToString(digest);
   }
 
   /** One first heading, and none that leaves a step out. */

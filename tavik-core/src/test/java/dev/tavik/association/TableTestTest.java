@@ -32,6 +32,7 @@ import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -418,18 +419,16 @@ class TableTestTest {
 
   /** A million draws with the same margins, for a table too large to go through in a test. */
   @Test
+  @EnabledIfSystemProperty(named = "tavik.proofs", matches = "true|write")
   void fisherOfFiveHundredUnitsAgreesWithDraws() {
-    String cells = "34 25 35 25;31 30 34 31;26 41 24 33;38 22 30 41";
-    double drawn = KEPT.value("draws " + cells, () -> drawn(table(cells)).pValue());
-    double error = KEPT.value("error " + cells, () -> drawn(table(cells)).standardError());
-    assertThat(TableTest.FISHER.of(table(cells)).pValue()).isCloseTo(drawn, within(5 * error));
-  }
-
-  private static SimulatedTail drawn(CrossTable table) {
-    return NullWorld.ofTable(table).simulate(Draws.of(1_000_000, 7)).tails().stream()
-        .filter(tail -> tail.method() == TableTest.FISHER)
-        .findFirst()
-        .orElseThrow();
+    CrossTable table = table("34 25 35 25;31 30 34 31;26 41 24 33;38 22 30 41");
+    SimulatedTail drawn =
+        NullWorld.ofTable(table).simulate(Draws.of(1_000_000, 7)).tails().stream()
+            .filter(tail -> tail.method() == TableTest.FISHER)
+            .findFirst()
+            .orElseThrow();
+    double p = TableTest.FISHER.of(table).pValue();
+    assertThat(p).isCloseTo(drawn.pValue(), within(5 * drawn.standardError()));
   }
 
   /** Against all fillings of two columns, gone through one by one. */

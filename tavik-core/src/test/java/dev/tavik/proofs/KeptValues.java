@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.function.DoubleSupplier;
 
@@ -64,7 +65,7 @@ public final class KeptValues {
       write();
     }
     assertThat(values).as("%s; -Dtavik.proofs=write writes it", file).containsKey(key);
-    double kept = values.get(key);
+    double kept = Objects.requireNonNull(values.get(key));
     if (PROOFS.equals("true")) {
       assertThat(slow.getAsDouble()).as(key).isCloseTo(kept, within(ROUNDING * Math.abs(kept)));
     }

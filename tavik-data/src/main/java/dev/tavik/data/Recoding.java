@@ -38,8 +38,13 @@ public final class Recoding implements Serializable {
   private static final Pattern RANGE = Pattern.compile(BOUND + "(?:-|\\.\\.)(<?)" + BOUND);
   private static final Pattern SIDE = Pattern.compile("(<=?|>=?)" + BOUND);
 
+  /** Labels by their codes. */
   private final Map<String, String> labels;
+
+  /** Codes of missing values. */
   private final Set<String> missing;
+
+  /** Classes of numbers, in their order. */
   private final List<Bin> classes;
 
   private Recoding(Map<String, String> labels, Set<String> missing, List<Bin> classes) {

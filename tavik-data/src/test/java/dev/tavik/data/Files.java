@@ -64,10 +64,10 @@ final class Files {
         });
   }
 
-  /** A hundred million times the same two bytes, which never stand anywhere as a whole. */
-  static void repeat(OutputStream out, String two) throws IOException {
-    byte[] block = two.repeat(1 << 16).getBytes(StandardCharsets.US_ASCII);
-    for (int i = 0; i < 100_000_000 >> 16; i++) {
+  /** 200 MB of the same piece, which never stand anywhere as a whole. */
+  static void repeat(OutputStream out, String piece) throws IOException {
+    byte[] block = piece.repeat((1 << 17) / piece.length()).getBytes(StandardCharsets.US_ASCII);
+    for (int i = 0; i < 200_000_000 / block.length; i++) {
       out.write(block);
     }
   }

@@ -2,6 +2,7 @@ package dev.tavik.dist;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.Reader;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Properties;
 import java.util.jar.JarEntry;
 import java.util.jar.JarFile;
 import java.util.regex.Matcher;
@@ -18,7 +20,7 @@ import java.util.regex.Pattern;
 
 /**
  * Lays beside the program the licence of each library that it is made of: the texts that lie in the
- * library, or, where it brings none, the text of the licence that it names.
+ * library, or, where it brings none, its copyright line and the text of the licence that it names.
  */
 public final class Licences {
   private static final Pattern LISTED = Pattern.compile("([A-Z][^:]*): [^: ]+:([^: ]+):[^: ]+");
@@ -37,6 +39,7 @@ public final class Licences {
     TEXTS.put("LGPL", "LGPL-2.1.txt");
     TEXTS.put("MIT", "MIT.txt");
     TEXTS.put("BSD-2", "BSD-2-Clause.txt");
+    TEXTS.put("BSD-3", "BSD-3-Clause.txt");
   }
 
   private Licences() {}
@@ -50,6 +53,10 @@ public final class Licences {
    */
   public static void main(String... arguments) throws IOException {
     Path folder = Path.of(arguments[2]);
+    Properties copyrights = new Properties();
+    try (Reader lines = Files.newBufferedReader(Path.of(arguments[1], "copyright.properties"))) {
+      copyrights.load(lines);
+    }
     List<Path> jars = new ArrayList<>();
     for (String jar : arguments[3].split(Pattern.quote(java.io.File.pathSeparator), -1)) {
       jars.add(Path.of(jar));
@@ -59,9 +66,10 @@ public final class Licences {
       if (listed.matches()) {
         Path into = emptied(folder.resolve(listed.group(2)));
         if (!taken(jar(jars, listed.group(2)), into)) {
-          Path own = Path.of(arguments[1], listed.group(2) + ".txt");
-          Path usual = Path.of(arguments[1], text(listed.group(1)));
-          Files.copy(Files.exists(own) ? own : usual, into.resolve("LICENSE.txt"));
+          String copyright = copyrights.getProperty(listed.group(2));
+          String text = Files.readString(Path.of(arguments[1], text(listed.group(1))));
+          Files.writeString(
+              into.resolve("LICENSE.txt"), copyright == null ? text : copyright + "\n\n" + text);
         }
       }
     }

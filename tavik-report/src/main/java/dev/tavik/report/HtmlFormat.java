@@ -27,13 +27,34 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Objects;
 
 /** A whole page of HTML that needs no other file, no network and no script. */
 final class HtmlFormat implements Format {
   private static final String STYLE = resource("page.css");
+
+  /**
+   * What a browser lets the page use: its own style sheet, no script, no other file, no network.
+   */
+  private static final String POLICY =
+      "default-src 'none'; style-src 'sha256-"
+          + digest(STYLE)
+          + "'; base-uri 'none'; form-action 'none'";
+
+  private static String digest(String text) {
+    try {
+      byte[] digest =
+          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+      return Base64.getEncoder().encodeToString(digest);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
 
   private static String resource(String name) {
     try (InputStream file = HtmlFormat.class.getResourceAsStream(name)) {
@@ -56,6 +77,7 @@ final class HtmlFormat implements Format {
   private static HeadTag headOf(Document document) {
     return head(
         meta().withCharset("utf-8"),
+        meta().attr("http-equiv", "Content-Security-Policy").withContent(POLICY),
         meta().withName("viewport").withContent("width=device-width, initial-scale=1"),
         meta().withName("color-scheme").withContent("light dark"),
         meta().withName("generator").withContent("Tavik " + Mark.VERSION),

@@ -2,6 +2,8 @@ package dev.tavik.sql;
 
 import dev.tavik.data.DataException;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.net.MalformedURLException;
 import java.net.URISyntaxException;
 import java.net.URL;
@@ -13,7 +15,9 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Properties;
 import java.util.ServiceConfigurationError;
 import java.util.ServiceLoader;
 import java.util.stream.Stream;
@@ -23,23 +27,46 @@ import java.util.stream.Stream;
  * program, or where it was said. None is loaded before it is asked for.
  */
 final class Drivers {
+  private static final Properties KNOWN = known();
+
   private Drivers() {}
+
+  private static Properties known() {
+    Properties known = new Properties();
+    try (InputStream in = Drivers.class.getResourceAsStream("drivers.properties")) {
+      known.load(Objects.requireNonNull(in));
+      return known;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
 
   static Driver of(String url, Optional<Path> said) {
     List<URL> jars = new ArrayList<>();
     said.ifPresent(place -> jars.addAll(jars(place)));
-    besideProgram().ifPresent(place -> jars.addAll(jars(place)));
+    besideProgram().filter(Files::isDirectory).ifPresent(place -> jars.addAll(jars(place)));
     ClassLoader loader =
         jars.isEmpty()
             ? Drivers.class.getClassLoader()
             : new URLClassLoader(jars.toArray(URL[]::new), Drivers.class.getClassLoader());
-    return found(loader, url)
-        .orElseThrow(
-            () ->
-                new DataException(
-                    DataException.Code.UNREADABLE,
-                    "no driver for %s; name the jar of one as the driver path",
-                    kind(url)));
+    return found(loader, url).orElseThrow(() -> missing(url));
+  }
+
+  private static DataException missing(String url) {
+    String[] known = KNOWN.getProperty(kind(url), "").split("\\|");
+    if (known.length < 3) {
+      return new DataException(
+          DataException.Code.UNREADABLE,
+          "no driver for %s; name the jar of one as the driver path",
+          kind(url));
+    }
+    return new DataException(
+        DataException.Code.UNREADABLE,
+        "%s the driver %s (%s), which isn't installed; put that file %s",
+        known[0],
+        known[1],
+        known[2],
+        besideProgram().map(folder -> "into the folder " + folder).orElse("on the class path"));
   }
 
   /** The kind of database, which is safe to show. */
@@ -71,8 +98,9 @@ final class Drivers {
           said != null
               ? Path.of(said)
               : Path.of(Drivers.class.getProtectionDomain().getCodeSource().getLocation().toURI())
-                  .resolveSibling("drivers");
-      return Files.isDirectory(drivers) ? Optional.of(drivers) : Optional.empty();
+                  .resolveSibling("lib")
+                  .resolve("drivers");
+      return said != null || Files.isDirectory(drivers) ? Optional.of(drivers) : Optional.empty();
     } catch (URISyntaxException | RuntimeException e) {
       return Optional.empty();
     }
