@@ -98,7 +98,11 @@ remembered() {
   archive=$store/tavik.jsa
   made=$archive.of
   known=
-  [ -f "$made" ] && [ ! "$jar" -nt "$made" ] && IFS= read -r known <"$made"
+  [ -f "$made" ] || return 1
+  for part in "$jar" "${jar%/*}"/lib/*.jar; do
+    [ ! "$part" -nt "$made" ] || return 1
+  done
+  IFS= read -r known <"$made"
   [ "$known" = "$maker" ]
 }
 
@@ -113,7 +117,7 @@ in_cache() {
 
 which_java
 require_version
-maker="$jar by $real $version"
+maker="$jar with $(printf '%s ' "${jar%/*}"/lib/*.jar)by $real $version"
 if [ -f "$list" ] && ! remembered && ! remember && in_cache; then
   remembered || remember || :
 fi

@@ -60,8 +60,9 @@ final class BundledFonts {
     String folder = System.getProperty("java.io.tmpdir");
     return Files.isWritable(Path.of(folder))
         ? say(
-            "this Java can't lay out text: it lacks a library such as libfreetype or libharfbuzz, which"
-                + " packages of Java called headless leave out, or room in the temporary folder (%s)",
+            "the text of a picture can't be laid out: a library of the system is missing, such as"
+                + " libfreetype or libharfbuzz (on Debian: apt install libfreetype6 libharfbuzz0b), or"
+                + " room in the temporary folder (%s)",
             folder)
         : say(
             "the font for pictures can't be read; the JDK lays it out in the temporary folder (%s),"

@@ -49,11 +49,25 @@ public final class Main {
     CountDownLatch finished = new CountDownLatch(1);
     Thread worker = Thread.currentThread();
     Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(worker, finished)));
-    int status = new Tavik(terminal).run(arguments);
+    int status = run(terminal, arguments);
     terminal.out().flush();
     terminal.err().flush();
     finished.countDown();
     System.exit(status);
+  }
+
+  private static int run(Terminal terminal, String... arguments) {
+    try {
+      return new Tavik(terminal).run(arguments);
+    } catch (NoClassDefFoundError e) {
+      terminal
+          .err()
+          .println(
+              "tavik: a part of the program is missing, the class "
+                  + String.valueOf(e.getMessage()).replace('/', '.')
+                  + "; each jar that tavik.jar came with must lie in the folder lib beside it");
+      return ExitStatus.FAULT;
+    }
   }
 
   /** The launcher knows that too. */

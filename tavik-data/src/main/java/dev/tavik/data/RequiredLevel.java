@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param level the level
  * @param recoding what the column's values are read as, if that is something else
+ * @serial exclude
  */
 public record RequiredLevel(String level, @Nullable Recoding recoding) implements Serializable {
   /**

@@ -51,7 +51,11 @@ final class Roff {
 
   /** What would be a request, an escape or a hyphen is none. */
   private static String text(String text) {
-    String escaped = text.replace("\\", "\\e").replace("-", "\\-");
+    String escaped =
+        text.replace("\\", "\\e")
+            .replace("-", "\\-")
+            // A line may break inside a list without blanks.
+            .replaceAll("([|,])(?=\\S)", "$1\\\\:");
     return escaped.startsWith(".") || escaped.startsWith("'") ? "\\&" + escaped : escaped;
   }
 

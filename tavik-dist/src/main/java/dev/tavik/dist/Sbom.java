@@ -33,8 +33,7 @@ public final class Sbom {
       List.of("core", "data", "sql", "report", "chart", "cli", "spark");
 
   private static final String DUCKDB = "duckdb_jdbc";
-  private static final Set<String> DRIVERS =
-      Set.of(DUCKDB, "postgresql", "sqlite-jdbc", "checker-qual");
+  private static final Set<String> DRIVERS = Set.of(DUCKDB, "postgresql", "sqlite-jdbc");
 
   private final String version;
   private final String timestamp;

@@ -34,7 +34,9 @@ final class Installation {
 
   /** The archives and folders that were packaged. */
   static List<String> packaged() {
-    return Stream.of(".zip", ".tar.gz", "image", ".deb").filter(Installation::made).toList();
+    return Stream.of(".zip", "-full.zip", ".tar.gz", "image", ".deb")
+        .filter(Installation::made)
+        .toList();
   }
 
   private static Path target(String kind) {
@@ -57,7 +59,7 @@ final class Installation {
     Files.createDirectories(folder);
     List<String> command =
         switch (kind) {
-          case ".zip" -> List.of("unzip", "-q", archive.toString());
+          case ".zip", "-full.zip" -> List.of("unzip", "-q", archive.toString());
           case ".deb" -> List.of("dpkg-deb", "-x", archive.toString(), ".");
           case ".tar.gz" -> List.of("tar", "-xzf", archive.toString());
           default -> List.of("cp", "-r", archive + "/.", ".");

@@ -5,17 +5,21 @@ import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import dev.tavik.data.DemoFiles;
 import dev.tavik.dist.Installation.Ended;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
+import java.util.jar.JarFile;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What was packaged, unpacked and run in surroundings that are as bare as they come. */
 class InstallationTest {
@@ -117,13 +121,113 @@ class InstallationTest {
     }
   }
 
-  /** A Java of its own has its archive from the start, and keeps it wherever it is copied to. */
-  @Test
-  void theImageStartsFromItsArchiveWhereverItIs() throws Exception {
-    assumeTrue(Installation.made("image"));
-    Installation installed = Installation.of("image", temporary.resolve("copied"));
+  /** That the first start prepares something is said, once. */
+  @ParameterizedTest
+  @ValueSource(strings = {".zip", "image"})
+  void theFirstStartSaysThatItPrepares(String kind) throws Exception {
+    assumeTrue(Installation.made(kind));
+    Installation installed = Installation.of(kind, temporary.resolve("there"));
+    assertThat(installed.run(here, "--version").err())
+        .isEqualTo("tavik: preparing once for a quick start, this takes some seconds ...\n");
+    assertThat(installed.run(here, "--version").err()).isEmpty();
     assertThat(shared(installed)).isTrue();
-    assertThat(shared(installed.moved(temporary.resolve("moved")))).isTrue();
+  }
+
+  /** The packages without the driver of 80 MB name it, and those with it answer. */
+  @ParameterizedTest
+  @MethodSource("packaged")
+  void aDriverThatIsLeftOutIsNamed(String kind) throws Exception {
+    Installation installed = Installation.of(kind, temporary.resolve("there"));
+    installed.run(here, "--version");
+    Path drivers = installed.program().resolve("lib/drivers");
+    Ended asked =
+        installed.run(
+            here,
+            "rate",
+            "--database",
+            "jdbc:duckdb:",
+            "--query",
+            "SELECT 'a' AS g",
+            "--outcome",
+            "g",
+            "--success",
+            "a",
+            "--against",
+            "5%");
+    Files.write(here.resolve("panel.parquet"), "PAR1xxxxPAR1".getBytes(StandardCharsets.UTF_8));
+    Ended looked = installed.run(here, "look", "--data", "panel.parquet");
+    if (kind.equals("-full.zip") || kind.equals("image")) {
+      assertThat(looked.err()).contains("no Parquet file that can be read");
+      assertThat(asked.status()).as(asked.err()).isZero();
+    } else {
+      for (Ended ended : List.of(asked, looked)) {
+        assertThat(ended.status()).isEqualTo(3);
+        assertThat(ended.err().strip().replaceAll("\\s+", " "))
+            .matches(
+                "tavik \\w+: .*Parquet files and DuckDB databases need the driver"
+                    + " duckdb_jdbc-[0-9.]+\\.jar \\(org\\.duckdb:duckdb_jdbc:[0-9.]+\\), which isn't"
+                    + " installed; put that file into the folder .*")
+            .endsWith(drivers + ".");
+      }
+    }
+  }
+
+  /** Another version of the library that the LGPL protects takes its place. */
+  @Test
+  void theDrawingLibraryLiesApart() throws Exception {
+    Installation installed = Installation.of(".zip", temporary.resolve("there"));
+    try (JarFile jar = new JarFile(installed.program().resolve("tavik.jar").toFile())) {
+      String beside = jar.getManifest().getMainAttributes().getValue("Class-Path");
+      assertThat(installed.program().resolve(beside)).isNotEmptyFile();
+      assertThat(beside).matches("lib/jfreechart-[0-9.]+\\.jar");
+      assertThat(jar.stream().filter(entry -> entry.getName().startsWith("org/jfree/"))).isEmpty();
+      assertThat(jar.getEntry("META-INF/LICENSE").getSize()).isGreaterThan(10_000);
+      assertThat(jar.getEntry("META-INF/NOTICE")).isNotNull();
+      Files.delete(installed.program().resolve(beside));
+    }
+    Ended missing = installed.run(here, "rate", "14/400", "--against", "5%");
+    assertThat(missing.status()).isEqualTo(4);
+    assertThat(missing.err())
+        .contains("a part of the program is missing, the class org.jfree.")
+        .doesNotContain("\tat ");
+  }
+
+  @Test
+  void thePackageForDebianSaysWhatItNeeds() throws Exception {
+    assumeTrue(Installation.made(".deb"));
+    Path root = temporary.resolve("root");
+    Path program = Installation.of(".deb", root).program();
+    assertThat(root.resolve("usr/share/doc/tavik/copyright"))
+        .content()
+        .contains("License: Apache-2.0", "GPL-2.0 with Classpath exception", "LGPL-2.1");
+    assertThat(program.resolve("runtime/legal/java.base/LICENSE")).isNotEmptyFile();
+    assertThat(program.resolve("THIRD-PARTY.txt")).content().contains("OpenJDK");
+    assertThat(program.resolve("tavik.cdx.json"))
+        .content()
+        .contains("OpenJDK")
+        .doesNotContain("duckdb");
+    assertThat(Path.of("src/main/deb/control"))
+        .content()
+        .contains("libfreetype6", "libharfbuzz0b", "libfontconfig1");
+  }
+
+  /** In a root with nothing but Debian's base and what the package names; see .ci/clean-root. */
+  @Test
+  @EnabledIfSystemProperty(named = "tavik.root", matches = ".+")
+  void aCleanDebianDraws() throws Exception {
+    Path root = Path.of(System.getProperty("tavik.root"));
+    Process drawing =
+        new ProcessBuilder(
+                "chroot",
+                root.toString(),
+                "/bin/sh",
+                "-c",
+                "cd /tmp && tavik rate 14/400 --against 5% --chart rate.png")
+            .redirectErrorStream(true)
+            .start();
+    String said = new String(drawing.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(drawing.waitFor()).as(said).isZero();
+    assertThat(Files.readAllBytes(root.resolve("tmp/rate.png"))).startsWith(0x89, 'P', 'N', 'G');
   }
 
   @Test
