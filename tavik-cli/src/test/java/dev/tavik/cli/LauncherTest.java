@@ -90,6 +90,22 @@ class LauncherTest {
     }
   }
 
+  /** The checkers read the sources of every module, those of its tests too. */
+  @Test
+  void everyModuleIsChecked() throws IOException {
+    String checks = Files.readString(Path.of("..", "tavik-checks", "pom.xml"));
+    try (Stream<Path> modules = Files.list(Path.of(".."))) {
+      for (Path module : modules.filter(each -> Files.exists(each.resolve("pom.xml"))).toList()) {
+        for (String kind : List.of("main", "test")) {
+          String sources = module.getFileName() + "/src/" + kind + "/java";
+          assertThat(checks.contains("/" + sources + "<"))
+              .as(sources)
+              .isEqualTo(Files.isDirectory(Path.of("..", sources)));
+        }
+      }
+    }
+  }
+
   private List<String> names() throws IOException {
     try (Stream<Path> files = Files.list(data)) {
       return files.map(file -> file.getFileName().toString()).toList();
