@@ -9,8 +9,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.MatchResult;
@@ -27,18 +29,26 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What the documentation shows works as it stands there. */
 class DocumentationTest {
   private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+  private static final Map<String, CommandLine> ANSWERED = new HashMap<>();
 
   @TempDir Path folder;
 
   @ParameterizedTest
   @MethodSource("commands")
   void commandsAreAnswered(String line) {
-    CommandLine answer =
-        CommandLine.shell(
-            line.replaceAll("(--chart (?:[a-z]+=)?)([a-z]+\\.png)", "$1" + folder + "/$2"));
+    CommandLine answer = answered(line);
     boolean gated = line.contains("--gate");
     assertThat(answer.status()).as(answer.err()).isIn(gated ? List.of(0, 10, 11) : List.of(0));
     assertThat(line.contains("--quiet") ? answer.err() : answer.out()).isNotBlank();
+  }
+
+  /** Each command is run once, and its pictures go into the folder target. */
+  private static CommandLine answered(String command) {
+    return ANSWERED.computeIfAbsent(
+        command,
+        line ->
+            CommandLine.shell(
+                line.replaceAll("(--chart (?:[a-z]+=)?)([\\w-]+\\.png)", "$1target/$2")));
   }
 
   /** The commands that README and guides show, each once. */
@@ -50,7 +60,7 @@ class DocumentationTest {
             .replaceAll(" \\\\\n\\s*", " ")
             .lines()
             .filter(line -> line.startsWith("./tavik "))
-            .forEach(line -> commands.add(line.substring(8).replaceAll(" #.*", "")));
+            .forEach(line -> commands.add(line.substring(8).replaceAll(" #.*", "").strip()));
       }
     }
     assertThat(commands).hasSizeGreaterThan(60);
@@ -192,11 +202,7 @@ class DocumentationTest {
   private static String shown(MatchResult part) {
     List<String> lines = new ArrayList<>();
     for (String command : part.group(1).replaceAll(" \\\\\n\\s*", " ").split("\n")) {
-      CommandLine answer =
-          CommandLine.shell(
-              command
-                  .replaceFirst("^\\./tavik ", "")
-                  .replaceAll("(--chart )(\\w+\\.png)", "$1target/$2"));
+      CommandLine answer = answered(command.replaceFirst("^\\./tavik ", ""));
       lines.addAll((answer.out() + answer.err().replace("target/", "")).lines().toList());
     }
     int most = Integer.parseInt(part.group(2));

@@ -75,7 +75,7 @@ class LauncherTest {
             .matcher(Files.readString(Path.of("..", "pom.xml")));
     List<String> apart =
         List.of(
-            "tavik-checks",
+            "checks.xml",
             "tavik-bom",
             "tavik-spark",
             "tavik-examples",
@@ -93,7 +93,7 @@ class LauncherTest {
   /** The checkers read the sources of every module, those of its tests too. */
   @Test
   void everyModuleIsChecked() throws IOException {
-    String checks = Files.readString(Path.of("..", "tavik-checks", "pom.xml"));
+    String checks = Files.readString(Path.of("..", "checks.xml"));
     try (Stream<Path> modules = Files.list(Path.of(".."))) {
       for (Path module : modules.filter(each -> Files.exists(each.resolve("pom.xml"))).toList()) {
         for (String kind : List.of("main", "test")) {

@@ -15,7 +15,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Words, numbers, help and reports are the same where commas are decimal points, i has no dot or
- * digits differ. The build runs this class in a process of its own that starts in Arabic.
+ * digits differ. The tests of this module all start in Arabic, so that classes are loaded there.
  */
 @Isolated
 class LocalesTest {
@@ -49,9 +49,8 @@ class LocalesTest {
   @ValueSource(strings = {"ar-EG", "de-DE", "tr-TR"})
   void answersHelpAndReportsAreTheSame(String tag) throws IOException {
     Locale.setDefault(Locale.forLanguageTag(tag));
-    for (String form : List.of("text", "json")) {
-      assertThat(GoldenTest.sections(GoldenTest.answers(form))).isEqualTo(GoldenTest.golden(form));
-    }
+    assertThat(GoldenTest.sections(GoldenTest.answers("text")))
+        .isEqualTo(GoldenTest.golden("text"));
     String here = helpAndReports();
     Locale.setDefault(Locale.ENGLISH);
     assertThat(here).isEqualTo(helpAndReports());

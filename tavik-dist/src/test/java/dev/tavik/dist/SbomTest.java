@@ -15,6 +15,7 @@ import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.jar.JarFile;
 import java.util.stream.Stream;
@@ -86,7 +87,7 @@ class SbomTest {
     Set<String> explained = new HashSet<>();
     for (Component component : components(PROGRAM.resolve("tavik.cdx.json"))) {
       assertThat(jars).as(component.toString()).containsKey(component.sha256());
-      Path jar = jars.get(component.sha256());
+      Path jar = Objects.requireNonNull(jars.get(component.sha256()));
       assertThat(jar.getFileName())
           .hasToString(component.name() + "-" + component.version() + ".jar");
       if (!beside.remove(jar.getFileName().toString())) {

@@ -13,11 +13,11 @@ import org.junit.jupiter.api.Test;
 
 /**
  * What holds of every answer, whatever was asked: {@code -Dtavik.random=100000} asks more than the
- * usual 300 questions, the profile {@code proofs} 3,000.
+ * usual hundred questions, the profile {@code proofs} 3,000.
  */
 class RandomQuestionsTest {
   private static final int QUESTIONS =
-      Integer.getInteger("tavik.random", Boolean.getBoolean("tavik.proofs") ? 3000 : 300);
+      Integer.getInteger("tavik.random", Boolean.getBoolean("tavik.proofs") ? 3000 : 100);
   private static final long SEED = Long.getLong("tavik.random.seed", 20_261_127L);
 
   private static Asked ask(List<String> words) {

@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  */
 class SpoiltInputTest {
   private static final int CASES =
-      Integer.getInteger("tavik.fuzz", Boolean.getBoolean("tavik.proofs") ? 1000 : 100);
+      Integer.getInteger("tavik.fuzz", Boolean.getBoolean("tavik.proofs") ? 1000 : 50);
   private static final long SEED = Long.getLong("tavik.fuzz.seed", 20_261_128L);
   private static final Path SEEDS = Path.of("src/test/seeds");
   private static final Path FOUND = Path.of("src/test/found");
