@@ -58,8 +58,8 @@ class EveryWordTest {
           "plan rate --expect 5% --half-width 2%",
           "plan rate --against 8% --expect 5% --n 400 --bayes",
           "plan compare --base 30% --expect 12% --power 80%",
-          "plan compare --base 8% --expect 5% --half-width 3%",
-          "plan compare --base 8% --expect 8% --power 80% --show noninferior --margin 3%"
+          "plan compare --base 30% --expect 20% --half-width 10%",
+          "plan compare --base 30% --expect 30% --power 80% --show noninferior --margin 20%"
               + " --alternative less",
           "plan compare --paired --first-only 4% --second-only 1% --power 80%",
           "plan table --w 0.3 --df 2 --power 80%",
