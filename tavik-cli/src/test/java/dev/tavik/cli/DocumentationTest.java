@@ -19,6 +19,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -27,6 +28,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the documentation shows works as it stands there. */
+@Order(1)
 class DocumentationTest {
   private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
   private static final Map<String, CommandLine> ANSWERED = new HashMap<>();

@@ -10,11 +10,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** No word is taken and ignored: each one either is refused, or changes the answer. */
+@Order(1)
 class EveryWordTest {
   private static final String DESIGN = " --design cluster=date";
   private static final String LOG = "--data demo/firing-log.csv ";

@@ -14,12 +14,14 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The program as a process of its own: standard streams, exit status, signals. */
+@Order(1)
 class ProcessTest {
   @TempDir private Path folder;
   private @Nullable Process process;

@@ -36,11 +36,13 @@ import java.util.stream.Stream;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
+@Order(1)
 class SimulationTest {
   /** Five standard errors: at fixed seeds either right for good or wrong for good. */
   private static final double BOUND = 5;

@@ -18,12 +18,14 @@ import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The same rows in every kind of file are the same counts. */
+@Order(1)
 class FormatsTest {
   private static final List<List<String>> ROWS = Files.demo("firing-log.csv");
   private static final String PLAIN = Files.delimited(ROWS, ",");
