@@ -132,13 +132,13 @@ final class DemoCommand implements Callable<Integer> {
   }
 
   private int tour() {
+    require(stops >= 1, "--stops must be 1 or more, got %d", stops);
     PrintWriter out = terminal.out();
     out.println("Harrowmere Tileworks is a made-up maker of glazed tiles with three kilns. Every");
     out.println("command below can be repeated as it stands where the folder demo is; to have");
     out.println("it here: " + terminal.name() + " demo --save demo");
     Terminal onDemo =
         new Terminal(out, terminal.err(), DemoCommand::open, terminal.screen(), terminal.name());
-    require(stops >= 1, "--stops must be 1 or more, got %d", stops);
     for (Stop stop : TOUR.subList(0, Math.min(stops, TOUR.size()))) {
       out.println();
       out.println("-".repeat(80));
