@@ -30,6 +30,11 @@ final class OverviewHandler extends RowHandler {
   }
 
   @Override
+  public boolean overviews() {
+    return true;
+  }
+
+  @Override
   boolean[] header(Header header) {
     profiles.clear();
     header.names().forEach(name -> profiles.add(new ColumnProfile(name)));

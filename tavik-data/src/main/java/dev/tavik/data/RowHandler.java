@@ -61,6 +61,11 @@ public abstract class RowHandler {
   /** {@return what is needed} */
   public abstract Need need();
 
+  /** {@return whether the source itself is described, and not only counted} */
+  public boolean overviews() {
+    return false;
+  }
+
   /** The header is complete; says which columns are wanted. */
   abstract boolean[] header(Header complete);
 

@@ -1,5 +1,7 @@
 package dev.tavik.sql;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.data.ColumnEngine;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
@@ -25,10 +27,11 @@ public final class DuckEngine implements ColumnEngine {
 
   @Override
   public void parquet(String name, Path file, RowHandler rows) {
-    String from = "read_parquet(" + literal(file.toString()) + ")";
+    String from = "read_parquet(" + literal(pattern(file)) + ")";
     Database database = Database.at(URL).relation(name).timeout(TIMEOUT).build();
-    try (Connection engine = connected(database)) {
-      Selection selection = new Selection(from, "file_row_number", new Quoting("\""));
+    try (Connection engine = connected(database, file)) {
+      Selection selection =
+          new Selection(from, "file_row_number", Dialect.DUCKDB, new Quoting("\""));
       new SqlRows(engine, database, rows).read(selection);
     } catch (SQLException e) {
       throw new DataException(
@@ -53,7 +56,7 @@ public final class DuckEngine implements ColumnEngine {
         Missing.WORDS.stream().map(DuckEngine::literal).collect(Collectors.joining(", "));
     String table =
         "read_csv("
-            + literal(file.toString())
+            + literal(pattern(file))
             + ", auto_detect = false, columns = {"
             + columns
             + "}, delim = "
@@ -65,7 +68,7 @@ public final class DuckEngine implements ColumnEngine {
             + "], allow_quoted_nulls = false, strict_mode = true, null_padding = false,"
             + " ignore_errors = false, max_line_size = 4194304)";
     Database database = Database.at(URL).relation("text").timeout(TIMEOUT).build();
-    try (Connection engine = connected(database)) {
+    try (Connection engine = connected(database, file)) {
       if (new SqlRows(engine, database, rows).readAlike(names, Selection.numbered(table))) {
         return true;
       }
@@ -82,7 +85,16 @@ public final class DuckEngine implements ColumnEngine {
     return "'" + text.replace("'", "''") + "'";
   }
 
-  private static Connection connected(Database database) throws SQLException {
+  /** A name is a name: the engine takes these marks for a pattern of several files. */
+  private static String pattern(Path file) {
+    return file.toString().replaceAll("[\\[*?]", "[$0]");
+  }
+
+  /**
+   * An engine that may read this file and touch nothing else. It may write this file too, so that
+   * no query of a user is ever run by it.
+   */
+  private static Connection connected(Database database, Path file) throws SQLException {
     Connection engine =
         Drivers.of(database.url(), Optional.empty()).connect(database.url(), new Properties());
     try (Statement settings = engine.createStatement()) {
@@ -90,6 +102,10 @@ public final class DuckEngine implements ColumnEngine {
       settings.execute("SET autoload_known_extensions = false");
       settings.execute("SET threads = 2");
       settings.execute("SET memory_limit = '1GB'");
+      settings.execute(
+          say("SET allowed_paths = [%s, %s]", literal(file.toString()), literal(pattern(file))));
+      settings.execute("SET enable_external_access = false");
+      settings.execute("SET lock_configuration = true");
     }
     return engine;
   }

@@ -4,7 +4,6 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import java.util.List;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -13,22 +12,21 @@ import java.util.stream.IntStream;
  *
  * @param from what stands behind FROM
  * @param place an expression for where a row stands; empty where rows have no place
+ * @param dialect whose expressions these are
  * @param quoting how identifiers are written
  */
-record Selection(String from, String place, Quoting quoting) {
-  /** Texts, names and comments, in which a semicolon is only that. */
-  private static final Pattern NO_STATEMENT =
-      Pattern.compile("'[^']*'|\"[^\"]*\"|--[^\\n]*|/\\*.*?\\*/", Pattern.DOTALL);
+record Selection(String from, String place, Dialect dialect, Quoting quoting) {
+  /** The rows of a query, which the database is still to be asked about. */
+  static Selection ofQuery(String sql, Dialect dialect, Quoting quoting) {
+    // A comment at the query's end would hide what stands behind it on the same line.
+    return new Selection("(" + sql + "\n) AS asked", "", dialect, quoting);
+  }
 
-  /** A query, which must be one: nothing stands behind its end. */
-  static Selection ofQuery(String sql, Quoting quoting) {
+  /** A query without the mark at its end. */
+  static String query(String sql) {
     String query = sql.strip().replaceFirst(";\\s*$", "");
     require(!query.isEmpty(), "query must be a SELECT statement, got nothing");
-    require(
-        !NO_STATEMENT.matcher(query).replaceAll("").contains(";"),
-        "query must be one statement, without a semicolon");
-    // A comment at the query's end would hide what stands behind it on the same line.
-    return new Selection("(" + query + "\n) AS asked", "", quoting);
+    return query;
   }
 
   /** What a column of a file is called while it is counted. */
@@ -41,7 +39,10 @@ record Selection(String from, String place, Quoting quoting) {
     Quoting quoting = new Quoting("\"");
     String number = quoting.quoted("row");
     return new Selection(
-        "(SELECT *, ROW_NUMBER() OVER () AS " + number + " FROM " + table + ")", number, quoting);
+        "(SELECT *, ROW_NUMBER() OVER () AS " + number + " FROM " + table + ")",
+        number,
+        Dialect.DUCKDB,
+        quoting);
   }
 
   /** No row, for the names of the columns. */
@@ -50,7 +51,7 @@ record Selection(String from, String place, Quoting quoting) {
   }
 
   /** How often each combination occurs, in the order of first appearance or of the values. */
-  String counts(List<String> columns) {
+  String counts(List<Column> columns) {
     if (columns.isEmpty()) {
       return "SELECT COUNT(*) FROM " + from;
     }
@@ -77,8 +78,8 @@ record Selection(String from, String place, Quoting quoting) {
    * Sums by combination and by the sign of the first summed column, a weight: the sign, how many
    * rows, the sum of its squares, its least and greatest, then the sum of each summed column.
    */
-  String sums(List<String> columns, List<String> summed) {
-    String weight = quoting.quoted(summed.get(0));
+  String sums(List<Column> columns, List<Column> summed) {
+    String weight = quoting.quoted(summed.get(0).name());
     String sign =
         say(
             "CASE WHEN %s > 0 THEN 1 WHEN %s = 0 THEN 0 WHEN %s < 0 THEN -1 END",
@@ -93,7 +94,7 @@ record Selection(String from, String place, Quoting quoting) {
         weight,
         weight,
         summed.stream()
-            .map(each -> "SUM(" + quoting.quoted(each) + ")")
+            .map(each -> "SUM(" + quoting.quoted(each.name()) + ")")
             .collect(Collectors.joining(", ")),
         from,
         groups,
@@ -101,7 +102,7 @@ record Selection(String from, String place, Quoting quoting) {
   }
 
   /** Every row. */
-  String rows(List<String> columns) {
+  String rows(List<Column> columns) {
     return "SELECT "
         + list(columns)
         + " FROM "
@@ -110,11 +111,13 @@ record Selection(String from, String place, Quoting quoting) {
   }
 
   /** Every row in order. */
-  String ordered(List<String> columns, String by) {
-    return "SELECT " + list(columns) + " FROM " + from + " ORDER BY " + quoting.quoted(by);
+  String ordered(List<Column> columns, Column by) {
+    return "SELECT " + list(columns) + " FROM " + from + " ORDER BY " + quoting.quoted(by.name());
   }
 
-  private String list(List<String> columns) {
-    return columns.stream().map(quoting::quoted).collect(Collectors.joining(", "));
+  private String list(List<Column> columns) {
+    return columns.stream()
+        .map(each -> dialect.exact(quoting.quoted(each.name()), each))
+        .collect(Collectors.joining(", "));
   }
 }

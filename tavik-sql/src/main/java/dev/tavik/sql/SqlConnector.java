@@ -14,6 +14,7 @@ public final class SqlConnector implements Database.Connector {
 
   @Override
   public CountSource open(Database database) {
+    UrlOptions.requireAllowed(database.url());
     Properties properties = Dialect.readOnly(database.url());
     Credentials.add(properties, database.credentials(), System.getenv());
     return new SqlSource(

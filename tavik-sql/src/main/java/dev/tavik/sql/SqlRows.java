@@ -9,12 +9,14 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
+import java.sql.SQLTimeoutException;
 import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
-import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -22,28 +24,17 @@ import org.jspecify.annotations.Nullable;
 record SqlRows(Connection connection, Database database, RowHandler rows) {
   private static final int FETCHED = 1_000;
   private static final int MOST_GROUPS = 1_000_000;
-  private static final Set<Integer> NUMBERS =
-      Set.of(
-          Types.TINYINT,
-          Types.SMALLINT,
-          Types.INTEGER,
-          Types.BIGINT,
-          Types.NUMERIC,
-          Types.DECIMAL,
-          Types.REAL,
-          Types.FLOAT,
-          Types.DOUBLE);
 
   /** Hands over everything; returns the statement that it took. */
   String read(Selection selection) throws SQLException {
-    List<String> names = names(selection);
-    List<Integer> wanted = headed(names);
+    List<Column> all = columns(selection);
+    List<Integer> wanted = headed(all.stream().map(Column::name).toList());
     if (rows.need() == RowHandler.Need.NAMES) {
       return "";
     }
-    List<String> columns = wanted.stream().map(names::get).toList();
+    List<Column> columns = wanted.stream().map(all::get).toList();
     if (rows.need() == RowHandler.Need.SUMS) {
-      return summed(names, wanted, selection);
+      return summed(all, wanted, selection);
     }
     boolean counted = rows.need() == RowHandler.Need.COUNTS;
     String sql =
@@ -52,11 +43,11 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
           case NAMES, SUMS -> throw new IllegalStateException("they are dealt with above");
           case ORDER ->
               database.order().isPresent()
-                  ? selection.ordered(columns, order(names))
+                  ? selection.ordered(columns, order(all))
                   : selection.rows(columns);
           case ROWS -> selection.rows(columns);
         };
-    run(sql, results -> hand(results, names.size(), wanted, counted));
+    run(sql, results -> hand(results, all, wanted, counted));
     return sql;
   }
 
@@ -64,62 +55,48 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
    * Sums of weights by all other columns; where weights are text, which can't be summed, they are
    * one more column to group by.
    */
-  private String summed(List<String> names, List<Integer> wanted, Selection selection)
+  private String summed(List<Column> all, List<Integer> wanted, Selection selection)
       throws SQLException {
     List<Integer> sums = rows.summed();
-    List<String> columns = wanted.stream().map(names::get).toList();
-    if (sums.isEmpty() || !numbers(selection, sums)) {
-      String sql = selection.counts(columns);
-      run(sql, results -> hand(results, names.size(), wanted, true));
+    if (sums.isEmpty() || !sums.stream().allMatch(each -> all.get(each).number())) {
+      String sql = selection.counts(wanted.stream().map(all::get).toList());
+      run(sql, results -> hand(results, all, wanted, true));
       return sql;
     }
     List<Integer> grouped = wanted.stream().filter(each -> !sums.contains(each)).toList();
     String sql =
         selection.sums(
-            grouped.stream().map(names::get).toList(), sums.stream().map(names::get).toList());
-    run(sql, results -> handSums(results, names, grouped, sums));
+            grouped.stream().map(all::get).toList(), sums.stream().map(all::get).toList());
+    run(sql, results -> handSums(results, all, grouped, sums));
     return sql;
   }
 
-  private boolean numbers(Selection selection, List<Integer> columns) throws SQLException {
-    boolean[] all = {true};
-    run(
-        selection.nothing(),
-        results -> {
-          for (int column : columns) {
-            all[0] &= NUMBERS.contains(results.getMetaData().getColumnType(column + 1));
-          }
-        });
-    return all[0];
-  }
-
   private void handSums(
-      ResultSet results, List<String> names, List<Integer> grouped, List<Integer> sums)
+      Results results, List<Column> all, List<Integer> grouped, List<Integer> sums)
       throws SQLException {
-    int[] types = types(results, grouped.size());
     // Behind the columns stand the sign of the weight and the number of rows.
     int from = grouped.size() + 3;
     long number = 0;
     while (results.next()) {
       rows.begin(++number);
-      for (int i = 0; i < types.length; i++) {
-        rows.field(grouped.get(i), text(results, i + 1, types[i]), true);
+      for (int i = 0; i < grouped.size(); i++) {
+        rows.field(grouped.get(i), text(results.row(), i + 1, all.get(grouped.get(i))), true);
       }
       @Nullable Double[] each = new Double[sums.size()];
       for (int i = 0; i < each.length; i++) {
-        each[i] = number(results, from + 3 + i, names.get(sums.get(i)));
+        each[i] = number(results.row(), from + 3 + i, all.get(sums.get(i)).name());
       }
-      String weight = names.get(sums.get(0));
-      Double least = number(results, from + 1, weight);
-      Double greatest = number(results, from + 2, weight);
-      Double squares = number(results, from, weight);
+      String weight = all.get(sums.get(0)).name();
+      Double least = number(results.row(), from + 1, weight);
+      Double greatest = number(results.row(), from + 2, weight);
+      Double squares = number(results.row(), from, weight);
       rows.sums(
           each,
           squares == null ? 0 : squares,
           least == null ? Double.NaN : least,
           greatest == null ? Double.NaN : greatest);
-      rows.times(results.getLong(from - 1));
-      rows.end(names.size());
+      rows.times(results.row().getLong(from - 1));
+      rows.end(all.size());
     }
   }
 
@@ -139,15 +116,6 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     return Double.valueOf(written);
   }
 
-  private static int[] types(ResultSet results, int count) throws SQLException {
-    ResultSetMetaData columns = results.getMetaData();
-    int[] types = new int[count];
-    for (int i = 0; i < count; i++) {
-      types[i] = columns.getColumnType(i + 1);
-    }
-    return types;
-  }
-
   /** Hands over the names; returns the positions of the columns that are wanted. */
   private List<Integer> headed(List<String> names) {
     rows.unit("row");
@@ -165,19 +133,21 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
    */
   boolean readAlike(List<String> names, Selection selection) throws SQLException {
     List<Integer> wanted = headed(names);
+    List<Column> columns =
+        wanted.stream().map(each -> new Column(Selection.column(each), Types.VARCHAR, "")).toList();
     List<List<String>> groups = new ArrayList<>();
     List<Long> counts = new ArrayList<>();
     boolean[] alike = {true};
     run(
-        selection.counts(wanted.stream().map(Selection::column).toList()),
+        selection.counts(columns),
         results -> {
           while (alike[0] && results.next()) {
             List<String> group = new ArrayList<>();
             for (int i = 1; i <= wanted.size(); i++) {
-              group.add(Objects.requireNonNullElse(results.getString(i), ""));
+              group.add(Objects.requireNonNullElse(results.row().getString(i), ""));
             }
             groups.add(group);
-            counts.add(results.getLong(wanted.size() + 1));
+            counts.add(results.row().getLong(wanted.size() + 1));
             alike[0] =
                 groups.size() < MOST_GROUPS && group.stream().noneMatch(SqlRows::blankAtEnds);
           }
@@ -199,8 +169,9 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
             || " \t".indexOf(value.charAt(value.length() - 1)) >= 0);
   }
 
-  private String order(List<String> names) {
+  private Column order(List<Column> all) {
     String wanted = database.order().orElseThrow();
+    List<String> names = all.stream().map(Column::name).toList();
     List<String> matching = Names.matching(wanted, names);
     if (matching.size() != 1) {
       throw new DataException(
@@ -209,39 +180,78 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
           wanted,
           Names.hint(wanted, names));
     }
-    return matching.get(0);
+    return all.get(names.indexOf(matching.get(0)));
   }
 
-  private List<String> names(Selection selection) throws SQLException {
-    List<String> names = new ArrayList<>();
+  private List<Column> columns(Selection selection) throws SQLException {
+    List<Column> all = new ArrayList<>();
     run(
         selection.nothing(),
         results -> {
-          ResultSetMetaData columns = results.getMetaData();
-          for (int i = 1; i <= columns.getColumnCount(); i++) {
-            names.add(columns.getColumnLabel(i));
+          ResultSetMetaData found = results.row().getMetaData();
+          for (int i = 1; i <= found.getColumnCount(); i++) {
+            all.add(
+                new Column(
+                    found.getColumnLabel(i),
+                    found.getColumnType(i),
+                    String.valueOf(found.getColumnTypeName(i)).toLowerCase(Locale.ROOT)));
           }
         });
-    return names;
+    return all;
   }
 
   /** Work with what a statement selects. */
   private interface Work {
-    void with(ResultSet results) throws SQLException;
+    void with(Results results) throws SQLException;
   }
 
-  /** Runs a statement; an interrupt of the program cancels it. */
+  /** What a statement selects, until its time is over. */
+  private record Results(ResultSet row, AtomicBoolean over) {
+    boolean next() throws SQLException {
+      if (over.get()) {
+        throw new SQLTimeoutException();
+      }
+      return row.next();
+    }
+  }
+
+  /**
+   * Runs a statement. When its time is over, or the program is interrupted, it is cancelled from
+   * another thread: not every driver ends a statement by itself, and none ends the reading of rows.
+   */
   private void run(String sql, Work work) throws SQLException {
+    AtomicBoolean over = new AtomicBoolean();
     try (Statement statement = connection.createStatement()) {
-      statement.setQueryTimeout(database.timeout());
+      statement.setEscapeProcessing(false);
+      // The driver's own end is only for a cancelling that doesn't work.
+      statement.setQueryTimeout(database.timeout() + 1);
       statement.setFetchSize(FETCHED);
+      Thread ending = new Thread(() -> endInTime(statement, over), "ending a statement in time");
+      ending.setDaemon(true);
+      ending.start();
       Thread cancelling = new Thread(() -> cancel(statement));
       Runtime.getRuntime().addShutdownHook(cancelling);
       try (ResultSet results = statement.executeQuery(sql)) {
-        work.with(results);
+        work.with(new Results(results, over));
       } finally {
+        ending.interrupt();
         withdraw(cancelling);
       }
+    } catch (SQLException e) {
+      if (over.get()) {
+        throw (SQLException) new SQLTimeoutException().initCause(e);
+      }
+      throw e;
+    }
+  }
+
+  private void endInTime(Statement statement, AtomicBoolean over) {
+    try {
+      Thread.sleep(1_000L * database.timeout());
+      over.set(true);
+      cancel(statement);
+    } catch (InterruptedException e) {
+      // It has ended.
     }
   }
 
@@ -261,40 +271,46 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     }
   }
 
-  private void hand(ResultSet results, int width, List<Integer> wanted, boolean counted)
+  private void hand(Results results, List<Column> all, List<Integer> wanted, boolean counted)
       throws SQLException {
-    int[] types = types(results, wanted.size());
     long number = 0;
     while (results.next()) {
       rows.begin(++number);
-      for (int i = 0; i < types.length; i++) {
-        rows.field(wanted.get(i), text(results, i + 1, types[i]), true);
+      for (int i = 0; i < wanted.size(); i++) {
+        rows.field(wanted.get(i), text(results.row(), i + 1, all.get(wanted.get(i))), true);
       }
       if (counted) {
-        rows.times(results.getLong(types.length + 1));
+        rows.times(results.row().getLong(wanted.size() + 1));
       }
-      rows.end(width);
+      rows.end(all.size());
     }
   }
 
-  /** A value as a file would write it. */
-  private static @Nullable String text(ResultSet results, int column, int type)
+  /**
+   * A value as a file would write it. What a column may hold isn't what a value is: in SQLite a
+   * column of numbers may hold text.
+   */
+  private static @Nullable String text(ResultSet results, int column, Column of)
       throws SQLException {
     String written = results.getString(column);
     if (written == null) {
       return null;
     }
-    return switch (type) {
-      case Types.BOOLEAN, Types.BIT -> String.valueOf(results.getBoolean(column));
-      case Types.DOUBLE, Types.FLOAT, Types.REAL -> plain(written);
-      case Types.CHAR -> written.stripTrailing();
-      default -> written;
-    };
+    if (of.truth()) {
+      return String.valueOf(results.getBoolean(column));
+    }
+    if (of.number() || results.getObject(column) instanceof Number) {
+      return plain(written);
+    }
+    return of.type() == Types.CHAR ? written.stripTrailing() : written;
   }
 
-  /** Whole numbers without a point. */
-  private static String plain(String written) {
-    if (!written.matches("[-+]?\\d+(\\.\\d+)?([eE][-+]?\\d+)?")) {
+  /** A number without an exponent and without zeros at its end; none if it is no number. */
+  private static @Nullable String plain(String written) {
+    if (written.equalsIgnoreCase("nan")) {
+      return null;
+    }
+    if (!written.matches("[-+]?\\d+(\\.\\d*)?([eE][-+]?\\d+)?")) {
       return written;
     }
     BigDecimal number = new BigDecimal(written).stripTrailingZeros();

@@ -13,6 +13,7 @@ import java.sql.DatabaseMetaData;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.SQLTimeoutException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
 import javax.sql.DataSource;
 
 /**
@@ -91,21 +93,16 @@ public final class SqlSource extends RowSource {
   protected Manner read(RowHandler rows) {
     try (Connection connection = connected()) {
       Dialect dialect = Dialect.of(connection.getMetaData().getDatabaseProductName());
-      begin(connection);
-      String product = connection.getMetaData().getDatabaseProductName();
+      begin(connection, dialect);
       try {
-        Selection selection = selection(connection, dialect);
-        String sql = new SqlRows(connection, database, rows).read(selection);
-        return new Manner(
-            "a relation of " + product,
-            database.showsSql() ? List.of("counted by " + sql) : List.of());
+        return counted(connection, dialect, rows);
       } finally {
         connection.rollback();
       }
     } catch (SQLTimeoutException e) {
       throw new DataException(
           DataException.Code.UNREADABLE,
-          "%s took longer than %s; allow more (db-timeout), or ask about less",
+          "%s took longer than %s; allow more (--db-timeout), or ask about less",
           name(),
           timeout());
     } catch (SQLException e) {
@@ -115,6 +112,24 @@ public final class SqlSource extends RowSource {
         }
       }
       throw trouble(e);
+    }
+  }
+
+  /** Everything happens in one transaction, and a query of the user is the last of it. */
+  private Manner counted(Connection connection, Dialect dialect, RowHandler rows)
+      throws SQLException {
+    String warning = rows.overviews() || database.showsSql() ? dialect.warning(connection) : "";
+    Selection selection = selection(connection, dialect);
+    try {
+      String sql = new SqlRows(connection, database, rows).read(selection);
+      return new Manner(
+          "a relation of " + connection.getMetaData().getDatabaseProductName(),
+          Stream.of(database.showsSql() ? "counted by " + sql : "", warning)
+              .filter(each -> !each.isEmpty())
+              .toList());
+    } catch (SQLException e) {
+      dialect.explain(e);
+      throw e;
     }
   }
 
@@ -159,7 +174,7 @@ public final class SqlSource extends RowSource {
     return new DataException(
         DataException.Code.UNREADABLE,
         "%s: the database didn't answer within %s; check its address, or allow more"
-            + " (db-timeout)",
+            + " (--db-timeout)",
         name(),
         timeout());
   }
@@ -168,13 +183,18 @@ public final class SqlSource extends RowSource {
     return Figures.counted(Figures.count(database.timeout()), "second", "seconds");
   }
 
-  private static void begin(Connection connection) throws SQLException {
+  private static void begin(Connection connection, Dialect dialect) throws SQLException {
     try {
       connection.setReadOnly(true);
     } catch (SQLException e) {
       // Some drivers want it said when a connection is opened, as was done.
     }
     connection.setAutoCommit(false);
+    for (String first : dialect.begins()) {
+      try (Statement statement = connection.createStatement()) {
+        statement.execute(first);
+      }
+    }
   }
 
   /** What a driver says, without what must not be seen. */
@@ -192,14 +212,21 @@ public final class SqlSource extends RowSource {
     Quoting quoting = new Quoting(quote.isEmpty() ? "\"" : quote);
     Optional<String> query = database.query();
     if (query.isPresent()) {
-      return Selection.ofQuery(query.get(), quoting);
+      String sql = Selection.query(query.get());
+      Selection selection = Selection.ofQuery(sql, dialect, quoting);
+      dialect.requireOneSelect(connection, sql, selection.nothing());
+      return selection;
     }
-    return relation(connection.getMetaData(), dialect, quoting, database.relation().orElseThrow());
+    Relation relation = relation(connection.getMetaData(), database.relation().orElseThrow());
+    String from =
+        relation.schema().map(schema -> quoting.quoted(schema) + ".").orElse("")
+            + quoting.quoted(relation.name());
+    return new Selection(
+        from, relation.table() ? dialect.place(connection, from) : "", dialect, quoting);
   }
 
   /** The one of this name: as it is written, else but for case. */
-  private Selection relation(
-      DatabaseMetaData known, Dialect dialect, Quoting quoting, String wanted) throws SQLException {
+  private static Relation relation(DatabaseMetaData known, String wanted) throws SQLException {
     List<Relation> all = new ArrayList<>();
     try (ResultSet tables = known.getTables(null, null, "%", null)) {
       while (tables.next()) {
@@ -228,12 +255,7 @@ public final class SqlSource extends RowSource {
           wanted,
           found.isEmpty() ? Names.hint(wanted, names) : "");
     }
-    Relation relation = found.get(0);
-    return new Selection(
-        relation.schema().map(schema -> quoting.quoted(schema) + ".").orElse("")
-            + quoting.quoted(relation.name()),
-        relation.table() ? dialect.place() : "",
-        quoting);
+    return found.get(0);
   }
 
   /** A table or a view. */
