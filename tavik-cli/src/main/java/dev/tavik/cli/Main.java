@@ -76,11 +76,15 @@ public final class Main {
     return said.matches("[1-9]\\d{0,4}") ? Integer.parseInt(said) : Screen.PLAIN.width();
   }
 
-  /** On Ctrl-C a simulation ends with what was drawn so far, and its answer is still written. */
+  /**
+   * On Ctrl-C a simulation ends with what was drawn so far, and its answer is still printed; no
+   * file is written any more.
+   */
   private static void stop(Thread worker, CountDownLatch finished) {
     if (finished.getCount() == 0) {
       return;
     }
+    FileBatch.end();
     worker.interrupt();
     try {
       if (!finished.await(PATIENCE_SECONDS, TimeUnit.SECONDS)) {

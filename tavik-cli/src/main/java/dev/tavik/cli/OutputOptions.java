@@ -2,16 +2,21 @@ package dev.tavik.cli;
 
 import static dev.tavik.result.Figures.require;
 
+import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
+import dev.tavik.report.Pages;
 import dev.tavik.report.Report;
 import dev.tavik.report.Visible;
+import dev.tavik.result.Figures;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
-import java.io.BufferedWriter;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,11 +27,11 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.ISetter;
@@ -40,11 +45,14 @@ final class OutputOptions {
   /** How the whole of an answer is had that is cut on the screen. */
   static final String WHOLE = "--out FILE, or --json";
 
-  private static final int BUFFER = 1 << 16;
+  private static final int MOST_TOLD = 12;
 
   boolean json;
   @Nullable Path out;
   boolean overwrite;
+
+  /** While a study is written, whose files are too many to hold. */
+  private @Nullable FileBatch batch;
 
   private final Map<Path, byte[]> beside = new LinkedHashMap<>();
   private final Set<String> undrawn = new LinkedHashSet<>();
@@ -186,7 +194,12 @@ final class OutputOptions {
 
   /** Adds what is written together with the answer, such as a picture. */
   void beside(Path file, byte[] bytes) {
-    beside.put(file, bytes);
+    FileBatch files = batch;
+    if (files == null) {
+      beside.put(file, bytes);
+    } else {
+      files.write(file, bytes);
+    }
   }
 
   /** Pictures for a report that shows them; where they lie beside it, they are written too. */
@@ -195,8 +208,7 @@ final class OutputOptions {
     if (file == null || report() != Report.MARKDOWN) {
       return pictures;
     }
-    String name = String.valueOf(file.getFileName());
-    String folder = name.substring(0, name.length() - ending(file).length()) + "-pictures/";
+    String folder = stem(file) + "-pictures/";
     List<Illustration> placed = new ArrayList<>();
     for (Illustration each : pictures) {
       Illustration there = each.in(folder + prefix);
@@ -213,31 +225,119 @@ final class OutputOptions {
     undrawn.add(why);
   }
 
-  /** Asks the questions of a study and writes its answers as they are made, as JSON. */
-  StudyAnswer writeJson(Study study, Detail detail, boolean quiet, Terminal terminal) {
+  /** Asks the questions of a study and writes its answers as they are made. */
+  StudyAnswer writeStudy(
+      Study study,
+      Detail detail,
+      Function<Answer, List<Illustration>> pictures,
+      boolean quiet,
+      Terminal terminal) {
     Path file = out;
     try {
       if (file == null) {
         Writer to = quiet ? Writer.nullWriter() : terminal.out();
-        StudyAnswer kept = Report.json(study, detail(detail), to);
+        StudyAnswer decided =
+            json
+                ? Report.JSON.write(study, detail, answer -> List.of(), Pages.of(to))
+                : terminal.shown(
+                    () ->
+                        unchecked(() -> Report.text(study, detail, terminal.screen(), WHOLE, to)));
         to.flush();
-        return kept;
+        return decided;
       }
-      AtomicReference<StudyAnswer> kept = new AtomicReference<>();
-      FileWriting.write(
-          file,
-          stream -> {
-            Writer to =
-                new BufferedWriter(new OutputStreamWriter(stream, StandardCharsets.UTF_8), BUFFER);
-            kept.set(Report.json(study, detail(detail), to));
-            to.flush();
-          });
-      if (!quiet) {
-        terminal.err().println("Wrote " + Visible.of(file.toString()));
+      requirePagesReplaceable(file);
+      try (FileBatch files = new FileBatch()) {
+        batch = files;
+        StudyAnswer decided = toFiles(study, detail(detail), pictures, files, file, terminal);
+        told(files.commit(), quiet, terminal);
+        return decided;
+      } finally {
+        batch = null;
       }
-      return Objects.requireNonNull(kept.get());
+    } catch (IOException | UncheckedIOException e) {
+      IOException cause = e instanceof UncheckedIOException wrapped ? wrapped.getCause() : null;
+      throw FileWriting.unwritten(
+          file == null ? Path.of("the answers") : file,
+          cause != null ? cause : new IOException(e.getMessage(), e));
+    }
+  }
+
+  /** Pages of an earlier report may be replaced, and no others. */
+  private void requirePagesReplaceable(Path file) throws IOException {
+    Path folder = file.resolveSibling(stem(file));
+    if (report() == Report.HTML && Files.isDirectory(folder)) {
+      try (Stream<Path> pages = Files.list(folder)) {
+        pages
+            .filter(each -> each.getFileName().toString().matches("page-\\d+\\.html"))
+            .forEach(each -> requireReplaceable("--out", each));
+      }
+    }
+  }
+
+  private StudyAnswer toFiles(
+      Study study,
+      Detail detail,
+      Function<Answer, List<Illustration>> pictures,
+      FileBatch files,
+      Path file,
+      Terminal terminal)
+      throws IOException {
+    try (Writer to = writer(files.open(file))) {
+      Pages pages = new BesideFile(file, to, files);
+      return report() == Report.JSON
+          ? report().write(study, detail, pictures, pages)
+          : terminal.shown(() -> unchecked(() -> report().write(study, detail, pictures, pages)));
+    }
+  }
+
+  /** Pages in a folder beside a file, which has the file's name without its ending. */
+  private final class BesideFile implements Pages {
+    private final Path file;
+    private final Writer to;
+    private final FileBatch files;
+
+    BesideFile(Path file, Writer to, FileBatch files) {
+      this.file = file;
+      this.to = to;
+      this.files = files;
+    }
+
+    @Override
+    public Writer report() {
+      return to;
+    }
+
+    @Override
+    public Writer page(String name) throws IOException {
+      Path page = file.resolveSibling(stem(file)).resolve(name);
+      return writer(files.open(page));
+    }
+
+    @Override
+    public String folder() {
+      return URLEncoder.encode(stem(file), StandardCharsets.UTF_8).replace("+", "%20") + "/";
+    }
+  }
+
+  private static String stem(Path file) {
+    String name = String.valueOf(file.getFileName());
+    return name.substring(0, name.length() - ending(file).length());
+  }
+
+  private static Writer writer(OutputStream stream) {
+    return new OutputStreamWriter(stream, StandardCharsets.UTF_8);
+  }
+
+  /** Work that may fail to write. */
+  private interface Writing<T> {
+    T write() throws IOException;
+  }
+
+  private static <T> T unchecked(Writing<T> work) {
+    try {
+      return work.write();
     } catch (IOException e) {
-      throw new UnwrittenException("can't write: " + FileWriting.reason(e), e);
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -248,21 +348,40 @@ final class OutputOptions {
 
   /** The same, but without a word at a terminal where only a gate's line is wanted. */
   void write(String answer, boolean quiet, Terminal terminal) {
-    Map<Path, byte[]> files = new LinkedHashMap<>(beside);
     Path file = out;
     if (file == null) {
       terminal.out().print(quiet ? "" : answer);
       terminal.out().flush();
-    } else {
-      files.put(file, answer.getBytes(StandardCharsets.UTF_8));
     }
-    files.forEach(
-        (each, bytes) -> {
-          FileWriting.write(each, bytes);
-          if (!quiet) {
-            terminal.err().println("Wrote " + Visible.of(each.toString()));
-          }
-        });
+    try (FileBatch files = new FileBatch()) {
+      beside.forEach(files::write);
+      if (file != null) {
+        files.write(file, answer.getBytes(StandardCharsets.UTF_8));
+      }
+      told(files.commit(), quiet, terminal);
+    }
+  }
+
+  /** Which files were written: many of one folder in one line. */
+  private void told(List<Path> files, boolean quiet, Terminal terminal) {
+    if (!quiet) {
+      Map<String, List<Path>> folders =
+          files.stream()
+              .collect(
+                  Collectors.groupingBy(
+                      each -> String.valueOf(each.getParent()),
+                      LinkedHashMap::new,
+                      Collectors.toList()));
+      folders.forEach(
+          (folder, of) -> {
+            if (of.size() > MOST_TOLD) {
+              String many = Figures.count(of.size()) + " files into " + folder;
+              terminal.err().println("Wrote " + Visible.of(many));
+            } else {
+              of.forEach(each -> terminal.err().println("Wrote " + Visible.of(each.toString())));
+            }
+          });
+    }
     undrawn.forEach(each -> terminal.err().println("tavik: " + Visible.of(each)));
   }
 }

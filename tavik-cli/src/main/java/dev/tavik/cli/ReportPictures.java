@@ -37,6 +37,10 @@ final class ReportPictures {
     try {
       return output.illustrated(charts.apply(answer), prefix);
     } catch (RuntimeException | LinkageError | VirtualMachineError e) {
+      if (FileBatch.ended()) {
+        // The virtual machine draws nothing any more; what is written without pictures misleads.
+        throw new UnwrittenException("the program was told to end; nothing was written");
+      }
       output.undrawn("the report lacks pictures, they could not be drawn: " + e.getMessage());
       return List.of();
     }

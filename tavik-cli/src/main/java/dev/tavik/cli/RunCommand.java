@@ -1,12 +1,9 @@
 package dev.tavik.cli;
 
-import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
-import dev.tavik.answer.Illustration;
 import dev.tavik.data.Opening;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.data.words.Heading;
-import dev.tavik.report.Report;
 import dev.tavik.study.Gate;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
@@ -87,31 +84,15 @@ final class RunCommand implements Callable<Integer> {
     // Only now is it known which files the study reads.
     output.check(sources);
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
+    int[] number = {0};
     StudyAnswer answer =
-        output.report() == Report.JSON
-            ? output.writeJson(read, detail, gate.quiet, terminal)
-            : writtenWhole(terminal.shown(read::ask), detail);
+        output.writeStudy(
+            read,
+            detail,
+            each -> ReportPictures.main(each, ++number[0], output),
+            gate.quiet,
+            terminal);
     return gate.status(status(answer), () -> Gate.of(answer), terminal);
-  }
-
-  /** Readers want the table of all tests before the answers, so that these are held until then. */
-  private StudyAnswer writtenWhole(StudyAnswer answer, Detail detail) {
-    StudyAnswer sound = answer;
-    String text;
-    try {
-      text = written(sound, detail);
-    } catch (RuntimeException | StackOverflowError e) {
-      sound =
-          answer.written(
-              each -> {
-                for (Report form : Report.values()) {
-                  form.of(each, output.detail(detail));
-                }
-              });
-      text = written(sound, detail);
-    }
-    output.write(text, gate.quiet, terminal);
-    return sound;
   }
 
   /** Files as they are, each noted when it is opened. */
@@ -129,23 +110,6 @@ final class RunCommand implements Callable<Integer> {
         return files.path(name);
       }
     };
-  }
-
-  private String written(StudyAnswer answer, Detail detail) {
-    return output.onScreen()
-        ? Report.text(answer, detail, terminal.screen(), OutputOptions.WHOLE)
-        : output.report().of(answer, output.detail(detail), each -> pictures(answer, each));
-  }
-
-  private List<Illustration> pictures(StudyAnswer study, Answer answer) {
-    int number = 1;
-    for (Answer each : study.answers()) {
-      if (each == answer) {
-        break;
-      }
-      number++;
-    }
-    return ReportPictures.main(answer, number, output);
   }
 
   private static int status(StudyAnswer answer) {

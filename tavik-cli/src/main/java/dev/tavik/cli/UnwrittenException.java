@@ -4,6 +4,10 @@ package dev.tavik.cli;
 final class UnwrittenException extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
+  UnwrittenException(String message) {
+    super(message);
+  }
+
   UnwrittenException(String message, Throwable cause) {
     super(message, cause);
   }

@@ -15,7 +15,6 @@ import dev.tavik.data.Opening;
 import dev.tavik.data.study.Asking;
 import dev.tavik.data.study.Spec;
 import dev.tavik.report.Report;
-import dev.tavik.report.Screen;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossQuestion;
@@ -121,7 +120,7 @@ class FiftyLabelsTest {
     assertThat(read.getElementsByTagName("img").getLength()).isZero();
     assertThat(read.getElementsByTagName("style").getLength()).isEqualTo(1);
     assertThat(read.getElementsByTagName("article").getLength()).isEqualTo(3);
-    String plain = Report.text(study, Detail.FINDINGS, Screen.PLAIN, "");
+    String plain = Report.TEXT.of(study, Detail.FINDINGS);
     assertThat(page + plain).doesNotContain("\u0000", "\u0007", "\u001b", "\u202e", "\ufeff");
     String[] lines = Report.MARKDOWN.of(study, Detail.WORKING).split("\n");
     boolean code = false;

@@ -8,10 +8,14 @@ import dev.tavik.report.Screen;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -71,6 +75,74 @@ class OutputTest {
     assertThat(ended.status()).as(ended.err()).isEqualTo(status);
     assertThat(ended.err().lines()).as(ended.err()).hasSize(lines);
     assertThat(ended.err()).doesNotContain("Exception", "\tat ");
+  }
+
+  /** A page of thousands of answers is slow to open: it is an index then, beside its pages. */
+  @Test
+  void manyAnswersAreAnIndexAndPages() throws IOException {
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study, "questions:\n" + "  - {ask: rate, tally: 14/400, against: 5%}\n".repeat(501));
+    Path index = folder.resolve("big week.html");
+    CommandLine answer = CommandLine.run("run", study.toString(), "--out", index.toString());
+    assertThat(answer.err()).contains("big week.html", "page-1.html", "page-3.html");
+    String verdicts = Files.readString(index);
+    assertThat(verdicts).doesNotContain("<article").contains("501 questions");
+    Matcher links = Pattern.compile("href=\"([^\"#]+)#(q\\d+)\"").matcher(verdicts);
+    int number = 0;
+    while (links.find()) {
+      number++;
+      assertThat(links.group(2)).isEqualTo("q" + number);
+      Path page = folder.resolve(URLDecoder.decode(links.group(1), StandardCharsets.UTF_8));
+      if (number % 100 == 1) {
+        assertThat(page).content().contains("id=\"q" + number + "\"");
+      }
+    }
+    assertThat(number).isEqualTo(501);
+    assertThat(CommandLine.run("run", study.toString(), "--out", index.toString()).status())
+        .isZero();
+    Files.writeString(folder.resolve("big week/page-2.html"), "mine");
+    assertThat(CommandLine.run("run", study.toString(), "--out", index.toString()).err())
+        .contains("page-2.html that Tavik didn't write");
+    try (Stream<Path> left = Files.walk(folder)) {
+      assertThat(left.filter(each -> each.toString().endsWith(".part"))).isEmpty();
+    }
+  }
+
+  /** A program that is told to end leaves no file, whole or in part, and nothing else is wrong. */
+  @Test
+  void whatIsCutOffLeavesNothing() throws IOException, InterruptedException {
+    Path study = folder.resolve("study.yaml");
+    Files.writeString(
+        study, "questions:\n" + "  - {ask: rate, tally: 14/400, against: 5%}\n".repeat(4_000));
+    Path reports = Files.createDirectory(folder.resolve("reports"));
+    Process running =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "dev.tavik.cli.Main",
+                "run",
+                study.toString(),
+                "--out",
+                reports.resolve("cut.html").toString())
+            .redirectErrorStream(true)
+            .redirectOutput(folder.resolve("said").toFile())
+            .start();
+    while (running.isAlive() && names(reports).size() < 2) {
+      Thread.sleep(20);
+    }
+    running.destroy();
+    assertThat(running.waitFor()).isEqualTo(143);
+    assertThat(folder.resolve("said")).content().doesNotContain("pictures", "font", "Wrote");
+    assertThat(names(reports)).isEmpty();
+  }
+
+  private static List<String> names(Path folder) throws IOException {
+    try (Stream<Path> files = Files.list(folder)) {
+      return files.map(each -> each.getFileName().toString()).toList();
+    }
   }
 
   @Test

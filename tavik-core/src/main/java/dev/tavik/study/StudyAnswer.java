@@ -165,16 +165,21 @@ public record StudyAnswer(
   /** {@return the table of all tests as a reader sees it; nothing where there are not two} */
   public List<Block> summary() {
     List<Decision> decisions = decisions();
-    return decisions.size() < 2 ? List.of() : new Summary(decisions, adjustment).blocks();
+    return decisions.size() < 2 ? List.of() : Summary.of(decisions, adjustment).blocks();
   }
 
   /**
    * All tests of a study in one table, with what became of each once all are looked at together.
    */
-  private record Summary(List<Decision> decisions, Adjustment adjustment) {
+  private record Summary(List<Decision> decisions, Adjustment adjustment, boolean families) {
     private static final String RULE =
         "Each group, pair or column of a question counts as a test of its own, any other question as"
             + " one: the test that its verdict rests on.";
+
+    static Summary of(List<Decision> decisions, Adjustment adjustment) {
+      boolean families = decisions.stream().map(Decision::family).distinct().count() > 1;
+      return new Summary(decisions, adjustment, families);
+    }
 
     List<Block> blocks() {
       Sheet sheet = Sheet.read(heading(), columns());
@@ -195,10 +200,6 @@ public record StudyAnswer(
 
     private boolean adjusted() {
       return adjustment != Adjustment.NONE;
-    }
-
-    private boolean families() {
-      return decisions.stream().map(Decision::family).distinct().count() > 1;
     }
 
     private String heading() {

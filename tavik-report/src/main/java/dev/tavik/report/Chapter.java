@@ -2,6 +2,7 @@ package dev.tavik.report;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
 import dev.tavik.answer.Origin;
 import java.util.List;
@@ -19,6 +20,16 @@ import org.jspecify.annotations.Nullable;
  */
 record Chapter(
     String heading, @Nullable Answer answer, List<Block> blocks, List<Illustration> pictures) {
+
+  /** One of several, with its number. */
+  static Chapter of(Answer answer, Detail detail, int number, List<Illustration> pictures) {
+    return new Chapter(heading(answer, number), answer, answer.reading(detail), pictures);
+  }
+
+  /** What such a one is called. */
+  static String heading(Answer answer, int number) {
+    return number + ". " + (answer.label().isEmpty() ? answer.kind() : answer.label());
+  }
 
   /** What readers see before its pictures: the verdict and what was observed. */
   List<Block> before() {

@@ -5,6 +5,7 @@ import static j2html.TagCreator.caption;
 import static j2html.TagCreator.each;
 import static j2html.TagCreator.h2;
 import static j2html.TagCreator.p;
+import static j2html.TagCreator.rawHtml;
 import static j2html.TagCreator.section;
 import static j2html.TagCreator.strong;
 import static j2html.TagCreator.table;
@@ -19,19 +20,30 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Decision;
 import dev.tavik.answer.Value;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.StudyAnswer;
 import j2html.tags.DomContent;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 
 /** The first page of a study: every verdict, with its p-values and a link to its answer. */
-record HtmlSummary(Document document) {
+record HtmlSummary(StudyAnswer study, IntFunction<String> links) {
   DomContent tag() {
-    List<DomContent> rows = new ArrayList<>();
-    for (int number = 1; number <= document.chapters().size(); number++) {
-      add(rows, number, document.chapters().get(number - 1));
+    List<Block> opening = study.summary();
+    Map<Integer, List<Decision>> decisions =
+        study.decisions().stream().collect(Collectors.groupingBy(Decision::number));
+    StringBuilder rows = new StringBuilder();
+    int number = 0;
+    for (Answer answer : study.answers()) {
+      number++;
+      List<DomContent> made = new ArrayList<>();
+      add(made, number, answer, decisions.getOrDefault(number, List.of()));
+      made.forEach(row -> rows.append(row.render()));
     }
     List<DomContent> rule =
-        document.opening().stream()
+        opening.stream()
             .filter(Block.Paragraph.class::isInstance)
             .<DomContent>map(each -> p(Visible.of(((Block.Paragraph) each).text())))
             .toList();
@@ -39,7 +51,7 @@ record HtmlSummary(Document document) {
             h2("Verdicts"),
             HtmlBlocks.scrolling(
                 table(
-                    caption(heading()).withClass(heading().isEmpty() ? "heard" : "w"),
+                    caption(heading(opening)).withClass(opening.isEmpty() ? "heard" : "w"),
                     thead(
                         tr(
                             th("question").attr("scope", "col").withClass("w"),
@@ -47,29 +59,27 @@ record HtmlSummary(Document document) {
                             th("p").attr("scope", "col").withClass("n"),
                             th("adjusted p").attr("scope", "col").withClass("n"),
                             th("the null").attr("scope", "col").withClass("w"))),
-                    tbody(each(rows, row -> row))),
+                    tbody(rawHtml(rows.toString()))),
                 "Verdicts"),
             each(rule, words -> words))
         .withClass("summary");
   }
 
-  private String heading() {
-    return document.opening().stream()
+  private static String heading(List<Block> opening) {
+    return opening.stream()
         .filter(Block.Heading.class::isInstance)
         .map(each -> Visible.of(((Block.Heading) each).text()))
         .findFirst()
         .orElse("");
   }
 
-  private void add(List<DomContent> rows, int number, Chapter chapter) {
-    List<Decision> decisions =
-        document.decisions().stream().filter(each -> each.number() == number).toList();
-    Answer answer = chapter.answer();
-    String label = chapter.heading();
-    String verdict = answer == null ? "" : answer.verdict().text();
+  private void add(List<DomContent> rows, int number, Answer answer, List<Decision> decisions) {
+    String label = Chapter.heading(answer, number);
+    String verdict = answer.verdict().text();
     String bare = label.replaceFirst("^\\d+\\. ", "") + ": ";
     List<DomContent> cells = new ArrayList<>();
-    cells.add(th(a(Visible.of(label)).withHref("#q" + number)).attr("scope", "row").withClass("w"));
+    cells.add(
+        th(a(Visible.of(label)).withHref(links.apply(number))).attr("scope", "row").withClass("w"));
     cells.add(
         td(Visible.of(verdict.startsWith(bare) ? verdict.substring(bare.length()) : verdict))
             .withClass("w"));

@@ -7,8 +7,8 @@ import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.core.util.Separators;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
+import dev.tavik.answer.Illustration;
 import dev.tavik.answer.Value;
-import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -17,6 +17,7 @@ import java.io.Writer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** JSON with all digits; what doesn't exist or has no limit is null. */
@@ -37,8 +38,11 @@ final class JsonFormat implements Format {
     return text + "\n";
   }
 
-  /** Asks the questions of a study and writes each answer before the next is asked. */
-  StudyAnswer write(Study study, Detail detail, Writer to) throws IOException {
+  @Override
+  public StudyAnswer write(
+      Asked study, Detail detail, Function<Answer, List<Illustration>> pictures, Pages pages)
+      throws IOException {
+    Writer to = pages.report();
     JsonGenerator json = generator(to);
     json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
     json.writeStartObject();
@@ -46,18 +50,21 @@ final class JsonFormat implements Format {
     json.writeStringField("study", study.title());
     json.writeArrayFieldStart("answers");
     StudyAnswer kept =
-        study.ask(
-            answer -> {
-              List<Value> figures = new ArrayList<>();
-              Answer sound = StudyAnswer.written(answer, each -> figures.add(each.figures(detail)));
-              Value all = figures.isEmpty() ? sound.figures(detail) : figures.get(0);
-              try {
-                write(json, all);
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-              return sound.decided();
-            });
+        study
+            .ask()
+            .apply(
+                answer -> {
+                  List<Value> figures = new ArrayList<>();
+                  Answer sound =
+                      StudyAnswer.written(answer, each -> figures.add(each.figures(detail)));
+                  Value all = figures.isEmpty() ? sound.figures(detail) : figures.get(0);
+                  try {
+                    write(json, all);
+                  } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                  }
+                  return sound.decided();
+                });
     json.writeEndArray();
     writeFields(json, kept.over().bare());
     json.writeEndObject();

@@ -8,6 +8,7 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Illustration;
 import dev.tavik.answer.Origin;
 import dev.tavik.result.WorkingStep;
+import dev.tavik.study.StudyAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -17,9 +18,11 @@ import java.util.regex.Pattern;
  *
  * @param below how a heading within an answer begins
  */
-record MarkdownFormat(String below) implements Format {
+record MarkdownFormat(String below) implements ReadersFormat {
   private static final Pattern SPECIAL = Pattern.compile("[\\\\`*_{}\\[\\]<>#|~&$!]");
   private static final Pattern MARKS_A_LIST = Pattern.compile("^(\\d+)?([-+.)])(?= )");
+
+  private static final String FIRST_LINE = "<!-- Tavik " + Mark.VERSION + " -->\n";
 
   MarkdownFormat() {
     this("## ");
@@ -27,30 +30,43 @@ record MarkdownFormat(String below) implements Format {
 
   @Override
   public String write(Document document) {
-    boolean several = document.chapters().stream().anyMatch(each -> !each.heading().isEmpty());
-    MarkdownFormat nested = new MarkdownFormat(several ? "### " : "## ");
-    StringBuilder text = new StringBuilder("<!-- Tavik " + Mark.VERSION + " -->\n");
-    if (several) {
-      text.append("\n# ").append(plain(document.title().isEmpty() ? "Study" : document.title()));
-      text.append('\n');
-    }
-    add(text, document.opening());
-    for (Chapter chapter : document.chapters()) {
-      if (several) {
-        text.append("\n## ").append(plain(chapter.heading())).append('\n');
-      }
-      nested.add(text, chapter.before());
-      for (Illustration each : chapter.pictures()) {
-        text.append(
-            say(
-                "\n![%s: %s](<%s>)\n",
-                plain(each.title()), plain(each.description()), each.file()));
-      }
-      nested.add(text, chapter.after());
-      chapter.origin().ifPresent(each -> nested.add(text, origin(each)));
-    }
-    add(text, document.closing());
+    StringBuilder text = new StringBuilder(FIRST_LINE);
+    document.chapters().forEach(chapter -> add(text, chapter));
     return text.toString();
+  }
+
+  @Override
+  public String opening(StudyAnswer decided) {
+    StringBuilder text = new StringBuilder(FIRST_LINE);
+    text.append("\n# ").append(plain(decided.title().isEmpty() ? "Study" : decided.title()));
+    text.append('\n');
+    add(text, decided.summary());
+    return text.toString();
+  }
+
+  @Override
+  public String chapter(Chapter chapter, int number) {
+    StringBuilder text = new StringBuilder();
+    text.append("\n## ").append(plain(chapter.heading())).append('\n');
+    new MarkdownFormat("### ").add(text, chapter);
+    return text.toString();
+  }
+
+  @Override
+  public String closing(StudyAnswer decided) {
+    StringBuilder text = new StringBuilder();
+    add(text, Document.careful(decided.cautions()));
+    return text.toString();
+  }
+
+  private void add(StringBuilder text, Chapter chapter) {
+    add(text, chapter.before());
+    for (Illustration each : chapter.pictures()) {
+      text.append(
+          say("\n![%s: %s](<%s>)\n", plain(each.title()), plain(each.description()), each.file()));
+    }
+    add(text, chapter.after());
+    chapter.origin().ifPresent(each -> add(text, origin(each)));
   }
 
   private static List<Block> origin(Origin origin) {

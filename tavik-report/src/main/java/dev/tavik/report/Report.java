@@ -7,6 +7,7 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
 import java.io.IOException;
+import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.Arrays;
@@ -15,6 +16,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
  * The forms in which answers are written: {@code Report.HTML.of(answer)}, or with pictures {@code
@@ -24,20 +26,22 @@ import java.util.function.Function;
  */
 public enum Report {
   /** Plain text of eighty columns. */
-  TEXT(".txt", document -> new TextFormat(Screen.PLAIN).write(document) + Mark.lastLine()),
+  TEXT(".txt", () -> new TextFormat(Screen.PLAIN, "Detail.EVERY_ROW", Mark.lastLine())),
   /** Markdown with tables, pictures in files beside it. */
-  MARKDOWN(".md", new MarkdownFormat()),
+  MARKDOWN(".md", MarkdownFormat::new),
   /** A whole page of HTML that needs no other file, with its pictures. */
-  HTML(".html", document -> new HtmlFormat().write(document)),
+  HTML(".html", HtmlFormat::new),
   /** JSON, one object. */
-  JSON(".json", new JsonFormat()),
+  JSON(".json", JsonFormat::new),
   /** CSV, a row for each estimate, test and interval, and for every other figure. */
-  CSV(".csv", new CsvFormat());
+  CSV(".csv", CsvFormat::new);
 
   private final String ending;
-  private final Format format;
 
-  Report(String ending, Format format) {
+  /** Made when one is written: a page's style, for one, needn't be read before. */
+  private final Supplier<Format> format;
+
+  Report(String ending, Supplier<Format> format) {
     this.ending = ending;
     this.format = format;
   }
@@ -105,7 +109,7 @@ public enum Report {
    * @return the text
    */
   public String of(Answer answer, Detail detail, List<Illustration> pictures) {
-    return format.write(Document.of(answer, detail, pictures));
+    return format.get().write(Document.of(answer, detail, pictures));
   }
 
   /**
@@ -129,22 +133,42 @@ public enum Report {
    */
   public String of(
       StudyAnswer study, Detail detail, Function<Answer, List<Illustration>> pictures) {
-    return format.write(Document.of(study, detail, pictures));
+    StringWriter text = new StringWriter();
+    try {
+      format.get().write(Asked.of(study), detail, pictures, Pages.of(text));
+    } catch (IOException e) {
+      throw new UncheckedIOException("memory can always be written to", e);
+    }
+    return text.toString();
   }
 
   /**
-   * Asks the questions of a study and writes its answers as JSON, each before the next is asked, so
-   * that memory doesn't grow with what is written.
+   * Asks the questions of a study and writes its answers, each before the next is asked, so that
+   * memory doesn't grow with what is written. HTML of more than 500 questions is an index of their
+   * verdicts, with 200 answers on each page beside it, where there may be such pages.
    *
    * @param study the questions
    * @param detail how much of the answers
-   * @param to where to; not closed
+   * @param pictures the pictures of an answer; asked once for each, in order
+   * @param pages where to; the report itself isn't closed
    * @return what was decided, without the answers' words
    * @throws IOException if it can't be written
    */
-  public static StudyAnswer json(Study study, Detail detail, Writer to) throws IOException {
+  public StudyAnswer write(
+      Study study, Detail detail, Function<Answer, List<Illustration>> pictures, Pages pages)
+      throws IOException {
+    return written(format.get(), study, detail, pictures, pages);
+  }
+
+  private static StudyAnswer written(
+      Format format,
+      Study study,
+      Detail detail,
+      Function<Answer, List<Illustration>> pictures,
+      Pages pages)
+      throws IOException {
     try {
-      return new JsonFormat().write(study, detail, to);
+      return format.write(Asked.of(study), detail, pictures, pages);
     } catch (UncheckedIOException e) {
       throw Objects.requireNonNull(e.getCause());
     }
@@ -158,7 +182,7 @@ public enum Report {
    * @return the text
    */
   public String of(DataOverview overview, List<String> suggestions) {
-    return format.write(Document.of(new Overview(overview, suggestions)));
+    return format.get().write(Document.of(new Overview(overview, suggestions)));
   }
 
   /**
@@ -187,20 +211,24 @@ public enum Report {
    * @return the text
    */
   public static String text(Answer answer, Detail detail, Screen screen, String whole) {
-    return new TextFormat(screen, whole).write(Document.of(answer, detail, List.of()));
+    return new TextFormat(screen, whole, "").write(Document.of(answer, detail, List.of()));
   }
 
   /**
-   * Writes text for a terminal.
+   * Asks the questions of a study and writes text for a terminal.
    *
-   * @param study the answers to a study
+   * @param study the questions
    * @param detail how much of it
    * @param screen what it is laid out for
    * @param whole how a reader gets the whole of what is cut, in the interface's words
-   * @return the text
+   * @param to where to; not closed
+   * @return what was decided, without the answers' words
+   * @throws IOException if it can't be written
    */
-  public static String text(StudyAnswer study, Detail detail, Screen screen, String whole) {
-    return new TextFormat(screen, whole).write(Document.of(study, detail, answer -> List.of()));
+  public static StudyAnswer text(Study study, Detail detail, Screen screen, String whole, Writer to)
+      throws IOException {
+    Format format = new TextFormat(screen, whole, "");
+    return written(format, study, detail, answer -> List.of(), Pages.of(to));
   }
 
   /**

@@ -4,19 +4,49 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Value;
 import dev.tavik.result.WorkingStep;
+import dev.tavik.study.StudyAnswer;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Plain text, for terminals and for files. */
-record TextFormat(Screen screen, String whole) implements Format {
+record TextFormat(Screen screen, String whole, String lastLine) implements ReadersFormat {
   TextFormat(Screen screen) {
-    this(screen, "Detail.EVERY_ROW");
+    this(screen, "Detail.EVERY_ROW", "");
   }
 
   @Override
   public String write(Document document) {
+    return written(document.blocks()) + lastLine;
+  }
+
+  @Override
+  public String opening(StudyAnswer decided) {
+    List<Block> blocks = new ArrayList<>();
+    if (!decided.title().isEmpty()) {
+      blocks.add(new Block.Strong(decided.title()));
+    }
+    blocks.addAll(decided.summary());
+    return written(blocks);
+  }
+
+  @Override
+  public String chapter(Chapter chapter, int number) {
+    List<Block> blocks = new ArrayList<>();
+    blocks.add(new Block.Gap());
+    blocks.add(new Block.Strong(chapter.heading()));
+    blocks.add(new Block.Gap());
+    blocks.addAll(chapter.blocks());
+    return written(blocks);
+  }
+
+  @Override
+  public String closing(StudyAnswer decided) {
+    return written(Document.careful(decided.cautions())) + lastLine;
+  }
+
+  private String written(List<Block> blocks) {
     Lines lines = new Lines(screen);
-    document.blocks().forEach(block -> write(lines, block));
+    blocks.forEach(block -> write(lines, block));
     return lines.toString();
   }
 
