@@ -1,5 +1,7 @@
 package dev.tavik.cli;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Detail;
 import dev.tavik.data.Opening;
 import dev.tavik.data.study.StudyFile;
@@ -11,9 +13,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -48,7 +49,7 @@ final class RunCommand implements Callable<Integer> {
       paramLabel = "NAME=VALUE",
       description =
           "The value for a place in the study that names it, $NAME in braces; several times.")
-  Map<String, String> set = new LinkedHashMap<>();
+  List<String> set = new ArrayList<>();
 
   @Option(
       names = "--allow-outside",
@@ -77,8 +78,12 @@ final class RunCommand implements Callable<Integer> {
     gate.check();
     List<String> sources = new ArrayList<>(List.of(study));
     StudyFile file = StudyFile.of(study, noting(sources));
-    for (Map.Entry<String, String> each : set.entrySet()) {
-      file = file.set(each.getKey(), each.getValue());
+    Set<String> names = new HashSet<>();
+    for (String each : set) {
+      String[] parts = each.split("=", 2);
+      require(parts.length == 2, "--set must be NAME=VALUE, got '%s'", each);
+      require(names.add(parts[0]), "--set gives %s twice; leave one of them out", parts[0]);
+      file = file.set(parts[0], parts[1]);
     }
     Study read = (outside ? file.allowingOutside() : file).read();
     // Only now is it known which files the study reads.

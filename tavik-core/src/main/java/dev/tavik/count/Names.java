@@ -1,5 +1,6 @@
 package dev.tavik.count;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -26,20 +27,56 @@ public final class Names {
   }
 
   /**
+   * {@return the names between commas, without the blanks and quotes around them} One that has a
+   * comma itself stands in double quotes: {@code "yes, often",no}.
+   *
+   * @param written the names as they were written
+   */
+  public static List<String> parts(String written) {
+    boolean paired = written.chars().filter(each -> each == '"').count() % 2 == 0;
+    List<String> parts = new ArrayList<>();
+    StringBuilder part = new StringBuilder();
+    boolean quoted = false;
+    for (int i = 0; i < written.length(); i++) {
+      char each = written.charAt(i);
+      if (each == '"' && paired) {
+        quoted = !quoted;
+      } else if (each == ',' && !quoted) {
+        parts.add(part.toString().strip());
+        part.setLength(0);
+      } else {
+        part.append(each);
+      }
+    }
+    parts.add(part.toString().strip());
+    return parts;
+  }
+
+  /**
    * {@return a hint for a name that matches none: the nearest ones, then what there is}
    *
    * @param typed what was typed
    * @param names the names, in order
    */
   public static String hint(String typed, List<String> names) {
+    String meant = meant(typed, names);
+    return names.isEmpty() ? "" : (meant.isEmpty() ? "." : meant) + " There are: " + listed(names);
+  }
+
+  /**
+   * {@return a question for the nearest names; nothing where none is near}
+   *
+   * @param typed what was typed
+   * @param names the names, in order
+   */
+  public static String meant(String typed, List<String> names) {
     List<String> near =
         names.stream()
-            .filter(name -> near(typed, name))
+            .filter(name -> !name.isBlank() && near(typed, name))
             .sorted(Comparator.comparingInt(name -> distance(typed, name)))
             .limit(3)
             .toList();
-    String meant = near.isEmpty() ? "." : "; did you mean " + String.join(" or ", near) + "?";
-    return meant + " There are: " + listed(names);
+    return near.isEmpty() ? "" : "; did you mean " + String.join(" or ", near) + "?";
   }
 
   /**
@@ -51,7 +88,7 @@ public final class Names {
     String some =
         names.stream()
             .limit(MOST_LISTED)
-            .map(name -> name.isEmpty() ? "(no name)" : name)
+            .map(name -> name.isBlank() ? "(no name)" : name)
             .collect(Collectors.joining(", "));
     return names.size() <= MOST_LISTED
         ? some

@@ -2,11 +2,11 @@ package dev.tavik.data;
 
 import dev.tavik.count.Crossings;
 import dev.tavik.count.DataOverview;
+import dev.tavik.count.Names;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,8 +33,8 @@ public interface CountSource {
    */
   default List<Tabulation> countEach(CountRequest request) {
     return request.columns().stream()
-        .flatMap(each -> Arrays.stream(each.split(",")))
-        .map(column -> count(request.columns(List.of(column.strip()))))
+        .flatMap(each -> Names.parts(each).stream())
+        .map(column -> count(request.columns(List.of(column))))
         .toList();
   }
 

@@ -46,8 +46,8 @@ record Header(String source, List<String> names) {
     List<String> columns = new ArrayList<>();
     for (String each : written) {
       if (each.contains(",") && Names.matching(each, names).isEmpty()) {
-        for (String part : each.split(",")) {
-          columns.add(names.get(find(part.strip())));
+        for (String part : Names.parts(each)) {
+          columns.add(names.get(find(part)));
         }
       } else {
         columns.add(names.get(find(each)));

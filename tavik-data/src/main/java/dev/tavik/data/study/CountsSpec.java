@@ -331,7 +331,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
       if (levels.contains(written.strip())) {
         success.add(written.strip());
       } else {
-        for (String part : Spec.parts(written)) {
+        for (String part : Names.parts(written)) {
           success.add(level(part, levels, counts));
         }
       }

@@ -147,7 +147,8 @@ final class Recodings {
   private boolean isThere(String file) {
     try (InputStream found = opening.open(file)) {
       return found != null;
-    } catch (NoSuchFileException e) {
+    } catch (NoSuchFileException | SpecException e) {
+      // Where it may not be read, nor may the data, whose own name is told then.
       return false;
     } catch (IOException | RuntimeException e) {
       return !(e instanceof FileNotFoundException);

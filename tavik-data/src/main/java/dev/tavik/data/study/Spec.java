@@ -117,28 +117,7 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    * @return the parts without the blanks and quotes around them
    */
   public List<String> list(String word) {
-    return all(word).stream().flatMap(value -> parts(value).stream()).toList();
-  }
-
-  /** The parts between commas; quotes keep a comma, and are dropped. */
-  static List<String> parts(String value) {
-    boolean paired = value.chars().filter(each -> each == '"').count() % 2 == 0;
-    List<String> parts = new ArrayList<>();
-    StringBuilder part = new StringBuilder();
-    boolean quoted = false;
-    for (int i = 0; i < value.length(); i++) {
-      char each = value.charAt(i);
-      if (each == '"' && paired) {
-        quoted = !quoted;
-      } else if (each == ',' && !quoted) {
-        parts.add(part.toString().strip());
-        part.setLength(0);
-      } else {
-        part.append(each);
-      }
-    }
-    parts.add(part.toString().strip());
-    return parts;
+    return all(word).stream().flatMap(value -> Names.parts(value).stream()).toList();
   }
 
   /**

@@ -37,7 +37,8 @@ import java.util.stream.Collectors;
  * asked becomes an {@link Unanswered} in its place; the others are asked all the same.
  */
 public final class StudyFile {
-  private static final Set<String> TOP = Set.of("study", "adjust", "include", "questions");
+  private static final Set<String> TOP =
+      new LinkedHashSet<>(List.of("study", "adjust", "include", "questions"));
   private static final int DEEPEST = 10;
 
   private final String name;
@@ -148,7 +149,9 @@ public final class StudyFile {
         throw malformed(file, "includes " + other + ", which includes it in turn");
       }
       requireInside(file, other);
-      add(there, root(there), values, path, questions, families);
+      Keys included = root(there);
+      requireSameAdjustment(file, root, there, included, values);
+      add(there, included, values, path, questions, families);
     }
     Map<String, Node> defaults = new LinkedHashMap<>(root.nodes());
     defaults.keySet().removeAll(TOP);
@@ -158,6 +161,27 @@ public final class StudyFile {
       StudyQuestion question = new StudyQuestion(file, i + 1, folder, values, defaults, own.get(i));
       questions.add(question.question());
       families.add(question.family());
+    }
+  }
+
+  /** How p-values are adjusted is said of all questions at once, by the study that includes. */
+  private static void requireSameAdjustment(
+      String file, Keys root, String there, Keys included, StudyValues values) {
+    try {
+      Adjustment here = adjustment(root, values);
+      if (included.nodes().containsKey("adjust") && adjustment(included, values) != here) {
+        throw malformed(
+            file,
+            "includes "
+                + there
+                + ", which has 'adjust: "
+                + adjustment(included, values).id()
+                + "', but the p-values of both are adjusted together, here by "
+                + here.id()
+                + "; say the same in both");
+      }
+    } catch (SpecException e) {
+      throw malformed(file, "is no study: " + e.getMessage());
     }
   }
 
@@ -199,10 +223,20 @@ public final class StudyFile {
       known.addAll(each.words().names());
     }
     known.removeAll(Set.of("label", "working"));
-    try {
-      StudyQuestion.requireKnown(root.nodes().keySet(), known);
-    } catch (SpecException e) {
-      throw malformed(file, "is no study: " + e.getMessage());
+    for (String key : root.nodes().keySet()) {
+      if (!known.contains(key)) {
+        String meant =
+            key.equals("title") ? "; did you mean study?" : Names.meant(key, List.copyOf(known));
+        throw malformed(
+            file,
+            "is no study: there is no key '"
+                + key
+                + "'"
+                + (meant.isEmpty() ? "." : meant)
+                + " A study's own keys are "
+                + String.join(", ", TOP)
+                + "; the options of its questions may stand beside them, for all of them");
+      }
     }
   }
 

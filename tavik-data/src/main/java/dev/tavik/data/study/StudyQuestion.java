@@ -129,8 +129,15 @@ final class StudyQuestion {
   private void put(Map<String, List<String>> said, String key, Node node) {
     List<String> texts = values.texts(key, node);
     if (!Spec.FLAGS.contains(key) || values.on(key, texts)) {
-      said.put(key, texts);
+      said.put(key, key.equals("outcome") && texts.size() > 1 ? List.of(listed(texts)) : texts);
     }
+  }
+
+  /** A list of columns as one text, as an option has it. */
+  private static String listed(List<String> names) {
+    return names.stream()
+        .map(name -> name.contains(",") && !name.contains("\"") ? "\"" + name + "\"" : name)
+        .collect(Collectors.joining(","));
   }
 
   /** Whether a default is for this question: what is about rows isn't where counts are given. */

@@ -136,14 +136,28 @@ final class StudyTree {
     while (parser.nextToken() != JsonToken.END_OBJECT) {
       String key = parser.currentName();
       Node value = node(parser, parser.nextToken(), depth + 1);
-      if (key.equals("<<") && value instanceof Keys others) {
-        taken.putAll(others.nodes());
+      if (key.equals("<<")) {
+        merged(value).forEach(others -> others.nodes().forEach(taken::putIfAbsent));
       } else {
         nodes.put(key, value);
       }
     }
     taken.forEach(nodes::putIfAbsent);
     return new Keys(nodes);
+  }
+
+  /** Several mappings to take keys over from, of which the first that has a key counts. */
+  private List<Keys> merged(Node value) {
+    List<Keys> several = new ArrayList<>();
+    for (Node each : value instanceof Items items ? items.nodes() : List.of(value)) {
+      if (!(each instanceof Keys keys)) {
+        throw new DataException(
+            DataException.Code.MALFORMED,
+            name + " takes over keys (<<) from what is no mapping, nor a list of such");
+      }
+      several.add(keys);
+    }
+    return several;
   }
 
   private static DataException malformed(String name, JsonProcessingException e, String found) {

@@ -126,6 +126,63 @@ class StudyFileTest {
         .withMessageContaining("includes it in turn");
   }
 
+  @Test
+  void nothingThatIsSaidIsDroppedWithoutAWord() throws IOException {
+    Files.writeString(
+        folder.resolve("study/part/part.yaml"),
+        "adjust: none\nquestions:\n  - {ask: rate, tally: 1/9, against: 50%}\n");
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> study("include: part/part.yaml\n").read())
+        .withMessageContaining("'adjust: none'")
+        .withMessageContaining("here by holm");
+    assertThat(study("adjust: none\ninclude: part/part.yaml\n").read().questions()).hasSize(1);
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> study("title: Week 18\nquestions: [x]\n").read())
+        .withMessageContaining(
+            "there is no key 'title'; did you mean study? A study's own keys are")
+        .withMessageContaining("study, adjust, include, questions");
+  }
+
+  /** Of several mappings to take keys over from, the first that has a key counts. */
+  @Test
+  void keysAreTakenOverFromSeveralMappings() throws IOException {
+    Answer answer =
+        study(
+                """
+                questions:
+                  - &a {ask: rate, tally: 14/400, against: 5%, label: A}
+                  - &b {ask: rate, tally: 1/9, against: 50%, label: B, alternative: less}
+                  - {<<: [*a, *b], level: 90%}
+                """)
+            .read()
+            .ask()
+            .answers()
+            .get(2);
+    assertThat(answer.label()).isEqualTo("A");
+    assertThat(answer.verdict().text()).contains("14 of 400", "below 5%");
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> study("questions:\n  - {<<: [4], ask: rate}\n").read())
+        .withMessageContaining("takes over keys (<<) from what is no mapping");
+  }
+
+  @Test
+  void aListOfColumnsIsOneOutcome() throws IOException {
+    Files.writeString(folder.resolve("study/two.csv"), "a,\"b,c\"\nyes,no\nyes,yes\nno,yes\n");
+    List<Answer> answers =
+        study(
+                """
+                data: two.csv
+                success: "yes"
+                questions:
+                  - {ask: rate, against: 50%, outcome: [a, "b,c"]}
+                  - {ask: compare, paired: yes, outcome: [a, "b,c"]}
+                """)
+            .read()
+            .ask()
+            .answers();
+    assertThat(answers).allSatisfy(each -> assertThat(failure(each)).isEmpty());
+  }
+
   /** A study may come from somebody else: it reads its folder, and shows no more of others. */
   @Test
   void filesOutsideTheFolderAreReadOnlyWhereThatIsAllowed() throws IOException {
@@ -143,7 +200,9 @@ class StudyFileTest {
         """
             .replace("OUTSIDE", folder.resolve("outside.csv").toString());
     for (Answer each : study(text).read().ask().answers()) {
-      assertThat(failure(each)).contains("--allow-outside").doesNotContain("secret\n", "key");
+      assertThat(failure(each))
+          .contains("--allow-outside")
+          .doesNotContain("secret\n", "key", ".schema.json");
     }
     List<Answer> allowed = study(text).allowingOutside().read().ask().answers();
     assertThat(allowed.subList(0, 3)).allSatisfy(each -> assertThat(failure(each)).isEmpty());
