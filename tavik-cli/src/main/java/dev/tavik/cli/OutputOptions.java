@@ -291,7 +291,7 @@ final class OutputOptions {
   }
 
   /** Pages in a folder beside a file, which has the file's name without its ending. */
-  private final class BesideFile implements Pages {
+  private static final class BesideFile implements Pages {
     private final Path file;
     private final Writer to;
     private final FileBatch files;

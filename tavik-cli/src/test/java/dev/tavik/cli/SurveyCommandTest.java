@@ -356,6 +356,70 @@ class SurveyCommandTest {
   }
 
   /** No odds and no spread: the binomial at the effective size decides. */
+  /**
+   * A variance of zero is no knowledge: no p-value, no interval, no decision, and the line waits.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "compare --success yes --group g | 24 | whether A 0% (weighted; 0 of 24 rows) and B 100%",
+        "compare --success yes --group g | 46 | and B 100% (weighted; 2 of 2 rows) differ",
+        "compare --success yes --group g --show equivalent --margin 5% | 24 | are equivalent can't",
+        "cross --rows y --columns g | 24 | whether rows and columns are associated can't",
+        "shares --against no=50%,yes=50% | 24 | whether the shares are as claimed can't"
+      })
+  void withoutVarianceNothingIsDecided(String command, int first, String verdict)
+      throws IOException {
+    StringBuilder text = new StringBuilder("g,y,w,c\n");
+    for (int i = 0; i < 48; i++) {
+      boolean yes = i >= first || (first > 24 && i % 3 == 0);
+      text.append(i < first ? "A," : "B,").append(yes ? "yes,1," : "no,1,").append(i % 12);
+      text.append('\n');
+    }
+    String outcome = command.startsWith("cross") ? "" : " --outcome y";
+    String line =
+        command + outcome + " --design weight=w,cluster=c --data " + file("flat.csv", text + "");
+    CommandLine answer = CommandLine.shell(line + " --gate");
+    assertThat(answer.status()).as(answer.out() + answer.err()).isEqualTo(11);
+    assertThat(answer.out().replaceAll("\\s+", " ")).contains(verdict, "can't be decided");
+    JsonNode json = CommandLine.json(line);
+    assertThat(json.get("tests")).isNotEmpty();
+    for (JsonNode test : json.get("tests")) {
+      assertThat(test.has("refused")).isTrue();
+      assertThat(test.has("pValue")).isFalse();
+    }
+  }
+
+  /** Of several groups those that vary are compared; one row of a third costs them nothing. */
+  @Test
+  void aGroupOfOneRowLeavesTheOthersTheirAnswer() throws IOException {
+    StringBuilder text = new StringBuilder("g,y,w,r1,r2,r3,c\n");
+    for (int i = 0; i < 80; i++) {
+      text.append(i < 40 ? "A," : "B,").append(i % 3 == 0 || i % 7 == 1 ? "yes" : "no");
+      text.append(",1,").append(1 + i % 2).append(',').append(1 + i % 3).append(",1,");
+      text.append(i % 20).append('\n');
+    }
+    String data = file("one.csv", text + "C,yes,1,0,1,1,3\n");
+    for (String design : List.of("weight=w,cluster=c", "weight=w,replicates=r*,method=jackknife")) {
+      String rest = " --success yes --design " + design + " --data " + data;
+      String compared =
+          CommandLine.shell("compare --outcome y --group g" + rest).out().replaceAll("\\s+", " ");
+      assertThat(compared).contains("nothing decided, of A minus C, B minus C", "A minus B t-diff");
+      assertThat(compared).doesNotContain("Infinity", "NaN", "(0 pairs)");
+      for (String other :
+          List.of(
+              "rate --outcome y --group g --against 30%" + rest,
+              "shares --outcome g --against A=40%,B=40%,C=20%" + rest.replace("--success yes", ""),
+              "sweep --group g" + rest.replace("--success yes", ""),
+              "cross --rows y --columns g" + rest.replace("--success yes", ""))) {
+        CommandLine answer = CommandLine.shell(other);
+        assertThat(answer.status()).as(other + answer.err()).isZero();
+        assertThat(answer.out()).doesNotContain("NaN", "Infin");
+      }
+    }
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"yes", "no"})
   void allOrNoneRestOnKornGraubard(String success) throws IOException {
@@ -375,7 +439,7 @@ class SurveyCommandTest {
       assertThat(answer.err()).contains("has no level 'maybe'");
     } else {
       assertThat(answer.out().replaceAll("\\s+", " "))
-          .contains("The verdict rests on korn-graubard and korn-graubard")
+          .contains("The verdict rests on korn-graubard, test and interval:")
           .contains("Every one of 60 rows is a success")
           .contains("not made: t-logit: has no odds where all are successes, or none");
     }

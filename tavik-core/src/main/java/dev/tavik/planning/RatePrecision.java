@@ -99,6 +99,6 @@ public record RatePrecision(
   }
 
   private static double beta(double a1, double b1, double a2, double b2, double tail) {
-    return (Tail.beta(a2, b2).valueAbove(tail) - Tail.beta(a1, b1).valueBelow(tail)) / 2;
+    return (Tail.beta(a2, b2).limitAbove(tail) - Tail.beta(a1, b1).limitBelow(tail)) / 2;
   }
 }

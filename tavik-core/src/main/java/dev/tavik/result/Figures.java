@@ -157,6 +157,9 @@ public final class Figures {
     if (value == 0) {
       return "0";
     }
+    if (!Double.isFinite(value)) {
+      return Double.isNaN(value) ? "none" : value > 0 ? "infinite" : "minus infinite";
+    }
     BigDecimal rounded = new BigDecimal(value).round(new MathContext(digits));
     int exponent = rounded.precision() - rounded.scale() - 1;
     if (exponent < -5 || exponent > 9) {

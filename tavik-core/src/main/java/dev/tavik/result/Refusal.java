@@ -6,4 +6,27 @@ package dev.tavik.result;
  * @param method the public id of the method
  * @param reason why, and what to do instead
  */
-public record Refusal(Method method, String reason) {}
+public record Refusal(Method method, String reason) {
+  /** What is said of a computation that doesn't settle. */
+  public static final String UNSETTLED =
+      "can't be computed to its full accuracy for these figures; choose another method";
+
+  /**
+   * {@return the refusal of a method that declined, or whose computation didn't settle}
+   *
+   * @param method the method
+   * @param why what it threw
+   */
+  public static Refusal of(Method method, RuntimeException why) {
+    return new Refusal(method, reason(why));
+  }
+
+  /**
+   * {@return why a method declined, in words for a reader}
+   *
+   * @param why what it threw
+   */
+  public static String reason(RuntimeException why) {
+    return why instanceof DeclinedException declined ? declined.reason() : UNSETTLED;
+  }
+}

@@ -43,6 +43,9 @@ public record Gate(State state, String reason) {
    */
   public static Gate of(Answer answer) {
     List<Answer> tested = tested(answer).toList();
+    if (tested.isEmpty() && undecided(answer)) {
+      return new Gate(State.UNDECIDED, answer.verdict().sentence());
+    }
     if (tested.isEmpty()) {
       throw new IllegalArgumentException(
           "a gate needs a test, and this answer has none: " + answer.verdict().text());
@@ -77,7 +80,13 @@ public record Gate(State state, String reason) {
    */
   public static Gate of(StudyAnswer study) {
     List<Decision> decisions = study.decisions();
-    if (decisions.isEmpty()) {
+    List<Gate> held =
+        study.answers().stream()
+            .filter(each -> undecided(each) || tested(each).findAny().isPresent())
+            .map(Gate::of)
+            .filter(each -> each.state() == State.UNDECIDED)
+            .toList();
+    if (decisions.isEmpty() && held.isEmpty()) {
       throw new IllegalArgumentException("a gate needs a test, and this study has none");
     }
     List<Decision> stopping =
@@ -94,15 +103,18 @@ public record Gate(State state, String reason) {
               named,
               stopping.size() > MOST_NAMED ? " and others" : ""));
     }
-    List<Gate> held =
-        study.answers().stream()
-            .filter(each -> tested(each).findAny().isPresent())
-            .map(Gate::of)
-            .filter(each -> each.state() == State.UNDECIDED)
-            .toList();
     return held.isEmpty()
         ? new Gate(State.OPEN, say("none of %d tests stops the line", decisions.size()))
         : held.get(0);
+  }
+
+  /** Whether nothing of it has a test, and of something it is said that nothing can decide it. */
+  private static boolean undecided(Answer answer) {
+    List<Answer> parts = answer.parts();
+    return tested(answer).findAny().isEmpty()
+        && (parts.isEmpty() ? Stream.of(answer) : parts.stream())
+            .anyMatch(
+                each -> each.find(Decidable.class).filter(found -> !found.possible()).isPresent());
   }
 
   private static Stream<Answer> tested(Answer answer) {

@@ -25,6 +25,11 @@ public record DesignedProportion(
     double byWeights,
     double df) {
 
+  /** {@return whether the sample shows how much the share varies} */
+  public boolean variance() {
+    return !allOrNone() && standardError > 0 && Double.isFinite(standardError);
+  }
+
   /** {@return whether all of the part are successes, or none} */
   public boolean allOrNone() {
     return value == 0 || complement == 0;
@@ -53,9 +58,7 @@ public record DesignedProportion(
    */
   public double binomialTrials(double tail) {
     double effective =
-        allOrNone() || standardError == 0
-            ? byWeights
-            : value * complement / (standardError * standardError);
+        !variance() ? byWeights : value * complement / (standardError * standardError);
     if (rows < 2) {
       return effective;
     }

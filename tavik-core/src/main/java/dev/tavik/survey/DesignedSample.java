@@ -20,6 +20,9 @@ import java.util.stream.IntStream;
  * part of the sample is said by the combinations of levels that are in it; all clusters are kept.
  */
 public final class DesignedSample {
+  /** Standard errors of shares and logarithms below this are rounding. */
+  private static final double ROUNDING = 1e-13;
+
   private final SurveyCounts counts;
   private final Spread spread;
   private final List<List<String>> combinations;
@@ -211,8 +214,13 @@ public final class DesignedSample {
   /** The standard errors of functions; infinite where a replicate has no value of one. */
   private double[] errors(List<Statistic> statistics) {
     return Arrays.stream(spread.variances(Statistic.of(statistics)))
-        .map(each -> Double.isNaN(each) ? Double.POSITIVE_INFINITY : Math.sqrt(each))
+        .map(each -> Double.isNaN(each) ? Double.POSITIVE_INFINITY : seen(Math.sqrt(each)))
         .toArray();
+  }
+
+  /** An error no larger than what rounding leaves of one is none. */
+  private static double seen(double error) {
+    return error < ROUNDING ? 0 : error;
   }
 
   private double error(Statistic statistic) {
@@ -290,7 +298,9 @@ public final class DesignedSample {
                 ? Double.NaN
                 : covariance[one][one] + covariance[other][other] - 2 * covariance[one][other];
         errors[i][j] =
-            Double.isNaN(variance) ? Double.POSITIVE_INFINITY : Math.sqrt(Math.max(0, variance));
+            Double.isNaN(variance)
+                ? Double.POSITIVE_INFINITY
+                : seen(Math.sqrt(Math.max(0, variance)));
       }
     }
     return errors;

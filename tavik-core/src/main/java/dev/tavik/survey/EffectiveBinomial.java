@@ -41,7 +41,7 @@ record EffectiveBinomial(double trials, double successes, double failures) {
   /** Both limits with a probability beyond each. */
   Ends limits(double tail) {
     return new Ends(
-        successes == 0 ? 0 : Tail.beta(successes, failures + 1).valueBelow(tail),
-        failures == 0 ? 1 : Tail.beta(successes + 1, failures).valueAbove(tail));
+        successes == 0 ? 0 : Tail.beta(successes, failures + 1).limitBelow(tail),
+        failures == 0 ? 1 : Tail.beta(successes + 1, failures).limitAbove(tail));
   }
 }

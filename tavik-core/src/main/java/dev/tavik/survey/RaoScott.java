@@ -15,14 +15,21 @@ import dev.tavik.tail.Tail;
 final class RaoScott {
   private RaoScott() {}
 
-  /** X²/Σλ; no statistic and p = 1 where the deviations don't vary. */
+  /** X²/Σλ. */
   static TestResult secondOrder(Method method, DesignedDeviation deviation) {
     double effects = deviation.effects();
-    if (!(effects > 0)) {
-      return TestResult.of(method, null, 0).withDf(deviation.categories());
-    }
+    requireVariance(deviation);
     double above = above(deviation);
     return f(method, deviation.pearson() / effects, above, above * deviation.df());
+  }
+
+  private static void requireVariance(DesignedDeviation deviation) {
+    if (!(deviation.effects() > 0 && deviation.effects() < Double.POSITIVE_INFINITY)) {
+      throw new DeclinedException(
+          deviation.effects() == 0
+              ? "has no statistic where the sample shows no variance"
+              : "has no statistic where a replicate gives a share no weight");
+    }
   }
 
   /** (Σλ)²/Σλ², as many categories as would vary alike. */
@@ -32,9 +39,7 @@ final class RaoScott {
 
   /** X²/λ̄. */
   static TestResult firstOrder(Method method, DesignedDeviation deviation) {
-    if (!(deviation.effects() > 0)) {
-      return TestResult.of(method, null, 0).withDf(deviation.categories());
-    }
+    requireVariance(deviation);
     double chiSquare = deviation.pearson() / deviation.meanEffect();
     return TestResult.of(
             method,

@@ -100,6 +100,24 @@ public enum SurveyComparisonInterval implements Method {
   }
 
   /**
+   * A group without variance, as where all are successes, would leave its part out of that of the
+   * difference.
+   */
+  static void requireVariance(DesignedComparison compared) {
+    if (!(varies(compared.first().standardError()) && varies(compared.second().standardError()))) {
+      throw new DeclinedException("has no value where a group shows no variance");
+    }
+    if (!varies(compared.difference())) {
+      throw new DeclinedException("has no value where the difference shows no variance");
+    }
+  }
+
+  /** A replicate that gives a group no weight leaves the error infinite. */
+  private static boolean varies(double error) {
+    return error > 0 && Double.isFinite(error);
+  }
+
+  /**
    * A two-sided interval or a one-sided bound.
    *
    * @param compared the two proportions
@@ -111,6 +129,7 @@ public enum SurveyComparisonInterval implements Method {
    */
   public Interval of(DesignedComparison compared, double level, Side side) {
     Proportion.require("level", level);
+    requireVariance(compared);
     double t = Tail.t(compared.df()).valueAbove(side.tail(DecimalFraction.complement(level)));
     Ends ends;
     if (this == WALD) {

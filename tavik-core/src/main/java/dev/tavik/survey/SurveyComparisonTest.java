@@ -47,6 +47,7 @@ public enum SurveyComparisonTest implements Method {
     if (this != T_DIFFERENCE && hypothesis.against() != 0) {
       throw new DeclinedException("holds only equal rates against unequal ones; use t-difference");
     }
+    SurveyComparisonInterval.requireVariance(compared);
     DesignedProportion first = compared.first();
     DesignedProportion second = compared.second();
     return switch (this) {

@@ -98,6 +98,13 @@ public enum SurveyInterval implements Method {
         side == Side.LOWER ? 1 : limits.upper());
   }
 
+  private static void requireVariance(double error) {
+    if (!(error > 0)) {
+      throw new DeclinedException(
+          "has no limits where the sample shows no variance; use korn-graubard");
+    }
+  }
+
   private static Ends logit(DesignedProportion proportion, double tail) {
     if (!Double.isFinite(proportion.logitError())) {
       throw new DeclinedException(
@@ -105,13 +112,16 @@ public enum SurveyInterval implements Method {
               ? "has no limits where all are successes, or none; use korn-graubard"
               : "has no limits where a replicate has no odds; use wald or korn-graubard");
     }
+    requireVariance(proportion.logitError());
     return Ends.ofLogit(
         proportion.value() / proportion.complement(),
         Tail.t(proportion.df()).valueAbove(tail) * proportion.logitError());
   }
 
   private static Ends wald(DesignedProportion proportion, double tail) {
-    double half = Tail.t(proportion.df()).valueAbove(tail) * proportion.standardError();
+    double error = Double.isFinite(proportion.standardError()) ? proportion.standardError() : 0;
+    requireVariance(error);
+    double half = Tail.t(proportion.df()).valueAbove(tail) * error;
     return Ends.around(proportion.value(), half, 0, 1);
   }
 

@@ -1,6 +1,7 @@
 package dev.tavik.survey;
 
 import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic;
@@ -10,11 +11,19 @@ import dev.tavik.tail.Tail;
 final class TailOfT {
   private TailOfT() {}
 
-  /** A standard error of 0 says nothing: no statistic, p = 1. */
+  /**
+   * The test.
+   *
+   * @throws DeclinedException if the standard error is 0 or has no value: that is no certainty, and
+   *     has no statistic
+   */
   static TestResult of(
       Method method, double distance, double error, double df, Alternative alternative) {
-    if (!(error > 0)) {
-      return TestResult.of(method, null, 0).withDf(df);
+    if (!(error > 0 && Double.isFinite(error))) {
+      throw new DeclinedException(
+          error == 0
+              ? "has no statistic where the sample shows no variance"
+              : "has no statistic where a replicate gives the rate no weight");
     }
     double t = distance / error;
     Tail tail = Tail.t(df);

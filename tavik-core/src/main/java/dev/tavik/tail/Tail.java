@@ -378,6 +378,35 @@ public final class Tail {
     return value(Math.log1p(-area), Math.log(area));
   }
 
+  /**
+   * The same as {@link #valueBelow}, for a limit: where the value is too near to an end of the
+   * support to be told from it, that end.
+   *
+   * @param area the area, strictly between 0 and 1
+   * @return the value, of a distribution that isn't of counts
+   * @throws IllegalArgumentException if the area is out of its range
+   */
+  public double limitBelow(double area) {
+    Proportion.require("area", area);
+    return shape instanceof BetaShape beta
+        ? beta.value(Math.log(area), Math.log1p(-area))
+        : valueBelow(area);
+  }
+
+  /**
+   * The same as {@link #valueAbove}, for a limit.
+   *
+   * @param area the area, strictly between 0 and 1
+   * @return the value, or the end of the support
+   * @throws IllegalArgumentException if the area is out of its range
+   */
+  public double limitAbove(double area) {
+    Proportion.require("area", area);
+    return shape instanceof BetaShape beta
+        ? beta.value(Math.log1p(-area), Math.log(area))
+        : valueAbove(area);
+  }
+
   private double requireFound(double value) {
     require(
         !Double.isInfinite(value),

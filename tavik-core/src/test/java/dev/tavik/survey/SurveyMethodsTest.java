@@ -123,9 +123,35 @@ class SurveyMethodsTest {
     assertThatExceptionOfType(DeclinedException.class)
         .isThrownBy(() -> SurveyTest.T_LOGIT.of(none, Hypothesis.less(0.1), 0.05))
         .withMessageContaining("use korn-graubard");
-    TestResult plain = SurveyTest.T.of(none, Hypothesis.less(0.1), 0.05);
-    assertThat(plain.statistic()).isNull();
-    assertThat(plain.pValue()).isEqualTo(1);
+    // A variance of zero is no knowledge: neither a statistic nor limits of no length.
+    assertThatExceptionOfType(DeclinedException.class)
+        .isThrownBy(() -> SurveyTest.T.of(none, Hypothesis.less(0.1), 0.05))
+        .withMessageContaining("shows no variance");
+    assertThatExceptionOfType(DeclinedException.class)
+        .isThrownBy(() -> SurveyInterval.WALD.of(none, 0.95, Side.TWO_SIDED))
+        .withMessageContaining("shows no variance");
+    DesignedProportion alike = new DesignedProportion(0.5, 0.5, 30, 60, 0, 0, 48, 19);
+    assertThatExceptionOfType(DeclinedException.class)
+        .isThrownBy(() -> SurveyInterval.LOGIT.of(alike, 0.95, Side.TWO_SIDED))
+        .withMessageContaining("shows no variance");
+    DesignedComparison half =
+        new DesignedComparison(none, proportion(0.4, 0.03, 20), 0.03, 1, 1, 20);
+    for (SurveyComparisonTest each : SurveyComparisonTest.values()) {
+      assertThatExceptionOfType(DeclinedException.class)
+          .isThrownBy(() -> each.of(half, Hypothesis.twoSided(0)));
+    }
+  }
+
+  /** One row that outweighs all: the upper limit is nearer to 1 than a number can tell. */
+  @Test
+  void aLimitTooNearToAnEndIsThatEnd() {
+    DesignedProportion heavy =
+        new DesignedProportion(0.9995, 0.0005, 100, 200, 0.0005, 0.9, 1.004, 199);
+    Interval interval = SurveyInterval.KORN_GRAUBARD.of(heavy, 0.95, Side.TWO_SIDED);
+    assertThat(interval.lower()).isBetween(0.0, 0.9995);
+    assertThat(interval.upper()).isBetween(0.9995, 1.0);
+    DesignedProportion one = new DesignedProportion(1 - 1e-5, 1e-5, 199, 200, 1e-5, 1, 1.0, 199);
+    assertThat(SurveyInterval.KORN_GRAUBARD.of(one, 0.95, Side.TWO_SIDED).upper()).isEqualTo(1);
   }
 
   private static DesignedComparison compared(double one, double two) {
@@ -212,7 +238,9 @@ class SurveyMethodsTest {
     DesignedDeviation flat =
         DesignedDeviation.of(
             300, away, new double[] {0.4, 0.6}, new double[2][2], new int[] {0}, 17);
-    assertThat(SurveyTableTest.RAO_SCOTT.of(flat).pValue()).isEqualTo(1);
+    assertThatExceptionOfType(DeclinedException.class)
+        .isThrownBy(() -> SurveyTableTest.RAO_SCOTT.of(flat))
+        .withMessageContaining("shows no variance");
     assertThatExceptionOfType(DeclinedException.class)
         .isThrownBy(() -> SurveyTableTest.WALD_F.of(flat))
         .withMessageContaining("use rao-scott");

@@ -1,6 +1,7 @@
 package dev.tavik.data;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 
 /** The first bytes of a file, by which its kind is known. */
 final class Beginning {
@@ -38,7 +39,11 @@ final class Beginning {
 
   /** Its text, as far as it is of one byte a character, without a byte-order mark and blanks. */
   String text() {
-    String text = new String(bytes, StandardCharsets.ISO_8859_1);
-    return (text.startsWith("\u00EF\u00BB\u00BF") ? text.substring(3) : text).stripLeading();
+    // Of UTF-16 the other byte of such a character is zero.
+    String text = new String(bytes, StandardCharsets.ISO_8859_1).replace("\0", "");
+    for (String mark : List.of("\u00EF\u00BB\u00BF", "\u00FE\u00FF", "\u00FF\u00FE")) {
+      text = text.startsWith(mark) ? text.substring(mark.length()) : text;
+    }
+    return text.stripLeading();
   }
 }

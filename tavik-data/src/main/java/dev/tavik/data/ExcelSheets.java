@@ -5,9 +5,9 @@ import dev.tavik.data.SheetRows.Cell;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Iterator;
@@ -32,16 +32,37 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
   private static final MathContext SHOWN = new MathContext(15);
 
   private static final Pattern ERROR =
-      Pattern.compile("#(DIV/0!|N/A|NAME\\?|NULL!|NUM!|REF!|VALUE!|SPILL!|CALC!)");
+      Pattern.compile("#(DIV/0!|N/A|NAME\\?|NULL!|NUM!|REF!|VALUE!|SPILL!|CALC!)|Err:\\d{3}");
 
   /** What a number format may hold beside the letters of dates: texts, colours, conditions. */
   private static final Pattern ORNAMENT =
       Pattern.compile("\"[^\"]*\"|\\\\.|_.|\\[(?!h|m|s)[^]]*]|AM/PM|General|E[+-]");
 
   Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
-    Map<String, List<CellRange>> merged = new PackedXml(name, zip).inspect();
+    PackedXml packed = new PackedXml(name, zip);
+    Map<String, List<CellRange>> merged = packed.inspect();
+    boolean dated = packed.dated();
+    if (dated) {
+      Path plain = Files.createTempFile("tavik", ".xlsx");
+      try {
+        packed.writeWithoutDates(plain);
+        return read(said, takers, plain, merged, true);
+      } finally {
+        Files.deleteIfExists(plain);
+      }
+    }
+    return read(said, takers, file, merged, false);
+  }
+
+  private Manner read(
+      Reading said,
+      Function<String, SheetTaker> takers,
+      Path from,
+      Map<String, List<CellRange>> merged,
+      boolean dated)
+      throws IOException {
     try (ReadableWorkbook workbook =
-        new ReadableWorkbook(file.toFile(), new ReadingOptions(styled(), true))) {
+        new ReadableWorkbook(from.toFile(), new ReadingOptions(styled(), true))) {
       List<Sheet> all = workbook.getSheets().toList();
       Sheets sheets =
           new Sheets(
@@ -52,7 +73,8 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
       Sheet sheet = all.get(chosen);
       SheetTaker taken = takers.apply(sheet.getName());
       try (Stream<Row> lines = sheet.openStream()) {
-        new Reader(merged.getOrDefault(sheet.getId(), List.of()), taken).read(lines.iterator());
+        new Reader(merged.getOrDefault(sheet.getId(), List.of()), taken, dated)
+            .read(lines.iterator());
       }
       List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
       remarks.addAll(taken.end());
@@ -93,8 +115,10 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     private final Map<Long, List<CellRange>> merged;
     private final SheetTaker taken;
     private final Map<String, Boolean> dates = new HashMap<>();
+    private final boolean dated;
 
-    Reader(List<CellRange> merged, SheetTaker taken) {
+    Reader(List<CellRange> merged, SheetTaker taken, boolean dated) {
+      this.dated = dated;
       this.merged =
           merged.stream()
               .filter(range -> range.bottom() > range.top())
@@ -123,14 +147,16 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
         return Cell.EMPTY;
       }
       if (value instanceof BigDecimal number) {
-        return Cell.of(isDate(cell.getDataFormatString()) ? date(cell, number) : plain(number));
+        return Cell.of(
+            number.signum() >= 0 && isDate(cell.getDataFormatString())
+                ? date(cell, number)
+                : shown(cell.getDataFormatString(), number));
       }
       if (value instanceof Boolean truth) {
         return Cell.of(truth ? "TRUE" : "FALSE");
       }
       String text = value.toString();
-      boolean error = text.startsWith("#") && ERROR.matcher(text).matches();
-      return error ? new Cell(text, true) : Cell.of(text);
+      return isError(text) ? new Cell(text, true) : Cell.of(dated ? Moments.plain(text) : text);
     }
 
     private boolean isDate(@Nullable String format) {
@@ -138,18 +164,45 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     }
 
     private static boolean hasDate(String format) {
-      return ORNAMENT.matcher(format.split(";")[0]).replaceAll("").matches("(?i).*[ymdhs].*");
+      return bare(format).matches("(?i).*[ymdhs].*");
     }
 
     private static String date(org.dhatim.fastexcel.reader.Cell cell, BigDecimal number) {
       LocalDateTime date = cell.asDate();
-      if (number.compareTo(BigDecimal.ONE) < 0) {
-        return date.toLocalTime().toString();
-      }
-      return date.toLocalTime().equals(LocalTime.MIDNIGHT)
-          ? date.toLocalDate().toString()
-          : date.toString();
+      return number.compareTo(BigDecimal.ONE) < 0
+          ? Moments.of(date.toLocalTime())
+          : Moments.of(date);
     }
+  }
+
+  /** What a number format has for numbers above 0, without what stands beside them. */
+  private static String bare(String format) {
+    return ORNAMENT.matcher(format.split(";", -1)[0]).replaceAll("");
+  }
+
+  /** Whether a cell shows that a formula failed. */
+  static boolean isError(String text) {
+    return (text.startsWith("#") || text.startsWith("Err:")) && ERROR.matcher(text).matches();
+  }
+
+  /**
+   * A number in its format: a code keeps the zeros that it begins with, a percentage its sign. The
+   * digits behind the point are all shown, since values that only look alike are different.
+   */
+  private static String shown(@Nullable String format, BigDecimal number) {
+    String bare = format == null ? "" : bare(format);
+    if (bare.endsWith("%")) {
+      return percent(number);
+    }
+    String plain = plain(number);
+    boolean code = bare.length() > 1 && bare.length() <= 20 && bare.matches("0+");
+    return code && plain.matches("\\d+") && plain.length() < bare.length()
+        ? "0".repeat(bare.length() - plain.length()) + plain
+        : plain;
+  }
+
+  static String percent(BigDecimal number) {
+    return plain(number.round(SHOWN).movePointRight(2)) + "%";
   }
 
   /** A number as a spreadsheet shows it: whole ones without a point. */

@@ -11,9 +11,11 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.xml.stream.XMLInputFactory;
@@ -29,8 +31,10 @@ record OpenSheets(String name, ZipFile zip) {
   private static final long MOST_ROWS = 1 << 20;
 
   Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
-    List<String> names = names();
-    Sheets sheets = new Sheets(name, names, Collections.nCopies(names.size(), false));
+    List<String> names = new ArrayList<>();
+    List<Boolean> hidden = new ArrayList<>();
+    list(names, hidden);
+    Sheets sheets = new Sheets(name, names, hidden);
     int chosen = sheets.chosen(said);
     String sheet = sheets.names().get(chosen);
     SheetTaker taken = takers.apply(sheet);
@@ -49,17 +53,27 @@ record OpenSheets(String name, ZipFile zip) {
     return new Manner("a spreadsheet (.ods), sheet " + sheet, remarks);
   }
 
-  private List<String> names() throws IOException {
-    List<String> names = new ArrayList<>();
+  /** The names of all sheets, and whether each is hidden, which its style says. */
+  private void list(List<String> names, List<Boolean> hidden) throws IOException {
+    Set<String> hiding = new HashSet<>();
+    String[] style = {""};
     reading(
         xml -> {
           while (xml.hasNext()) {
-            if (xml.next() == XMLStreamConstants.START_ELEMENT && is(xml, "table")) {
+            if (xml.next() != XMLStreamConstants.START_ELEMENT) {
+              continue;
+            }
+            if (is(xml, "table")) {
               names.add(String.valueOf(attribute(xml, "name")));
+              hidden.add(hiding.contains(String.valueOf(attribute(xml, "style-name"))));
+            } else if (xml.getLocalName().equals("style")) {
+              style[0] = String.valueOf(attribute(xml, "name"));
+            } else if (xml.getLocalName().equals("table-properties")
+                && "false".equals(attribute(xml, "display"))) {
+              hiding.add(style[0]);
             }
           }
         });
-    return names;
   }
 
   /** Work with the content as it streams by. */
@@ -134,7 +148,7 @@ record OpenSheets(String name, ZipFile zip) {
   /** How often a row or a cell is repeated, or how many it spans. */
   private static long times(XMLStreamReader xml, String attribute) {
     @Nullable String times = attribute(xml, attribute);
-    return times == null || !times.matches("[1-9]\\d{0,8}") ? 1 : Long.parseLong(times);
+    return times == null || !times.matches("[1-9]\\d{0,17}") ? 1 : Long.parseLong(times);
   }
 
   /** The rows of one sheet. */
@@ -203,27 +217,28 @@ record OpenSheets(String name, ZipFile zip) {
       @Nullable String type = attribute(xml, "value-type");
       @Nullable String value =
           switch (String.valueOf(type)) {
-            case "float", "percentage", "currency" -> number(attribute(xml, "value"));
-            case "date" -> attribute(xml, "date-value");
-            case "time" -> attribute(xml, "time-value");
+            case "float", "currency" -> number(attribute(xml, "value"), ExcelSheets::plain);
+            case "percentage" -> number(attribute(xml, "value"), ExcelSheets::percent);
+            case "date" -> moment(attribute(xml, "date-value"), Moments::plain);
+            case "time" -> moment(attribute(xml, "time-value"), Moments::ofDuration);
             case "boolean" -> "true".equals(attribute(xml, "boolean-value")) ? "TRUE" : "FALSE";
             default -> null;
           };
       String text = text(end);
-      if (error) {
-        return new Cell(text, true);
-      }
-      return Cell.of(value != null ? withoutMidnight(value) : text);
+      return error || ExcelSheets.isError(text)
+          ? new Cell(text, true)
+          : Cell.of(value != null ? value : text);
     }
 
-    private static @Nullable String number(@Nullable String value) {
-      return value == null || !value.matches("[-+]?[\\d.]+([eE][-+]?\\d{1,3})?")
+    private static @Nullable String number(
+        @Nullable String value, Function<BigDecimal, String> shown) {
+      return value == null || !value.matches("[-+]?\\d*\\.?\\d+([eE][-+]?\\d{1,3})?")
           ? value
-          : ExcelSheets.plain(new BigDecimal(value));
+          : shown.apply(new BigDecimal(value));
     }
 
-    private static String withoutMidnight(String value) {
-      return value.endsWith("T00:00:00") ? value.substring(0, value.length() - 9) : value;
+    private static @Nullable String moment(@Nullable String value, UnaryOperator<String> shown) {
+      return value == null ? null : shown.apply(value);
     }
 
     /** The paragraphs of the cell at hand; its notes are passed over. */

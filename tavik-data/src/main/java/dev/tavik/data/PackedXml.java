@@ -2,21 +2,30 @@ package dev.tavik.data;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
 
 /**
  * Looks through the parts of an Office Open XML file before they are read: none may unpack beyond
  * measure or bring definitions of entities. On the way it learns which cells are merged.
  */
-record PackedXml(String name, ZipFile zip) {
+record PackedXml(String name, ZipFile zip, AtomicBoolean dates) {
+  PackedXml(String name, ZipFile zip) {
+    this(name, zip, new AtomicBoolean());
+  }
+
   private static final long LARGEST = 4L << 30;
   private static final int HEAD = 1 << 10;
   private static final int TAIL = 1 << 18;
@@ -42,7 +51,11 @@ record PackedXml(String name, ZipFile zip) {
         if (part.getName().equals(RELATIONS)) {
           relations = new String(block, StandardCharsets.UTF_8);
         }
+        boolean sheet = part.getName().startsWith("xl/worksheets/");
         while (block.length > 0) {
+          if (sheet && !dates.get()) {
+            dates.set(hasDate(block));
+          }
           total += block.length;
           require(total <= LARGEST, "unpacks to more than 4 GiB");
           byte[] next = in.readNBytes(TAIL);
@@ -63,6 +76,55 @@ record PackedXml(String name, ZipFile zip) {
       }
     }
     return byId;
+  }
+
+  /** Whether a cell holds a date in words, a kind of cell that few programs write. */
+  boolean dated() {
+    return dates.get();
+  }
+
+  /** Looks for {@code t="d"}; one at the seam of two blocks is seen in another cell. */
+  private static boolean hasDate(byte[] block) {
+    for (int i = 3; i + 1 < block.length; i++) {
+      if (block[i] == 'd'
+          && block[i - 1] == '"'
+          && block[i - 2] == '='
+          && block[i - 3] == 't'
+          && block[i + 1] == '"') {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Writes a workbook in which such cells hold text. */
+  void writeWithoutDates(Path to) throws IOException {
+    try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(to))) {
+      for (ZipEntry part : zip.stream().toList()) {
+        out.putNextEntry(new ZipEntry(part.getName()));
+        try (InputStream in = ZipFormat.unpacked(name, zip, part)) {
+          if (part.getName().startsWith("xl/worksheets/")) {
+            withoutDates(in, out);
+          } else {
+            in.transferTo(out);
+          }
+        }
+        out.closeEntry();
+      }
+    }
+  }
+
+  private static void withoutDates(InputStream in, OutputStream out) throws IOException {
+    // The last characters of a block wait for the next, in case the mark stands at the seam.
+    String rest = "";
+    for (byte[] block = in.readNBytes(TAIL); block.length > 0; block = in.readNBytes(TAIL)) {
+      String text = rest + new String(block, StandardCharsets.ISO_8859_1);
+      String without = text.replace(" t=\"d\"", " t=\"str\"");
+      int kept = Math.max(0, without.length() - 8);
+      out.write(without.substring(0, kept).getBytes(StandardCharsets.ISO_8859_1));
+      rest = without.substring(kept);
+    }
+    out.write(rest.getBytes(StandardCharsets.ISO_8859_1));
   }
 
   private static byte[] joined(byte[] first, byte[] second) {

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +17,10 @@ import org.jspecify.annotations.Nullable;
 final class ZipFormat implements Format {
   private static final int MOST_NAMED = 8;
   private static final String OPEN_DOCUMENT = "application/vnd.oasis.opendocument.";
+
+  /** What systems leave in an archive beside the files that are meant. */
+  private static final Pattern LITTER =
+      Pattern.compile("(?i)(^|/)(__MACOSX/|\\.|Thumbs\\.db$|desktop\\.ini$)");
 
   @Override
   public boolean takes(Beginning beginning) {
@@ -96,7 +101,7 @@ final class ZipFormat implements Format {
   private static ZipEntry member(String name, ZipFile zip, Reading said) {
     List<? extends ZipEntry> members =
         zip.stream()
-            .filter(each -> !each.isDirectory() && !each.getName().startsWith("__MACOSX/"))
+            .filter(each -> !each.isDirectory() && !LITTER.matcher(each.getName()).find())
             .toList();
     String wanted = said.member();
     if (members.isEmpty()) {

@@ -27,6 +27,11 @@ record Column(String name, int type, String typeName) {
     return NUMBERS.contains(type);
   }
 
+  /** Whether it holds dates or times, by what the database calls it. */
+  boolean moment() {
+    return typeName.startsWith("date") || typeName.startsWith("time");
+  }
+
   /** Whether it holds true and false; drivers call it a bit, which strings of bits are too. */
   boolean truth() {
     return type == Types.BOOLEAN || (type == Types.BIT && typeName.startsWith("bool"));

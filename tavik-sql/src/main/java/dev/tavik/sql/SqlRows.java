@@ -3,6 +3,7 @@ package dev.tavik.sql;
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Database;
+import dev.tavik.data.Moments;
 import dev.tavik.data.RowHandler;
 import java.math.BigDecimal;
 import java.sql.Connection;
@@ -298,6 +299,9 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     }
     if (of.truth()) {
       return String.valueOf(results.getBoolean(column));
+    }
+    if (of.moment()) {
+      return Moments.plain(written);
     }
     if (of.number() || results.getObject(column) instanceof Number) {
       return plain(written);

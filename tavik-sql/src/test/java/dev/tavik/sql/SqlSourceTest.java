@@ -324,7 +324,7 @@ class SqlSourceTest {
     CountSource exact = at(url).relation("exact_log").open();
     Tabulation counted = exact.count(CountRequest.of("kiln", "mass", "ok"));
     assertThat(counted.levels(0)).containsExactlyInAnyOrder("North", "north", "NORTH");
-    assertThat(counted.levels(1)).containsExactly("1.5", "2");
+    assertThat(counted.levels(1)).containsExactlyInAnyOrder("1.5", "2");
     assertThat(counted.levels(2)).containsExactlyInAnyOrder("true", "false");
     Tabulation view = at(url).relation("exact_view").open().count(CountRequest.of("kiln", "big"));
     assertThat(view.levels(0)).containsExactlyInAnyOrder("North", "north", "NORTH");

@@ -85,8 +85,8 @@ final class CompareAnalysis {
       if (each.size() > 1) {
         oneSided.addAll(each);
       }
-    } catch (DeclinedException e) {
-      refusals.add(new Refusal(method, e.reason()));
+    } catch (DeclinedException | ArithmeticException e) {
+      refusals.add(Refusal.of(method, e));
     }
   }
 

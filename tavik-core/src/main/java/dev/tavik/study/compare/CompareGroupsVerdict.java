@@ -182,7 +182,9 @@ final class CompareGroupsVerdict {
         Figures.exactPercent(settings.level()),
         pairs.get(0).interval().method().title(),
         Figures.count(pairs.size()),
-        baseline == null ? "pairs" : "groups against " + baseline);
+        baseline == null
+            ? pairs.size() == 1 ? "pair" : "pairs"
+            : (pairs.size() == 1 ? "group against " : "groups against ") + baseline);
   }
 
   private static String evidence(Compared pair) {

@@ -5,7 +5,6 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
@@ -14,10 +13,12 @@ import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
 import dev.tavik.study.parts.Refusals;
+import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
@@ -26,8 +27,10 @@ import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
 import dev.tavik.survey.SurveyTableTest;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** Compares groups of a designed sample: two, or every pair after the overall test. */
 final class SurveyCompareAnalysis {
@@ -55,7 +58,7 @@ final class SurveyCompareAnalysis {
       List<Caution> cautions = cautions(pair);
       cautions.addAll(common());
       return new SurveyCompareFindings(question, design)
-          .one(pair, cautions, pair.preference().on(sentence(question.label(), pair)), true);
+          .one(pair, cautions, verdict(question.label(), pair), true);
     }
     List<SurveyPair> pairs = adjusted(pairs());
     List<Answer> answers = new ArrayList<>();
@@ -66,19 +69,29 @@ final class SurveyCompareAnalysis {
               pair.test(), question.alpha(), "the pairs looked at together"));
       answers.add(
           new SurveyCompareFindings(question, design)
-              .one(pair, cautions, pair.preference().on(sentence("", pair)), false));
+              .one(pair, cautions, verdict("", pair), false));
     }
     TestResult overall = overall();
+    List<SurveyPair> decided = pairs.stream().filter(SurveyPair::decided).toList();
+    String undecided =
+        pairs.stream()
+            .filter(pair -> !pair.decided())
+            .map(SurveyPair::order)
+            .collect(Collectors.joining(", "));
+    String text =
+        new CompareGroupsVerdict(
+                question.label(),
+                groups.size(),
+                question.baseline(),
+                claim.level(question.level()),
+                overall,
+                decided.stream().map(this::compared).toList())
+            .text();
     Verdict verdict =
         Verdict.of(
-                new CompareGroupsVerdict(
-                        question.label(),
-                        groups.size(),
-                        question.baseline(),
-                        claim.level(question.level()),
-                        overall,
-                        pairs.stream().map(this::compared).toList())
-                    .text())
+                undecided.isEmpty()
+                    ? text
+                    : text + " No variance is seen, and nothing decided, of " + undecided + ".")
             .inOwnWords();
     return new SurveyCompareFindings(question, design)
         .several(pairs, answers, overall, common(), verdict);
@@ -90,7 +103,7 @@ final class SurveyCompareAnalysis {
 
   private TestResult overall() {
     DesignedTable table = sample.table(1, question.groups(), success);
-    return SurveyTableTest.RAO_SCOTT.of(table.deviation());
+    return DesignTests.of(table.deviation(), List.of(SurveyTableTest.RAO_SCOTT)).first();
   }
 
   private List<SurveyPair> pairs() {
@@ -109,12 +122,10 @@ final class SurveyCompareAnalysis {
   }
 
   private static List<SurveyPair> adjusted(List<SurveyPair> alone) {
-    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(SurveyPair::tests).toList());
-    List<SurveyPair> adjusted = new ArrayList<>();
-    for (int i = 0; i < tests.size(); i++) {
-      adjusted.add(alone.get(i).with(tests.get(i)));
-    }
-    return adjusted;
+    List<SurveyPair> decided = alone.stream().filter(SurveyPair::decided).toList();
+    Iterator<List<TestResult>> tests =
+        Holm.adjust(decided.stream().map(SurveyPair::tests).toList()).iterator();
+    return alone.stream().map(pair -> pair.decided() ? pair.with(tests.next()) : pair).toList();
   }
 
   private SurveyPair pair(String one, String two) {
@@ -126,19 +137,20 @@ final class SurveyCompareAnalysis {
     for (SurveyComparisonTest test : question.tests()) {
       try {
         tests.add(test(test, compared, oneSided));
-      } catch (DeclinedException e) {
-        refusals.add(new Refusal(test, e.reason()));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(test, e));
       }
     }
     if (tests.isEmpty()) {
-      tests.add(test(SurveyComparisonTest.T_DIFFERENCE, compared, oneSided));
+      tests.add(standIn(compared, oneSided));
     }
     List<Interval> intervals = new ArrayList<>();
     List<Refusal> without = new ArrayList<>();
     for (SurveyComparisonInterval method : question.intervals()) {
       limits(method, compared, intervals, without);
     }
-    if (intervals.isEmpty()) {
+    if (intervals.isEmpty()
+        && without.stream().noneMatch(each -> each.method() == SurveyComparisonInterval.WALD)) {
       limits(SurveyComparisonInterval.WALD, compared, intervals, without);
     }
     return new SurveyPair(
@@ -151,6 +163,15 @@ final class SurveyCompareAnalysis {
         intervals,
         without,
         preference(tests, intervals));
+  }
+
+  /** The usual test; where there is no variance one that says nothing. */
+  private TestResult standIn(DesignedComparison compared, List<DirectedTest> oneSided) {
+    try {
+      return test(SurveyComparisonTest.T_DIFFERENCE, compared, oneSided);
+    } catch (DeclinedException e) {
+      return TestResult.of(SurveyComparisonTest.T_DIFFERENCE, null, 0);
+    }
   }
 
   private TestResult test(
@@ -189,7 +210,11 @@ final class SurveyCompareAnalysis {
                 .map(Interval::method)
                 .filter(each -> ((SurveyComparisonInterval) each).inverts() == test)
                 .findFirst()
-                .orElse(intervals.get(0).method());
+                .orElseGet(
+                    () ->
+                        intervals.isEmpty()
+                            ? SurveyComparisonInterval.WALD
+                            : intervals.get(0).method());
     return new Preference(
         test,
         interval,
@@ -205,6 +230,21 @@ final class SurveyCompareAnalysis {
         pair.two(),
         pair.test(),
         pair.interval(claim.hypothesis().alternative().matchingSide()));
+  }
+
+  private Verdict verdict(String label, SurveyPair pair) {
+    if (pair.decided()) {
+      return pair.preference().on(sentence(label, pair));
+    }
+    String rates = rate(pair.one(), pair.compared().first(), pair.compared().second());
+    String others = rate(pair.two(), pair.compared().second(), pair.compared().first());
+    return Undecided.verdict(
+        label,
+        switch (claim.show()) {
+          case DIFFERENCE -> say("whether %s and %s differ", rates, others);
+          case EQUIVALENT -> say("whether %s and %s are equivalent", rates, others);
+          case NONINFERIOR -> say("whether %s is non-inferior to %s", rates, others);
+        });
   }
 
   private Verdict sentence(String label, SurveyPair pair) {
@@ -232,22 +272,10 @@ final class SurveyCompareAnalysis {
               claim, pair.one(), pair.two(), pair.difference() - claim.hypothesis().against()));
     }
     DecisionCautions decisions = new DecisionCautions(pair.tests(), question.alpha(), pair.test());
-    DesignedComparison compared = pair.compared();
-    if (compared.first().allOrNone() || compared.second().allOrNone()) {
-      cautions.add(
-          new Caution(
-              Code.ALL_OR_NONE,
-              say(
-                  "%s: all or none are successes, so that its share of the standard error comes out as"
-                      + " 0. That is not certainty: read its own rate by korn-graubard, tavik rate with"
-                      + " the same design.",
-                  compared.first().allOrNone()
-                      ? compared.second().allOrNone()
-                          ? pair.one() + " and " + pair.two()
-                          : pair.one()
-                      : pair.two())));
+    if (!pair.decided()) {
+      cautions.add(Undecided.caution(pair.one() + " and " + pair.two()));
+      return cautions;
     }
-    cautions.addAll(decisions.noStatistic());
     cautions.addAll(decisions.disagree());
     cautions.addAll(
         decisions.levelAlpha(

@@ -29,6 +29,7 @@ import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
+import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.SurveyComparisonInterval;
@@ -63,14 +64,16 @@ final class SurveyCompareFindings {
     if (!pair.oneSided().isEmpty()) {
       answer.add(oneSided(pair));
     }
-    answer
-        .add(intervals(pair))
-        .addAll(Refusals.said(pair.without()))
-        .addAll(
-            CompareFindings.margin(
-                claim, pair.interval(claim.hypothesis().alternative().matchingSide())))
-        .add(simple(pair));
-    if (alone) {
+    answer.add(intervals(pair)).addAll(Refusals.said(pair.without()));
+    if (pair.decided()) {
+      answer.addAll(
+          CompareFindings.margin(
+              claim, pair.interval(claim.hypothesis().alternative().matchingSide())));
+    } else {
+      answer.add(Undecided.finding());
+    }
+    answer.add(simple(pair));
+    if (alone && pair.decided()) {
       answer.addAll(
           Design.planned(
               say(
@@ -152,9 +155,7 @@ final class SurveyCompareFindings {
                 say(
                     "points, standard error %s, design effect %s",
                     Figures.significant(100 * estimate.standardError(), 4),
-                    estimate.standardError() > 0
-                        ? Figures.significant(effect(pair.compared()), 3)
-                        : "none"));
+                    pair.decided() ? Figures.significant(effect(pair.compared()), 3) : "none"));
         case RATIO ->
             sheet.row("ratio", CompareFindings.number(estimate.value()), estimate.label());
         case ODDS_RATIO ->
@@ -171,7 +172,9 @@ final class SurveyCompareFindings {
     Tests tests =
         Tests.ofTables(
             "Tests: " + CompareFindings.claim(claim, pair.one(), pair.two()), question.alpha());
-    pair.tests().forEach(test -> tests.made(test, statistic(test)));
+    if (pair.decided()) {
+      pair.tests().forEach(test -> tests.made(test, statistic(test)));
+    }
     pair.refusals().forEach(tests::declined);
     return tests;
   }
@@ -268,6 +271,7 @@ final class SurveyCompareFindings {
           CompareGroupsFindings.within(
               margin,
               pairs.stream()
+                  .filter(SurveyPair::decided)
                   .filter(pair -> CompareFindings.within(pair.interval(Side.TWO_SIDED), margin))
                   .map(SurveyPair::order)
                   .toList()));
@@ -290,20 +294,28 @@ final class SurveyCompareFindings {
             Column.words("adjusted"));
     for (SurveyPair pair : pairs) {
       for (TestResult test : pair.tests()) {
+        boolean decided = pair.decided();
         sheet.row(
             pair.order(),
             test.method().id(),
             statistic(test),
-            Value.p(test.log10PValue()),
-            Holm.shown(test),
-            test.rejectsAdjusted(question.alpha()) ? "rejects" : "does not");
+            decided ? Value.p(test.log10PValue()) : Value.none(),
+            decided ? Holm.shown(test) : Value.none(),
+            !decided
+                ? "can't be decided"
+                : test.rejectsAdjusted(question.alpha()) ? "rejects" : "does not");
       }
     }
     return sheet;
   }
 
   private Intervals differences(List<SurveyPair> pairs) {
-    boolean differences = pairs.get(0).hasDifference();
+    boolean differences =
+        pairs.stream()
+            .filter(SurveyPair::decided)
+            .findFirst()
+            .map(SurveyPair::hasDifference)
+            .orElse(true);
     Intervals intervals =
         Intervals.read(
             say(

@@ -51,6 +51,11 @@ record SurveyPair(
     return one + " minus " + two;
   }
 
+  /** Whether there is a test that decides: a group without variance leaves none. */
+  boolean decided() {
+    return tests.get(0).statistic() != null;
+  }
+
   TestResult test() {
     return preference.among(tests);
   }

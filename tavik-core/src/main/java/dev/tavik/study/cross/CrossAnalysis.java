@@ -76,8 +76,8 @@ final class CrossAnalysis {
     for (TableTest method : methods()) {
       try {
         tests.add(made(method));
-      } catch (DeclinedException e) {
-        refusals.add(new Refusal(method, e.reason()));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(method, e));
       }
     }
     boolean declined = refusals.stream().anyMatch(each -> each.method() == TableTest.FISHER);

@@ -11,6 +11,7 @@ import dev.tavik.answer.Value;
 import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Refusal;
 import dev.tavik.study.parts.Likelier;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
@@ -33,8 +34,8 @@ final class CrossBelief {
   private static UnderPlan under(SamplingPlan plan, CrossQuestion question, double prior) {
     try {
       return new UnderPlan(plan, plan.logBayesFactor(question.table(), prior), null);
-    } catch (DeclinedException e) {
-      return new UnderPlan(plan, null, e.reason());
+    } catch (DeclinedException | ArithmeticException e) {
+      return new UnderPlan(plan, null, Refusal.reason(e));
     }
   }
 

@@ -62,7 +62,7 @@ final class RowComparison {
   private List<TestResult> exact(List<Optional<CrossTable>> tables) {
     try {
       return tests(tables, TableTest.FISHER);
-    } catch (DeclinedException e) {
+    } catch (DeclinedException | ArithmeticException e) {
       return tests(tables, TableTest.PEARSON);
     }
   }

@@ -55,8 +55,8 @@ final class StrataAnalysis {
     for (StratifiedTest method : StratifiedTest.values()) {
       try {
         tests.add(method.of(tables));
-      } catch (DeclinedException e) {
-        refusals.add(new Refusal(method, e.reason()));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(method, e));
       }
     }
     require(

@@ -22,6 +22,7 @@ import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
+import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.DesignedTable;
@@ -151,6 +152,9 @@ final class SurveyCrossAnalysis {
                                 Figures.exactPercent(strength.level())))))
             .add(figures())
             .add(tests.preference(interval).finding());
+    if (!tests.decided()) {
+      answer.add(Undecided.finding());
+    }
     if (alone) {
       answer.addAll(
           tests.planned(say("table --shape %sx%s", table.rows().size(), table.columns().size())));
@@ -159,9 +163,11 @@ final class SurveyCrossAnalysis {
         .conditions(design.conditions())
         .cautions(cautions(alone))
         .concluded(
-            tests
-                .preference(interval)
-                .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects)));
+            tests.decided()
+                ? tests
+                    .preference(interval)
+                    .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects))
+                : Undecided.verdict(label, "whether rows and columns are associated"));
   }
 
   private <T> T at(List<List<T>> of, int row, int column) {
@@ -253,7 +259,9 @@ final class SurveyCrossAnalysis {
     TestResult test = tests.first();
     DecisionCautions decisions = new DecisionCautions(tests.made(), question.alpha(), test);
     List<Caution> cautions = new ArrayList<>();
-    cautions.addAll(decisions.noStatistic());
+    if (!tests.decided()) {
+      cautions.add(Undecided.caution("The table"));
+    }
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
     cautions.addAll(decisions.levelAlpha(question.level(), question.matchingLevel(), ";"));

@@ -103,7 +103,11 @@ final class SurveyLayers {
         rejecting.isEmpty() ? "none" : Figures.count(rejecting.size()),
         Figures.count(layers.size()),
         some ? rejecting.stream().collect(Collectors.joining(", ", " (", ")")) : "",
-        layers.get(0).test().method().id(),
+        layers.stream()
+            .filter(each -> each.verdict().test().isPresent())
+            .map(each -> each.test().method().id())
+            .findFirst()
+            .orElse("no"),
         Figures.plain(question.alpha()));
   }
 }

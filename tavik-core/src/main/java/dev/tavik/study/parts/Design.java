@@ -265,8 +265,8 @@ public record Design(DesignedSample sample) {
       SurveyInterval method, DesignedProportion proportion, double level, Intervals to) {
     try {
       return method.of(proportion, level, Side.TWO_SIDED);
-    } catch (DeclinedException e) {
-      to.declined(new Refusal(method, e.reason()));
+    } catch (DeclinedException | ArithmeticException e) {
+      to.declined(Refusal.of(method, e));
       return SurveyInterval.KORN_GRAUBARD.of(proportion, level, Side.TWO_SIDED);
     }
   }

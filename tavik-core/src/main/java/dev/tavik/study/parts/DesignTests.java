@@ -38,14 +38,28 @@ public record DesignTests(
     for (SurveyTableTest test : wanted) {
       try {
         made.add(test.of(deviation));
-      } catch (DeclinedException e) {
-        refusals.add(new Refusal(test, e.reason()));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(test, e));
       }
     }
     if (made.isEmpty()) {
-      made.add(SurveyTableTest.RAO_SCOTT.of(deviation));
+      made.add(standIn(deviation));
     }
     return new DesignTests(deviation, made, refusals);
+  }
+
+  /** The usual test; of a sample without variance one that says nothing. */
+  private static TestResult standIn(DesignedDeviation deviation) {
+    try {
+      return SurveyTableTest.RAO_SCOTT.of(deviation);
+    } catch (DeclinedException e) {
+      return TestResult.of(SurveyTableTest.RAO_SCOTT, null, 0).withDf(deviation.categories());
+    }
+  }
+
+  /** Whether there is a test that decides. */
+  public boolean decided() {
+    return first().statistic() != null;
   }
 
   public TestResult first() {
@@ -55,7 +69,9 @@ public record DesignTests(
   /** As a finding under a claim. */
   public Tests finding(String claim, double alpha) {
     Tests tests = Tests.ofTables(claim, alpha);
-    made.forEach(test -> tests.made(test, statistic(test)));
+    made.stream()
+        .filter(test -> test.statistic() != null)
+        .forEach(test -> tests.made(test, statistic(test)));
     refusals.forEach(tests::declined);
     return tests;
   }
@@ -78,6 +94,9 @@ public record DesignTests(
 
   /** What the deviations would be without the design, and what it does to them. */
   public List<Finding> effects() {
+    if (!decided()) {
+      return List.of();
+    }
     double simple =
         Tail.chiSquare(deviation.categories()).logUpper(deviation.pearson()) / Math.log(10);
     return List.of(
@@ -153,7 +172,7 @@ public record DesignTests(
                     TestResult.of(
                         SurveyTableTest.RAO_SCOTT,
                         new Statistic("t", t),
-                        Double.isNaN(t) ? 0 : Tail.t(df).logBoth(t)))
+                        Double.isFinite(t) ? Tail.t(df).logBoth(t) : 0))
             .toList();
     return Adjustment.HOLM.of(tests).stream()
         .map(TestResult::adjusted)

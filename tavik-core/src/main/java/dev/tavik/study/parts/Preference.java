@@ -48,19 +48,19 @@ public record Preference(Method test, Method interval, String reason) {
   }
 
   public Verdict on(Verdict verdict) {
-    return verdict.restingOn(
-        test,
-        interval,
-        say("The verdict rests on %s and %s: %s.", test.id(), interval.id(), reason));
+    return verdict.restingOn(test, interval, say("The verdict rests on %s: %s.", both(), reason));
+  }
+
+  /** A test and an interval may have one name. */
+  private String both() {
+    return test.id().equals(interval.id())
+        ? test.id() + ", test and interval"
+        : test.id() + " and " + interval.id();
   }
 
   public Verdict onEach(Verdict verdict, String members, String more) {
     return verdict.restingOn(
-        test,
-        interval,
-        say(
-            "The verdict rests on %s and %s for every %s.%s",
-            test.id(), interval.id(), members, more));
+        test, interval, say("The verdict rests on %s for every %s.%s", both(), members, more));
   }
 
   /** The same of pairs, whose intervals nothing adjusts. */

@@ -29,8 +29,8 @@ public final class Refusals {
       if (matching != Side.TWO_SIDED) {
         to.add(made.apply(matching));
       }
-    } catch (DeclinedException e) {
-      without.add(new Refusal(method, e.reason()));
+    } catch (DeclinedException | ArithmeticException e) {
+      without.add(Refusal.of(method, e));
     }
   }
 

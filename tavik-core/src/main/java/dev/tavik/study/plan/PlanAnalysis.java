@@ -23,6 +23,7 @@ import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Refusal;
 import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
 import dev.tavik.study.plan.Plans.Varied;
@@ -146,8 +147,8 @@ record PlanAnalysis(PlanQuestion asked) {
     Plan plan;
     try {
       plan = solving.plan();
-    } catch (DeclinedException e) {
-      return refused(design, stated.from(base(design)), wanted, String.valueOf(e.getMessage()));
+    } catch (DeclinedException | ArithmeticException e) {
+      return refused(design, stated.from(base(design)), wanted, Refusal.reason(e));
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
@@ -199,8 +200,8 @@ record PlanAnalysis(PlanQuestion asked) {
           for (double effect : DetectableEffect.of(design, sizes, power)) {
             lines.add(line(design, power, given(design, effect, sizes), List.of()));
           }
-        } catch (DeclinedException e) {
-          lines.add(refused(design, Double.NaN, power, String.valueOf(e.getMessage())));
+        } catch (DeclinedException | ArithmeticException e) {
+          lines.add(refused(design, Double.NaN, power, Refusal.reason(e)));
         }
       }
     }
@@ -221,12 +222,12 @@ record PlanAnalysis(PlanQuestion asked) {
         SampleSize size = SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
         return solved(exact, plan.effect(), size);
       }
-    } catch (DeclinedException | IllegalArgumentException e) {
+    } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
       // Too long to be searched unasked: then the exact power of the same number.
     }
     try {
       return given(exact, plan.effect(), plan.sizes());
-    } catch (DeclinedException | IllegalArgumentException e) {
+    } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
       // A lot whose null isn't a whole number of units has no exact test.
       return null;
     }
@@ -293,7 +294,7 @@ record PlanAnalysis(PlanQuestion asked) {
       Design design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
     try {
       return Optional.of(varied(design, stated, wanted, plan, factor));
-    } catch (DeclinedException | IllegalArgumentException e) {
+    } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
       return Optional.empty();
     }
   }

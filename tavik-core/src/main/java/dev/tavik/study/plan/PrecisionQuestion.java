@@ -17,6 +17,7 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Refusal;
 import dev.tavik.study.plan.Precisions.Line;
 import java.util.ArrayList;
 import java.util.List;
@@ -153,8 +154,8 @@ public record PrecisionQuestion(
   private Line solved(Precision interval, double half) {
     try {
       return line(interval, half, SampleSize.of(interval, half).sizes());
-    } catch (DeclinedException e) {
-      return new Line(interval, half, null, 0, String.valueOf(e.getMessage()), List.of(), "");
+    } catch (DeclinedException | ArithmeticException e) {
+      return new Line(interval, half, null, 0, Refusal.reason(e), List.of(), "");
     }
   }
 

@@ -81,7 +81,7 @@ final class SurveyRateAnalysis {
       limits(method, proportion, limits, without);
     }
     // Where no spread is seen, the binomial stands in: it alone says how far the rate may be.
-    boolean none = proportion.allOrNone() || proportion.standardError() == 0;
+    boolean none = !proportion.variance();
     if (tests.isEmpty() || none) {
       add(SurveyTest.KORN_GRAUBARD, proportion, tests);
     }
@@ -96,8 +96,8 @@ final class SurveyRateAnalysis {
       SurveyTest test, DesignedProportion proportion, List<TestResult> to, List<Refusal> refusals) {
     try {
       to.add(test.of(proportion, question.hypothesis(), question.alpha()));
-    } catch (DeclinedException e) {
-      refusals.add(new Refusal(test, e.reason()));
+    } catch (DeclinedException | ArithmeticException e) {
+      refusals.add(Refusal.of(test, e));
     }
   }
 

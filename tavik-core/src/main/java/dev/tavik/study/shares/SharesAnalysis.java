@@ -68,8 +68,8 @@ final class SharesAnalysis {
     for (SharesTest method : methods()) {
       try {
         tests.add(method.of(counts, claimed));
-      } catch (DeclinedException e) {
-        refusals.add(new Refusal(method, e.reason()));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(method, e));
       }
     }
     List<SharesInterval> shown = new ArrayList<>();
@@ -77,8 +77,8 @@ final class SharesAnalysis {
       try {
         intervals.addAll(method.of(counts, settings.level()));
         shown.add(method);
-      } catch (DeclinedException e) {
-        refusals.add(new Refusal(method, e.reason()));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(method, e));
       }
     }
     boolean declined =

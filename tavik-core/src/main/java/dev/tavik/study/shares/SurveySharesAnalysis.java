@@ -23,6 +23,7 @@ import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
+import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
@@ -82,13 +83,16 @@ final class SurveySharesAnalysis {
         .addAll(tests.effects())
         .add(intervals())
         .add(tests.preference(interval).finding())
+        .addAll(tests.decided() ? List.of() : List.of(Undecided.finding()))
         .addAll(tests.planned("shares --categories " + shares.size()))
         .conditions(design.conditions())
         .cautions(cautions())
         .concluded(
-            tests
-                .preference(interval)
-                .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects)));
+            tests.decided()
+                ? tests
+                    .preference(interval)
+                    .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects))
+                : Undecided.verdict(question.label(), "whether the shares are as claimed"));
   }
 
   private Value input() {
@@ -187,7 +191,9 @@ final class SurveySharesAnalysis {
     List<Caution> cautions = new ArrayList<>();
     TestResult test = tests.first();
     DecisionCautions decisions = new DecisionCautions(tests.made(), question.alpha(), test);
-    cautions.addAll(decisions.noStatistic());
+    if (!tests.decided()) {
+      cautions.add(Undecided.caution("The shares"));
+    }
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
     cautions.addAll(decisions.levelAlpha(question.level(), question.matchingLevel(), ";"));

@@ -111,7 +111,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
   private static double formula(Method method, Function<Method, TestResult> test) {
     try {
       return test.apply(method).log10PValue();
-    } catch (DeclinedException e) {
+    } catch (DeclinedException | ArithmeticException e) {
       return Double.NaN;
     }
   }

@@ -23,7 +23,10 @@ import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedSample;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /** Asks of each column of a designed sample what a question about it alone would. */
 final class SurveySweepAnalysis {
@@ -35,7 +38,7 @@ final class SurveySweepAnalysis {
   private final List<Asked> columns;
 
   /** A column, what a question about it alone is answered, and its test adjusted over all. */
-  private record Asked(String name, SurveyCounts counts, Answer answer, TestResult test) {
+  private record Asked(String name, SurveyCounts counts, Answer answer, @Nullable TestResult test) {
     double strength() {
       return answer.estimate(Quantity.CRAMERS_V).value();
     }
@@ -57,19 +60,25 @@ final class SurveySweepAnalysis {
             (name, counts) -> {
               Answer answer =
                   SurveyCrossQuestion.of(counts).alpha(settings.alpha()).named(name).ask();
-              asked.add(new Asked(name, counts, answer, answer.test()));
+              boolean decided = answer.verdict().test().isPresent();
+              asked.add(new Asked(name, counts, answer, decided ? answer.test() : null));
             });
     return asked;
   }
 
   private List<Asked> adjusted(List<Asked> asked) {
-    List<TestResult> tests = settings.adjustment().of(asked.stream().map(Asked::test).toList());
-    List<Asked> adjusted = new ArrayList<>();
-    for (int i = 0; i < asked.size(); i++) {
-      Asked each = asked.get(i);
-      adjusted.add(new Asked(each.name(), each.counts(), each.answer(), tests.get(i)));
-    }
-    return adjusted;
+    Iterator<TestResult> tests =
+        settings
+            .adjustment()
+            .of(asked.stream().map(Asked::test).filter(Objects::nonNull).toList())
+            .iterator();
+    return asked.stream()
+        .map(
+            each ->
+                each.test() == null
+                    ? each
+                    : new Asked(each.name(), each.counts(), each.answer(), tests.next()))
+        .toList();
   }
 
   private List<Asked> sorted(List<Asked> all) {
@@ -116,6 +125,7 @@ final class SurveySweepAnalysis {
                         question.group(),
                         settings,
                         columns.stream()
+                            .filter(each -> each.test() != null)
                             .map(
                                 each ->
                                     new SweepAnalysis.Told(
@@ -148,15 +158,18 @@ final class SurveySweepAnalysis {
             Column.numbers("V"),
             Column.words(""));
     for (Asked each : columns) {
-      TestResult.AdjustedP after = each.test().adjusted();
+      TestResult test = each.test();
+      TestResult.AdjustedP after = test == null ? null : test.adjusted();
       sheet.row(
           each.name(),
           new Value.Count(each.counts().units().total()),
-          each.test().method().id(),
-          Value.p(each.test().log10PValue()),
+          test == null ? "" : test.method().id(),
+          test == null ? Value.none() : Value.p(test.log10PValue()),
           adjusted && after != null ? Value.p(after.log10PValue()) : Value.none(),
           Value.significant(each.strength(), 3),
-          each.test().rejectsAdjusted(settings.alpha()) ? "differs" : "");
+          test == null
+              ? "can't be decided"
+              : test.rejectsAdjusted(settings.alpha()) ? "differs" : "");
     }
     return sheet;
   }
