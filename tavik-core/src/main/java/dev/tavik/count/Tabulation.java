@@ -112,6 +112,24 @@ public record Tabulation(
   }
 
   /**
+   * The same with levels of a column that are known, though none of the rows has them.
+   *
+   * @param name the name of the column
+   * @param levels the levels; those that are known already are passed over
+   * @return the tabulation
+   * @throws IllegalArgumentException if there is no such column
+   */
+  public Tabulation knowing(String name, List<String> levels) {
+    int column = column(name);
+    List<List<String>> more = new ArrayList<>(known);
+    Set<String> all = new LinkedHashSet<>(known.get(column));
+    all.addAll(levels);
+    more.set(column, List.copyOf(all));
+    return new Tabulation(
+        source, columns, counts, rows, filtered, missing, more, remarks, unusedWeight);
+  }
+
+  /**
    * The same with remarks.
    *
    * @param said what an analyst should know of how the source was read

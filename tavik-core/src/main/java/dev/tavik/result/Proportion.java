@@ -31,6 +31,34 @@ public final class Proportion {
   }
 
   /**
+   * Reads the end of a range of proportions, which may also be 0 or 1.
+   *
+   * @param name what it is, for the message
+   * @param text a decimal, a percentage or a fraction of whole numbers
+   * @return the proportion
+   * @throws IllegalArgumentException if it is none of these or outside 0 to 1
+   */
+  public static double parseEnd(String name, String text) {
+    BigDecimal value = decimal(name, text.strip());
+    boolean end = value.signum() == 0 || value.compareTo(BigDecimal.ONE) == 0;
+    return end ? value.doubleValue() : within(name, value, text.strip());
+  }
+
+  /**
+   * Reads the end of a range of differences, which may also be -1 or 1.
+   *
+   * @param name what it is, for the message
+   * @param text a decimal, a percentage or a fraction of whole numbers, a sign before it allowed
+   * @return the difference
+   * @throws IllegalArgumentException if it is none of these or outside -1 to 1
+   */
+  public static double parseDifferenceEnd(String name, String text) {
+    BigDecimal value = decimal(name, text.strip());
+    boolean end = value.abs().compareTo(BigDecimal.ONE) == 0;
+    return end ? value.doubleValue() : parseDifference(name, text);
+  }
+
+  /**
    * Reads a difference of two proportions, strictly between -1 and 1.
    *
    * @param name what it is, for the message

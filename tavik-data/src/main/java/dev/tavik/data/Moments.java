@@ -60,7 +60,8 @@ public final class Moments {
     Duration duration = Duration.parse(written.replace(',', '.'));
     boolean negative = duration.isNegative();
     Duration size = duration.abs();
-    String nanos = size.getNano() == 0 ? "" : String.valueOf(1_000_000_000L + size.getNano());
+    String nanos =
+        size.toNanosPart() == 0 ? "" : String.valueOf(1_000_000_000L + size.toNanosPart());
     String time =
         two(size.toHours())
             + ":"

@@ -78,8 +78,8 @@ final class SurveyCompareFindings {
           Design.planned(
               say(
                   "compare --base %s --expect %s",
-                  Figures.percent(pair.compared().second().value()),
-                  Figures.percent(pair.compared().first().value())),
+                  Design.rate(pair.compared().second().value()),
+                  Design.rate(pair.compared().first().value())),
               SurveyComparisonInterval.WALD.of(pair.compared(), question.level(), Side.TWO_SIDED),
               effect(pair.compared())));
     }

@@ -415,11 +415,17 @@ public record Design(DesignedSample sample) {
                     say(
                         "tavik plan %s --half-width %s%s --design-effect %s",
                         expected,
-                        Figures.percent(half),
+                        rate(half),
                         now.level() == USUAL_LEVEL
                             ? ""
                             : " --level " + Figures.exactPercent(now.level()),
                         Figures.significant(effect, 3)))));
+  }
+
+  /** A rate as a plan takes it: never rounded to 0 or 100 percent. */
+  public static String rate(double rate) {
+    String percent = Figures.percent(rate);
+    return percent.matches("0(\\.0*)?%|100(\\.0*)?%") ? Figures.exactPercent(rate) : percent;
   }
 
   /** Figures of the design effect, for machines. */

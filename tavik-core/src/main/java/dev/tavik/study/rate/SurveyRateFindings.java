@@ -63,7 +63,7 @@ final class SurveyRateFindings {
     if (rate.level().isEmpty()) {
       answer.addAll(
           Design.planned(
-              "rate --expect " + Figures.percent(proportion.value()),
+              "rate --expect " + Design.rate(proportion.value()),
               rate.interval(Side.TWO_SIDED),
               proportion.designEffect()));
     }

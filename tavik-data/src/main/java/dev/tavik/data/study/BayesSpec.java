@@ -53,20 +53,11 @@ record BayesSpec(Spec spec) {
     return new BayesSettings.Region(end.read(ends.get(0)), end.read(ends.get(1)));
   }
 
-  /** An end that may also be 0 or 1. */
   private double proportion(String text) {
-    return switch (text) {
-      case "0", "0%" -> 0;
-      case "1", "100%" -> 1;
-      default -> Proportion.parse(spec.name("region"), text);
-    };
+    return Proportion.parseEnd(spec.name("region"), text);
   }
 
   private double difference(String text) {
-    return switch (text) {
-      case "-1", "-100%" -> -1;
-      case "1", "100%" -> 1;
-      default -> Proportion.parseDifference(spec.name("region"), text);
-    };
+    return Proportion.parseDifferenceEnd(spec.name("region"), text);
   }
 }

@@ -68,7 +68,53 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
 
   /** Counts the combinations of some columns; these must be different ones. */
   Tabulation tabulation(String... columns) {
-    return new Merging(spec).applied(unmerged(columns));
+    return knowing(new Merging(spec).applied(unmerged(columns)), columns);
+  }
+
+  /**
+   * With levels of the first column that never occur among the rows at hand, but are known to be
+   * levels: by {@code levels}, by the codebook, or since the rest of the source has them.
+   */
+  private Tabulation knowing(Tabulation counted, String... columns) {
+    if (spec.has("split")) {
+      return counted;
+    }
+    List<String> more = new ArrayList<>(spec.list("levels"));
+    for (String typed : asked(counted)) {
+      Optional<Recoding> book = recodings.of(counted.columns().get(0));
+      String level =
+          book.filter(each -> each.names(typed)).map(each -> each.of(typed)).orElse(typed);
+      if (book.filter(each -> each.levels().contains(level)).isPresent()) {
+        more.add(level);
+      } else if (!more.contains(level)) {
+        elsewhere(typed, columns).ifPresent(more::add);
+      }
+    }
+    return more.isEmpty() ? counted : counted.knowing(counted.columns().get(0), more);
+  }
+
+  /** What is asked for and doesn't occur. */
+  private List<String> asked(Tabulation counted) {
+    List<String> known = new ArrayList<>();
+    for (int column = 0; column < counted.columns().size(); column++) {
+      known.addAll(counted.levels(column));
+    }
+    return spec.all("success").stream()
+        .filter(written -> !known.contains(written.strip()))
+        .flatMap(written -> Names.parts(written).stream())
+        .filter(part -> Names.matching(part, known).isEmpty())
+        .toList();
+  }
+
+  /** The level of this name among the rows that a filter, or another column, leaves out. */
+  private Optional<String> elsewhere(String typed, String... columns) {
+    if (filters().isEmpty() && columns.length == 1) {
+      return Optional.empty();
+    }
+    Tabulation all =
+        new Merging(spec).applied(source().count(unfiltered(columns[0]).missing(Missing.DROP)));
+    List<String> matching = Names.matching(typed, all.levels(0));
+    return matching.size() == 1 ? Optional.of(matching.get(0)) : Optional.empty();
   }
 
   /** The same with every level by itself. */
@@ -80,7 +126,8 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
   SurveyCounts survey(SampleDesign design, String... columns) {
     SurveyCounts counted = source().survey(design, List.of(request(columns))).get(0);
     requireSome(counted.units());
-    return counted.renamed(units -> new Merging(spec).applied(recodings.told(units)));
+    return counted.renamed(
+        units -> knowing(new Merging(spec).applied(recodings.told(units)), columns));
   }
 
   /** The same of several columns, each with a column of groups. */
@@ -99,6 +146,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
             .map(CountsSpec::requireSome)
             .map(recodings::told)
             .map(merging::applied)
+            .map(one -> knowing(one, one.columns().get(0)))
             .toList();
     requireAlike(each);
     return each;
@@ -205,10 +253,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
   }
 
   private CountRequest request(String... columns) {
-    String[] meant = Arrays.stream(columns).map(recodings::column).toArray(String[]::new);
-    @Nullable String frequency = spec.text("count");
-    CountRequest request =
-        recodings.applied(CountRequest.of(meant).frequency(frequency).missing(missing()));
+    CountRequest request = unfiltered(columns);
     for (String filter : filters()) {
       int equals = filter.indexOf('=');
       spec.check(equals > 0, "{where} must be COLUMN=VALUE, got '%s'", filter);
@@ -222,6 +267,12 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
       request = request.where(column, filter.substring(equals + 1).strip());
     }
     return request;
+  }
+
+  private CountRequest unfiltered(String... columns) {
+    String[] meant = Arrays.stream(columns).map(recodings::column).toArray(String[]::new);
+    return recodings.applied(
+        CountRequest.of(meant).frequency(spec.text("count")).missing(missing()));
   }
 
   private static Tabulation requireSome(Tabulation counts) {
@@ -344,19 +395,29 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     if (matching.size() == 1) {
       return matching.get(0);
     }
+    List<String> known = Names.matching(typed, counts.known().get(0));
+    if (matching.isEmpty() && known.size() == 1) {
+      return known.get(0);
+    }
     String column = counts.columns().get(0);
     Optional<String> label =
         recodings.of(column).filter(each -> each.names(typed)).map(each -> each.of(typed));
-    if (label.filter(levels::contains).isPresent()) {
+    if (label.filter(counts.known().get(0)::contains).isPresent()) {
       return label.get();
     }
     throw new DataException(
         DataException.Code.LEVEL,
         matching.isEmpty()
             ? say(
-                "%s: column %s has no level '%s'%s. If it simply never occurred, give the tally"
-                    + " itself: 0/%d",
-                counts.source(), column, typed, Names.hint(typed, levels), counts.total())
+                "%s: column %s has no level '%s'%s. If it is one that simply never occurred, say so:"
+                    + " %s %s,%s",
+                counts.source(),
+                column,
+                typed,
+                Names.hint(typed, levels),
+                spec.name("levels"),
+                typed,
+                levels.isEmpty() ? "no" : levels.get(0))
             : say(
                 "%s: column %s has several levels that could be '%s': %s; write the one you mean"
                     + " exactly",
