@@ -178,6 +178,19 @@ public final class Answer {
         .concluded(verdict());
   }
 
+  /**
+   * {@return this answer with another verdict, as of a test that is adjusted over several}
+   *
+   * @param other that other
+   */
+  public Answer concluding(Verdict other) {
+    return to(question, kind, label)
+        .addAll(findings())
+        .conditions(conditions())
+        .cautions(cautions())
+        .concluded(other);
+  }
+
   /** {@return this answer as a part of another, which warns for all of its parts} */
   public Answer withoutCautions() {
     return to(question, kind, label)

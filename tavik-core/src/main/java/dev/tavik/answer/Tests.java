@@ -112,6 +112,22 @@ public final class Tests implements Finding {
     return this;
   }
 
+  /**
+   * {@return these tests with one of them in another form, such as adjusted}
+   *
+   * @param other that test, in place of the one by the same method
+   */
+  public Tests with(TestResult other) {
+    Tests changed = new Tests(key, claim, alpha, degrees);
+    changed.order = order;
+    for (Row row : rows) {
+      boolean same = row.result() != null && row.result().method() == other.method();
+      changed.rows.add(
+          same ? new Row(other, row.statistic(), row.hypothesis(), row.refusal()) : row);
+    }
+    return changed;
+  }
+
   /** {@return the results, without what declined} */
   public List<TestResult> results() {
     return rows.stream().map(Row::result).filter(Objects::nonNull).toList();

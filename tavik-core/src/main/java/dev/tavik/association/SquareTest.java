@@ -6,6 +6,8 @@ import dev.tavik.result.Basis;
 import dev.tavik.result.Card;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * Names the tests of a square table, in which the same units were classified twice by the same
@@ -20,7 +22,16 @@ public enum SquareTest implements Method {
       "bowker",
       "moves from level to level balance those back",
       Basis.APPROXIMATE,
-      "Bowker 1948, Journal of the American Statistical Association 43, 572-574");
+      "Bowker 1948, Journal of the American Statistical Association 43, 572-574"),
+  /**
+   * The tables no more probable than the observed one, given how many units each pair of levels
+   * exchanged; of two levels McNemar's exact test.
+   */
+  EXACT_SYMMETRY(
+      "exact-symmetry",
+      "the same, exactly, given how many units each pair of levels exchanged",
+      Basis.EXACT,
+      "Agresti 2013, Categorical Data Analysis, 3rd edition, section 11.2");
 
   private final Card card;
 
@@ -38,8 +49,27 @@ public enum SquareTest implements Method {
    *
    * @param square the counts
    * @return the result; without a statistic, and with p = 1, where no unit changed its level
+   * @throws dev.tavik.result.DeclinedException if the exact test would list too many tables
    */
   public TestResult of(SquareTable square) {
+    return this == BOWKER ? bowker(square) : exact(square);
+  }
+
+  private TestResult exact(SquareTable square) {
+    List<Long> one = new ArrayList<>();
+    List<Long> moved = new ArrayList<>();
+    for (int i = 0; i < square.levels().size(); i++) {
+      for (int j = 0; j < i; j++) {
+        if (square.count(i, j) + square.count(j, i) > 0) {
+          one.add(square.count(i, j));
+          moved.add(square.count(i, j) + square.count(j, i));
+        }
+      }
+    }
+    return TestResult.of(this, null, moved.isEmpty() ? 0 : ExactSymmetry.logP(one, moved));
+  }
+
+  private TestResult bowker(SquareTable square) {
     double statistic = 0;
     int pairs = 0;
     for (int i = 0; i < square.levels().size(); i++) {

@@ -1,14 +1,23 @@
 package dev.tavik.association;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.PairedTally;
 import dev.tavik.count.SquareTable;
 import dev.tavik.numeric.NoncentralChiSquare;
+import dev.tavik.proportion.PairedTest;
+import dev.tavik.result.Alternative;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -342,6 +351,76 @@ class StrengthTest {
     var none = SquareTest.BOWKER.of(square(counts("20 0;0 9")));
     assertThat(none.pValue()).isEqualTo(1);
     assertThat(none.statistic()).isNull();
+  }
+
+  /** Every table with the same exchanges, counted as whole numbers. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "20 5;0 10",
+        "20 5;1 10",
+        "3 7;7 3",
+        "5 9;2 8",
+        "4 3 1;0 5 2;6 2 4",
+        "1 4 0;0 2 8;5 1 0",
+        "0 1 2 0;3 0 0 4;0 5 0 1;2 2 6 0",
+        "9 12;30 4"
+      })
+  void exactSymmetrySumsTheTablesNoMoreProbable(String cells) {
+    SquareTable square = square(counts(cells));
+    List<long[]> pairs = new ArrayList<>();
+    for (int i = 0; i < square.levels().size(); i++) {
+      for (int j = 0; j < i; j++) {
+        pairs.add(new long[] {square.count(i, j), square.count(i, j) + square.count(j, i)});
+      }
+    }
+    BigInteger observed = BigInteger.ONE;
+    BigInteger all = BigInteger.ONE;
+    for (long[] pair : pairs) {
+      observed = observed.multiply(choose(pair[1], pair[0]));
+      all = all.shiftLeft((int) pair[1]);
+    }
+    BigInteger sum = noMoreProbable(pairs, 0, BigInteger.ONE, observed);
+    double exact =
+        new BigDecimal(sum).divide(new BigDecimal(all), MathContext.DECIMAL64).doubleValue();
+    assertThat(SquareTest.EXACT_SYMMETRY.of(square).pValue())
+        .isCloseTo(exact, withinPercentage(1e-10));
+  }
+
+  private static BigInteger noMoreProbable(
+      List<long[]> pairs, int from, BigInteger ways, BigInteger observed) {
+    if (from == pairs.size()) {
+      return ways.compareTo(observed) <= 0 ? ways : BigInteger.ZERO;
+    }
+    BigInteger sum = BigInteger.ZERO;
+    for (long x = 0; x <= pairs.get(from)[1]; x++) {
+      BigInteger more = ways.multiply(choose(pairs.get(from)[1], x));
+      sum = sum.add(noMoreProbable(pairs, from + 1, more, observed));
+    }
+    return sum;
+  }
+
+  private static BigInteger choose(long n, long k) {
+    BigInteger ways = BigInteger.ONE;
+    for (long i = 0; i < k; i++) {
+      ways = ways.multiply(BigInteger.valueOf(n - i)).divide(BigInteger.valueOf(i + 1));
+    }
+    return ways;
+  }
+
+  /** Of two levels it is McNemar's exact test; where nothing is enough to list, it declines. */
+  @Test
+  void exactSymmetryIsMcNemarsExactTest() {
+    for (long one : new long[] {0, 1, 4, 60, 700}) {
+      PairedTally tally = PairedTally.of(3, one, 13, 5);
+      assertThat(SquareTest.EXACT_SYMMETRY.of(square(counts("3 " + one + ";13 5"))).log10PValue())
+          .isCloseTo(
+              PairedTest.MCNEMAR_EXACT.of(tally, Alternative.TWO_SIDED).log10PValue(),
+              within(1e-10));
+    }
+    assertThatExceptionOfType(DeclinedException.class)
+        .isThrownBy(() -> SquareTest.EXACT_SYMMETRY.of(square(counts("3 9000000;13 5"))))
+        .withMessageContaining("bowker is good");
   }
 
   @ParameterizedTest

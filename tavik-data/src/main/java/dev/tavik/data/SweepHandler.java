@@ -239,6 +239,9 @@ final class SweepHandler extends RowHandler {
   void row() {
     if (matching) {
       add(units());
+    } else if (columns[groupPlace] != null && columns[groupPlace].room()) {
+      // Groups keep the order of the whole source, whatever a filter leaves of it.
+      settled(groupPlace);
     }
     matching = true;
     frequency = 1;

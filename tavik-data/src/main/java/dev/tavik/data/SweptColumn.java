@@ -36,6 +36,11 @@ final class SweptColumn {
     return open;
   }
 
+  /** Whether one more level does no harm. */
+  boolean room() {
+    return open && levels.size() < MOST_LEVELS - 1;
+  }
+
   /** The level of a value, by its number; below 0 where it is none. */
   int level(char[] buffer, int offset, int length, boolean quoted) {
     return further(buffer, offset, length, quoted, 0);

@@ -18,13 +18,16 @@ import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Refusal;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Discordance;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,12 +35,12 @@ import java.util.Optional;
 
 /** Puts the answer about the agreement of two classifications together. */
 final class AgreementAnalysis {
-  private static final long FEW = 10;
-
   private final AgreementQuestion question;
   private final SquareTable table;
   private final double alpha;
   private final double level;
+  private final List<TestResult> tests = new ArrayList<>();
+  private final List<Refusal> refusals = new ArrayList<>();
   private final TestResult test;
 
   AgreementAnalysis(AgreementQuestion question) {
@@ -45,7 +48,17 @@ final class AgreementAnalysis {
     this.table = question.table();
     this.alpha = question.settings().alpha();
     this.level = question.settings().level();
-    this.test = SquareTest.BOWKER.of(table);
+    for (SquareTest each : SquareTest.values()) {
+      try {
+        tests.add(each.of(table));
+      } catch (DeclinedException | ArithmeticException e) {
+        refusals.add(Refusal.of(each, e));
+      }
+    }
+    SquareTest wanted =
+        Discordance.few(exchanged()) ? SquareTest.EXACT_SYMMETRY : SquareTest.BOWKER;
+    this.test =
+        tests.stream().filter(each -> each.method() == wanted).findFirst().orElse(tests.get(0));
   }
 
   Answer answer() {
@@ -70,18 +83,18 @@ final class AgreementAnalysis {
         .add(Finding.fact("input", Observed.input(question.from())))
         .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("symmetry", alpha)))
         .add(new Estimates(estimates))
-        .add(Tests.of("", alpha).made(test, Value.none()))
+        .add(listed(Tests.of("", alpha)))
         .add(intervals)
         .add(cells())
         .addAll(Observed.source(question.from()))
         .add(
-            Tests.ofTables(
-                    say(
-                        "Test: null, moves from level to level balance those back; alpha %s",
-                        Figures.plain(alpha)),
-                    alpha)
-                .keyed("")
-                .made(test, Tests.shown(test.statistic(), 4, "no statistic")))
+            listed(
+                Tests.ofTables(
+                        say(
+                            "Tests: null, moves from level to level balance those back; alpha %s",
+                            Figures.plain(alpha)),
+                        alpha)
+                    .keyed("")))
         .add(strength)
         .conditions(conditions())
         .cautions(cautions())
@@ -90,6 +103,23 @@ final class AgreementAnalysis {
                 .inOwnWords()
                 .rejecting(test.rejects(alpha))
                 .restingOn(test.method(), null, ""));
+  }
+
+  private Tests listed(Tests to) {
+    tests.forEach(each -> to.made(each, Tests.shown(each.statistic(), 4, "")));
+    refusals.forEach(to::declined);
+    return to;
+  }
+
+  /** How many units each pair of levels exchanged. */
+  private List<Long> exchanged() {
+    List<Long> exchanged = new ArrayList<>();
+    for (int i = 0; i < table.levels().size(); i++) {
+      for (int j = 0; j < i; j++) {
+        exchanged.add(table.count(i, j) + table.count(j, i));
+      }
+    }
+    return exchanged;
   }
 
   private Cells cells() {
@@ -119,10 +149,11 @@ final class AgreementAnalysis {
     return List.of(
         new Condition(
             "units classified differently",
-            moved() >= FEW ? Condition.State.MET : Condition.State.NOT_MET,
+            Discordance.few(exchanged()) ? Condition.State.NOT_MET : Condition.State.MET,
             say(
-                "%s; the chi-square approximation of bowker wants at least %d",
-                Figures.count(moved()), FEW)),
+                "%s; the chi-square approximation of bowker wants at least %d, and %d of each two"
+                    + " levels that exchanged any",
+                Figures.count(moved()), Discordance.ENOUGH_IN_ALL, Discordance.ENOUGH_EACH)),
         new Condition(
             "the same units",
             Condition.State.NOT_IN_THE_DATA,
@@ -134,14 +165,16 @@ final class AgreementAnalysis {
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
-    if (moved() < FEW) {
+    if (Discordance.few(exchanged()) && test.method() == SquareTest.BOWKER) {
       cautions.add(
           new Caution(
               Code.FEW_SUCCESSES,
               "Too few units were classified differently for the chi-square approximation; read"
                   + " bowker's p-value with care."));
     }
-    cautions.addAll(new DecisionCautions(List.of(test), alpha, test).nearAlpha());
+    DecisionCautions decisions = new DecisionCautions(tests, alpha, test);
+    cautions.addAll(moved() > 0 ? decisions.disagree() : List.of());
+    cautions.addAll(decisions.nearAlpha());
     CountedFrom from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, table.total()));

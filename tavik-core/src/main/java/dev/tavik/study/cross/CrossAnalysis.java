@@ -327,7 +327,7 @@ final class CrossAnalysis {
                         ? "rows and columns are associated: " + whereItIs()
                         : "rows and columns are not shown to be associated: " + largest()),
         v,
-        Figures.pEquals(test.log10PValue()),
+        DrawnTest.pEquals(test, table.rows().size() * table.columns().size()),
         test.method().id(),
         Figures.plain(settings.alpha()),
         rejects ? nothingOf() : "");

@@ -15,6 +15,7 @@ import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
+import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;
@@ -184,12 +185,12 @@ final class SurveyCrossAnalysis {
             "Rows of the data, without weights",
             (i, j) -> new Value.Count(at(table.counts(), i, j)))
         .shown(
-            "Percent of each column, weighted, with its standard error in points",
+            "Percent of each column, weighted, and its standard error (SE) in points",
             (i, j) -> {
               DesignedProportion share = at(table.ofColumn(), i, j);
               return new Value.Words(
                   say(
-                      "%s ±%s",
+                      "%s (SE %s)",
                       Figures.percent(share.value()),
                       Figures.significant(100 * share.standardError(), 2)));
             })
@@ -215,7 +216,19 @@ final class SurveyCrossAnalysis {
         .layer(
             "columnStandardErrors",
             (i, j) -> Value.number(at(table.ofColumn(), i, j).standardError()))
+        .layer("columnLower", (i, j) -> Value.number(limits(i, j).lower()))
+        .layer("columnUpper", (i, j) -> Value.number(limits(i, j).upper()))
         .layer("designEffects", (i, j) -> Value.number(at(table.ofColumn(), i, j).designEffect()));
+  }
+
+  /** Limits of the percent of a column; where the usual ones have none, the binomial's. */
+  private Interval limits(int row, int column) {
+    DesignedProportion share = at(table.ofColumn(), row, column);
+    try {
+      return question.intervals().get(0).of(share, question.level(), Side.TWO_SIDED);
+    } catch (DeclinedException e) {
+      return SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
+    }
   }
 
   private BiFunction<Integer, Integer, Value> number(List<List<Double>> of) {

@@ -25,6 +25,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Discordance;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
@@ -35,7 +36,6 @@ import java.util.stream.IntStream;
 /** Puts the answer about several judgements of the same units together. */
 final class MatchedAnalysis {
   private static final long FEW_UNITS = 24;
-  private static final long FEW_PAIRS = 10;
 
   private final MatchedQuestion question;
   private final MatchedTallies tallies;
@@ -160,9 +160,9 @@ final class MatchedAnalysis {
       }
     }
     PairedTest method =
-        paired.stream().allMatch(each -> each.discordant() >= FEW_PAIRS)
-            ? PairedTest.MCNEMAR
-            : PairedTest.MCNEMAR_EXACT;
+        paired.stream().anyMatch(each -> Discordance.few(List.of(each.discordant())))
+            ? PairedTest.MCNEMAR_EXACT
+            : PairedTest.MCNEMAR;
     List<List<TestResult>> adjusted =
         Holm.adjust(
             paired.stream()

@@ -21,6 +21,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Discordance;
 import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Preference;
@@ -32,7 +33,6 @@ import java.util.stream.Stream;
 
 /** Puts the answer to one paired comparison together. */
 final class PairedAnalysis {
-  private static final int ENOUGH = 10;
 
   private final PairedQuestion question;
   private final PairedSettings settings;
@@ -90,7 +90,7 @@ final class PairedAnalysis {
   }
 
   private boolean enough() {
-    return tally.discordant() >= ENOUGH;
+    return !Discordance.few(List.of(tally.discordant()));
   }
 
   private Preference preference() {
@@ -137,7 +137,7 @@ final class PairedAnalysis {
             : new Condition(
                 "discordant pairs",
                 Condition.State.NOT_MET,
-                found + "; the normal approximation wants at least " + ENOUGH),
+                found + "; the normal approximation wants at least " + Discordance.ENOUGH_IN_ALL),
         new Condition(
             "independent pairs",
             Condition.State.NOT_IN_THE_DATA,

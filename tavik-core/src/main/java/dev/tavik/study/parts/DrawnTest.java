@@ -56,13 +56,30 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
   }
 
   private static DrawnTest of(DrawnMethod method, NullWorld world, int cells, long seed) {
-    long draws = Math.max(FEWEST, Math.min(DRAWS, (long) (MOST_CELLS / cells)));
+    long draws = draws(cells);
     SimulatedTail tail =
         world.simulate(Draws.of(draws, seed)).tails().stream()
             .filter(each -> each.method() == method.rule())
             .findFirst()
             .orElseThrow();
     return new DrawnTest(TestResult.of(method, null, Math.log(tail.pValue())), tail, seed);
+  }
+
+  private static long draws(int cells) {
+    return Math.max(FEWEST, Math.min(DRAWS, (long) (MOST_CELLS / cells)));
+  }
+
+  /** A p-value for readers, "at most" where nothing as extreme was drawn; {@code p = 0.01}. */
+  public static String pEquals(TestResult test, int cells) {
+    return atMost(test, cells)
+        ? "p at most " + Figures.pValue(test.log10PValue())
+        : Figures.pEquals(test.log10PValue());
+  }
+
+  /** Whether a test was drawn and met nothing as extreme, so that p is the least it can tell. */
+  public static boolean atMost(TestResult test, int cells) {
+    double least = 1.0 / (draws(cells) + 1);
+    return test.method() instanceof DrawnMethod && test.pValue() < 1.5 * least;
   }
 
   private static long seed(List<Long> counts) {

@@ -268,7 +268,7 @@ final class SharesAnalysis {
             ? "the counts don't follow the claimed shares"
             : "the counts are not shown to depart from the claimed shares",
         rejects ? whatStandsOut() : widest(),
-        Figures.pEquals(test.log10PValue()),
+        DrawnTest.pEquals(test, counts.size()),
         test.method().id(),
         Figures.plain(settings.alpha()));
   }

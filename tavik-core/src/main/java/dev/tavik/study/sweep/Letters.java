@@ -12,6 +12,8 @@ import java.util.stream.Collectors;
  */
 record Letters(List<String> groups) {
   private static final int MOST = 26;
+  private static final String TOO_MANY =
+      "There are more groups than letters, so that no cell says which others have less.";
 
   private boolean enough() {
     return groups.size() <= MOST;
@@ -33,6 +35,18 @@ record Letters(List<String> groups) {
         : " " + smaller.stream().map(this::letter).sorted().collect(Collectors.joining());
   }
 
+  /** What the letters of a designed sample mean. */
+  String noteByDesign(double alpha) {
+    return enough()
+        ? say(
+            "A letter in a cell: this group's share is larger than that of the group with the"
+                + " letter, at alpha %s; t tests of each two groups by the design, p-values"
+                + " adjusted by Holm's method over the pairs of a level. Where a column as a whole"
+                + " is not shown to differ, a letter is a hint at most.",
+            Figures.plain(alpha))
+        : TOO_MANY;
+  }
+
   String note(double alpha) {
     return enough()
         ? say(
@@ -42,6 +56,6 @@ record Letters(List<String> groups) {
                 + " level. Where a column as a whole is not shown to differ, a letter is a hint at"
                 + " most.",
             Figures.plain(alpha))
-        : "There are more groups than letters, so that no cell says which others have less.";
+        : TOO_MANY;
   }
 }

@@ -14,13 +14,17 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Adjustment;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedSample;
+import dev.tavik.survey.SurveyComparisonTest;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Iterator;
@@ -36,6 +40,7 @@ final class SurveySweepAnalysis {
   private final SweepQuestion.SweepSettings settings;
   private final Design design;
   private final List<Asked> columns;
+  private final Letters letters;
 
   /** A column, what a question about it alone is answered, and its test adjusted over all. */
   private record Asked(String name, SurveyCounts counts, Answer answer, @Nullable TestResult test) {
@@ -50,6 +55,12 @@ final class SurveySweepAnalysis {
     SurveyCounts first = question.columns().values().iterator().next();
     this.design = new Design(DesignedSample.of(first));
     this.columns = sorted(adjusted(asked()));
+    this.letters =
+        new Letters(
+            question.columns().values().stream()
+                .flatMap(each -> each.units().levels(1).stream())
+                .distinct()
+                .toList());
   }
 
   private List<Asked> asked() {
@@ -73,12 +84,13 @@ final class SurveySweepAnalysis {
             .of(asked.stream().map(Asked::test).filter(Objects::nonNull).toList())
             .iterator();
     return asked.stream()
-        .map(
-            each ->
-                each.test() == null
-                    ? each
-                    : new Asked(each.name(), each.counts(), each.answer(), tests.next()))
+        .map(each -> each.test() == null ? each : with(each, tests.next(), asked.size()))
         .toList();
+  }
+
+  private Asked with(Asked each, TestResult adjusted, int columns) {
+    Answer answer = AdjustedAnswer.of(each.answer(), adjusted, settings.alpha(), columns);
+    return new Asked(each.name(), each.counts(), answer, adjusted);
   }
 
   private List<Asked> sorted(List<Asked> all) {
@@ -103,15 +115,21 @@ final class SurveySweepAnalysis {
             .add(summary())
             .addAll(Observed.source(question.from()))
             .add(design.sentence());
+    SweepFindings.missing(question.from()).forEach(answer::add);
     for (Asked each : columns) {
       answer.add(percents(each).at(whole));
     }
     if (whole == Depth.WHOLE) {
       answer.add(Finding.say(new Block.Rest("The percents of every column")).at(Depth.CUT));
     }
-    answer.add(
-        Finding.sentence(
-            "Percents are weighted; ± is their standard error in points, by the design."));
+    answer
+        .add(
+            Finding.sentence(
+                say(
+                    "Percents are weighted; in brackets their %s intervals by the design, one at a"
+                        + " time.",
+                    Figures.exactPercent(1 - settings.alpha()))))
+        .add(Finding.sentence(letters.noteByDesign(settings.alpha())));
     if (!question.leftOut().isEmpty()) {
       answer.add(Finding.sentence(SweepFindings.leftOut(question.leftOut())));
     }
@@ -175,7 +193,7 @@ final class SurveySweepAnalysis {
   }
 
   /** The percent of each level in each group. */
-  private static Finding percents(Asked column) {
+  private Finding percents(Asked column) {
     Cells figures =
         column.answer().findAll(Cells.class).stream()
             .filter(each -> !each.key().isEmpty())
@@ -186,16 +204,58 @@ final class SurveySweepAnalysis {
     List<List<Value>> cells = new ArrayList<>();
     for (int i = 0; i < levels.size(); i++) {
       List<Value> row = new ArrayList<>();
+      List<List<String>> smaller = smaller(column, levels.get(i), groups);
       for (int j = 0; j < groups.size(); j++) {
         row.add(
             new Value.Words(
                 say(
-                    "%s ±%s",
+                    "%s (%s to %s)%s",
                     Figures.percent(figures.figure("columnProportions", i, j)),
-                    Figures.significant(100 * figures.figure("columnStandardErrors", i, j), 2))));
+                    Figures.significant(100 * figures.figure("columnLower", i, j), 3),
+                    Figures.significant(100 * figures.figure("columnUpper", i, j), 3),
+                    letters.of(smaller.get(j)))));
       }
       cells.add(row);
     }
-    return Finding.say(Block.heading(column.name()), new Block.Grid(levels, groups, cells));
+    return Finding.say(
+        Block.heading(column.name()),
+        new Block.Grid(levels, groups.stream().map(letters::headed).toList(), cells));
+  }
+
+  /**
+   * For each group, the groups whose share of a level is smaller, by t tests of each two groups by
+   * the design, p-values adjusted by Holm's method over the pairs of the level.
+   */
+  private List<List<String>> smaller(Asked column, String level, List<String> groups) {
+    List<List<DesignedComparison>> compared =
+        DesignedSample.of(column.counts())
+            .comparisons(1, groups, unit -> unit.get(0).equals(level));
+    List<TestResult> tests = new ArrayList<>();
+    List<int[]> pairs = new ArrayList<>();
+    for (int one = 0; one < groups.size(); one++) {
+      for (int other = one + 1; other < groups.size(); other++) {
+        try {
+          tests.add(
+              SurveyComparisonTest.T_DIFFERENCE.of(
+                  compared.get(one).get(other), Hypothesis.noDifference()));
+          pairs.add(new int[] {one, other});
+        } catch (DeclinedException e) {
+          // A group without variance is not told from others.
+        }
+      }
+    }
+    List<List<String>> smaller = new ArrayList<>();
+    groups.forEach(group -> smaller.add(new ArrayList<>()));
+    List<TestResult> adjusted = Adjustment.HOLM.of(tests);
+    for (int i = 0; i < pairs.size(); i++) {
+      if (adjusted.get(i).rejectsAdjusted(settings.alpha())) {
+        int one = pairs.get(i)[0];
+        int other = pairs.get(i)[1];
+        DesignedComparison both = compared.get(one).get(other);
+        boolean first = both.first().value() > both.second().value();
+        smaller.get(first ? one : other).add(groups.get(first ? other : one));
+      }
+    }
+    return smaller;
   }
 }

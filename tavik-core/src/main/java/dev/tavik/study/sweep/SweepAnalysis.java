@@ -54,7 +54,7 @@ final class SweepAnalysis {
     List<TestResult> tests = settings.adjustment().of(asked.stream().map(Swept::test).toList());
     List<Swept> adjusted = new ArrayList<>();
     for (int i = 0; i < asked.size(); i++) {
-      adjusted.add(asked.get(i).with(tests.get(i)));
+      adjusted.add(asked.get(i).with(tests.get(i), settings.alpha(), asked.size()));
     }
     return adjusted;
   }

@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Puts the answer about many columns together. */
 final class SweepFindings {
@@ -70,6 +71,7 @@ final class SweepFindings {
     }
     answer.add(summary(columns.size()).at(whole));
     Observed.source(question.from()).forEach(answer::add);
+    missing(question.from()).forEach(answer::add);
     columns.forEach(each -> answer.add(table(each).at(whole)));
     answer.add(Finding.sentence(letters.note(settings.alpha())));
     if (!question.leftOut().isEmpty()) {
@@ -89,6 +91,19 @@ final class SweepFindings {
         .with("group", question.group())
         .with("groups", Value.words(letters.groups()))
         .with("leftOut", without);
+  }
+
+  /** How many rows each column lacks. */
+  static List<Finding> missing(@Nullable CountedFrom from) {
+    return from == null || from.missing().isEmpty()
+        ? List.of()
+        : List.of(
+            Finding.sentence(
+                "Rows without a value are left out of their column: "
+                    + from.missing().entrySet().stream()
+                        .map(each -> each.getKey() + " " + Figures.count(each.getValue()))
+                        .collect(Collectors.joining(", "))
+                    + "."));
   }
 
   static String leftOut(Map<String, String> columns) {
@@ -126,7 +141,7 @@ final class SweepFindings {
       row.add(new Value.Words(each.name()));
       row.add(new Value.Count(each.table().total()));
       row.add(new Value.Words(each.test().method().id()));
-      row.add(Value.p(each.test().log10PValue()));
+      row.add(each.p());
       TestResult.AdjustedP after = each.test().adjusted();
       if (adjusted && after != null) {
         row.add(Value.p(after.log10PValue()));

@@ -1,13 +1,16 @@
 package dev.tavik.study.sweep;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Value;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DrawnTest;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -24,8 +27,16 @@ record Swept(String name, CrossTable table, Answer answer, TestResult test) {
   private static final double ENOUGH = 5;
   private static final List<String> NAMED = List.of(SweepQuestion.NAMED, SweepQuestion.NOT_NAMED);
 
-  Swept with(TestResult adjusted) {
-    return new Swept(name, table, answer, adjusted);
+  /** With its test, and its answer's, adjusted over all of some columns. */
+  Swept with(TestResult adjusted, double alpha, int columns) {
+    return new Swept(name, table, AdjustedAnswer.of(answer, adjusted, alpha, columns), adjusted);
+  }
+
+  /** The p-value; of a test by drawing that met nothing as extreme the least it can tell. */
+  Value p() {
+    return DrawnTest.atMost(test, table.rows().size() * table.columns().size())
+        ? new Value.Words("<= " + Figures.pValue(test.log10PValue()))
+        : Value.p(test.log10PValue());
   }
 
   /** Cramér's V, corrected for what chance alone gives to small tables. */

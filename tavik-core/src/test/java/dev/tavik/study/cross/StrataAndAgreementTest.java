@@ -11,6 +11,7 @@ import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.MatchedTallies;
+import dev.tavik.count.PairedTally;
 import dev.tavik.count.SquareTable;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
@@ -21,9 +22,11 @@ import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Quantity;
+import dev.tavik.study.Gate;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossSettings.RowPairs;
 import dev.tavik.study.paired.MatchedQuestion;
+import dev.tavik.study.paired.PairedQuestion;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -117,8 +120,9 @@ class StrataAndAgreementTest {
 
   @ParameterizedTest
   @CsvSource({
-    "178, 18, 3, 41, one leans to other levels, MET",
-    "178, 8, 9, 41, neither is shown to lean, MET",
+    "178, 28, 7, 41, one leans to other levels, MET",
+    "178, 18, 3, 41, one leans to other levels, NOT_MET",
+    "178, 12, 14, 41, neither is shown to lean, MET",
     "178, 3, 2, 41, neither is shown to lean, NOT_MET"
   })
   void agreementIsWordedAndItsConditionChecked(
@@ -226,5 +230,22 @@ class StrataAndAgreementTest {
                 .refusals())
         .extracting(each -> each.method().id())
         .containsExactly("fisher");
+  }
+
+  /** The same counts of the same units are one question: paired columns, or a square table. */
+  @Test
+  void pairsAndSquaresRestOnOneRule() {
+    for (long one = 0; one <= 16; one++) {
+      for (long other = 0; other <= 16; other++) {
+        Answer paired = PairedQuestion.of(PairedTally.of(20, one, other, 10)).ask();
+        SquareTable table =
+            new SquareTable(List.of("a", "b"), List.of(List.of(20L, one), List.of(other, 10L)));
+        Answer square = AgreementQuestion.of("First", "Second", table).ask();
+        assertThat(square.test().pValue())
+            .as(one + " and " + other)
+            .isCloseTo(paired.test().pValue(), within(1e-12));
+        assertThat(Gate.of(square).state()).isEqualTo(Gate.of(paired).state());
+      }
+    }
   }
 }

@@ -188,7 +188,10 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
         "{codebook} describes %s, and these data have none of them",
         Names.listed(List.copyOf(described)));
     return new Crossings(
-        counted.tables().stream().map(recodings::read).map(recodings::told).toList(),
+        counted.tables().stream()
+            .map(each -> recodings.read(each, missing()))
+            .map(recodings::told)
+            .toList(),
         counted.leftOut());
   }
 

@@ -3,6 +3,8 @@ package dev.tavik.data.study;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.Codebook;
 import dev.tavik.data.CountRequest;
+import dev.tavik.data.DataException;
+import dev.tavik.data.Missing;
 import dev.tavik.data.Opening;
 import dev.tavik.data.Recoding;
 import java.io.FileNotFoundException;
@@ -50,15 +52,38 @@ final class Recodings {
   }
 
   /** A tabulation of values as they are, with what they are read as in their place. */
-  Tabulation read(Tabulation raw) {
+  Tabulation read(Tabulation raw, Missing missing) {
     Tabulation read = raw;
     for (int column = 0; column < raw.columns().size(); column++) {
-      Optional<Recoding> recoding = of(raw.columns().get(column));
-      if (recoding.isPresent()) {
-        read = read.recoded(column, recoding.get()::of, recoding.get().levels());
+      Optional<Recoding> found = of(raw.columns().get(column));
+      if (found.isPresent()) {
+        Recoding recoding = found.get();
+        if (missing == Missing.FAIL) {
+          requireComplete(raw, column, recoding);
+        }
+        read = read.recoded(column, value -> recoded(recoding, value, missing), recoding.levels());
       }
     }
     return read;
+  }
+
+  private static @Nullable String recoded(Recoding recoding, String value, Missing missing) {
+    String read = value.equals(Missing.LEVEL_NAME) ? value : recoding.of(value);
+    return read == null && missing == Missing.LEVEL ? Missing.LEVEL_NAME : read;
+  }
+
+  private static void requireComplete(Tabulation raw, int column, Recoding recoding) {
+    for (String value : raw.levels(column)) {
+      if (recoding.of(value) == null) {
+        throw new DataException(
+            DataException.Code.MISSING,
+            "%s, column %s has no value in some rows (%s is a code for that); fill it in, or leave"
+                + " such rows out",
+            raw.source(),
+            raw.columns().get(column),
+            value);
+      }
+    }
   }
 
   /** What the values of one column are read as. */

@@ -1,0 +1,140 @@
+package dev.tavik.association;
+
+import dev.tavik.result.DeclinedException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The exact test of symmetry of a square table: given how many units each pair of levels exchanged,
+ * the moves one way are binomial with chance ½, independently (as McNemar's exact test is of one
+ * pair; Agresti 2013, Categorical Data Analysis, 3rd edition, section 11.2). The p-value sums the
+ * tables no more probable than the observed one.
+ *
+ * <p>The pairs are parted in two halves, of each of which all products of probabilities are listed;
+ * what of one half goes with each of the other is found in order. That takes the square root of the
+ * tables that there are.
+ */
+final class ExactSymmetry {
+  /** The most products that a half is listed of. */
+  private static final long MOST = 2_000_000;
+
+  /** Probabilities nearer to one another than this count as equal. */
+  private static final double TIE = 1e-7;
+
+  private ExactSymmetry() {}
+
+  /**
+   * The natural logarithm of the p-value.
+   *
+   * @param one for each pair that exchanged units, how many moved one way
+   * @param moved how many moved in all
+   */
+  static double logP(List<Long> one, List<Long> moved) {
+    double observed = 0;
+    List<double[]> pairs = new ArrayList<>();
+    for (int i = 0; i < moved.size(); i++) {
+      double[] logs = logs(moved.get(i));
+      observed += logs[(int) Math.min(one.get(i), moved.get(i) - one.get(i))];
+      pairs.add(logs);
+    }
+    pairs.sort((a, b) -> Integer.compare(b.length, a.length));
+    List<double[]> first = new ArrayList<>();
+    List<double[]> second = new ArrayList<>();
+    for (double[] pair : pairs) {
+      (size(first) <= size(second) ? first : second).add(pair);
+    }
+    if (size(first) > MOST || size(second) > MOST) {
+      throw new DeclinedException(
+          "would list more than %,d tables; bowker is good where so many units moved", MOST);
+    }
+    return logOf(listed(first), listed(second), observed + TIE);
+  }
+
+  private static double size(List<double[]> pairs) {
+    return pairs.stream().mapToDouble(each -> each.length).reduce(1, (a, b) -> a * b);
+  }
+
+  /** The logarithms of C(n, x)/2ⁿ up to the middle: both sides are alike. */
+  private static double[] logs(long n) {
+    if (n / 2 + 1 > MOST) {
+      throw new DeclinedException(
+          "would list more than %,d tables; bowker is good where so many units moved", MOST);
+    }
+    double[] logs = new double[(int) (n / 2) + 1];
+    logs[0] = -n * Math.log(2);
+    for (int x = 1; x < logs.length; x++) {
+      logs[x] = logs[x - 1] + Math.log((n - x + 1.0) / x);
+    }
+    return logs;
+  }
+
+  /** All products of a half: logarithms of probabilities, and how many tables have each. */
+  private record Listed(double[] logs, double[] ways) {}
+
+  private static Listed listed(List<double[]> pairs) {
+    double[] logs = {0};
+    double[] ways = {1};
+    for (double[] pair : pairs) {
+      double[] nextLogs = new double[logs.length * pair.length];
+      double[] nextWays = new double[nextLogs.length];
+      boolean even = isEven(pair);
+      for (int i = 0; i < logs.length; i++) {
+        for (int x = 0; x < pair.length; x++) {
+          int place = i * pair.length + x;
+          nextLogs[place] = logs[i] + pair[x];
+          nextWays[place] = ways[i] * (even && x == pair.length - 1 ? 1 : 2);
+        }
+      }
+      logs = nextLogs;
+      ways = nextWays;
+    }
+    return sorted(logs, ways);
+  }
+
+  /** Of an even number the last is the middle, which is there once, all others on both sides. */
+  private static boolean isEven(double[] pair) {
+    long n = Math.round(-pair[0] / Math.log(2));
+    return n % 2 == 0;
+  }
+
+  private static Listed sorted(double[] logs, double[] ways) {
+    Integer[] order = new Integer[logs.length];
+    Arrays.setAll(order, i -> i);
+    Arrays.sort(order, (a, b) -> Double.compare(logs[a], logs[b]));
+    double[] sortedLogs = new double[logs.length];
+    double[] sortedWays = new double[logs.length];
+    for (int i = 0; i < order.length; i++) {
+      sortedLogs[i] = logs[order[i]];
+      sortedWays[i] = ways[order[i]];
+    }
+    return new Listed(sortedLogs, sortedWays);
+  }
+
+  /** Sums the probabilities of both halves together that reach no further than a bound. */
+  private static double logOf(Listed first, Listed second, double bound) {
+    double[] below = new double[second.logs().length + 1];
+    double shift = second.logs()[second.logs().length - 1];
+    for (int i = 0; i < second.logs().length; i++) {
+      below[i + 1] = below[i] + second.ways()[i] * Math.exp(second.logs()[i] - shift);
+    }
+    double largest = Double.NEGATIVE_INFINITY;
+    double sum = 0;
+    int reach = second.logs().length;
+    for (int i = 0; i < first.logs().length; i++) {
+      while (reach > 0 && first.logs()[i] + second.logs()[reach - 1] > bound) {
+        reach--;
+      }
+      if (below[reach] > 0) {
+        double log = Math.log(first.ways()[i] * below[reach]) + first.logs()[i] + shift;
+        if (log > largest) {
+          sum = sum * Math.exp(largest - log) + 1;
+          largest = log;
+        } else {
+          sum += Math.exp(log - largest);
+        }
+      }
+    }
+    return Math.min(0, largest + Math.log(sum));
+  }
+}
