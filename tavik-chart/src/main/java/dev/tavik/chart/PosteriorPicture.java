@@ -82,10 +82,10 @@ record PosteriorPicture(Answer answer, Posterior bayes) {
   private String factor(RateQuestion rate) {
     boolean directed = rate.settings().hypothesis().alternative() != Alternative.TWO_SIDED;
     return say(
-        "Bayes factor%s %s, for the %s",
+        "Bayes factor%s %s, for %s",
         directed ? " of the directional alternative" : "",
         Evidence.times(bayes.logBayesFactor()),
-        bayes.favours());
+        bayes.favours().equals("neither") ? "neither side" : "the " + bayes.favours());
   }
 
   private Picture picture(CompareQuestion compared) {
@@ -151,7 +151,9 @@ record PosteriorPicture(Answer answer, Posterior bayes) {
     return say(
         "Bayes factor %s, for %s; probability that %s is lower %s, higher %s",
         Evidence.times(bayes.logBayesFactor()),
-        bayes.logBayesFactor() < 0 ? "equal rates" : bayes.alternative(),
+        bayes.favours().equals("neither")
+            ? "neither side"
+            : bayes.logBayesFactor() < 0 ? "equal rates" : bayes.alternative(),
         compared.first().name(),
         Value.Share.PROBABILITY.of(after.inside(Quantity.DIFFERENCE, -1, 0)).text(),
         Value.Share.PROBABILITY.of(bayes.above().orElseThrow()).text());

@@ -174,8 +174,13 @@ public final class Posterior implements Finding {
     return logBayesFactor;
   }
 
-  /** {@return the side that the data favour, {@code null} or {@code alternative}} */
+  /**
+   * {@return the side that the data favour, {@code null}, {@code alternative} or {@code neither}}
+   */
   public String favours() {
+    if (Evidence.even(logBayesFactor)) {
+      return "neither";
+    }
     return logBayesFactor < 0 ? "null" : "alternative";
   }
 

@@ -70,7 +70,23 @@ final class ExactSymmetry {
   }
 
   /** All products of a half: logarithms of probabilities, and how many tables have each. */
-  private record Listed(double[] logs, double[] ways) {}
+  private static final class Listed {
+    private final double[] logs;
+    private final double[] ways;
+
+    Listed(double[] logs, double[] ways) {
+      this.logs = logs;
+      this.ways = ways;
+    }
+
+    double[] logs() {
+      return logs;
+    }
+
+    double[] ways() {
+      return ways;
+    }
+  }
 
   private static Listed listed(List<double[]> pairs) {
     double[] logs = {0};

@@ -54,6 +54,16 @@ public enum Evidence {
   }
 
   /**
+   * Whether the data are as likely under both sides.
+   *
+   * @param logBayesFactor its natural logarithm, of either sign
+   * @return whether it is 0, but for rounding
+   */
+  public static boolean even(double logBayesFactor) {
+    return Math.abs(logBayesFactor) < 1e-12;
+  }
+
+  /**
    * How many times likelier the data are under the side that they favour.
    *
    * @param logBayesFactor its natural logarithm, of either sign

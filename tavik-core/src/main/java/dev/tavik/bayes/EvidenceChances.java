@@ -133,7 +133,9 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
         down *= x / (observations - x + 1.0) * ((b + observations - x) / (a + x - 1));
         add(sums, x - 1, down);
       }
-      return new EvidenceChances(sums[0], sums[1], sums[2]);
+      // What rounding leaves of the sum of all chances, which is 1.
+      double all = sums[0] + sums[1] + sums[2];
+      return new EvidenceChances(sums[0] / all, sums[1] / all, sums[2] / all);
     }
 
     /**

@@ -160,13 +160,14 @@ public final class Figures {
     if (!Double.isFinite(value)) {
       return Double.isNaN(value) ? "none" : value > 0 ? "infinite" : "minus infinite";
     }
-    BigDecimal rounded = new BigDecimal(value).round(new MathContext(digits));
+    // As a decimal reads, and half up, as people round.
+    BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(digits));
     int exponent = rounded.precision() - rounded.scale() - 1;
     if (exponent < -5 || exponent > 9) {
       return scientific(rounded.movePointLeft(exponent), exponent, digits);
     }
     return rounded
-        .setScale(Math.max(0, digits - 1 - exponent), RoundingMode.HALF_EVEN)
+        .setScale(Math.max(0, digits - 1 - exponent), RoundingMode.HALF_UP)
         .toPlainString();
   }
 
@@ -444,7 +445,7 @@ public final class Figures {
   private static String percentDigits(double proportion, int decimals) {
     return BigDecimal.valueOf(proportion)
         .movePointRight(2)
-        .setScale(decimals, RoundingMode.HALF_EVEN)
+        .setScale(decimals, RoundingMode.HALF_UP)
         .toPlainString();
   }
 
@@ -464,6 +465,6 @@ public final class Figures {
   }
 
   private static String scientific(BigDecimal mantissa, int exponent, int digits) {
-    return mantissa.setScale(digits - 1, RoundingMode.HALF_EVEN).toPlainString() + "e" + exponent;
+    return mantissa.setScale(digits - 1, RoundingMode.HALF_UP).toPlainString() + "e" + exponent;
   }
 }

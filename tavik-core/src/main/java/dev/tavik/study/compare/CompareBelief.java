@@ -182,12 +182,14 @@ final class CompareBelief {
 
   /** Says in one word which side the data favour. */
   static String favoured(Posterior posterior, Alternative alternative) {
-    return posterior.logBayesFactor() < 0
-        ? "equal"
-        : switch (alternative) {
-          case TWO_SIDED -> "different";
-          case LESS -> "lower";
-          case GREATER -> "higher";
-        };
+    return posterior.favours().equals("neither")
+        ? "neither"
+        : posterior.logBayesFactor() < 0
+            ? "equal"
+            : switch (alternative) {
+              case TWO_SIDED -> "different";
+              case LESS -> "lower";
+              case GREATER -> "higher";
+            };
   }
 }

@@ -8,6 +8,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Basis;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
+import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Quantity;
@@ -21,6 +22,12 @@ import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one comparison, the gravest first. */
 final class CompareCautions {
+  /** By how much a true size may be above alpha. */
+  private static final double TOLERATED = 1.1;
+
+  /** All pairs of counts of more units take too long beside an answer. */
+  private static final long MOST_FOR_SIZE = 2_000;
+
   private final CompareFound answer;
   private final CompareSettings settings;
   private final Tally first;
@@ -40,6 +47,7 @@ final class CompareCautions {
     CompareCautions found = new CompareCautions(answer);
     found.otherDirection();
     found.fewSuccesses();
+    found.trueSize();
     found.allOrNone();
     found.zeroCell();
     DecisionCautions decisions =
@@ -75,6 +83,46 @@ final class CompareCautions {
       cautions.addAll(
           otherDirection(settings, answer.first().name(), answer.second().name(), away()));
     }
+  }
+
+  /** How often the verdict's test rejects where both groups have the rate of all units together. */
+  private void trueSize() {
+    double pooled = (double) (first.successes() + second.successes()) / trials();
+    boolean asked =
+        answer.preferredTest().method() instanceof TwoProportionTest test
+            && test.basis() == Basis.APPROXIMATE
+            && settings.show() == Show.DIFFERENCE
+            && settings.hypothesis().against() == 0
+            && trials() <= MOST_FOR_SIZE
+            && pooled > 0
+            && pooled < 1;
+    if (!asked) {
+      return;
+    }
+    TwoProportionTest test = (TwoProportionTest) answer.preferredTest().method();
+    try {
+      double size =
+          test.criticalPairs(
+                  first.trials(), second.trials(), settings.hypothesis(), settings.alpha())
+              .chance(pooled, pooled);
+      if (size > TOLERATED * settings.alpha()) {
+        add(
+            Code.FEW_SUCCESSES,
+            say(
+                "Where both groups have the rate of all units together, %s, the %s test rejects in"
+                    + " %s of such samples, not in %s. Near alpha, read fisher or boschloo.",
+                Figures.percent(pooled),
+                test.id(),
+                Figures.percent(size),
+                Figures.exactPercent(settings.alpha())));
+      }
+    } catch (DeclinedException e) {
+      // Its pairs can't be gone through.
+    }
+  }
+
+  private long trials() {
+    return first.trials() + second.trials();
   }
 
   /** Told where the data point the other way than the alternative says. */

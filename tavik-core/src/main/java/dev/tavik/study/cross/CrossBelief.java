@@ -8,6 +8,7 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
+import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
@@ -101,7 +102,9 @@ final class CrossBelief {
           log == null ? Value.none() : Priors.times(log),
           log == null
               ? "not made"
-              : log < 0 ? "times for independence" : "times for an association");
+              : Evidence.even(log)
+                  ? "times, for neither"
+                  : log < 0 ? "times for independence" : "times for an association");
     }
     return sheet;
   }

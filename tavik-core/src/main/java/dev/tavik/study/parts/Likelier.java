@@ -10,10 +10,13 @@ public final class Likelier {
 
   /** Which of two hypotheses makes the data how many times likelier. */
   public static String words(double logBayesFactor, String alternative, String none) {
+    if (Evidence.even(logBayesFactor)) {
+      return say("The data are exactly as likely under %s as under %s.", alternative, none);
+    }
     boolean favoursNull = logBayesFactor < 0;
     return say(
         "The data are %s times likelier under %s than under %s (Kass and Raftery: %s).",
-        dev.tavik.bayes.Evidence.times(logBayesFactor),
+        Evidence.times(logBayesFactor),
         favoursNull ? none : alternative,
         favoursNull ? alternative : none,
         Evidence.of(logBayesFactor).words());

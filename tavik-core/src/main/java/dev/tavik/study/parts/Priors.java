@@ -97,7 +97,9 @@ public final class Priors {
       sheet.row(
           prior.toString(),
           times(log),
-          log < 0 ? "times for the null" : "times for the alternative");
+          Evidence.even(log)
+              ? "times, for neither"
+              : log < 0 ? "times for the null" : "times for the alternative");
     }
     posterior.sensitivity(new Value.Listing(figures), logs);
     findings.add(sheet);

@@ -35,6 +35,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Works out every combination of a plan. */
 record PlanAnalysis(PlanQuestion asked) {
+  /** By how much a true alpha may be above the one that was asked for. */
+  private static final double TOLERATED = 1.1;
+
   private static final double[] VARIED = {0.75, 0.9, 1.1, 1.25};
 
   /** So many successes and failures a normal approximation wants, of one rate and of each group. */
@@ -363,6 +366,10 @@ record PlanAnalysis(PlanQuestion asked) {
         break;
       }
     }
+    lines.stream()
+        .filter(line -> line.trueAlpha() > TOLERATED * line.design().alpha())
+        .findFirst()
+        .ifPresent(line -> cautions.add(PlanSentences.trueAlpha(line)));
     lines.stream()
         .flatMap(line -> Stream.ofNullable(line.plan()))
         .filter(plan -> !plan.holdsFrom().equals(plan.sizes()))

@@ -251,6 +251,16 @@ record PlanSentences(PlanWords words) {
             sizes(plan.sizes()), sizes(plan.holdsFrom())));
   }
 
+  /** A test that rejects a true null more often than alpha. */
+  static Caution trueAlpha(Line line) {
+    return new Caution(
+        Caution.Code.FEW_SUCCESSES,
+        say(
+            "At this size the test rejects a true null in %s of samples, not in %s. Plan with the"
+                + " exact test, or with another size.",
+            Figures.percent(line.trueAlpha()), Figures.exactPercent(line.design().alpha())));
+  }
+
   static Caution poor(Line line, Plan plan) {
     Plan exact = line.exact();
     String expected = Figures.upTo(PlanAnalysis.fewest(line.design(), plan), 2);

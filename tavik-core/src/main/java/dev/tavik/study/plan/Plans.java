@@ -61,6 +61,12 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
     public Line {
       sensitivity = List.copyOf(sensitivity);
     }
+
+    /** How often a true null is rejected, exactly where that is known; NaN where it isn't. */
+    double trueAlpha() {
+      Plan known = exact == null ? plan : exact;
+      return known == null ? Double.NaN : known.alpha();
+    }
   }
 
   /**

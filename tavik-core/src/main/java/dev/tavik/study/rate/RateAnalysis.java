@@ -7,6 +7,7 @@ import dev.tavik.answer.Finding;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Basis;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.study.parts.Extent;
@@ -18,20 +19,20 @@ import java.util.List;
 final class RateAnalysis {
   private final RateQuestion question;
   private final RateSettings settings;
-  private final boolean approximationHolds;
+  private final SizedTest chosen;
   private final RateMethods methods;
 
-  RateAnalysis(RateQuestion question, boolean approximationHolds) {
+  RateAnalysis(RateQuestion question, SizedTest chosen) {
     this.question = question;
     this.settings = question.settings();
-    this.approximationHolds = approximationHolds;
+    this.chosen = chosen;
     this.methods = RateMethods.of(question.tally(), settings);
   }
 
   static Answer answer(RateQuestion question) {
-    boolean holds =
-        NormalApproximation.of(question.tally(), question.settings().hypothesis()).holds();
-    RateFound found = new RateAnalysis(question, holds).found();
+    RateMethods methods = RateMethods.of(question.tally(), question.settings());
+    SizedTest chosen = SizedTest.of(List.of(methods), question.settings());
+    RateFound found = new RateAnalysis(question, chosen).found();
     List<Finding> belief = RateBelief.of(question, Extent.WHOLE);
     return Answer.to(question, "rate", question.label())
         .worded(
@@ -42,13 +43,33 @@ final class RateAnalysis {
 
   RateFound found() {
     return new RateFound(
-        question, settings.tests().stream().map(methods::test).toList(), intervals(), preference());
+        question, tests().stream().map(methods::test).toList(), intervals(), preference(), chosen);
+  }
+
+  /** Those that are asked for, with the one that the verdict rests on. */
+  private List<ProportionTest> tests() {
+    List<ProportionTest> tests = new ArrayList<>(settings.tests());
+    if (!tests.contains(chosen.test())) {
+      tests.add(1, chosen.test());
+    }
+    return tests;
+  }
+
+  /** The same of intervals: the one goes with the test. */
+  private List<ProportionInterval> methods() {
+    List<ProportionInterval> intervals = new ArrayList<>(settings.intervals());
+    if (!settings.tests().contains(chosen.test())
+        && intervals.equals(
+            List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON))) {
+      intervals.add(1, ProportionInterval.MID_P);
+    }
+    return intervals;
   }
 
   private List<Interval> intervals() {
     Side matching = settings.hypothesis().alternative().matchingSide();
     List<Interval> intervals = new ArrayList<>();
-    for (ProportionInterval method : settings.intervals()) {
+    for (ProportionInterval method : methods()) {
       intervals.add(methods.interval(method, Side.TWO_SIDED));
       if (matching != Side.TWO_SIDED) {
         intervals.add(methods.interval(method, matching));
@@ -57,16 +78,13 @@ final class RateAnalysis {
     return intervals;
   }
 
-  /** The score test where the normal approximation holds, else the exact one. */
   private Preference preference() {
-    ProportionTest wanted = approximationHolds ? ProportionTest.SCORE : ProportionTest.EXACT;
-    ProportionTest test = settings.tests().contains(wanted) ? wanted : settings.tests().get(0);
-    return new Preference(test, partner(test), reason(test));
+    return new Preference(chosen.test(), partner(chosen.test()), reason(chosen.test()));
   }
 
   /** The interval that inverts the test, or is built like it, or else the first. */
   private ProportionInterval partner(ProportionTest test) {
-    List<ProportionInterval> intervals = settings.intervals();
+    List<ProportionInterval> intervals = methods();
     ProportionInterval similar =
         test.basis() == Basis.APPROXIMATE
             ? ProportionInterval.WILSON
@@ -81,24 +99,28 @@ final class RateAnalysis {
     if (settings.tests().size() == 1) {
       return Preference.asked(test, true);
     }
-    NormalApproximation expected = NormalApproximation.of(question.tally(), settings.hypothesis());
-    if (test == ProportionTest.SCORE && approximationHolds) {
+    if (Double.isNaN(chosen.size())) {
       return say(
-          "the null expects %s, enough for the normal approximation%s",
-          expected.both(),
-          settings.tests().contains(ProportionTest.EXACT)
-              ? "; exact is the cautious one: it rejects less often than alpha allows"
-              : "");
+          "of %s trials the normal approximation is good",
+          Figures.count(question.tally().trials()));
     }
-    if (test != ProportionTest.EXACT || approximationHolds) {
-      return Preference.asked(test, false);
-    }
-    return expected.holds()
-        ? "another group has too few expected successes or failures for the normal approximation,"
-            + " and all groups are judged alike"
-        : say(
-            "the null expects only %s, too few for the normal approximation; exact holds at any"
-                + " size",
-            expected.scarce());
+    return say(
+        "%s rejects a true null in %s of such samples, %s",
+        test.id(),
+        Figures.percent(chosen.size()),
+        !chosen.holds(settings.alpha())
+            ? "more often than alpha allows, and is what was asked for"
+            : (chosen.size() <= settings.alpha() ? "no" : "hardly")
+                + " more often than alpha"
+                + instead(test));
+  }
+
+  /** What the tests do that would have come first. */
+  private static String instead(ProportionTest test) {
+    return switch (test) {
+      case MID_P -> ", as the score test does here";
+      case EXACT -> ", as the score and mid-p tests do here";
+      default -> "";
+    };
   }
 }

@@ -31,12 +31,15 @@ final class RateByGroupAnalysis {
   }
 
   private List<RateFound> found() {
-    boolean approximationHolds =
-        question.groups().values().stream()
-            .allMatch(tally -> NormalApproximation.of(tally, settings.hypothesis()).holds());
+    SizedTest chosen =
+        SizedTest.of(
+            question.groups().values().stream()
+                .map(tally -> RateMethods.of(tally, settings))
+                .toList(),
+            settings);
     return question.groups().entrySet().stream()
         .map(group -> RateQuestion.of(group.getValue(), settings).named(group.getKey()))
-        .map(group -> new RateAnalysis(group, approximationHolds).found())
+        .map(group -> new RateAnalysis(group, chosen).found())
         .toList();
   }
 

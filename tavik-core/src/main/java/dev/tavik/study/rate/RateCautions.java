@@ -86,6 +86,21 @@ final class RateCautions {
             .filter(test -> test.basis() == Basis.APPROXIMATE)
             .map(ProportionTest::id)
             .collect(Collectors.joining(", "));
+    if (answer.chosen().holds(settings.alpha()) && !Double.isNaN(answer.chosen().size())) {
+      return;
+    }
+    if (answer.chosen().size() > 0) {
+      add(
+          Code.FEW_SUCCESSES,
+          say(
+              "The %s test rejects a true null in %s of such samples, not in %s: too few %s are"
+                  + " expected. Leave the choice of tests out, or ask for mid-p or exact.",
+              answer.chosen().test().id(),
+              Figures.percent(answer.chosen().size()),
+              Figures.exactPercent(settings.alpha()),
+              expected.successes() <= expected.failures() ? "successes" : "failures"));
+      return;
+    }
     if (!expected.holds() && !approximate.isEmpty()) {
       String instead =
           answer.tests().stream()

@@ -2,6 +2,7 @@ package dev.tavik.study.rate;
 
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.CountedFrom;
@@ -14,7 +15,8 @@ record RateFound(
     RateQuestion question,
     List<TestResult> tests,
     List<Interval> intervals,
-    Preference preference) {
+    Preference preference,
+    SizedTest chosen) {
 
   String label() {
     return question.label();
@@ -35,7 +37,9 @@ record RateFound(
   /** What each test would have rejected; searched anew at each call. */
   List<CriticalCounts> criticalCounts() {
     RateMethods methods = RateMethods.of(tally(), settings());
-    return settings().tests().stream().map(methods::criticalCounts).toList();
+    return tests.stream()
+        .map(test -> methods.criticalCounts((ProportionTest) test.method()))
+        .toList();
   }
 
   TestResult preferredTest() {
@@ -47,6 +51,6 @@ record RateFound(
   }
 
   RateFound withTests(List<TestResult> adjusted) {
-    return new RateFound(question, adjusted, intervals, preference);
+    return new RateFound(question, adjusted, intervals, preference, chosen);
   }
 }

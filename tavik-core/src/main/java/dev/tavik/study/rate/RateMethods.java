@@ -12,6 +12,8 @@ import dev.tavik.result.TestResult;
 
 /** The methods for a rate, whether trials have no end or come from a lot. */
 interface RateMethods {
+  Tally tally();
+
   TestResult test(ProportionTest method);
 
   Interval interval(ProportionInterval method, Side side);

@@ -35,6 +35,8 @@ public record RateSettings(
     @Nullable Long lot,
     @Nullable BayesSettings bayes)
     implements Choosing<RateSettings, ProportionTest, ProportionInterval> {
+  private static final List<ProportionTest> USUAL_TESTS =
+      List.of(ProportionTest.SCORE, ProportionTest.EXACT);
 
   /**
    * Checks the parts.
@@ -92,10 +94,16 @@ public record RateSettings(
     return new RateSettings(
         Hypothesis.twoSided(against),
         Choices.of(
-            List.of(ProportionTest.SCORE, ProportionTest.EXACT),
-            List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON)),
+            USUAL_TESTS, List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON)),
         null,
         null);
+  }
+
+  /**
+   * {@return whether the tests are the usual ones, to which one may be added that is better here}
+   */
+  boolean usualTests() {
+    return tests().equals(USUAL_TESTS);
   }
 
   /**

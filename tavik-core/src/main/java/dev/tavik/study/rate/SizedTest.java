@@ -1,0 +1,65 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.DeclinedException;
+import java.util.List;
+
+/**
+ * Which test the verdict on a rate rests on: the first of score, mid-p and exact that rejects a
+ * true null hardly more often than alpha at this number of trials. The counts that were seen don't
+ * matter to the choice.
+ *
+ * @param test the test
+ * @param size the largest true size of it in any of the samples; NaN where that isn't computed
+ */
+record SizedTest(ProportionTest test, double size) {
+  /** By how much a true size may be above alpha. */
+  static final double TOLERATED = 1.1;
+
+  /** Beyond so many trials the score test's size is alpha, and isn't computed. */
+  static final long MOST_TRIALS = 100_000;
+
+  private static final List<ProportionTest> IN_TURN =
+      List.of(ProportionTest.SCORE, ProportionTest.MID_P, ProportionTest.EXACT);
+
+  /**
+   * Chooses among the tests that are asked for; of the usual ones mid-p is one, too.
+   *
+   * @param samples one rate, or each of several that are judged alike
+   */
+  static SizedTest of(List<RateMethods> samples, RateSettings settings) {
+    List<ProportionTest> asked = settings.tests();
+    for (ProportionTest test : IN_TURN) {
+      if (asked.contains(test) || (settings.usualTests() && test == ProportionTest.MID_P)) {
+        double size = size(samples, test);
+        if (!(size > TOLERATED * settings.alpha())) {
+          return new SizedTest(test, size);
+        }
+      }
+    }
+    ProportionTest last =
+        asked.contains(ProportionTest.EXACT) ? ProportionTest.EXACT : asked.get(0);
+    return new SizedTest(last, size(samples, last));
+  }
+
+  /** The largest size of a test in any of some samples; NaN where one isn't computed. */
+  static double size(List<RateMethods> samples, ProportionTest test) {
+    double largest = 0;
+    for (RateMethods each : samples) {
+      if (each.tally().trials() > MOST_TRIALS) {
+        return Double.NaN;
+      }
+      try {
+        largest = Math.max(largest, each.criticalCounts(test).size());
+      } catch (DeclinedException | IllegalArgumentException e) {
+        // A lot whose null isn't a whole number of units has no distribution.
+        return Double.NaN;
+      }
+    }
+    return largest;
+  }
+
+  boolean holds(double alpha) {
+    return !(size > TOLERATED * alpha);
+  }
+}
