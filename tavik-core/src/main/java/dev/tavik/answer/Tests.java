@@ -270,7 +270,7 @@ public final class Tests implements Finding {
       Double df = result.df();
       cells.add(new Value.Words(df == null ? "" : "df " + degrees(df)));
     }
-    cells.add(Value.p(result.log10PValue()));
+    cells.add(Value.p(result.log10PValue(), alpha));
     cells.add(new Value.Words(result.rejects(alpha) ? "rejects" : "does not reject"));
     return cells;
   }

@@ -405,7 +405,18 @@ public sealed interface Value {
    * @return the value
    */
   static Value p(double log10PValue) {
-    return new Real(Math.pow(10, log10PValue), () -> Figures.pValue(log10PValue));
+    return p(log10PValue, Double.NaN);
+  }
+
+  /**
+   * Makes a p-value that readers tell from a significance level.
+   *
+   * @param log10PValue the decimal logarithm of the p-value, at most 0
+   * @param alpha the significance level
+   * @return the value
+   */
+  static Value p(double log10PValue, double alpha) {
+    return new Real(Math.pow(10, log10PValue), () -> Figures.pValue(log10PValue, alpha));
   }
 
   /**

@@ -35,6 +35,9 @@ public final class Figures {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final MathContext EXACT = new MathContext(12);
 
+  /** Fractions are written with denominators below this. */
+  private static final int MOST_BELOW = 1_000;
+
   private static final int LONGEST_NAME = 28;
 
   private Figures() {}
@@ -209,12 +212,24 @@ public final class Figures {
    * @return its text
    */
   public static String pValue(double log10PValue) {
+    return pValue(log10PValue, Double.NaN);
+  }
+
+  /**
+   * The same with as many digits as tell it from a significance level that it isn't: 0.05000003.
+   * From 0.1, 0.05, 0.01 and 0.001 it is always told.
+   *
+   * @param log10PValue the decimal logarithm of the p-value, at most 0
+   * @param alpha the significance level; NaN for none
+   * @return its text
+   */
+  public static String pValue(double log10PValue, double alpha) {
     if (log10PValue == 0) {
       return "1";
     }
     if (log10PValue > -4) {
       double p = Math.pow(10, log10PValue);
-      return p > 0.9995 ? "above 0.9995" : significant(p, 3);
+      return p > 0.9995 ? "above 0.9995" : told(p, alpha);
     }
     if (log10PValue == Double.NEGATIVE_INFINITY) {
       return "0";
@@ -231,6 +246,28 @@ public final class Figures {
     return rounded.compareTo(BigDecimal.TEN) >= 0
         ? scientific(BigDecimal.ONE, exponent + 1, 3)
         : scientific(rounded, exponent, 3);
+  }
+
+  private static String told(double p, double alpha) {
+    String text = significant(p, 3);
+    for (double level : new double[] {alpha, 0.1, 0.05, 0.01, 0.001}) {
+      boolean other = Math.abs(p - level) > 1e-13 * level;
+      for (int digits = 4; other && Double.parseDouble(text) == level && digits < 16; digits++) {
+        text = significant(p, digits);
+      }
+    }
+    return text;
+  }
+
+  /**
+   * A p-value with its sign of equality, told from a significance level.
+   *
+   * @param log10PValue the decimal logarithm of the p-value, at most 0
+   * @param alpha the significance level
+   * @return such as {@code p = 0.0844}
+   */
+  public static String pEquals(double log10PValue, double alpha) {
+    return "p " + relation(pValue(log10PValue, alpha));
   }
 
   /**
@@ -250,7 +287,10 @@ public final class Figures {
    * @return such as {@code = 0.0844} or {@code > 0.9995}
    */
   public static String relation(double log10Probability) {
-    String text = pValue(log10Probability);
+    return relation(pValue(log10Probability));
+  }
+
+  private static String relation(String text) {
     if (text.startsWith("below ")) {
       return "< " + text.substring(6);
     }
@@ -265,6 +305,14 @@ public final class Figures {
    * @return its text
    */
   public static String exactPercent(double proportion) {
+    String fraction = fraction(proportion);
+    if (!fraction.isEmpty()) {
+      return fraction;
+    }
+    return inPercent(proportion);
+  }
+
+  private static String inPercent(double proportion) {
     if (proportion > 0 && proportion < LEAST_PERCENT) {
       return plain(BigDecimal.valueOf(proportion).movePointRight(2).doubleValue()) + "%";
     }
@@ -272,6 +320,20 @@ public final class Figures {
     BigDecimal rounded = percent.round(EXACT);
     boolean roundedAway = rounded.compareTo(HUNDRED) == 0 && proportion != 1;
     return (roundedAway ? percent : rounded).stripTrailingZeros().toPlainString() + "%";
+  }
+
+  /** A proportion such as 1/6, which no decimal of twelve digits writes; empty for others. */
+  private static String fraction(double proportion) {
+    if (!(proportion > 0 && proportion < 1) || BigDecimal.valueOf(proportion).precision() < 14) {
+      return "";
+    }
+    for (int below = 3; below < MOST_BELOW; below++) {
+      long above = Math.round(proportion * below);
+      if (above > 0 && Math.abs((double) above / below - proportion) <= 1e-15 * proportion) {
+        return above + "/" + below;
+      }
+    }
+    return "";
   }
 
   /**
@@ -282,7 +344,7 @@ public final class Figures {
    * @return its text
    */
   public static String exactPoints(double difference) {
-    String percent = exactPercent(Math.abs(difference));
+    String percent = inPercent(Math.abs(difference));
     return (difference < 0 ? "-" : "") + percent.substring(0, percent.length() - 1);
   }
 

@@ -200,9 +200,11 @@ final class CompareCautions {
       add(
           Code.ALL_OR_NONE,
           say(
-              "%s was a success in either group: nothing tells them apart, and no test can. The"
-                  + " intervals say how far apart they may still be.",
-              none ? "None" : "Every one"));
+              "%s was a success in either group%s. The intervals say how far apart they may still be.",
+              none ? "None" : "Every one",
+              settings.show() == Show.DIFFERENCE
+                  ? ": nothing tells them apart, and no test can"
+                  : ", which is no certainty that they are alike"));
     }
   }
 

@@ -159,7 +159,10 @@ final class CompareVerdict {
         settings.show() == Show.EQUIVALENT
             ? "the larger of two one-sided " + test.method().id() + " tests at alpha "
             : test.method().id() + " test at alpha ";
-    return Figures.pEquals(test.log10PValue()) + ", " + tests + Figures.plain(settings.alpha());
+    return Figures.pEquals(test.log10PValue(), settings.alpha())
+        + ", "
+        + tests
+        + Figures.plain(settings.alpha());
   }
 
   private String directionSeen() {

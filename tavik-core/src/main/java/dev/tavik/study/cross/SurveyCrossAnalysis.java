@@ -182,10 +182,12 @@ final class SurveyCrossAnalysis {
   private Cells observed() {
     return Cells.of(table.rows(), table.columns())
         .shown(
-            "Rows of the data, without weights",
+            design.weighted() ? "Rows of the data, without weights" : "Rows of the data",
             (i, j) -> new Value.Count(at(table.counts(), i, j)))
         .shown(
-            "Percent of each column, weighted, and its standard error (SE) in points",
+            design.weighted()
+                ? "Percent of each column, weighted, and its standard error (SE) in points"
+                : "Percent of each column, and its standard error (SE) in points",
             (i, j) -> {
               DesignedProportion share = at(table.ofColumn(), i, j);
               return new Value.Words(
@@ -332,7 +334,9 @@ final class SurveyCrossAnalysis {
     String where =
         rejects && !found.isEmpty()
             ? found.stream().map(this::inWords).collect(Collectors.joining(", "))
-            : "the largest departure is " + inWords(places.get(0));
+            : Math.abs(places.get(0).residual()) < 1e-9
+                ? "every cell is exactly what independence says"
+                : "the largest departure is " + inWords(places.get(0));
     return say(
         "%s%s: %s; Cramer's V %s; %s, %s test at alpha %s.%s",
         label.isEmpty() ? "" : label + ": ",

@@ -62,8 +62,12 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
     List<String> rejecting = new ArrayList<>();
     List<String> others = new ArrayList<>();
     for (TestResult test : tests) {
+      if (test.statistic() == null && test.log10PValue() == 0 && test != preferred) {
+        // A standard error of 0 says nothing, and so contradicts nothing.
+        continue;
+      }
       (test.rejects(alpha) ? rejecting : others)
-          .add(test.method().id() + " (" + Figures.pEquals(test.log10PValue()) + ")");
+          .add(test.method().id() + " (" + Figures.pEquals(test.log10PValue(), alpha) + ")");
     }
     if (rejecting.isEmpty() || others.isEmpty()) {
       return List.of();

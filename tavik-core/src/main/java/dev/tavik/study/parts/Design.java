@@ -382,6 +382,11 @@ public record Design(DesignedSample sample) {
     return !proportion.allOrNone() && proportion.rows() > 1 && proportion.standardError() > 0;
   }
 
+  /** Whether there are weights. */
+  public boolean weighted() {
+    return design().weight() != null;
+  }
+
   /** How much the design costs, in words; nothing where that can't be seen. */
   public static List<Finding> costs(DesignedProportion proportion) {
     return !seen(proportion)

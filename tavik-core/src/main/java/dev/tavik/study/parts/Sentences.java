@@ -23,7 +23,7 @@ public final class Sentences {
   public static String evidence(TestResult test, double alpha) {
     return say(
         "%s, %s test at alpha %s",
-        Figures.pEquals(test.log10PValue()), test.method().id(), Figures.plain(alpha));
+        Figures.pEquals(test.log10PValue(), alpha), test.method().id(), Figures.plain(alpha));
   }
 
   /** Says what an alternative claims of a subject. */

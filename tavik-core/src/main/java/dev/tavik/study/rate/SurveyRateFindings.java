@@ -98,13 +98,15 @@ final class SurveyRateFindings {
         Block.heading("Estimated"),
         Block.paragraph(
             say(
-                "a proportion of %s with a standard error of %s points, by the design; %s of %s rows,"
-                    + " which without weights is %s",
+                "a proportion of %s with a standard error of %s points, by the design; %s of %s rows%s",
                 Figures.finePercent(proportion.value()),
                 Figures.significant(100 * proportion.standardError(), 4),
                 Figures.count(proportion.successes()),
                 Figures.count(proportion.rows()),
-                Figures.finePercent(rate.group().unweighted().proportion()))));
+                design.weighted()
+                    ? ", which without weights is "
+                        + Figures.finePercent(rate.group().unweighted().proportion())
+                    : "")));
   }
 
   private Tests tests(SurveyRate rate) {

@@ -310,8 +310,18 @@ final class SharesAnalysis {
     return largest;
   }
 
+  /** Whether nothing departs, but for rounding. */
+  private boolean exactFit() {
+    int category = largest();
+    double share = (double) counts.counts().get(category) / counts.total();
+    return Math.abs(share - claimed.share(category)) < 1e-12;
+  }
+
   private String widest() {
     int category = largest();
+    if (exactFit()) {
+      return "every count is exactly what the shares say";
+    }
     Interval shown =
         intervals.stream().filter(each -> each.method() == interval).toList().get(category);
     return say(

@@ -226,7 +226,9 @@ final class SurveySharesAnalysis {
                 String.join(", ", found.stream().map(this::departure).toList()),
                 found.size() == 1 ? "stands" : "stand",
                 Figures.count(shares.size()))
-            : "the largest departure is " + departure(largest);
+            : Math.abs(away(largest)) < 1e-12
+                ? "every share is exactly as claimed"
+                : "the largest departure is " + departure(largest);
     return say(
         "%s%s: %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
