@@ -19,8 +19,17 @@ import org.jspecify.annotations.Nullable;
 final class Half {
   private static final int EDGE = 3;
 
+  /** Edges are counted off the budget as they come, so many at a time. */
+  private static final int SPENT_AT = 1 << 12;
+
   /** What it takes to bring one value of a list into its order. */
   private static final int SORTED = 20;
+
+  /** A list of more values doesn't fit near the processor. */
+  private static final int LARGE = 1 << 15;
+
+  /** How many times as long such a list takes, most of it waiting for memory. */
+  private static final int WAITING = 3;
 
   private static final double GOLDEN = 0.6180339887;
 
@@ -70,6 +79,7 @@ final class Half {
           Math.round(LogFactorials.UNIT * Math.log((double) columns[level] / height + 0.5));
       base += usual[level] * columns[level];
       bases[level] = base;
+      work.spend((long) most * (level + 1) / 4);
       bounds[level] = bounds(level + 1, most, usual);
     }
     this.levels = Stream.generate(States::new).limit(columns.length).toArray(States[]::new);
@@ -186,7 +196,9 @@ final class Half {
             lookup,
             ways[level],
             (left, next, length, rest, ways) -> {
-              edges[0]++;
+              if (++edges[0] % SPENT_AT == 0) {
+                work.spend((long) EDGE * SPENT_AT);
+              }
               if (level == 1) {
                 bounds[0] = Math.min(bounds[0], length + rest);
                 bounds[1] = Math.max(bounds[1], length + rest);
@@ -197,7 +209,7 @@ final class Half {
               }
             })
         .forEach();
-    work.spend(EDGE * edges[0]);
+    work.spend(EDGE * (edges[0] % SPENT_AT));
     return states.add(code, sorted, bounds[0], bounds[1]);
   }
 
@@ -274,6 +286,7 @@ final class Half {
                 lookup,
                 ways[level],
                 (left, code, length, rest, ways) -> {
+                  work.spend(EDGE);
                   int next = below.find(code);
                   if (beyond - length > below.least(next)
                       && from - length <= below.greatest(next)) {
@@ -314,15 +327,14 @@ final class Half {
   }
 
   private Lengths listed(int level, int state, @Nullable Lengths[] below) {
-    long[] steps = new long[1];
-    gather(level, state, below, gathering, steps);
-    work.spend(steps[0] + SORTED * (long) gathering.size());
+    gather(level, state, below, gathering);
+    work.spend(SORTED * (long) gathering.size() * (gathering.size() > LARGE ? WAITING : 1));
     work.keep(gathering.size());
     return gathering.sorted();
   }
 
   private void gather(
-      int level, int state, @Nullable Lengths[] below, Lengths.Gathering gathering, long[] steps) {
+      int level, int state, @Nullable Lengths[] below, Lengths.Gathering gathering) {
     long from = levels[level].from(state);
     long beyond = levels[level].beyond(state);
     States next = levels[level - 1];
@@ -333,7 +345,7 @@ final class Half {
             ways[level],
             (left, code, length, rest, ways) -> {
               double chance = ways / all[level];
-              steps[0] += EDGE;
+              work.spend(EDGE);
               if (level == 1) {
                 gathering.add(length + rest, chance, from, beyond);
                 return;
@@ -346,7 +358,8 @@ final class Half {
                 if (lengths == null) {
                   throw new IllegalStateException("a state was not passed down");
                 }
-                steps[0] += lengths.addTo(gathering, length, chance, from, beyond);
+                long added = lengths.addTo(gathering, length, chance, from, beyond);
+                work.spend(gathering.size() > LARGE ? WAITING * added : added);
               }
             })
         .below(

@@ -1,8 +1,6 @@
 package dev.tavik.association;
 
 import java.util.Arrays;
-import java.util.Comparator;
-import java.util.stream.IntStream;
 
 /**
  * The exact test of larger tables, by meeting in the middle: a development of the network algorithm
@@ -18,6 +16,12 @@ import java.util.stream.IntStream;
  */
 final class TwoHalves {
   private static final int STATE = 5;
+
+  /** So many turns of a plain loop are a step. */
+  private static final int LOOP = 8;
+
+  /** What an undecided state costs to be widened, and to be brought into order. */
+  private static final int UNDECIDED = 8;
 
   /**
    * Of more than two columns a half, with its share of the lists: measured where tables of seven by
@@ -58,6 +62,7 @@ final class TwoHalves {
     this.all = ways.of(units, taken);
     work.expect(first.fillings(rows) + second.fillings(rows));
     if (table.columns().length > 4) {
+      work.spend((long) rows.length * rows[rows.length - 1] * first.units() / LOOP);
       work.require(OF_A_JOINT_STATE * jointStates(rows, first.units()));
     }
   }
@@ -108,6 +113,7 @@ final class TwoHalves {
 
   double pValue() {
     new Filling(rows, first.units(), lookup, ways, this::state).forEach();
+    work.spend((long) UNDECIDED * undecided);
     for (int i = 0; i < undecided; i++) {
       first.widen(
           firsts[i], threshold - second.greatest(seconds[i]), threshold - second.least(seconds[i]));
@@ -122,12 +128,10 @@ final class TwoHalves {
 
   /** Lists are made when they are first wanted and forgotten after their last use. */
   private void join() {
-    int[] order =
-        IntStream.range(0, undecided)
-            .boxed()
-            .sorted(Comparator.comparingInt(i -> firsts[i]))
-            .mapToInt(Integer::intValue)
-            .toArray();
+    long[] keyed = new long[undecided];
+    Arrays.setAll(keyed, i -> (long) firsts[i] << 32 | i);
+    Arrays.sort(keyed);
+    int[] order = Arrays.stream(keyed).mapToInt(key -> (int) key).toArray();
     int[] uses = new int[second.states()];
     for (int i = 0; i < undecided; i++) {
       uses[seconds[i]]++;

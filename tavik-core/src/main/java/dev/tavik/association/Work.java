@@ -3,13 +3,20 @@ package dev.tavik.association;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Progress;
+import java.util.function.LongSupplier;
 
 /**
- * A budget of work, counted in steps of some 15 nanoseconds rather than by the clock, so that a
- * table is answered or declined alike every time.
+ * A budget of work, counted in steps rather than by the clock, so that a table is answered or
+ * declined alike every time. A second of the budget is {@value #STEPS_A_SECOND} steps, by the
+ * slowest of the tables that were timed. The clock is only a guard, at three times the seconds.
  */
 final class Work {
-  private static final double STEPS_A_SECOND = 6e7;
+  static final double STEPS_A_SECOND = 3e7;
+
+  /** A machine may be so much slower before the clock ends the work. */
+  private static final double PATIENCE = 3;
+
+  private static final double NANOS = 1e9;
 
   /** So many path values at a time fill about 240 MB. */
   private static final long MOST_VALUES = 10_000_000;
@@ -24,7 +31,7 @@ final class Work {
   private static final double UNSURE = 2;
 
   /** Whoever wants to know how far it is hears so after so many steps, a few times a second. */
-  private static final long TOLD_EVERY = 6_000_000;
+  private static final long TOLD_EVERY = 3_000_000;
 
   private final double seconds;
   private long left;
@@ -32,8 +39,12 @@ final class Work {
   private long values;
 
   private final String tables;
+  private final LongSupplier clock;
+  private final long began;
 
-  private Work(double seconds, double logTables) {
+  private Work(double seconds, double logTables, LongSupplier clock) {
+    this.clock = clock;
+    this.began = clock.getAsLong();
     this.seconds = seconds;
     this.tables = "1e" + Math.round(logTables / Math.log(10));
     this.left = (long) (seconds * STEPS_A_SECOND);
@@ -42,7 +53,17 @@ final class Work {
 
   /** With the logarithm of the number of tables that a refusal should name. */
   static Work of(double seconds, double logTables) {
-    return new Work(seconds, logTables);
+    return new Work(seconds, logTables, System::nanoTime);
+  }
+
+  /** The same by a clock of nanoseconds. */
+  static Work of(double seconds, double logTables, LongSupplier clock) {
+    return new Work(seconds, logTables, clock);
+  }
+
+  /** How many steps were taken. */
+  long spent() {
+    return (long) (seconds * STEPS_A_SECOND) - left;
   }
 
   /** Refuses at once what is sure to take far longer. */
@@ -93,14 +114,17 @@ final class Work {
 
   /** Takes steps from the budget. */
   void spend(long steps) {
-    left -= steps;
-    if (left < 0) {
+    if (steps > left) {
       throw tooLong();
     }
+    left -= steps;
     if (left < toTell) {
       long all = (long) (seconds * STEPS_A_SECOND);
       Progress.tell(Progress.Work.TABLES, all - left, all);
       toTell = left - TOLD_EVERY;
+      if (clock.getAsLong() - began > PATIENCE * seconds * NANOS) {
+        throw tooLong();
+      }
     }
   }
 

@@ -30,7 +30,7 @@ record Asked(
   /**
    * Longer no command takes, whatever else the machine does: the budget of 5 s is of its own clock.
    */
-  private static final double RUNAWAY_SECONDS = 60;
+  private static final double RUNAWAY_SECONDS = 10;
 
   /** What asks about a command is answered in words. */
   private static final List<String> ABOUT = List.of("-h", "--help", "-V", "--version");
