@@ -76,7 +76,7 @@ final class IntervalPicture {
       return StrataPicture.of(new View<>(strata, answer));
     }
     throw new IllegalArgumentException(
-        "answer must have intervals to draw, got: " + answer.verdict().text());
+        "this answer has no intervals to draw; ask for two of its judgements, or groups, at a time");
   }
 
   private static IntervalChart chart(

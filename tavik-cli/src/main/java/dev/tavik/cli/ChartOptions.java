@@ -118,8 +118,13 @@ final class ChartOptions {
       }
     }
     Path into = folder;
-    if (into != null && !Files.isDirectory(into)) {
-      throw new IllegalArgumentException("--charts must name a folder, got " + into);
+    if (into != null && Files.exists(into) && !Files.isDirectory(into)) {
+      throw new IllegalArgumentException("--charts must name a folder, got the file " + into);
+    }
+    Path above = into == null ? null : into.toAbsolutePath().getParent();
+    if (into != null && !Files.exists(into) && (above == null || !Files.isDirectory(above))) {
+      throw new IllegalArgumentException(
+          "--charts: there is no folder " + above + " to make it in");
     }
     if (into != null) {
       Chart.of(kind)

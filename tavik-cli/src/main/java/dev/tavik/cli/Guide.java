@@ -89,15 +89,29 @@ final class Guide {
       last =
           dialogue.asked(
               say("Group %s, such as North=14/400%s:", groups.size() + 1, end),
-              typed -> group(typed, groups.size() >= 2));
+              typed -> other(group(typed, groups.size() >= 2), groups));
       if (!last.isEmpty()) {
         groups.add(last);
         tallies.add(Tally.parse(last.substring(last.lastIndexOf('=') + 1)));
       }
     }
     Guided compare = new Guided("compare", "tally").with("tally", groups);
-    List<String> names = groups.stream().map(each -> each.replaceFirst("=[^=]*$", "")).toList();
+    List<String> names = groups.stream().map(Guide::named).toList();
     return alpha(direction(compare, names, tallies));
+  }
+
+  /** Groups have different names. */
+  private static String other(String typed, List<String> groups) {
+    String name = named(typed);
+    require(
+        typed.isEmpty() || groups.stream().noneMatch(each -> named(each).equals(name)),
+        "there is a group %s already; give this one another name",
+        name);
+    return typed;
+  }
+
+  private static String named(String group) {
+    return group.replaceFirst("=[^=]*$", "").strip();
   }
 
   private static String group(String typed, boolean enough) {
@@ -119,6 +133,10 @@ final class Guide {
               require(
                   each.size() > 1 && each.stream().allMatch(one -> one.matches("[^=]+=\\d+")),
                   "two or more of NAME=COUNT are wanted, got '%s'",
+                  typed);
+              require(
+                  each.stream().map(Guide::named).distinct().count() == each.size(),
+                  "the names must be different, got '%s'",
                   typed);
               return each;
             });
@@ -230,7 +248,7 @@ final class Guide {
         question,
         typed -> {
           Spec spec = new Spec(Map.of("data", List.of(typed)), Spec.Wording.OPTION);
-          DataOverview file = Asking.source(spec, files).overview();
+          DataOverview file = Asking.overview(spec, files);
           require(
               classes(file).count() >= least,
               "%s has no column of categories; tavik look says what is in it",

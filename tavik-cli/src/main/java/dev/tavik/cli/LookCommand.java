@@ -43,9 +43,10 @@ final class LookCommand implements Callable<Integer> {
     if (book != null) {
       requireNew(Path.of(book), sources);
     }
-    DataOverview overview = terminal.shown(() -> Asking.source(spec, terminal.files()).overview());
+    DataOverview plain = terminal.shown(() -> Asking.source(spec, terminal.files()).overview());
+    DataOverview overview = Asking.described(plain, spec, terminal.files());
     if (book != null) {
-      output.beside(Path.of(book), Codebook.draft(overview).getBytes(StandardCharsets.UTF_8));
+      output.beside(Path.of(book), Codebook.draft(plain).getBytes(StandardCharsets.UTF_8));
     }
     List<String> suggestions = Suggestions.of(overview, spec, terminal.name());
     output.write(

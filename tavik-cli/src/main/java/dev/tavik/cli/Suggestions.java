@@ -17,11 +17,18 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Commands that would make sense for a file, ready to paste. */
 final class Suggestions {
   private static final Set<String> AFFIRMATIVE = Set.of("yes", "true", "1", "y");
   private static final int MOST_GROUPS = 12;
+
+  /**
+   * A level without a letter or digit, such as a point or a dash, may stand for a missing value.
+   */
+  private static final Pattern A_WORD = Pattern.compile("[\\p{L}\\p{N}]");
+
   private static final int MOST_ROWS = 40;
 
   private Suggestions() {}
@@ -32,8 +39,13 @@ final class Suggestions {
     List<Column> classes =
         overview.columns().stream()
             .filter(column -> column.kind().classifies() && !column.name().isEmpty())
+            .filter(column -> !percentages(column))
             .filter(column -> frequency.isEmpty() || !column.equals(frequency.get()))
             .toList();
+    if (spec.has("data") && tabulated(overview)) {
+      String table = data.replace(" --data ", " --table ");
+      return List.of(ShellWord.quoted(name) + " shares" + table + " --against equal");
+    }
     if (classes.isEmpty() || twoWayTable(overview, spec)) {
       return twoWayTable(overview, spec)
           ? List.of(
@@ -135,6 +147,19 @@ final class Suggestions {
         && columns.stream().skip(1).allMatch(Suggestions::counts);
   }
 
+  /** A name in each row, once, beside shares that somebody has worked out of counts. */
+  private static boolean tabulated(DataOverview overview) {
+    return overview.columns().stream().anyMatch(Suggestions::percentages)
+        && overview.columns().get(0).distinct() == overview.rows();
+  }
+
+  /** Shares that somebody has worked out are no levels of anything. */
+  private static boolean percentages(Column column) {
+    return !column.levels().isEmpty()
+        && column.levels().keySet().stream()
+            .allMatch(level -> level.matches("[-+]?\\d{1,3}([.,]\\d+)?\\s*%"));
+  }
+
   private static boolean counts(Column column) {
     return column.missing() == 0
         && !column.levels().isEmpty()
@@ -181,9 +206,10 @@ final class Suggestions {
 
   private static String rarest(Column column) {
     return column.levels().entrySet().stream()
+        .filter(level -> A_WORD.matcher(level.getKey()).find() || column.levels().size() == 1)
         .min(Comparator.comparingLong(Map.Entry::getValue))
         .map(Map.Entry::getKey)
-        .orElseThrow();
+        .orElseGet(() -> column.levels().keySet().iterator().next());
   }
 
   /** A round value to be replaced; not one near the data, which would be no test. */

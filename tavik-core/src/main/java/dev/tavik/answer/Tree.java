@@ -39,7 +39,7 @@ final class Tree {
     answer.findings().stream()
         .filter(each -> each.last() && !(each instanceof Drawn))
         .forEach(each -> add(tree, each, detail));
-    return tree.with("conclusion", answer.verdict().text());
+    return tree.with("conclusion", answer.verdict().sentence());
   }
 
   private static void add(Value.Fields tree, Finding finding, Detail detail) {

@@ -62,7 +62,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
     List<String> rejecting = new ArrayList<>();
     List<String> others = new ArrayList<>();
     for (TestResult test : tests) {
-      if (test.statistic() == null && test.log10PValue() == 0 && test != preferred) {
+      if (test.statistic() == null && test.log10PValue() == 0 && !test.equals(preferred)) {
         // A standard error of 0 says nothing, and so contradicts nothing.
         continue;
       }

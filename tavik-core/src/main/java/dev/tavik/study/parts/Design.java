@@ -439,7 +439,7 @@ public record Design(DesignedSample sample) {
         .with("value", proportion.value())
         .with("standardError", proportion.standardError())
         .with("successes", proportion.successes())
-        .with("rows", proportion.rows())
+        .with("rowsCounted", proportion.rows())
         .with("designEffect", proportion.designEffect())
         .with("effectiveRows", proportion.effectiveRows())
         .with("effectiveByWeights", proportion.byWeights())

@@ -2,6 +2,7 @@ package dev.tavik.data.study;
 
 import dev.tavik.answer.Origin;
 import dev.tavik.answer.Question;
+import dev.tavik.count.DataOverview;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Opening;
@@ -79,6 +80,30 @@ public enum Asking {
     CountsSpec counts = new CountsSpec(spec, opening);
     counts.requireRows();
     return counts.source();
+  }
+
+  /**
+   * What is in the rows that words name, with codes read as a codebook beside the data says.
+   *
+   * @param spec the words: data or database, and what goes with them
+   * @param opening how files are opened
+   * @return the columns and their levels
+   * @throws SpecException if the words name no rows, or contradict one another
+   */
+  public static DataOverview overview(Spec spec, Opening opening) {
+    return described(source(spec, opening).overview(), spec, opening);
+  }
+
+  /**
+   * What is in some rows, with codes read as a codebook beside the data says.
+   *
+   * @param overview the columns and their levels as they are written
+   * @param spec the words that name the rows
+   * @param opening how files are opened
+   * @return the columns and their levels as they are read
+   */
+  public static DataOverview described(DataOverview overview, Spec spec, Opening opening) {
+    return new Recodings(spec, opening).described(overview);
   }
 
   /**

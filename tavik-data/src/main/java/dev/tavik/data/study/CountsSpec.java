@@ -68,7 +68,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
 
   /** Counts the combinations of some columns; these must be different ones. */
   Tabulation tabulation(String... columns) {
-    return knowing(new Merging(spec).applied(unmerged(columns)), columns);
+    return knowing(new Merging(spec, recodings).applied(unmerged(columns)), columns);
   }
 
   /**
@@ -112,7 +112,8 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
       return Optional.empty();
     }
     Tabulation all =
-        new Merging(spec).applied(source().count(unfiltered(columns[0]).missing(Missing.DROP)));
+        new Merging(spec, recodings)
+            .applied(source().count(unfiltered(columns[0]).missing(Missing.DROP)));
     List<String> matching = Names.matching(typed, all.levels(0));
     return matching.size() == 1 ? Optional.of(matching.get(0)) : Optional.empty();
   }
@@ -127,7 +128,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     SurveyCounts counted = source().survey(design, List.of(request(columns))).get(0);
     requireSome(counted.units());
     return counted.renamed(
-        units -> knowing(new Merging(spec).applied(recodings.told(units)), columns));
+        units -> knowing(new Merging(spec, recodings).applied(recodings.told(units)), columns));
   }
 
   /** The same of several columns, each with a column of groups. */
@@ -140,7 +141,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
 
   /** Counts each of some columns by itself, written with commas between. */
   List<Tabulation> each(String columns) {
-    Merging merging = new Merging(spec);
+    Merging merging = new Merging(spec, recodings);
     List<Tabulation> each =
         source().countEach(request(columns)).stream()
             .map(CountsSpec::requireSome)
@@ -185,7 +186,9 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
             || !raw.recodings().isEmpty();
     spec.check(
         known || described.isEmpty(),
-        "{codebook} describes %s, and these data have none of them",
+        spec.has("cut")
+            ? "{cut} names %s, and these data have no such column to class"
+            : "the codebook describes %s, and these data have none of them",
         Names.listed(List.copyOf(described)));
     return new Crossings(
         counted.tables().stream()
@@ -207,6 +210,9 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     spec.check(
         !spec.has("merge"),
         "{merge} doesn't go with {sequence}; name all levels that count with {success}");
+    spec.check(
+        !spec.has("split"),
+        "{split} doesn't go with {sequence}: a row with several answers has no single outcome");
     RowsInOrder rows = source().inOrder(request(column));
     requireSome(rows.counts());
     return rows;

@@ -12,7 +12,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /** Puts levels together, as {@code cracked+warped=damaged} says. */
-record Merging(Spec spec) {
+record Merging(Spec spec, Recodings recodings) {
   /**
    * What is put together.
    *
@@ -52,6 +52,17 @@ record Merging(Spec spec) {
     return merged.remarking(remarks);
   }
 
+  /** A level, which may be written as the code that the codebook has for it. */
+  private String meant(String written, String column, List<String> known) {
+    return Names.matching(written, known).isEmpty()
+        ? recodings
+            .of(column)
+            .filter(each -> each.names(written))
+            .map(each -> String.valueOf(each.of(written)))
+            .orElse(written)
+        : written;
+  }
+
   private Tabulation applied(Tabulation counted, Merged wanted) {
     Tabulation merged = counted;
     boolean found = false;
@@ -59,9 +70,11 @@ record Merging(Spec spec) {
     for (int column = 0; column < counted.columns().size(); column++) {
       List<String> known = counted.known().get(column);
       all.addAll(known);
-      if (wanted.levels.stream().allMatch(each -> Names.matching(each, known).size() == 1)) {
+      String name = counted.columns().get(column);
+      List<String> meant = wanted.levels.stream().map(each -> meant(each, name, known)).toList();
+      if (meant.stream().allMatch(each -> Names.matching(each, known).size() == 1)) {
         Set<String> levels = new LinkedHashSet<>();
-        wanted.levels.forEach(each -> levels.add(Names.matching(each, known).get(0)));
+        meant.forEach(each -> levels.add(Names.matching(each, known).get(0)));
         merged = merged.merged(counted.columns().get(column), levels, wanted.name);
         found = true;
       }

@@ -156,7 +156,11 @@ final class PairedSpec {
     }
     List<String> columns = outcomes();
     spec.check(
-        columns.size() == 2 && !columns.get(0).equals(columns.get(1)),
+        columns.size() != 2 || !columns.get(0).equals(columns.get(1)),
+        "{outcome} must name different columns, got %s twice",
+        columns.get(0));
+    spec.check(
+        columns.size() == 2,
         "{outcome} with {paired} names two columns of the same units, such as %s, got '%s'",
         "first_inspector,second_inspector",
         String.join(", ", columns));

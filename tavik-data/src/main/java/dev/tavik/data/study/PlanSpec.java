@@ -123,6 +123,11 @@ record PlanSpec(Spec spec, Opening opening) {
               throw new SpecException(
                   "a plan is for rate, compare, shares or table, got '" + wanted + "'");
         };
+    boolean interval = kind == Kind.RATE_INTERVAL || kind == Kind.COMPARE_INTERVAL;
+    spec.check(
+        !(interval && any("power") && any("design-effect")),
+        "{design-effect} goes with a plan for an interval ({half-width}), not with {power}: a test"
+            + " takes that many times the observations of a plan without it");
     for (String word : spec.values().keySet()) {
       // A study gives its alpha to every question.
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);

@@ -1,6 +1,7 @@
 package dev.tavik.data.study;
 
 import dev.tavik.answer.Question;
+import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
@@ -16,6 +17,7 @@ import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.survey.SurveyTest;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -168,6 +170,11 @@ final class RateSpec {
 
   /** Several columns side by side, each with the same levels: a rate a column. */
   private Question ofEachColumn(String outcome, RateSettings settings) {
+    Set<String> different = new HashSet<>();
+    for (String column : Names.parts(outcome)) {
+      spec.check(
+          different.add(column), "{outcome} must name different columns, got %s twice", column);
+    }
     List<Tabulation> each = counts.each(outcome);
     Set<String> levels = new LinkedHashSet<>();
     each.forEach(counted -> levels.addAll(counts.levels(counted)));

@@ -1,5 +1,6 @@
 package dev.tavik.data.study;
 
+import dev.tavik.count.DataOverview;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.Codebook;
 import dev.tavik.data.CountRequest;
@@ -84,6 +85,58 @@ final class Recodings {
             value);
       }
     }
+  }
+
+  /** What is in the data, with codes read as a codebook says. */
+  DataOverview described(DataOverview overview) {
+    Optional<Codebook> book = codebook();
+    if (book.isEmpty()) {
+      return overview;
+    }
+    Map<String, Recoding> recodings = book.get().recodings();
+    List<DataOverview.Column> columns =
+        overview.columns().stream()
+            .map(
+                column -> {
+                  Recoding recoding = recodings.get(column.name());
+                  return recoding == null
+                          || column.levels().keySet().stream()
+                              .allMatch(level -> level.equals(recoding.of(level)))
+                      ? column
+                      : described(column, recoding);
+                })
+            .toList();
+    List<String> remarks = new ArrayList<>(overview.remarks());
+    if (!columns.equals(overview.columns())) {
+      remarks.add("codes are read as " + book.get().name() + " says");
+    }
+    return new DataOverview(
+        overview.source(), overview.layout(), overview.rows(), columns, remarks);
+  }
+
+  private static DataOverview.Column described(DataOverview.Column column, Recoding recoding) {
+    Map<String, Long> levels = new LinkedHashMap<>();
+    long missing = column.missing();
+    for (Map.Entry<String, Long> each : column.levels().entrySet()) {
+      String read = recoding.of(each.getKey());
+      if (read == null) {
+        missing += each.getValue();
+      } else {
+        levels.merge(read, each.getValue(), Long::sum);
+      }
+    }
+    DataOverview.Kind kind =
+        switch (levels.size()) {
+          case 0 -> DataOverview.Kind.EMPTY;
+          case 1 -> DataOverview.Kind.CONSTANT;
+          case 2 -> DataOverview.Kind.TWO_LEVELS;
+          default ->
+              column.kind() == DataOverview.Kind.MANY_VALUES
+                  ? column.kind()
+                  : DataOverview.Kind.CATEGORY;
+        };
+    return new DataOverview.Column(
+        column.name(), kind, levels, levels.size(), missing, List.of(), 0);
   }
 
   /** What the values of one column are read as. */

@@ -70,11 +70,13 @@ final class SweepSpec {
     if (first == null || tables.isEmpty()) {
       throw new DataException(
           DataException.Code.LEVEL,
-          "no column classifies what %s could differ in; left out: %s",
+          "no column classifies what %s could differ in%s",
           group,
-          leftOut.entrySet().stream()
-              .map(each -> each.getKey() + " (" + each.getValue() + ")")
-              .collect(Collectors.joining(", ")));
+          leftOut.isEmpty()
+              ? ": the column of groups is no outcome, and there is no other"
+              : leftOut.entrySet().stream()
+                  .map(each -> each.getKey() + " (" + each.getValue() + ")")
+                  .collect(Collectors.joining(", ", "; left out: ", "")));
     }
     CountedFrom from =
         CountedFrom.each(swept.tables(), List.of(), spec.text("count"), counts.filters());

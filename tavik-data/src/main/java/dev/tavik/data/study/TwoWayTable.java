@@ -223,9 +223,13 @@ record TwoWayTable(
       throw malformed(
           line,
           say(
-              "has %d fields, the names of columns make %d; a number with a comma inside must stand"
-                  + " in quotes",
-              line.fields().size(), width));
+              line.fields().stream().skip(1).noneMatch(TwoWayTable::isNumber)
+                  ? "has %d fields, the names of columns make %d, and no number: a note below a"
+                      + " table isn't part of it; leave it out"
+                  : "has %d fields, the names of columns make %d; a number with a comma inside must"
+                      + " stand in quotes",
+              line.fields().size(),
+              width));
     }
     List<Long> counts = new ArrayList<>();
     for (int column = 1; column < width; column++) {
