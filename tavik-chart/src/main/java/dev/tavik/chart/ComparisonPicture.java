@@ -98,9 +98,10 @@ final class ComparisonPicture {
 
   static List<Double> references(CompareSettings settings) {
     List<Double> references = new ArrayList<>();
-    references.add(settings.hypothesis().against());
     Double margin = settings.margin();
-    if (margin != null) {
+    references.add(settings.hypothesis().against());
+    // Of non-inferiority the null is the one end of the margin that matters.
+    if (settings.show() != Show.NONINFERIOR && margin != null) {
       references.add(-margin);
       references.add(margin);
     }

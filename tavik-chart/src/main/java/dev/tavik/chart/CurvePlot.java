@@ -7,7 +7,6 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
 import java.util.function.DoubleUnaryOperator;
 import org.jfree.chart.annotations.XYLineAnnotation;
-import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
@@ -73,7 +72,7 @@ final class CurvePlot {
     double width = DOT * across.getRange().getLength() / WIDTH * 1.1;
     double height = DOT * up.getRange().getLength() / HEIGHT * 1.25;
     plot.addAnnotation(
-        new XYShapeAnnotation(
+        new FilledShape(
             new Ellipse2D.Double(x - width / 2, y - height / 2, width, height),
             new BasicStroke(1.6f),
             Color.WHITE,
@@ -106,7 +105,7 @@ final class CurvePlot {
     area.lineTo(to, 0);
     area.closePath();
     renderer.addAnnotation(
-        new XYShapeAnnotation(area, new BasicStroke(0.2f), ink, ink), Layer.BACKGROUND);
+        new FilledShape(area, new BasicStroke(0.2f), ink, ink), Layer.BACKGROUND);
   }
 
   Picture picture(String title, String subtitle) {

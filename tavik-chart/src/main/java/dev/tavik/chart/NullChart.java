@@ -15,7 +15,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.jfree.chart.JFreeChart;
-import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
@@ -150,7 +149,7 @@ final class NullChart {
   }
 
   private void fill(Shape shape, Color colour) {
-    plot.addAnnotation(new XYShapeAnnotation(shape, new BasicStroke(0.5f), colour, colour));
+    plot.addAnnotation(new FilledShape(shape, new BasicStroke(0.5f), colour, colour));
   }
 
   /** The area of a tail, beside its end and above its outline. */

@@ -15,7 +15,6 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Optional;
-import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
@@ -171,7 +170,7 @@ final class SimulationPicture {
 
   private static void mark(XYLineAndShapeRenderer renderer, Shape shape, Color ink) {
     renderer.addAnnotation(
-        new XYShapeAnnotation(shape, new BasicStroke(0.4f), ink, ink),
+        new FilledShape(shape, new BasicStroke(0.4f), ink, ink),
         org.jfree.chart.ui.Layer.BACKGROUND);
   }
 

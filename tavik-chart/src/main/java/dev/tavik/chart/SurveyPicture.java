@@ -33,7 +33,9 @@ final class SurveyPicture {
   static Picture rate(View<SurveyRateQuestion> answer) {
     double against = answer.question().hypothesis().against();
     List<IntervalRow> rows =
-        answer.answer().parts().isEmpty() ? one(answer.answer()) : several(answer.answer());
+        answer.answer().parts().isEmpty()
+            ? one(decided(answer.answer()))
+            : several(answer.answer());
     return picture(
         answer.answer(),
         answer.label().isEmpty() ? "Estimated rate" : answer.label(),
@@ -48,7 +50,7 @@ final class SurveyPicture {
     List<IntervalPanel> panels = new ArrayList<>();
     if (!whole.parts().isEmpty()) {
       boolean difference =
-          whole.parts().get(0).interval(method(whole)).quantity() == Quantity.DIFFERENCE;
+          tested(whole).get(0).interval(method(whole)).quantity() == Quantity.DIFFERENCE;
       panels.add(
           new IntervalPanel(
               difference ? "difference, in percentage points" : "as a ratio",
@@ -144,7 +146,8 @@ final class SurveyPicture {
 
   private static Picture picture(
       Answer answer, String title, double level, List<IntervalPanel> panels) {
-    TestResult test = answer.parts().isEmpty() ? answer.test() : answer.parts().get(0).test();
+    TestResult test =
+        answer.parts().isEmpty() ? decided(answer).test() : tested(answer).get(0).test();
     String subtitle =
         say(
             "%s intervals by the design%s; %s test%s",
@@ -157,6 +160,22 @@ final class SurveyPicture {
                 ? ", " + Figures.pEquals(test.log10PValue())
                 : "s, p adjusted by Holm's method");
     return new IntervalChart(title, subtitle, panels).picture();
+  }
+
+  /** The parts that have a test: a group without variance has none. */
+  private static List<Answer> tested(Answer answer) {
+    List<Answer> tested =
+        answer.parts().stream().filter(part -> part.verdict().test().isPresent()).toList();
+    decided(tested.isEmpty() ? answer : tested.get(0));
+    return tested;
+  }
+
+  private static Answer decided(Answer answer) {
+    if (answer.verdict().test().isEmpty()) {
+      throw new IllegalArgumentException(
+          "nothing is decided of data that show no variance, so that there is nothing to draw");
+    }
+    return answer;
   }
 
   /** A row a method, and the naive one below. */
@@ -180,7 +199,7 @@ final class SurveyPicture {
     List<IntervalRow> rows = new ArrayList<>();
     List<Answer> parts =
         Selection.first(
-            answer.parts(), Comparator.comparingDouble(part -> part.test().log10PValue()));
+            tested(answer), Comparator.comparingDouble(part -> part.test().log10PValue()));
     for (Answer part : answer.parts()) {
       if (!parts.contains(part)) {
         continue;

@@ -15,7 +15,6 @@ import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jfree.chart.annotations.XYLineAnnotation;
-import org.jfree.chart.annotations.XYShapeAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
@@ -184,7 +183,7 @@ final class TailPicture {
 
   private void draw(Shape shape, Color ink) {
     renderer.addAnnotation(
-        new XYShapeAnnotation(shape, new BasicStroke(0.4f), ink, ink), Layer.BACKGROUND);
+        new FilledShape(shape, new BasicStroke(0.4f), ink, ink), Layer.BACKGROUND);
   }
 
   private String title() {

@@ -21,6 +21,8 @@ import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
+import dev.tavik.study.tail.TailQuestion;
+import dev.tavik.tail.Tail;
 import java.awt.Font;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -108,6 +110,14 @@ class ChartTest {
                 Chart.INTERVALS.of(
                     Unanswered.of(RATE.question(), "rate", "", new Failure("x", "no file"))))
         .withMessageContaining("no file");
+  }
+
+  /** What has no extent has no place: no path of a picture says NaN. */
+  @Test
+  void noPathIsWithoutPlace() throws IOException {
+    assertThat(svg(NullPicture.of(kilns("10/10", "0/10").ask()))).doesNotContain("NaN");
+    Answer between = TailQuestion.between(Tail.normal(0, 1), 1, 1).ask();
+    assertThat(svg(TailPicture.of(between))).doesNotContain("NaN");
   }
 
   @Test

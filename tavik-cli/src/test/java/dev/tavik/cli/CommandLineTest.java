@@ -57,9 +57,8 @@ class CommandLineTest {
               score  12 or fewer     3.551%
               exact  12 or fewer     3.551%
 
-            The verdict rests on score and wilson: the null expects 20 successes and 380
-            failures, enough for the normal approximation; exact is the cautious one: it
-            rejects less often than alpha allows.
+            The verdict rests on score and wilson: score rejects a true null in 3.6% of such
+            samples, no more often than alpha.
 
             Taken for granted
               met        expected successes: 400 x 5% = 20 under the null, enough for the
@@ -70,6 +69,8 @@ class CommandLineTest {
                          chance. Units from one batch, shift or person are often alike; then
                          p-values come out too small and intervals too narrow. Counts can't
                          show this: you have to know how they were collected.
+              met        true size: where the null is true, the score test rejects it in
+                         3.6% of samples of 400 trials.
             """);
   }
 

@@ -90,6 +90,7 @@ class EveryWordTest {
           Map.entry("group", "glaze"),
           Map.entry("count", "n"),
           Map.entry("where", "kiln=North"),
+          Map.entry("levels", "cracked,molten"),
           Map.entry("missing", "level"),
           Map.entry("prior", "2,3"),
           Map.entry("region", "1%,6%"),

@@ -231,9 +231,15 @@ class OutputTest {
     for (String picture : pictures.split(",")) {
       assertThat(Files.readString(folder.resolve(picture + ".svg"))).as(picture).contains("<svg");
     }
-    CommandLine nowhere = CommandLine.shell(line + " --charts " + folder.resolve("none"));
+    // A folder that isn't there is made; one in a folder that isn't there may be mistyped.
+    Path made = folder.resolve("made");
+    assertThat(CommandLine.shell(line + " --charts " + made).status()).isZero();
+    assertThat(made.resolve(pictures.split(",")[0] + ".svg")).exists();
+    CommandLine nowhere = CommandLine.shell(line + " --charts " + folder.resolve("none/made"));
     assertThat(nowhere.status()).isEqualTo(2);
-    assertThat(nowhere.err()).contains("--charts must name a folder");
+    assertThat(nowhere.err()).contains("--charts: there is no folder");
+    CommandLine file = CommandLine.shell(line + " --charts " + data);
+    assertThat(file.err()).contains("--charts must name a folder, got the file");
   }
 
   /** A fault is told as such, without a trace, and asks to be reported. */

@@ -57,8 +57,8 @@ class SurveyPicturesTest {
   void ratiosAndLayers() throws IOException {
     String two =
         drawn(
-            "compare --outcome would_reorder --success yes --group channel --where"
-                + " would_reorder=yes --missing drop --merge 'online+showroom=other'");
+            "compare --outcome would_reorder --success yes --group channel --merge"
+                + " 'online+showroom=other'");
     assertThat(two).contains("percentage points").contains(">as if simple random<");
     CommandLine layers =
         CommandLine.shell(

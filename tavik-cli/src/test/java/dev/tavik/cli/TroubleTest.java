@@ -194,7 +194,7 @@ class TroubleTest {
           3|rate --data FOLDER --outcome grade --success cracked,warped --against 8%|is a directory
           3|rate --data demo/firing-log.csv --outcome grad --success cracked,warped --against 8%|did you mean grade?
           3|rate --data demo/firing-log.csv --outcome grade --success cracked,warpd --against 8%|did you mean warped?
-          3|rate --data demo/firing-log.csv --outcome grade --success cracked,glued --against 8%|give the tally itself: 0/1196
+          3|rate --data demo/firing-log.csv --outcome grade --success cracked,glued --against 8%|say so: --levels glued,sound
           3|rate --data demo/firing-log.csv --outcome grade --success cracked,warped --against 8% --where kiln=nroth|no row has kiln=nroth; did you mean
           3|rate --data demo/firing-log.csv --outcome grade --success cracked,warped --against 8% --missing fail|column grade has no value
           3|rate --data demo/firing-log.csv --outcome grade --success cracked,warped --against 8% --count glaze|whole numbers from 0

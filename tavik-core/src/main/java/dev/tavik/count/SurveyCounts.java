@@ -296,6 +296,19 @@ public final class SurveyCounts {
   }
 
   /**
+   * {@return the same with units that know more levels, or are told more of}
+   *
+   * @param told the units, with the same combinations in the same order
+   * @throws IllegalArgumentException if the combinations are others
+   */
+  public SurveyCounts units(Tabulation told) {
+    if (!List.copyOf(told.counts().keySet()).equals(List.copyOf(units.counts().keySet()))) {
+      throw new IllegalArgumentException("units must have the same combinations");
+    }
+    return new SurveyCounts(design, told, weights, sums, places);
+  }
+
+  /**
    * {@return the same with its levels called otherwise, put together or in another order}
    *
    * @param renaming what becomes of a tabulation; a combination that it leaves out is in none

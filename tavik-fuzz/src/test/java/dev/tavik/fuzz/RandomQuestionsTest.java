@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -45,10 +47,40 @@ class RandomQuestionsTest {
         Asked text = Asked.of(words, Map.of()).sound();
         assertThat(text.status()).as("%s", words).isZero();
         assertThat(text.out()).as("%s", words).doesNotContain("NaN", "Infinity", "null,null");
+        // Words of an algorithm are no words for a reader.
+        assertThat(text.out()).as("%s", words).doesNotContain("did not settle", "no root", "1e-16");
+        if (i % EVERY_SO_MANY == 0) {
+          printed(text.out()).forEach(RandomQuestionsTest::isAccepted);
+        }
       }
     }
     assertThat(answered).isGreaterThan(QUESTIONS * 3 / 4);
   }
+
+  /** Commands that are printed for the next step; a long one goes on behind a backslash. */
+  private static List<String> printed(String out) {
+    return out.replaceAll(" \\\\\\n\\s*", " ")
+        .lines()
+        .map(String::strip)
+        .map(line -> line.startsWith("tavik ") ? line : line.replaceFirst("^.*: (?=tavik )", ""))
+        .filter(line -> line.startsWith("tavik "))
+        .toList();
+  }
+
+  /** What Tavik prints it takes. */
+  private static void isAccepted(String command) {
+    List<String> words = new ArrayList<>();
+    Matcher word = WORD.matcher(command.substring("tavik ".length()));
+    while (word.find()) {
+      words.add(word.group().replaceAll("[\"']", ""));
+    }
+    Asked answer = Asked.of(words, Map.of()).sound();
+    assertThat(answer.status()).as(command + ": " + answer.err()).isZero();
+  }
+
+  private static final Pattern WORD = Pattern.compile("(?:[^\\s\"']|\"[^\"]*\"|'[^']*')+");
+
+  private static final int EVERY_SO_MANY = 4;
 
   private static final Map<String, String> TURNED = Map.of("less", "greater", "greater", "less");
 

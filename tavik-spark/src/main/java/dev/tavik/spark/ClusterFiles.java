@@ -83,6 +83,9 @@ final class ClusterFiles implements Opening {
     String name = parsed(path).getName();
     String format = said.orElseGet(() -> format(name));
     try {
+      if (format.equals("csv")) {
+        TextParts.requireAlike(session, path);
+      }
       Dataset<Row> rows =
           format.equals("csv")
               ? session
@@ -90,6 +93,7 @@ final class ClusterFiles implements Opening {
                   .option("header", "true")
                   .option("escape", "\"")
                   .option("multiLine", "true")
+                  .option("mode", "FAILFAST")
                   .csv(path)
               : session.read().format(format).load(path);
       SparkCounts counts = SparkCounts.of(rows).named(name);

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.regex.Pattern;
 import org.apache.spark.sql.Column;
+import org.apache.spark.sql.functions;
 import org.apache.spark.sql.types.BooleanType;
 import org.apache.spark.sql.types.DataType;
 import org.apache.spark.sql.types.DateType;
@@ -33,6 +34,10 @@ final class Written {
 
   /** A column as it is grouped by: dates and times as their text. */
   static Column grouped(Column column, DataType type) {
+    if (type instanceof StringType text && !text.supportsBinaryEquality()) {
+      // A collation may take different texts for equal; levels are the exact ones.
+      return functions.collate(column, "UTF8_BINARY");
+    }
     return dated(type) ? column.cast("string") : column;
   }
 
@@ -60,7 +65,7 @@ final class Written {
     if (value instanceof Double || value instanceof Float) {
       return number(value.toString());
     }
-    return value instanceof BigDecimal decimal ? decimal.toPlainString() : value.toString();
+    return value instanceof BigDecimal decimal ? plain(decimal) : value.toString();
   }
 
   private static @Nullable String number(String written) {
@@ -70,7 +75,12 @@ final class Written {
     if (written.endsWith("Infinity")) {
       return written;
     }
-    BigDecimal number = new BigDecimal(written).stripTrailingZeros();
+    return plain(new BigDecimal(written));
+  }
+
+  /** Without an exponent, and without zeros at its end. */
+  private static String plain(BigDecimal written) {
+    BigDecimal number = written.stripTrailingZeros();
     return number.signum() == 0 ? "0" : number.toPlainString();
   }
 

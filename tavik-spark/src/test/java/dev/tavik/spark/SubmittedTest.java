@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import dev.tavik.data.CountRequest;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -157,5 +159,45 @@ class SubmittedTest {
     assertThat(answers.path(0).path("tests")).isNotEmpty();
     assertThat(answers.path(1).path("error").path("code").asText()).isEqualTo("unknown-column");
     assertThat(run("--help").said()).contains("--data=URI", "--out");
+  }
+
+  /** Parts of text are read by position on a cluster: what a single file couldn't be is refused. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "grade,kiln;sound,North | part-2.csv, line 1 has the columns grade, kiln, but the first",
+        "kiln,grade,shift;North,sound,late | part-2.csv, line 1 has the columns kiln, grade, shift",
+        "kiln,grade;North,sound;South | part-2.csv, line 3",
+        "kiln,grade;North,sound,more | part-2.csv, line 2",
+        "kiln,grade;Süd,sound | part-2.csv"
+      })
+  void partsThatAreNotAlikeAreRefused(String part, String message) throws IOException {
+    Path parts = Files.createDirectories(folder.resolve("parts.csv"));
+    Path study =
+        Files.writeString(
+            folder.resolve("parts.yaml"),
+            "questions:\n  - {ask: rate, data: x.csv, outcome: grade, success: sound, against: 5%}\n");
+    Files.writeString(parts.resolve("part-1.csv"), "kiln,grade\nNorth,cracked\nSouth,sound\n");
+    Files.write(
+        parts.resolve("part-2.csv"),
+        (part.replace(";", "\n") + "\n").getBytes(StandardCharsets.ISO_8859_1));
+    Ended ended = run(study + " --data " + parts + " --out " + folder.resolve("parts.json"));
+    assertThat(ended.status()).as(ended.said()).isEqualTo(3);
+    assertThat(ended.said()).contains(message);
+    Files.writeString(parts.resolve("part-2.csv"), "kiln,grade\nSüd,sound\n");
+    assertThat(run(study + " --data " + parts + " --out " + folder.resolve("ok.json")).status())
+        .isZero();
+  }
+
+  /** A collation that ignores case hides no level. */
+  @Test
+  void levelsAreExactWhateverACollationSays() {
+    Dataset<Row> log =
+        session.sql(
+            "SELECT collate(kiln, 'UTF8_LCASE') AS kiln, grade FROM VALUES ('North', 'sound'),"
+                + " ('north', 'sound'), ('NORTH', 'cracked') AS made(kiln, grade)");
+    assertThat(SparkCounts.of(log).count(CountRequest.of("kiln")).levels(0))
+        .containsExactlyInAnyOrder("North", "north", "NORTH");
   }
 }

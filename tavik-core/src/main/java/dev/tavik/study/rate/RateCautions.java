@@ -86,17 +86,19 @@ final class RateCautions {
             .filter(test -> test.basis() == Basis.APPROXIMATE)
             .map(ProportionTest::id)
             .collect(Collectors.joining(", "));
-    if (answer.chosen().holds(settings.alpha()) && !Double.isNaN(answer.chosen().size())) {
+    SizedTest chosen = answer.chosen();
+    boolean known = !Double.isNaN(chosen.size());
+    if (known && chosen.holds(settings.alpha()) && chosen.test().basis() == Basis.APPROXIMATE) {
       return;
     }
-    if (answer.chosen().size() > 0) {
+    if (known && !chosen.holds(settings.alpha())) {
       add(
           Code.FEW_SUCCESSES,
           say(
               "The %s test rejects a true null in %s of such samples, not in %s: too few %s are"
                   + " expected. Leave the choice of tests out, or ask for mid-p or exact.",
-              answer.chosen().test().id(),
-              Figures.percent(answer.chosen().size()),
+              chosen.test().id(),
+              Figures.percent(chosen.size()),
               Figures.exactPercent(settings.alpha()),
               expected.successes() <= expected.failures() ? "successes" : "failures"));
       return;

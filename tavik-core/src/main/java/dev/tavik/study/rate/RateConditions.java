@@ -20,34 +20,29 @@ final class RateConditions {
   private RateConditions() {}
 
   static List<Condition> of(RateFound found) {
-    List<Condition> conditions = new ArrayList<>();
-    if (Double.isNaN(found.chosen().size())) {
-      conditions.addAll(
-          NormalApproximation.of(found.tally(), found.settings().hypothesis()).conditions());
-    } else {
-      conditions.add(size(found));
-    }
+    List<Condition> conditions =
+        new ArrayList<>(
+            NormalApproximation.of(found.tally(), found.settings().hypothesis()).conditions());
     Long lot = found.settings().lot();
     conditions.add(lot == null ? INDEPENDENCE : drawnFrom(lot));
+    if (!Double.isNaN(found.chosen().size())) {
+      conditions.add(size(found));
+    }
     return conditions;
   }
 
-  /** How often the test rejects where the null is true. */
+  /** How often the test of the verdict rejects where the null is true. */
   private static Condition size(RateFound found) {
     double alpha = found.settings().alpha();
     boolean holds = found.chosen().holds(alpha);
-    NormalApproximation expected =
-        NormalApproximation.of(found.tally(), found.settings().hypothesis());
     return new Condition(
         "true size",
         holds ? Condition.State.MET : Condition.State.NOT_MET,
         say(
-            "of %s the null expects %s; where it is true, the %s test rejects it in"
-                + " %s of such samples%s",
-            Figures.counted(Figures.count(found.tally().trials()), "trial", "trials"),
-            expected.both(),
+            "where the null is true, the %s test rejects it in %s of samples of %s%s",
             found.chosen().test().id(),
             Figures.percent(found.chosen().size()),
+            Figures.counted(Figures.count(found.tally().trials()), "trial", "trials"),
             holds ? "" : say("; alpha is %s", Figures.plain(alpha))));
   }
 

@@ -22,6 +22,9 @@ record SizedTest(ProportionTest test, double size) {
   private static final List<ProportionTest> IN_TURN =
       List.of(ProportionTest.SCORE, ProportionTest.MID_P, ProportionTest.EXACT);
 
+  private static final List<ProportionTest> IN_TURN_BACK =
+      List.of(ProportionTest.EXACT, ProportionTest.SCORE);
+
   /**
    * Chooses among the tests that are asked for; of the usual ones mid-p is one, too.
    *
@@ -37,9 +40,13 @@ record SizedTest(ProportionTest test, double size) {
         }
       }
     }
-    ProportionTest last =
-        asked.contains(ProportionTest.EXACT) ? ProportionTest.EXACT : asked.get(0);
-    return new SizedTest(last, size(samples, last));
+    for (ProportionTest last : asked.contains(ProportionTest.EXACT) ? IN_TURN_BACK : asked) {
+      double size = asked.contains(last) ? size(samples, last) : Double.POSITIVE_INFINITY;
+      if (Double.isFinite(size)) {
+        return new SizedTest(last, size);
+      }
+    }
+    return new SizedTest(asked.get(0), Double.NaN);
   }
 
   /** The largest size of a test in any of some samples; NaN where one isn't computed. */
@@ -52,8 +59,9 @@ record SizedTest(ProportionTest test, double size) {
       try {
         largest = Math.max(largest, each.criticalCounts(test).size());
       } catch (DeclinedException | IllegalArgumentException e) {
-        // A lot whose null isn't a whole number of units has no distribution.
-        return Double.NaN;
+        // Mid-p has no form for a lot, and a null that is no whole number of units has no exact
+        // one.
+        return Double.POSITIVE_INFINITY;
       }
     }
     return largest;

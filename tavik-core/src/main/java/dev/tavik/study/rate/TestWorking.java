@@ -50,7 +50,7 @@ final class TestWorking {
   static List<Working> of(Tally tally, RateSettings settings, List<TestResult> results) {
     List<Working> workings = new ArrayList<>();
     for (int i = 0; i < results.size(); i++) {
-      ProportionTest test = settings.tests().get(i);
+      ProportionTest test = (ProportionTest) results.get(i).method();
       TestResult.Statistic statistic = results.get(i).statistic();
       if (TESTS.contains(test) && statistic != null) {
         TestWorking working = new TestWorking(test, tally, settings, results.get(i), statistic);

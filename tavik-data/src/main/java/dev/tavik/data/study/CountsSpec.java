@@ -38,7 +38,16 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
 
   /** The words about a file of rows, beside its name and those of its columns. */
   static final String[] OF_ROWS = {
-    "count", "where", "missing", "codebook", "cut", "merge", "split", "engine", "engine-above"
+    "count",
+    "where",
+    "missing",
+    "codebook",
+    "cut",
+    "merge",
+    "split",
+    "levels",
+    "engine",
+    "engine-above"
   };
 
   /** The words about a file of either kind. */
@@ -76,6 +85,9 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
    * levels: by {@code levels}, by the codebook, or since the rest of the source has them.
    */
   private Tabulation knowing(Tabulation counted, String... columns) {
+    spec.check(
+        !(spec.has("split") && spec.has("levels")),
+        "{levels} doesn't go with {split}: an answer is a level of none of the rows that lack it");
     if (spec.has("split")) {
       return counted;
     }
@@ -90,7 +102,17 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
         elsewhere(typed, columns).ifPresent(more::add);
       }
     }
-    return more.isEmpty() ? counted : counted.knowing(counted.columns().get(0), more);
+    if (more.isEmpty()) {
+      return counted;
+    }
+    List<String> never =
+        more.stream().filter(level -> !counted.levels(0).contains(level)).distinct().toList();
+    List<String> remarks = new ArrayList<>(counted.remarks());
+    remarks.add(
+        never.isEmpty()
+            ? "each of the levels named occurs"
+            : "no row at hand has " + String.join(" or ", never));
+    return counted.knowing(counted.columns().get(0), more).remarking(remarks);
   }
 
   /** What is asked for and doesn't occur. */
@@ -111,9 +133,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     if (filters().isEmpty() && columns.length == 1) {
       return Optional.empty();
     }
-    Tabulation all =
-        new Merging(spec, recodings)
-            .applied(source().count(unfiltered(columns[0]).missing(Missing.DROP)));
+    Tabulation all = source().count(unfiltered(columns[0]).missing(Missing.DROP));
     List<String> matching = Names.matching(typed, all.levels(0));
     return matching.size() == 1 ? Optional.of(matching.get(0)) : Optional.empty();
   }
@@ -127,8 +147,9 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
   SurveyCounts survey(SampleDesign design, String... columns) {
     SurveyCounts counted = source().survey(design, List.of(request(columns))).get(0);
     requireSome(counted.units());
-    return counted.renamed(
-        units -> knowing(new Merging(spec, recodings).applied(recodings.told(units)), columns));
+    SurveyCounts read =
+        counted.renamed(units -> new Merging(spec, recodings).applied(recodings.told(units)));
+    return read.units(knowing(read.units(), columns));
   }
 
   /** The same of several columns, each with a column of groups. */
@@ -213,6 +234,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     spec.check(
         !spec.has("split"),
         "{split} doesn't go with {sequence}: a row with several answers has no single outcome");
+    spec.check(!spec.has("levels"), "{levels} doesn't go with {sequence}: name one that occurs");
     RowsInOrder rows = source().inOrder(request(column));
     requireSome(rows.counts());
     return rows;
