@@ -7,9 +7,8 @@ import java.util.List;
 
 /**
  * The exact test of symmetry of a square table: given how many units each pair of levels exchanged,
- * the moves one way are binomial with chance ½, independently (as McNemar's exact test is of one
- * pair; Agresti 2013, Categorical Data Analysis, 3rd edition, section 11.2). The p-value sums the
- * tables no more probable than the observed one.
+ * the moves one way are binomial with chance ½, independently (Bowker 1948; of one pair it is
+ * McNemar's exact test). The p-value sums the tables no more probable than the observed one.
  *
  * <p>The pairs are parted in two halves, of each of which all products of probabilities are listed;
  * what of one half goes with each of the other is found in order. That takes the square root of the

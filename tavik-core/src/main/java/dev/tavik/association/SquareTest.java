@@ -31,7 +31,7 @@ public enum SquareTest implements Method {
       "exact-symmetry",
       "the same, exactly, given how many units each pair of levels exchanged",
       Basis.EXACT,
-      "Agresti 2013, Categorical Data Analysis, 3rd edition, section 11.2");
+      "Bowker 1948, the same null, by its exact chances");
 
   private final Card card;
 

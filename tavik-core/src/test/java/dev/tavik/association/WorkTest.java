@@ -19,7 +19,9 @@ class WorkTest {
     SplittableRandom random = new SplittableRandom(31L * rows + columns + units);
     long[][] cells = new long[rows][columns];
     for (int i = 0; i < units; i++) {
-      cells[random.nextInt(rows)][random.nextInt(columns)]++;
+      // No row and no column is empty.
+      int row = i < rows ? i : random.nextInt(rows);
+      cells[row][i < columns ? i : random.nextInt(columns)]++;
     }
     return CrossTable.of(cells);
   }

@@ -3,6 +3,7 @@ package dev.tavik.result;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -67,11 +68,27 @@ class FiguresTest {
     assertThat(Figures.significant(value, digits)).isEqualTo(text);
   }
 
+  /** Half up, as a decimal reads; and never the significance level where it isn't. */
+  @Test
+  void halvesGoUpAndPIsToldFromAlpha() {
+    assertThat(Figures.percent(13 / 400.0)).isEqualTo("3.3%");
+    assertThat(Figures.percent(0.0725)).isEqualTo("7.3%");
+    assertThat(Figures.significant(0.125, 2)).isEqualTo("0.13");
+    assertThat(Figures.significant(Double.NaN, 3)).isEqualTo("none");
+    assertThat(Figures.pValue(Math.log10(0.050001))).isEqualTo("0.050001");
+    assertThat(Figures.pValue(Math.log10(0.04999))).isEqualTo("0.04999");
+    assertThat(Figures.pValue(Math.log10(0.05))).isEqualTo("0.0500");
+    assertThat(Figures.pValue(Math.log10(0.0400002), 0.04)).isEqualTo("0.0400002");
+    assertThat(Figures.pValue(Math.log10(0.0400002))).isEqualTo("0.0400");
+  }
+
   @ParameterizedTest
   @CsvSource({
     "0.05, 5%",
     "0.0025, 0.25%",
-    "0.3333333333333333, 33.3333333333%",
+    "0.3333333333333333, 1/3",
+    "0.16666666666666666, 1/6",
+    "0.333333333333, 33.3333333333%",
     "0.999, 99.9%",
     "0.9999999999999, 99.99999999999%"
   })

@@ -22,6 +22,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.rate.RateQuestion;
+import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.simulated.SimulatedQuestion;
 import dev.tavik.study.simulated.SimulatedQuestion.NullModel;
 import dev.tavik.study.simulated.SimulatedQuestion.Stop;
@@ -320,7 +321,9 @@ class SimulationTest {
   void questionsStandBesideTheirFormulas() {
     Answer answer =
         new SimulatedQuestion(
-                RateQuestion.of(Tally.of(2, 30), 0.2),
+                RateQuestion.of(
+                    Tally.of(2, 30),
+                    RateSettings.against(0.2).tests(List.of(ProportionTest.EXACT))),
                 Draws.of(200_000, 4),
                 NullModel.SHUFFLE,
                 Stop.AFTER_ALL)

@@ -38,7 +38,11 @@ final class Written {
       // A collation may take different texts for equal; levels are the exact ones.
       return functions.collate(column, "UTF8_BINARY");
     }
-    return dated(type) ? column.cast("string") : column;
+    // Seconds only where there are some, and no midnight, as every source writes moments.
+    return dated(type)
+        ? functions.regexp_replace(
+            column.cast("string"), functions.lit("( 00:00)?:00$"), functions.lit(""))
+        : column;
   }
 
   /** The same, with texts as their bytes. */

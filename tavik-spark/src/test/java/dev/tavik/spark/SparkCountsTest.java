@@ -211,9 +211,9 @@ class SparkCountsTest {
         "int | 10;9;9 | 9=2;10=1 | 0",
         "boolean | true;false;true | false=1;true=2 | 0",
         "string | b;;NA;b; a;10;9 | 9=1;10=1; a=1;NA=1;b=2 | 1",
-        "decimal(5,2) | 1.50;1.50;10.00 | 1.50=2;10.00=1 | 0",
+        "decimal(5,2) | 1.50;1.50;10.00 | 1.5=2;10=1 | 0",
         "date | 2026-04-06;2026-01-01 | 2026-01-01=1;2026-04-06=1 | 0",
-        "timestamp_ntz | 2026-04-06T10:00 | 2026-04-06 10:00:00=1 | 0"
+        "timestamp_ntz | 2026-04-06T10:00 | 2026-04-06 10:00=1 | 0"
       })
   void valuesAreWhatAFileWouldWrite(String type, String values, String levels, long missing) {
     List<Row> rows = new ArrayList<>();

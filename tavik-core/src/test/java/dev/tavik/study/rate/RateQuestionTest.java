@@ -323,7 +323,7 @@ class RateQuestionTest {
     assertThat(answer.parts().get(0).test().rejectsAdjusted(0.05)).isFalse();
     assertThat(has(answer.parts().get(0), Code.ADJUSTED_AWAY)).isTrue();
     assertThat(has(answer.parts().get(1), Code.ADJUSTED_AWAY)).isFalse();
-    assertThat(answer.verdict().text()).contains("Not shown to differ: A (7.2%, p = 0.0");
+    assertThat(answer.verdict().text()).contains("Not shown to differ: A (7.3%, p = 0.0");
   }
 
   @Test

@@ -60,6 +60,6 @@ class SweepSpecTest {
     Spec other = Spec.of("data=" + file, "group=kiln", "cut=marks:0-6=low,7-10=high");
     assertThatExceptionOfType(SpecException.class)
         .isThrownBy(() -> Asking.SWEEP.question(other, Opening.ofFiles()))
-        .withMessageContaining("describes marks");
+        .withMessageContaining("--cut names marks");
   }
 }
