@@ -315,7 +315,16 @@ final class OutputOptions {
 
     @Override
     public String folder() {
-      return URLEncoder.encode(stem(file), StandardCharsets.UTF_8).replace("+", "%20") + "/";
+      return inLink(stem(file)) + "/";
+    }
+
+    @Override
+    public String index() {
+      return "../" + inLink(String.valueOf(file.getFileName()));
+    }
+
+    private static String inLink(String name) {
+      return URLEncoder.encode(name, StandardCharsets.UTF_8).replace("+", "%20");
     }
   }
 

@@ -95,7 +95,9 @@ class OutputTest {
       assertThat(links.group(2)).isEqualTo("q" + number);
       Path page = folder.resolve(URLDecoder.decode(links.group(1), StandardCharsets.UTF_8));
       if (number % 100 == 1) {
-        assertThat(page).content().contains("id=\"q" + number + "\"");
+        assertThat(page)
+            .content()
+            .contains("id=\"q" + number + "\"", "href=\"../big%20week.html\">All verdicts");
       }
     }
     assertThat(number).isEqualTo(501);

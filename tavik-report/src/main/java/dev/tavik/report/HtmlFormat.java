@@ -111,7 +111,7 @@ final class HtmlFormat implements ReadersFormat {
   private StudyAnswer several(
       Asked study, Detail detail, Function<Answer, List<Illustration>> pictures, Pages pages)
       throws IOException {
-    Numbering numbering = new Numbering(study.questions());
+    Numbering numbering = new Numbering(study.questions(), pages.index());
     StringBuilder page = new StringBuilder();
     StudyAnswer decided =
         chapters(
@@ -145,8 +145,9 @@ final class HtmlFormat implements ReadersFormat {
    * Which answer is on which page.
    *
    * @param questions how many there are
+   * @param index the page of all verdicts, as these pages link to it
    */
-  private record Numbering(int questions) {
+  private record Numbering(int questions, String index) {
     private int pages() {
       return (questions + A_PAGE - 1) / A_PAGE;
     }
@@ -168,10 +169,11 @@ final class HtmlFormat implements ReadersFormat {
       return number % A_PAGE == 0 || number == questions;
     }
 
-    /** Ways to the page before and the one behind, by the number of an answer. */
+    /** Ways to all verdicts, the page before and the one behind, by the number of an answer. */
     String ways(int number) {
       int page = (number - 1) / A_PAGE + 1;
       List<DomContent> ways = new ArrayList<>();
+      ways.add(li(a("All verdicts").withHref(index)));
       if (page > 1) {
         ways.add(li(a("Page before").withHref(named(page - 1))));
       }

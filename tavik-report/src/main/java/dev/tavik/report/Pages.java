@@ -27,6 +27,11 @@ public interface Pages {
       public String folder() {
         return "";
       }
+
+      @Override
+      public String index() {
+        return "";
+      }
     };
   }
 
@@ -50,4 +55,7 @@ public interface Pages {
    * {@return the folder of the pages, as the report links to it, with its slash; empty for none}
    */
   String folder();
+
+  /** {@return the report, as a page in the folder links to it; empty if there is no folder} */
+  String index();
 }
