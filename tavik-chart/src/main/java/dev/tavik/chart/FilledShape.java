@@ -10,7 +10,7 @@ import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.PlotRenderingInfo;
 import org.jfree.chart.plot.XYPlot;
 
-/** A filled shape in a plot; one without extent is left out, which has no place on the axes. */
+/** A filled shape in a plot. A shape without width or height is not drawn. */
 final class FilledShape extends XYShapeAnnotation {
   private static final long serialVersionUID = 1L;
 

@@ -33,7 +33,7 @@ final class FileBatch implements AutoCloseable {
 
   private final List<Path> written = new ArrayList<>();
 
-  /** The program is told to end: removes what isn't whole, and has nothing renamed any more. */
+  /** When the program is told to end: removes unfinished files and renames no more. */
   static void end() {
     synchronized (PARTS) {
       ended = true;

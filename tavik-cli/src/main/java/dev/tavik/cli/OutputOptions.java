@@ -51,7 +51,7 @@ final class OutputOptions {
   @Nullable Path out;
   boolean overwrite;
 
-  /** While a study is written, whose files are too many to hold. */
+  /** Where files go while a study is written; its files are too many to keep in memory. */
   private @Nullable FileBatch batch;
 
   private final Map<Path, byte[]> beside = new LinkedHashMap<>();

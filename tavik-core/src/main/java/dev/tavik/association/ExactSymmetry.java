@@ -7,15 +7,16 @@ import java.util.List;
 
 /**
  * The exact test of symmetry of a square table: given how many units each pair of levels exchanged,
- * the moves one way are binomial with chance ½, independently (Bowker 1948; of one pair it is
- * McNemar's exact test). The p-value sums the tables no more probable than the observed one.
+ * the moves one way are binomial with chance ½, independently (the null of Bowker 1948; with one
+ * pair it is McNemar's exact test). The p-value sums the tables no more probable than the observed
+ * one.
  *
- * <p>The pairs are parted in two halves, of each of which all products of probabilities are listed;
- * what of one half goes with each of the other is found in order. That takes the square root of the
- * tables that there are.
+ * <p>The pairs are divided into two halves, and all products of probabilities are listed for each.
+ * Both lists are sorted, so one pass finds which products of one half go with each of the other.
+ * The work grows as the square root of the number of tables.
  */
 final class ExactSymmetry {
-  /** The most products that a half is listed of. */
+  /** The most products that are listed for a half. */
   private static final long MOST = 2_000_000;
 
   /** Probabilities nearer to one another than this count as equal. */
@@ -27,7 +28,8 @@ final class ExactSymmetry {
    * The natural logarithm of the p-value.
    *
    * @param one for each pair that exchanged units, how many moved one way
-   * @param moved how many moved in all
+   * @param moved how many moved in all, for the same pairs
+   * @throws DeclinedException if a half would list more than two million products
    */
   static double logP(List<Long> one, List<Long> moved) {
     double observed = 0;
@@ -107,7 +109,7 @@ final class ExactSymmetry {
     return sorted(logs, ways);
   }
 
-  /** Of an even number the last is the middle, which is there once, all others on both sides. */
+  /** With an even number of moves the middle count stands once, every other count on both sides. */
   private static boolean isEven(double[] pair) {
     long n = Math.round(-pair[0] / Math.log(2));
     return n % 2 == 0;
