@@ -105,8 +105,13 @@ public final class Proportion {
     boolean mayBePercent =
         value.compareTo(BigDecimal.ONE) >= 0 && value.compareTo(HUNDRED) < 0 && !text.contains("%");
     String plain = value.stripTrailingZeros().toPlainString();
-    throw outside(
-        name, text, mayBePercent && plain.length() < 9 ? "; did you mean " + plain + "%?" : "");
+    String hint = "";
+    if (mayBePercent) {
+      hint = plain.length() < 9 ? "; did you mean " + plain + "%?" : "";
+    } else if (rounded == 0 || rounded == 1) {
+      hint = "; name a value close to it instead, such as " + (rounded == 0 ? "0.1%" : "99.9%");
+    }
+    throw outside(name, text, hint);
   }
 
   private static IllegalArgumentException outside(String name, String text, String hint) {
