@@ -21,7 +21,7 @@ import org.jfree.data.xy.XYSeriesCollection;
  * equally likely at the start. Half is where the data say nothing.
  */
 final class ChancePlot {
-  private static final double LOW = -7;
+  private static final double LOW = -10;
   private static final double HIGH = 107;
   private static final Color QUIET = new Color(0x66, 0x70, 0x7A);
 
@@ -62,7 +62,7 @@ final class ChancePlot {
   void ends(String alternative, String none) {
     double left = across.getLowerBound();
     write(" for " + alternative, left, HIGH - 3, TextAnchor.CENTER_LEFT, ChartStyle.INK, true);
-    write(" for " + none, left, LOW + 3, TextAnchor.CENTER_LEFT, ChartStyle.INK, true);
+    write(" for " + none, left, LOW + 5, TextAnchor.CENTER_LEFT, ChartStyle.INK, true);
   }
 
   /** A curve. */

@@ -83,13 +83,14 @@ final class ChartStyle {
   }
 
   /** Words at a place. */
-  static void write(
+  static XYTextAnnotation write(
       XYPlot plot, String words, double x, double y, TextAnchor anchor, Paint ink, Font font) {
     XYTextAnnotation text = new XYTextAnnotation(words, x, y);
     text.setFont(font);
     text.setTextAnchor(anchor);
     text.setPaint(ink);
     plot.addAnnotation(text);
+    return text;
   }
 
   /** A line of dashes and gaps. */

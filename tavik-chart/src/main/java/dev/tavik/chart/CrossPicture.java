@@ -27,7 +27,6 @@ final class CrossPicture {
   private static final int LEAST_BAND = 22;
   private static final int ALL_BANDS = 420;
   private static final int MOST_ROWS = 30;
-  private static final int MOST_NAMED = 2;
 
   /**
    * Steps that differ in lightness, from Okabe and Ito's palette for all kinds of colour vision.
@@ -64,21 +63,20 @@ final class CrossPicture {
     List<Band> bands = new ArrayList<>();
     for (int i = 0; i < table.rows().size(); i++) {
       List<Tile> tiles = new ArrayList<>();
-      List<String> thin = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
         double share = (double) table.count(i, j) / table.rowTotal(i);
+        String column = table.columns().get(j);
         String percent = Figures.percent(share);
         tiles.add(
             new Tile(
                 share,
                 SHARES.get(j % SHARES.size()),
-                List.of(table.columns().get(j) + " " + percent, percent),
+                List.of(
+                    List.of(column + " " + percent), List.of(column, percent), List.of(percent)),
+                Figures.shortened(column) + " " + percent,
                 false));
-        if (share > 0 && !TilePicture.fits(percent, share) && thin.size() < MOST_NAMED) {
-          thin.add(Figures.shortened(table.columns().get(j)) + " " + percent);
-        }
       }
-      bands.add(new Band(name(table, i), BAND, tiles, String.join(", ", thin)));
+      bands.add(new Band(name(table, i), BAND, tiles));
     }
     return new TilePicture(
             title(answer) + ": shares of each row",
@@ -105,24 +103,27 @@ final class CrossPicture {
     requireDrawable(table);
     List<Band> bands = new ArrayList<>();
     for (int i = 0; i < table.rows().size(); i++) {
+      int height =
+          (int) Math.max(LEAST_BAND, ALL_BANDS * (double) table.rowTotal(i) / table.total());
       List<Tile> tiles = new ArrayList<>();
-      List<String> out = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
         double residual = cells.figure("adjustedResiduals", i, j);
         boolean standsOut =
             Significance.reached(
                 cells.figure("adjustedPValues", i, j), cross.question().settings().alpha());
         String sign = signed(residual);
-        String named = table.columns().get(j) + " " + sign;
-        double share = (double) table.count(i, j) / table.rowTotal(i);
-        tiles.add(new Tile(share, colour(residual), List.of(named, sign), standsOut));
-        if (standsOut && !TilePicture.fits(named, share) && out.size() < MOST_NAMED) {
-          out.add(Figures.shortened(table.columns().get(j)) + " " + sign);
-        }
+        String column = table.columns().get(j);
+        tiles.add(
+            new Tile(
+                (double) table.count(i, j) / table.rowTotal(i),
+                colour(residual),
+                height < BAND
+                    ? List.of(List.of(column + " " + sign), List.of(sign))
+                    : List.of(List.of(column + " " + sign), List.of(column, sign)),
+                Figures.shortened(column) + " " + sign,
+                standsOut));
       }
-      int height =
-          (int) Math.max(LEAST_BAND, ALL_BANDS * (double) table.rowTotal(i) / table.total());
-      bands.add(new Band(name(table, i), height, tiles, String.join(", ", out)));
+      bands.add(new Band(name(table, i), height, tiles));
     }
     return new TilePicture(
             title(cross) + ": where it departs from independence",

@@ -81,8 +81,8 @@ final class NullChart {
     }
     tailLabel(distribution.lower(), Direction.LEFT);
     tailLabel(distribution.upper(), Direction.RIGHT);
-    observed();
     critical();
+    observed();
     JFreeChart chart = ChartStyle.titled(plot, title, subtitle);
     return new Picture(chart, WIDTH, HEIGHT);
   }
@@ -190,7 +190,18 @@ final class NullChart {
     ValueMarker marker = new ValueMarker(marks.observed(), ChartStyle.INK, new BasicStroke(1.8f));
     marker.setLabel("observed " + marks.observedText());
     marker.setLabelFont(BundledFonts.bold(13));
-    label(marker, marks.observed(), Direction.RIGHT);
+    double room = LABEL_SHARE * (right - left);
+    boolean right = isFree(marks.observed(), marks.observed() + room);
+    boolean left = isFree(marks.observed() - room, marks.observed());
+    label(marker, marks.observed(), left && !right ? Direction.LEFT : Direction.RIGHT);
+    // Last of all lines, so that where one stands on either side the words hide it.
+    marker.setLabelBackgroundColor(Color.WHITE);
+  }
+
+  /** Whether no other line stands between two counts. */
+  private boolean isFree(double from, double to) {
+    return marks.critical().stream()
+        .noneMatch(each -> each != marks.observed() && each >= from && each <= to);
   }
 
   private void critical() {

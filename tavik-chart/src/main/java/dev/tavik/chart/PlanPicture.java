@@ -29,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.ui.TextAnchor;
@@ -49,9 +50,12 @@ final class PlanPicture {
   private static final double TOP = 1.04;
 
   /** For the words at the ends of curves, a little and for each character. */
-  private static final double ROOM = 1.03;
+  private static final double ROOM = 0.03;
 
   private static final double CHARACTER = 0.011;
+
+  /** For the piece of line before a name. */
+  private static final double KEY = 0.05;
 
   private static final double LINE = 0.055;
   static final Color QUIET = new Color(0x66, 0x66, 0x66);
@@ -144,11 +148,11 @@ final class PlanPicture {
     double most =
         1.5 * lines.stream().mapToLong(line -> plan(line).holdsFrom().first()).max().orElse(1);
     long reach = (long) Math.max(20, Math.min(most, (double) lines.get(0).design().most()));
-    NumberAxis across = ChartStyle.axis(sizesName());
-    int longest = curves.stream().mapToInt(each -> words(each).length()).max().orElse(0);
-    across.setRange(0, (ROOM + CHARACTER * longest) * reach);
+    boolean named = curves.size() > 1;
+    double room = named ? room(curves.stream().map(this::words).toList()) : 0;
+    EndingAxis across = new EndingAxis(sizesName(), 0, (double) reach, room);
     CurvePlot plot = new CurvePlot(across, powerAxis());
-    targets(plot, 0, (double) reach);
+    targets(plot, across);
     List<CurveEnd> ends = new ArrayList<>();
     for (int number = 0; number < curves.size(); number++) {
       Curve curve = curves.get(number);
@@ -160,47 +164,48 @@ final class PlanPicture {
         double n = each.sizes().first();
         plot.line(n, 0, n, each.power(), CurvePlot.ink(number), true);
         plot.dot(n, each.power(), CurvePlot.ink(number));
-        if (asksPower() && curves.size() == 1) {
-          plot.write(
-              Figures.chance(each.power()) + "   ",
-              n,
-              each.power() + 0.02,
-              TextAnchor.BOTTOM_RIGHT,
-              CurvePlot.ink(number),
-              false);
-        }
       }
     }
-    CurveEnd.apart(ends, LINE)
-        .forEach(
-            end ->
-                plot.write(
-                    " " + end.words(),
-                    (double) reach,
-                    end.y(),
-                    TextAnchor.CENTER_LEFT,
-                    CurvePlot.ink(end.curve()),
-                    true));
+    if (named) {
+      CurveEnd.apart(ends, LINE)
+          .forEach(
+              end ->
+                  plot.write(
+                      " " + end.words(),
+                      (double) reach,
+                      end.y(),
+                      TextAnchor.CENTER_LEFT,
+                      CurvePlot.ink(end.curve()),
+                      true));
+    } else {
+      curves.get(0).plans.forEach(each -> sized(plot, each));
+    }
+    wanted(plot, across);
     String only = curves.size() == 1 ? ": " + name(curves.get(0)) : "";
     return plot.picture(
         titled(chance() + " over the number of " + answer.asked().words().units() + only),
         subtitle(true));
   }
 
+  /** Room beyond an axis for the longest of some words. */
+  private static double room(List<String> words) {
+    return ROOM + CHARACTER * words.stream().mapToInt(String::length).max().orElse(0);
+  }
+
+  /** Of a picture's only curve the words stand beside its dots. */
+  private void sized(CurvePlot plot, Plan plan) {
+    plot.beside(size(plan), (double) plan.sizes().first(), plan.power(), CurvePlot.ink(0), true);
+  }
+
+  private String size(Plan plan) {
+    return "n = "
+        + Figures.count(plan.sizes().first())
+        + (asksPower() ? ", " + Figures.chance(plan.power()) : "");
+  }
+
   /** What is said at the end of a curve: its name, and of a single plan on it the size. */
   private String words(Curve curve) {
-    boolean alone = lines.stream().map(line -> plan(line).effect()).distinct().count() == 1;
-    boolean tests = lines.stream().map(Line::design).distinct().count() > 1;
-    String name = alone && !tests ? "" : name(curve);
-    if (curve.plans.size() > 1) {
-      return name;
-    }
-    Plan only = curve.plans.get(0);
-    String n =
-        "n = "
-            + Figures.count(only.sizes().first())
-            + (asksPower() ? ", " + Figures.chance(only.power()) : "");
-    return name.isEmpty() ? n : name + ": " + n;
+    return curve.plans.size() > 1 ? name(curve) : name(curve) + ": " + size(curve.plans.get(0));
   }
 
   private boolean asksPower() {
@@ -231,16 +236,21 @@ final class PlanPicture {
     return points;
   }
 
-  private void targets(CurvePlot plot, double from, double to) {
+  private void targets(CurvePlot plot, EndingAxis across) {
     for (double power : answer.asked().powers()) {
-      plot.line(from, power, to, power, QUIET, true);
-      plot.write(
-          " " + Figures.exactPercent(power) + " wanted",
-          from,
-          power + 0.008,
-          TextAnchor.BOTTOM_LEFT,
-          QUIET,
-          false);
+      plot.line(across.getLowerBound(), power, across.end(), power, QUIET, true);
+    }
+  }
+
+  /** Written last, where nothing runs through it. */
+  private void wanted(CurvePlot plot, EndingAxis across) {
+    for (double power : answer.asked().powers()) {
+      plot.along(
+          Figures.exactPercent(power) + " wanted",
+          across.getLowerBound(),
+          across.end(),
+          power,
+          QUIET);
     }
   }
 
@@ -329,8 +339,29 @@ final class PlanPicture {
         : ", by the normal distribution";
   }
 
+  /** A design and sizes, and every plan on their curve. */
+  private record Sized(Design design, Sizes sizes, List<Plan> plans) {
+    String named(boolean w) {
+      return plans.stream()
+          .map(each -> expected(each, w))
+          .collect(Collectors.joining(", ", Plans.sizes(sizes) + ": ", ""));
+    }
+  }
+
+  private static String expected(Plan plan, boolean w) {
+    return w ? Figures.upTo(plan.effect(), 3) : Figures.rate(plan.effect());
+  }
+
+  private static void sizedEffect(CurvePlot plot, Plan plan, boolean w) {
+    plot.beside(
+        Plans.sizes(plan.sizes()) + ": " + expected(plan, w),
+        (w ? 1 : 100) * plan.effect(),
+        plan.power(),
+        CurvePlot.ink(0),
+        true);
+  }
+
   private Picture effects() {
-    record Sized(Design design, Sizes sizes, List<Plan> plans, List<Double> wanted) {}
     List<Sized> curves = new ArrayList<>();
     for (Line line : lines) {
       require(
@@ -344,20 +375,25 @@ final class PlanPicture {
               .findFirst()
               .orElse(null);
       if (same == null) {
-        same = new Sized(line.design(), plan.sizes(), new ArrayList<>(), new ArrayList<>());
+        same = new Sized(line.design(), plan.sizes(), new ArrayList<>());
         curves.add(same);
       }
       same.plans.add(plan);
     }
     requireFew(curves.size());
     double[] range = effectRange();
-    long fewest = curves.stream().mapToLong(curve -> curve.sizes.first()).min().orElse(0);
     boolean w = lines.get(0).design() instanceof TableDesign;
-    NumberAxis across = ChartStyle.axis(w ? "effect size w" : "rate that is expected, in percent");
     double scale = w ? 1 : 100;
-    across.setRange(scale * range[0], scale * range[1]);
+    boolean named = curves.size() > 1;
+    List<String> names = curves.stream().map(each -> each.named(w)).toList();
+    EndingAxis across =
+        new EndingAxis(
+            w ? "effect size w" : "rate that is expected, in percent",
+            scale * range[0],
+            scale * range[1],
+            named ? KEY + room(names) : 0);
     CurvePlot plot = new CurvePlot(across, powerAxis());
-    targets(plot, scale * range[0], scale * range[1]);
+    targets(plot, across);
     for (int i = 0; i < curves.size(); i++) {
       Sized curve = curves.get(i);
       Power power = curve.design.at(curve.sizes);
@@ -369,29 +405,22 @@ final class PlanPicture {
       plot.curve(points, i);
       for (Plan each : curve.plans) {
         plot.dot(scale * each.effect(), each.power(), CurvePlot.ink(i));
-        // The widest curve's words stand outside, the others' inside, where no curve is.
-        boolean outside = w || curve.sizes.first() == fewest;
-        boolean right = (each.effect() > PlanPicture.none(curve.design)) == outside;
-        String words =
-            say(
-                "%s: %s",
-                Plans.sizes(curve.sizes),
-                w ? Figures.upTo(each.effect(), 3) : Figures.rate(each.effect()));
-        plot.write(
-            right ? "   " + words : words + "   ",
-            scale * each.effect(),
-            each.power() + (outside ? -0.02 : 0.012 + 0.045 * (i - 1)),
-            outside
-                ? right ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT
-                : right ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT,
-            CurvePlot.ink(i),
-            true);
       }
     }
     if (!w) {
       double none = scale * PlanPicture.none(curves.get(0).design());
       plot.line(none, 0, none, TOP, QUIET, true);
-      plot.write(" the null", none, 0.97, TextAnchor.CENTER_LEFT, QUIET, false);
+    }
+    for (int i = 0; i < curves.size(); i++) {
+      if (named) {
+        plot.key(i, names.get(i), across.end(), 0.97 - i * LINE);
+      } else {
+        curves.get(i).plans.forEach(each -> sizedEffect(plot, each, w));
+      }
+    }
+    wanted(plot, across);
+    if (!w) {
+      plot.upright("the null", scale * PlanPicture.none(curves.get(0).design()), QUIET);
     }
     return plot.picture(titled(chance() + " over what is expected"), subtitle(false));
   }

@@ -35,7 +35,7 @@ record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outco
   private static final int MOST_STEPS = 1200;
   private static final int MOST_INTERVALS = 240;
   private static final double SETTLED = 0.05;
-  private static final double ROOM = 1.17;
+  private static final double ROOM = 0.17;
   private static final Color PATH = new Color(0x00, 0x50, 0x8C);
   private static final Color NULL = new Color(0xB0, 0x3F, 0x00);
 
@@ -87,10 +87,7 @@ record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outco
   }
 
   private NumberAxis rows(String label) {
-    NumberAxis across = ChartStyle.axis(label);
-    across.setRange(0, logs().size() * ROOM);
-    ChartStyle.plain(across);
-    return across;
+    return new EndingAxis(label, 0, logs().size(), ROOM);
   }
 
   private XYPlot chances() {
@@ -177,7 +174,7 @@ record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outco
     ChartStyle.write(
         plot,
         "held against " + Figures.exactPercent(rate.settings().hypothesis().against()),
-        logs().size() * ROOM,
+        logs().size() * (1 + ROOM),
         against,
         TextAnchor.BOTTOM_RIGHT,
         NULL,

@@ -1,9 +1,12 @@
 package dev.tavik.chart;
 
+import static dev.tavik.result.Figures.say;
+
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Paint;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.jfree.chart.annotations.XYBoxAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -29,14 +32,16 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
   /** Between the picture's edges and the plot, as the style pads it. */
   private static final int PADDING = 46;
 
-  /** The width of bands in most pictures. */
-  private static final int USUAL_ROOM = 640;
-
   private static final int AROUND = 104;
   private static final int GAP = 8;
   private static final int AXIS = 56;
   private static final int KEY_LINE = 24;
   private static final double CHARACTER = 7.1;
+  private static final int LINE = 16;
+
+  /** What stands behind a band goes on in a further line after so many letters. */
+  private static final int REMARK = 26;
+
   private static final int TICK = 20;
 
   /** Half of the label 100% reaches so far beyond the tiles. */
@@ -48,33 +53,71 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
    * @param name what stands before it
    * @param height in pixels
    * @param tiles from left to right
-   * @param remark what stands behind it; may be empty
    */
-  record Band(String name, int height, List<Tile> tiles, String remark) {}
+  record Band(String name, int height, List<Tile> tiles) {
+    /** What stands behind it: what doesn't fit its tiles, what stands out first. */
+    List<String> remarks(double room) {
+      List<String> all =
+          tiles.stream()
+              .filter(tile -> tile.share() > 0 && tile.label(height, room).isEmpty())
+              .sorted(Comparator.comparing(tile -> !tile.outlined()))
+              .map(Tile::remark)
+              .toList();
+      int most = Math.max(1, height / LINE);
+      List<String> lines = new ArrayList<>();
+      for (int i = 0; i < all.size(); i++) {
+        boolean last = i == all.size() - 1;
+        String before = lines.isEmpty() ? "" : lines.get(lines.size() - 1);
+        String joined = before + ", " + all.get(i);
+        boolean more = !last && lines.size() == most;
+        String rest = say(", %s more", all.size() - i);
+        if (!before.isEmpty() && joined.length() + (more ? rest.length() : 0) <= REMARK) {
+          lines.set(lines.size() - 1, joined);
+        } else if (lines.size() < most) {
+          lines.add(all.get(i));
+        } else {
+          lines.set(lines.size() - 1, before + rest);
+          break;
+        }
+      }
+      return lines;
+    }
+  }
 
   /**
    * One tile.
    *
    * @param share its part of the band
    * @param fill its colour
-   * @param labels what to write in it, the first that fits
+   * @param labels what to write in it, the first that fits, each in its lines
+   * @param remark what to write behind the band where none does
    * @param outlined whether it stands out
    */
-  record Tile(double share, Color fill, List<String> labels, boolean outlined) {}
+  record Tile(
+      double share, Color fill, List<List<String>> labels, String remark, boolean outlined) {
+    List<String> label(int height, double room) {
+      return labels.stream()
+          .filter(
+              lines ->
+                  CHARACTER * longest(lines) + 6 <= share * room
+                      && LINE * lines.size() + 2 <= height)
+          .findFirst()
+          .orElse(List.of());
+    }
+  }
 
   /** A colour and what it means. */
   record Swatch(Color fill, String name) {}
 
-  /** Whether a label fits a tile of a picture that has some room beside its tiles. */
-  static boolean fits(String label, double share) {
-    return CHARACTER * label.length() + 6 <= share * USUAL_ROOM;
-  }
-
   Picture picture() {
     double before = 10 + CHARACTER * longest(bands.stream().map(Band::name).toList());
-    double after =
-        Math.max(LAST_TICK, 10 + CHARACTER * longest(bands.stream().map(Band::remark).toList()));
+    double after = LAST_TICK;
     double room = WIDTH - PADDING - before - after;
+    // What is said behind takes room, so that more doesn't fit.
+    for (double needed = behind(room); needed > after; needed = behind(room)) {
+      after = needed;
+      room = WIDTH - PADDING - before - after;
+    }
     List<List<Swatch>> lines = keyLines();
     int height =
         bands.stream().mapToInt(band -> band.height() + GAP).sum() + AXIS + KEY_LINE * lines.size();
@@ -89,6 +132,11 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
       key(plot, lines.get(i), top - AXIS - i * KEY_LINE);
     }
     return new Picture(ChartStyle.titled(plot, title, subtitle), WIDTH, height + AROUND);
+  }
+
+  private double behind(double room) {
+    return 10
+        + CHARACTER * longest(bands.stream().flatMap(band -> band.remarks(room).stream()).toList());
   }
 
   private static int longest(List<String> texts) {
@@ -144,22 +192,23 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
                 ChartStyle.INK,
                 null));
       }
-      double width = right - left;
-      tile.labels().stream()
-          .filter(label -> CHARACTER * label.length() + 6 <= width)
-          .findFirst()
-          .ifPresent(
-              label ->
-                  write(
-                      plot,
-                      label,
-                      right - width / 2,
-                      middle,
-                      TextAnchor.CENTER,
-                      inkOn(tile.fill())));
+      lines(
+          plot,
+          tile.label(band.height(), room),
+          left + (right - left) / 2,
+          middle,
+          TextAnchor.CENTER,
+          inkOn(tile.fill()));
       left = right;
     }
-    write(plot, band.remark(), room + 8, middle, TextAnchor.CENTER_LEFT, ChartStyle.INK);
+    lines(plot, band.remarks(room), room + 8, middle, TextAnchor.CENTER_LEFT, ChartStyle.INK);
+  }
+
+  private static void lines(
+      XYPlot plot, List<String> lines, double x, double middle, TextAnchor anchor, Paint ink) {
+    for (int i = 0; i < lines.size(); i++) {
+      write(plot, lines.get(i), x, middle + LINE * ((lines.size() - 1) / 2.0 - i), anchor, ink);
+    }
   }
 
   /** White on dark, dark on light, by the relative luminance of the web's accessibility rules. */

@@ -5,33 +5,46 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
+import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.planning.CompareDesign;
+import dev.tavik.planning.Effect;
+import dev.tavik.planning.RateDesign;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Hypothesis;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.Unanswered;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
+import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
+import dev.tavik.study.plan.PlanQuestion;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.tail.TailQuestion;
 import dev.tavik.tail.Tail;
 import java.awt.Font;
+import java.awt.geom.Line2D;
+import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -118,6 +131,101 @@ class ChartTest {
     assertThat(svg(NullPicture.of(kilns("10/10", "0/10").ask()))).doesNotContain("NaN");
     Answer between = TailQuestion.between(Tail.normal(0, 1), 1, 1).ask();
     assertThat(svg(TailPicture.of(between))).doesNotContain("NaN");
+  }
+
+  /** Many curves and lines, and words that say which is which. */
+  @Test
+  void noCurveRunsThroughWords() {
+    CompareDesign kilns =
+        CompareDesign.of(TwoProportionTest.Z_POOLED, 0.08, Hypothesis.twoSided(0), 0.05);
+    List<Effect> expected = List.of(Effect.rate(0.04), Effect.rate(0.05), Effect.rate(0.06));
+    for (List<Effect> effects : List.of(expected, expected.subList(0, 1))) {
+      Answer plan = PlanQuestion.forSizes(kilns, effects, List.of(0.8, 0.9)).ask();
+      for (Chart chart : List.of(Chart.POWER, Chart.EFFECTS)) {
+        String svg = svg(chart.of(plan));
+        Map<String, Rectangle2D> words = words(svg);
+        assertThat(words).containsKeys("80% wanted", "90% wanted");
+        List<Line2D> lines = lines(svg);
+        assertThat(lines).hasSizeGreaterThan(200);
+        words.forEach(
+            (word, box) -> assertThat(lines).as(word).noneMatch(line -> line.intersects(box)));
+      }
+    }
+  }
+
+  /** Where words stand, by the width of most letters. */
+  private static Map<String, Rectangle2D> words(String svg) {
+    Map<String, Rectangle2D> boxes = new LinkedHashMap<>();
+    Matcher text =
+        Pattern.compile("<text [^>]*?x=\"([0-9.]+)\"[^>]*?y=\"([0-9.]+)\">([^<]+)<").matcher(svg);
+    while (text.find()) {
+      double x = Double.parseDouble(text.group(1));
+      double y = Double.parseDouble(text.group(2));
+      String word = text.group(3).strip();
+      x += 4 * text.group(3).indexOf(word);
+      boxes.put(word, new Rectangle2D.Double(x, y - 9, 6.5 * word.length(), 9));
+    }
+    return boxes;
+  }
+
+  /** The pieces of curves, and straight lines. */
+  private static List<Line2D> lines(String svg) {
+    List<Line2D> lines = new ArrayList<>();
+    Matcher path = Pattern.compile(" d=\"M([-0-9. L]+)\" fill=\"none\"").matcher(svg);
+    while (path.find()) {
+      String[] points = path.group(1).trim().split(" L| ", -1);
+      for (int i = 3; i < points.length; i += 2) {
+        lines.add(line(points[i - 3], points[i - 2], points[i - 1], points[i]));
+      }
+    }
+    Matcher line =
+        Pattern.compile("x1=\"(.+?)\" x2=\"(.+?)\" y1=\"(.+?)\" y2=\"(.+?)\"").matcher(svg);
+    while (line.find()) {
+      lines.add(line(line.group(1), line.group(3), line.group(2), line.group(4)));
+    }
+    return lines;
+  }
+
+  private static Line2D line(String x1, String y1, String x2, String y2) {
+    return new Line2D.Double(
+        Double.parseDouble(x1),
+        Double.parseDouble(y1),
+        Double.parseDouble(x2),
+        Double.parseDouble(y2));
+  }
+
+  /** The last number at an axis isn't beyond what was computed, 1.5 times the size. */
+  @Test
+  void anAxisEndsWhereTheDataDo() {
+    RateDesign design = RateDesign.of(ProportionTest.SCORE, Hypothesis.twoSided(0.05), 0.05);
+    List<Effect> effects = List.of(Effect.rate(0.065), Effect.rate(0.08));
+    String svg = svg(Chart.POWER.of(PlanQuestion.forPower(design, effects, List.of(800L)).ask()));
+    assertThat(svg)
+        .contains("> 8% against 5%: n = 800, 9", ">1,200<")
+        .doesNotContain(">1,300<", ">1,400<");
+  }
+
+  /** What a tile has no room for stands behind its band, once, or is counted. */
+  @Test
+  void everyTileIsNamedOnceOrCounted() {
+    Answer few =
+        CrossQuestion.of(
+                CrossTable.of(new long[][] {{355, 32, 8, 8}, {322, 33, 37, 16}, {331, 25, 21, 8}}))
+            .ask();
+    String mosaic = svg(Chart.MOSAIC.of(few));
+    assertThat(mosaic.split("3\\.9", -1)).hasSize(2);
+    assertThat(mosaic).contains(">column 3 -3.8<");
+    Answer many =
+        CrossQuestion.of(CrossTable.of(new long[][] {{900, 3, 4, 5, 6}, {800, 3, 3, 9, 2}})).ask();
+    assertThat(svg(Chart.SHARES.of(many))).contains(">column 2 0.33%<", ">column 3 0.44%, 2 more<");
+  }
+
+  /** The words of what was observed stand clear of where rejection begins. */
+  @Test
+  void theObservedCountStandsClearOfOtherLines() {
+    String svg = svg(NullPicture.of(RateQuestion.of(Tally.of(16, 403), 0.07).ask()));
+    Rectangle2D observed = words(svg).get("observed 16");
+    assertThat(lines(svg)).noneMatch(line -> line.intersects(observed));
   }
 
   @Test
