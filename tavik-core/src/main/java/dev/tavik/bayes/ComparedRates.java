@@ -365,8 +365,8 @@ public final class ComparedRates {
         double riseLow = rise(low, atLow);
         double riseHigh = rise(high, atHigh);
         double determinant = slopeHigh * riseLow - slopeLow * riseHigh;
-        // The density rises at the low end and falls at the high one.
-        if (!(slopeLow > 0 && slopeHigh < 0 && determinant < 0)) {
+        // The density rises at the low end and falls at the high one, and is 0 beyond the scale's.
+        if (!(Double.isFinite(unequal) && slopeLow > 0 && slopeHigh < 0 && determinant < 0)) {
           return false;
         }
         double moveLow = (unequal * riseHigh - slopeHigh * beyond) / determinant;

@@ -36,6 +36,9 @@ public final class NoncentralChiSquare {
 
   private static final double REACH = 9;
 
+  /** Where the saddle point's 1/(1 - 2s) is below this, the mixture is its first term. */
+  private static final double FIRST_TERM_ALONE = 1e-100;
+
   private NoncentralChiSquare() {}
 
   /**
@@ -78,18 +81,18 @@ public final class NoncentralChiSquare {
     // Tails grow with k, so the weights matter less below their mode than above it.
     double k = Math.max(0, Math.floor(mean - 8 * Math.sqrt(mean) - 10));
     double to = Math.floor(mean + reach(mean));
-    double half = x / 2;
+    double half = Math.max(Double.MIN_VALUE, x / 2);
     double a = df / 2 + k;
     double tail = RegularizedGamma.Q.value(a, half);
-    double density = density(a, half);
+    double density = density(a + 1, half);
     double weight = weight(k, mean);
     double sum = weight * tail;
     double weights = weight;
     while (k < to) {
       // Q(a + 1, y) = Q(a, y) + y^a e^-y / Γ(a + 1)
-      density *= half / a;
       tail += density;
       a++;
+      density *= half / a;
       k++;
       weight *= mean / k;
       sum += weight * Math.min(1, tail);
@@ -106,7 +109,7 @@ public final class NoncentralChiSquare {
     double from = Math.max(0, Math.floor(mean - reach(mean)));
     double reach = Math.floor(mean + 8 * Math.sqrt(mean) + 10);
     double k = reach;
-    double half = x / 2;
+    double half = Math.max(Double.MIN_VALUE, x / 2);
     // A weight of 0, or below its mode a tail of 0, would stay 0 all the way down.
     while (k > from
         && !(weight(k, mean) > SMALLEST
@@ -159,7 +162,11 @@ public final class NoncentralChiSquare {
    * mean.
    */
   private static double contour(double x, double df, double lambda, boolean upper) {
-    double u = (Math.sqrt(df * df + 4 * lambda * x) - df) / (2 * lambda);
+    double u = 2 * x / (Math.sqrt(df * df + 4 * lambda * x) + df);
+    if (u < FIRST_TERM_ALONE) {
+      double tail = Math.exp(-lambda / 2 + ChiSquare.logLower(x, df));
+      return upper ? 1 - tail : tail;
+    }
     double saddle = (1 - 1 / u) / 2;
     double width = Math.sqrt(4 * lambda * u * u * u + 2 * df * u * u);
     int side = saddle > 0 ? 1 : -1;

@@ -29,9 +29,19 @@ public record Sampling(@Nullable Long population, double designEffect) {
       throw new IllegalArgumentException("lot must be from 2 to 10^12, got " + population);
     }
     require(
-        designEffect >= LEAST && designEffect <= MOST,
+        allows(designEffect),
         "design-effect must be from 0.1 to 100, such as 1.5, got %s",
         Figures.plain(designEffect));
+  }
+
+  /**
+   * Whether a design effect can be planned with.
+   *
+   * @param designEffect how many times larger the variance is
+   * @return whether it is from 0.1 to 100
+   */
+  public static boolean allows(double designEffect) {
+    return designEffect >= LEAST && designEffect <= MOST;
   }
 
   /**

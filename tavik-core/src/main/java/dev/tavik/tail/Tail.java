@@ -423,7 +423,7 @@ public final class Tail {
       throw new IllegalArgumentException(
           value < 1
               ? TOO_NEAR
-              : "the value with such an area lies within 1e-16 of 1, too near to be told from it");
+              : "the value with such an area lies too near to 1 to be told from it");
     }
     return value;
   }

@@ -149,34 +149,35 @@ class ComparedRatesTest {
 
   @ParameterizedTest
   @CsvSource({
-    "14, 400, 31, 410, 1, 1",
-    "0, 10, 0, 12, 1, 1",
-    "0, 60, 5, 60, 0.5, 0.5",
-    "60, 60, 55, 60, 0.1, 0.1",
-    "1, 3, 2, 3, 2, 30",
-    "0, 9, 9, 9, 1, 1",
-    "400, 400, 0, 400, 1, 1",
-    "3, 1000000000000, 9, 1000000000000, 1, 1",
-    "52000, 1000000, 51000, 1000000, 1, 1",
-    "500000000, 1000000000, 500010000, 1000000000, 1, 1"
+    "14, 400, 31, 410, 1, 1, 0.95",
+    "0, 10, 0, 12, 1, 1, 0.95",
+    "0, 60, 5, 60, 0.5, 0.5, 0.95",
+    "60, 60, 55, 60, 0.1, 0.1, 0.95",
+    "1, 3, 2, 3, 2, 30, 0.95",
+    "0, 9, 9, 9, 1, 1, 0.95",
+    "400, 400, 0, 400, 1, 1, 0.95",
+    "3, 1000000000000, 9, 1000000000000, 1, 1, 0.95",
+    "52000, 1000000, 51000, 1000000, 1, 1, 0.95",
+    "1, 1, 1, 117, 1, 1, 0.8",
+    "500000000, 1000000000, 500010000, 1000000000, 1, 1, 0.95"
   })
   void limitsHaveTheirTailsAndMirrorEachOther(
-      long x1, long n1, long x2, long n2, double a, double b) {
+      long x1, long n1, long x2, long n2, double a, double b, double level) {
     BetaPrior prior = new BetaPrior(a, b);
     ComparedRates rates = ComparedRates.of(prior, Tally.of(x1, n1), Tally.of(x2, n2));
     ComparedRates swapped = ComparedRates.of(prior, Tally.of(x2, n2), Tally.of(x1, n1));
     for (Quantity measure : ComparedRates.MEASURES) {
       boolean difference = measure == Quantity.DIFFERENCE;
-      Credible equal = rates.equalTailed(measure, 0.95);
-      assertThat(1 - rates.above(measure, equal.lower())).isCloseTo(0.025, within(1e-10));
-      assertThat(rates.above(measure, equal.upper())).isCloseTo(0.025, within(1e-10));
+      Credible equal = rates.equalTailed(measure, level);
+      assertThat(1 - rates.above(measure, equal.lower())).isCloseTo((1 - level) / 2, within(1e-10));
+      assertThat(rates.above(measure, equal.upper())).isCloseTo((1 - level) / 2, within(1e-10));
       assertThat(rates.above(measure, rates.median(measure))).isCloseTo(0.5, within(1e-10));
-      double mirrored = swapped.equalTailed(measure, 0.95).lower();
+      double mirrored = swapped.equalTailed(measure, level).lower();
       double upper = difference ? -mirrored : 1 / mirrored;
       assertThat(equal.upper()).isCloseTo(upper, within(1e-9 * Math.abs(upper)));
-      Credible highest = rates.highestDensity(measure, 0.95);
+      Credible highest = rates.highestDensity(measure, level);
       assertThat(rates.inside(measure, highest.lower(), highest.upper()))
-          .isCloseTo(0.95, within(1e-9));
+          .isCloseTo(level, within(1e-9));
       assertThat(highest.upper() - highest.lower())
           .isLessThanOrEqualTo((equal.upper() - equal.lower()) * (1 + 1e-9));
       if (highest.lower() > (difference ? -1 : 0)) {

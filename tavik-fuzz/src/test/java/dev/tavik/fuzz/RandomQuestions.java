@@ -1,7 +1,10 @@
 package dev.tavik.fuzz;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -24,18 +27,48 @@ final class RandomQuestions {
   private static final List<String> LEVELS = List.of("50%", "80%", "95%", "99%", "99.9999%");
   private static final List<String> ALPHAS = List.of("5%", "1%", "0.1", "0.3", "1e-10", "0.9");
   private static final List<String> ALTERNATIVES = List.of("two-sided", "less", "greater");
+  private static final List<String> RATIOS =
+      List.of("0.001", "0.5", "1", "2.5", "12", "300", "1e6", "1e9");
+
+  private static final List<String> EFFECTS = List.of("0.2", "0.001", "3");
+  private static final List<String> HALF_WIDTHS = List.of("0.5%", "2%", "1/1000000", "30%", "0.49");
+  private static final List<String> AREAS = List.of("5%", "2.5%", "1e-100", "0.5", "0.999999");
+
+  private static final List<String> VALUES =
+      List.of("0", "0.3", "1", "7", "1e4", "1e30", "1e-30", "-2");
+
+  private static final List<String> ODD_WEIGHTS = List.of("0.001", "1", "3.7", "0", "1e9");
+
+  private static final List<String> DESIGNS =
+      List.of(
+          "weight=w",
+          "weight=w,cluster=c",
+          "weight=w,strata=s,cluster=c",
+          "weight=w,strata=s,cluster=c,nest",
+          "weight=w,strata=s,lone=centre",
+          "strata=s,cluster=c,lone=certain",
+          "strata=s,population=200",
+          "weight=w,replicates=r*,method=jackknife",
+          "weight=w,replicates=r*,method=balanced");
+
   private static final List<String> PRIORS = List.of("1,1", "0.5,0.5", "1/3,1/3", "20,3");
 
   private final Random random;
+  private final Map<String, byte[]> files = new HashMap<>();
 
   RandomQuestions(long seed) {
     this.random = new Random(seed);
   }
 
+  /** What the last question's words name. */
+  Map<String, byte[]> files() {
+    return files;
+  }
+
   /** The words of one more question. */
   List<String> next() {
     List<String> words =
-        switch (random.nextInt(14)) {
+        switch (random.nextInt(15)) {
           case 0, 1 -> rate();
           case 2 -> rates();
           case 3, 4, 5 -> compare();
@@ -45,6 +78,7 @@ final class RandomQuestions {
           case 9, 10 -> cross();
           case 11 -> plan();
           case 12 -> tail();
+          case 13 -> design();
           default -> weigh();
         };
     return words;
@@ -227,60 +261,161 @@ final class RandomQuestions {
     return words;
   }
 
+  /** The words of a question that searches: for a size, a limit, or an answer by design. */
+  List<String> search() {
+    return switch (random.nextInt(3)) {
+      case 0 -> plan();
+      case 1 -> tail();
+      default -> design();
+    };
+  }
+
   private List<String> plan() {
-    List<String> words =
-        switch (random.nextInt(4)) {
-          case 0 ->
-              new ArrayList<>(
-                  List.of("plan", "rate", "--against", one(RATES), "--expect", one(RATES)));
-          case 1 ->
-              new ArrayList<>(
-                  List.of("plan", "compare", "--base", one(RATES), "--expect", one(RATES)));
-          case 2 ->
-              new ArrayList<>(
-                  List.of("plan", "table", "--df", "" + (1 + random.nextInt(30)), "--w", "0.2"));
-          default ->
-              new ArrayList<>(
-                  List.of("plan", "shares", "--against", "40%,30%,30%", "--expect", "45%,30%,25%"));
-        };
+    List<String> words = new ArrayList<>(List.of("plan"));
+    switch (random.nextInt(8)) {
+      case 0, 1 -> {
+        words.addAll(List.of("rate", "--against", one(RATES), "--expect", one(RATES)));
+        maybe(words, 4, "--lot", "" + size(9));
+        testPlan(words);
+      }
+      case 2, 3 -> {
+        words.addAll(List.of("compare", "--base", one(RATES)));
+        String expected = one(List.of("--expect", "--ratio", "--odds-ratio"));
+        words.addAll(List.of(expected, expected.equals("--expect") ? one(RATES) : one(RATIOS)));
+        maybe(words, 4, "--allocation", one(RATIOS));
+        testPlan(words);
+      }
+      case 4 -> {
+        words.addAll(List.of("table", "--df", "" + (1 + random.nextInt(30)), "--w", one(EFFECTS)));
+        size(words);
+      }
+      case 5 -> {
+        words.addAll(List.of("shares", "--against", "40%,30%,30%", "--expect", "45%,30%,25%"));
+        size(words);
+      }
+      case 6 -> {
+        words.addAll(List.of("compare", "--paired", "--first-only", one(RATES)));
+        words.addAll(List.of("--second-only", one(RATES)));
+        size(words);
+      }
+      default -> precision(words);
+    }
+    return words;
+  }
+
+  private void testPlan(List<String> words) {
+    size(words);
+    maybe(words, 4, "--sides", "one-sided");
+    maybe(words, 4, "--method", "exact");
+    maybe(words, 8, "--design-effect", "1.7");
+  }
+
+  private void size(List<String> words) {
     if (chance(2)) {
       words.addAll(List.of("--power", one(List.of("80%", "90%,99%"))));
     } else {
       words.addAll(List.of("--n", String.valueOf(size(12))));
     }
     maybe(words, 3, "--alpha", one(List.of("5%", "1%")));
-    if (words.get(1).equals("rate") || words.get(1).equals("compare")) {
-      maybe(words, 4, "--sides", "one-sided");
+  }
+
+  private void precision(List<String> words) {
+    if (chance(2)) {
+      words.addAll(List.of("rate", "--expect", one(RATES), "--intervals"));
+      words.add(one(List.of("clopper-pearson", "wilson", "jeffreys", "all")));
+    } else {
+      words.addAll(List.of("compare", "--base", one(RATES), "--expect", one(RATES)));
+    }
+    words.addAll(List.of("--half-width", one(HALF_WIDTHS)));
+    maybe(words, 3, "--level", one(LEVELS));
+    maybe(words, 3, "--design-effect", one(RATIOS));
+    maybe(words, 3, "--response", one(RATES));
+  }
+
+  private List<String> tail() {
+    List<String> words = new ArrayList<>(List.of("tail"));
+    String shape = one(RATIOS) + "," + one(RATIOS);
+    words.addAll(
+        switch (random.nextInt(9)) {
+          case 0 -> List.of("normal");
+          case 1 -> List.of("t", "--df", one(RATIOS));
+          case 2 -> List.of("chi-square", "--df", one(RATIOS));
+          case 3 -> List.of("f", "--df", shape);
+          case 4 -> List.of("binomial", "--n", "" + size(13), "--p", one(RATES));
+          case 5 -> List.of("poisson", "--mean", one(RATIOS));
+          case 6 -> List.of("beta", "--shape", shape);
+          case 7 -> hypergeometric();
+          default -> List.of("chi-square", "--df", one(RATIOS), "--noncentrality", one(RATIOS));
+        });
+    switch (random.nextInt(3)) {
+      case 0 -> words.addAll(List.of("--area", one(AREAS)));
+      case 1 -> words.addAll(List.of("--value", one(VALUES)));
+      default -> words.addAll(List.of("--between", one(VALUES) + "," + one(VALUES)));
     }
     return words;
   }
 
-  private List<String> tail() {
-    List<String> words =
-        new ArrayList<>(
-            switch (random.nextInt(8)) {
-              case 0 -> List.of("tail", "normal");
-              case 1 -> List.of("tail", "t", "--df", one(List.of("0.5", "1", "12", "1000000")));
-              case 2 ->
-                  List.of("tail", "chi-square", "--df", one(List.of("0.1", "1", "50", "1e6")));
-              case 3 -> List.of("tail", "f", "--df", one(List.of("1,1", "2,30", "100,3")));
-              case 4 -> List.of("tail", "binomial", "--n", "" + size(13), "--p", one(RATES));
-              case 5 -> List.of("tail", "poisson", "--mean", one(List.of("0.1", "3.5", "1e9")));
-              case 6 -> List.of("tail", "beta", "--shape", one(List.of("1,1", "0.5,9", "30,300")));
-              default ->
-                  List.of(
-                      "tail",
-                      "chi-square",
-                      "--df",
-                      "3",
-                      "--noncentrality",
-                      one(List.of("2", "900")));
-            });
-    if (chance(2)) {
-      words.addAll(List.of("--area", one(List.of("5%", "2.5%", "1e-100", "0.5"))));
-    } else {
-      words.addAll(List.of("--value", one(List.of("0", "0.3", "1", "7", "1e4", "1e30", "1e-30"))));
+  private List<String> hypergeometric() {
+    long units = size(12);
+    return List.of(
+        "hypergeometric",
+        "--population",
+        "" + units,
+        "--successes",
+        "" + successes(units),
+        "--n",
+        "" + Math.max(1, successes(units)));
+  }
+
+  /** A question of a sample by design, from one row on, with weights that are hardly weights. */
+  private List<String> design() {
+    int rows = one(List.of(1, 2, 3, 9, 40, 150));
+    int strata = one(List.of(1, 2, 5));
+    int clusters = one(List.of(1, 2, 9, 100));
+    List<String> weights = one(List.of(List.of("1"), List.of("1", "100000"), ODD_WEIGHTS));
+    String table =
+        IntStream.range(0, rows)
+            .mapToObj(
+                i ->
+                    String.join(
+                        ",",
+                        one(weights),
+                        "s" + random.nextInt(strata),
+                        "c" + random.nextInt(clusters),
+                        one(List.of("yes", "no", chance(9) ? "" : "no")),
+                        "g" + random.nextInt(random.nextInt(4) + 1),
+                        one(weights),
+                        one(ODD_WEIGHTS),
+                        one(ODD_WEIGHTS)))
+            .collect(Collectors.joining("\n", "w,s,c,y,g,r1,r2,r3\n", "\n"));
+    files.put("survey.csv", table.getBytes(StandardCharsets.UTF_8));
+    List<String> words = new ArrayList<>();
+    String success = one(List.of("yes", "no"));
+    words.addAll(
+        switch (random.nextInt(6)) {
+          case 0 ->
+              List.of("rate", "--outcome", "y", "--success", success, "--against", one(RATES));
+          case 1 ->
+              List.of(
+                  "rate",
+                  "--outcome=y",
+                  "--success",
+                  success,
+                  "--group=g",
+                  "--against",
+                  one(RATES));
+          case 2 -> List.of("compare", "--outcome", "y", "--success", success, "--group", "g");
+          case 3 -> List.of("shares", "--outcome", "g", "--against", "equal");
+          case 4 -> List.of("cross", "--rows", "y", "--columns", "g");
+          default -> List.of("sweep", "--group", "g");
+        });
+    words.addAll(List.of("--data", "survey.csv", "--design", one(DESIGNS)));
+    if (!words.contains("sweep") && !words.contains("cross")) {
+      maybe(words, 2, "--intervals", "all");
+      maybe(words, 3, "--level", one(LEVELS));
     }
+    maybe(words, words.contains("sweep") ? 1000 : 2, "--tests", "all");
+    maybe(words, 3, "--alpha", one(ALPHAS));
     return words;
   }
 

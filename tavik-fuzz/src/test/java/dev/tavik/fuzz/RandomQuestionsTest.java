@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -15,48 +17,80 @@ import org.junit.jupiter.api.Test;
 
 /**
  * What holds of every answer, whatever was asked: {@code -Dtavik.random=100000} asks more than the
- * usual hundred questions, the profile {@code proofs} 3,000.
+ * usual hundred questions, the profile {@code proofs} 3,000, and 20,000 of those that search.
  */
 class RandomQuestionsTest {
-  private static final int QUESTIONS =
-      Integer.getInteger("tavik.random", Boolean.getBoolean("tavik.proofs") ? 3000 : 100);
+  private static final int QUESTIONS = questions(3000);
+  private static final int SEARCHES = questions(20_000);
   private static final long SEED = Long.getLong("tavik.random.seed", 20_261_127L);
 
-  private static Asked ask(List<String> words) {
+  private static int questions(int proofs) {
+    return Integer.getInteger("tavik.random", Boolean.getBoolean("tavik.proofs") ? proofs : 100);
+  }
+
+  /** Words of an algorithm are no words for a reader. */
+  private static final String[] INNER = {
+    "NaN",
+    "Infinity",
+    "Infinite",
+    "null,null",
+    "settle",
+    "did not",
+    "no root",
+    "no peak",
+    "within 1e-"
+  };
+
+  private static Asked ask(List<String> words, Map<String, byte[]> files) {
     List<String> all = new ArrayList<>(words);
     all.add("--json");
-    return Asked.of(all, Map.of());
+    return Asked.of(all, files);
   }
 
   private static JsonNode json(List<String> words) {
-    Asked answer = ask(words);
+    Asked answer = ask(words, Map.of());
     assertThat(answer.status()).as(words + ": " + answer.err()).isZero();
     return answer.json();
   }
 
   @Test
   void everyAnswerIsSound() {
+    assertThat(answered(QUESTIONS, RandomQuestions::next)).isGreaterThan(QUESTIONS * 3 / 4);
+  }
+
+  @Test
+  void everySearchIsAnsweredInPlainWords() {
+    assertThat(answered(SEARCHES, RandomQuestions::search)).isGreaterThan(SEARCHES / 2);
+  }
+
+  /** How many of the questions have an answer; what all answers must hold is held of each. */
+  private static int answered(int count, Function<RandomQuestions, List<String>> next) {
     RandomQuestions questions = new RandomQuestions(SEED);
     int answered = 0;
-    for (int i = 0; i < QUESTIONS; i++) {
-      List<String> words = questions.next();
-      Asked answer = ask(words).sound();
-      assertThat(answer.status()).as(words + ": " + answer.err()).isIn(0, 2);
+    for (int i = 0; i < count; i++) {
+      List<String> words = next.apply(questions);
+      Map<String, byte[]> files = questions.files();
+      String what = words + table(words, files);
+      Asked answer = ask(words, files).sound();
+      assertThat(answer.status()).as(what + ": " + answer.err()).isIn(0, 2, 3);
+      assertThat(answer.err()).as(what).doesNotContain(INNER);
       if (answer.status() == 0) {
         answered++;
-        Asked text = Asked.of(words, Map.of()).sound();
-        assertThat(text.status()).as("%s", words).isZero();
-        assertThat(text.out()).as("%s", words).doesNotContain("NaN", "Infinity", "null,null");
-        // Words of an algorithm are no words for a reader.
-        assertThat(text.out())
-            .as("%s", words)
-            .doesNotContain("did not settle", "no root", "within 1e-16 of");
+        Asked text = Asked.of(words, files).sound();
+        assertThat(text.status()).as(what).isZero();
+        assertThat(text.out()).as(what).doesNotContain(INNER);
         if (i % EVERY_SO_MANY == 0) {
-          printed(text.out()).forEach(RandomQuestionsTest::isAccepted);
+          printed(text.out()).forEach(each -> isAccepted(each, files));
         }
       }
     }
-    assertThat(answered).isGreaterThan(QUESTIONS * 3 / 4);
+    return answered;
+  }
+
+  private static String table(List<String> words, Map<String, byte[]> files) {
+    return words.contains("--data")
+        ? "\n" + new String(files.get("survey.csv"), StandardCharsets.UTF_8)
+        : "";
   }
 
   /** Commands that are printed for the next step; a long one goes on behind a backslash. */
@@ -70,13 +104,13 @@ class RandomQuestionsTest {
   }
 
   /** What Tavik prints it takes. */
-  private static void isAccepted(String command) {
+  private static void isAccepted(String command, Map<String, byte[]> files) {
     List<String> words = new ArrayList<>();
     Matcher word = WORD.matcher(command.substring("tavik ".length()));
     while (word.find()) {
       words.add(word.group().replaceAll("[\"']", ""));
     }
-    Asked answer = Asked.of(words, Map.of()).sound();
+    Asked answer = Asked.of(words, files).sound();
     assertThat(answer.status()).as(command + ": " + answer.err()).isZero();
   }
 
@@ -142,9 +176,10 @@ class RandomQuestionsTest {
       boolean intervals = List.of("rate", "compare", "shares").contains(words.get(0));
       if (!intervals
           || words.contains("--level")
+          || words.contains("--data")
           || words.contains("--bayes")
           || words.contains("--simulate")
-          || ask(words).status() != 0) {
+          || ask(words, questions.files()).status() != 0) {
         continue;
       }
       seen++;

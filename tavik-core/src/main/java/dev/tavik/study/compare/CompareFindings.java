@@ -100,21 +100,28 @@ final class CompareFindings {
         .add(found.preference().finding())
         .add(Decidable.of(this::mayReject))
         .addAll(bayes)
-        .add(
-            Finding.say(
-                new Block.Command(
-                    "As a table",
-                    say(
-                        "tavik cross --cells \"%d %d; %d %d\"",
-                        first.successes(),
-                        first.failures(),
-                        second.successes(),
-                        second.failures()))))
+        .addAll(asTable())
         .add(Workings.of(this::working))
         .addAll(LookUp.of(first, second, found.tests()))
         .conditions(conditions(found))
         .cautions(cautions)
         .concluded(found.preference().on(CompareVerdict.of(found)));
+  }
+
+  /** The command that tests it as a table, which wants successes and failures, and not too many. */
+  private List<Finding> asTable() {
+    if (first.successes() + second.successes() == 0
+        || first.failures() + second.failures() == 0
+        || first.trials() + second.trials() > Tally.MAX_TRIALS) {
+      return List.of();
+    }
+    return List.of(
+        Finding.say(
+            new Block.Command(
+                "As a table",
+                say(
+                    "tavik cross --cells \"%d %d; %d %d\"",
+                    first.successes(), first.failures(), second.successes(), second.failures()))));
   }
 
   static List<Condition> conditions(CompareFound found) {

@@ -13,6 +13,7 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.count.SurveyCounts.Weights;
 import dev.tavik.count.Tally;
+import dev.tavik.planning.Sampling;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
@@ -411,7 +412,7 @@ public record Design(DesignedSample sample) {
    */
   public static List<Finding> planned(String expected, Interval now, double effect) {
     double half = (now.upper() - now.lower()) / 2;
-    return !(effect > 0 && Double.isFinite(effect) && half > 0)
+    return !(Sampling.allows(effect) && half > 0)
         ? List.of()
         : List.of(
             Finding.say(

@@ -32,6 +32,9 @@ import java.util.OptionalDouble;
 public record DesignTests(
     DesignedDeviation deviation, List<TestResult> made, List<Refusal> refusals) {
 
+  /** A smaller effect is rounding, and no sample would find it. */
+  private static final double LEAST_PLANNED = 1e-4;
+
   public static DesignTests of(DesignedDeviation deviation, List<SurveyTableTest> wanted) {
     List<TestResult> made = new ArrayList<>();
     List<Refusal> refusals = new ArrayList<>();
@@ -134,7 +137,7 @@ public record DesignTests(
   public List<Finding> planned(String kind) {
     double effect = Math.sqrt(deviation.pearson() / deviation.rows());
     double times = deviation.meanEffect();
-    return !(effect > 0 && times > 0 && Double.isFinite(times))
+    return !(effect >= LEAST_PLANNED && times > 0 && Double.isFinite(times))
         ? List.of()
         : List.of(
             Finding.say(

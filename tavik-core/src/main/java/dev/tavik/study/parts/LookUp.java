@@ -30,10 +30,13 @@ public record LookUp(Map<String, List<String>> methodsByTail) implements Finding
   }
 
   public static List<Finding> of(Tally first, Tally second, List<TestResult> tests) {
+    long both = first.trials() + second.trials();
+    // A tail is looked up in as many units as a group may have.
     return of(
         tests,
-        hypergeometric(
-            first.trials() + second.trials(), first.successes() + second.successes(), first));
+        both > Tally.MAX_TRIALS
+            ? ""
+            : hypergeometric(both, first.successes() + second.successes(), first));
   }
 
   private static String hypergeometric(long population, long successes, Tally drawn) {
