@@ -13,6 +13,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
@@ -194,6 +195,42 @@ class EverySourceTest {
     for (String source : SOURCES) {
       assertThat(answer(given, source)).as(source).isEqualTo(plain);
     }
+  }
+
+  /** Sums of weights don't depend on the order in which parts are added, to the last digit. */
+  @Test
+  void aDesignIsTheSameWhereverItsRowsLie() throws IOException, SQLException {
+    List<String> lines = Files.readAllLines(Path.of("../demo/panel-survey.csv"));
+    List<String> turned = new ArrayList<>(lines.subList(1, lines.size()));
+    Collections.reverse(turned);
+    turned.add(0, lines.get(0));
+    Path csv = Files.write(folder.resolve("turned.csv"), turned);
+    String file = folder.resolve("panel").toString();
+    try (Connection engine = DriverManager.getConnection("jdbc:duckdb:" + file + ".duckdb");
+        Statement statement = engine.createStatement()) {
+      statement.execute(
+          "CREATE TABLE panel AS SELECT * REPLACE (weight::DOUBLE AS weight) FROM"
+              + " read_csv('../demo/panel-survey.csv', all_varchar = true)");
+      statement.execute("COPY panel TO '" + file + ".parquet' (FORMAT parquet)");
+    }
+    String command =
+        "rate --outcome would_reorder --success yes --against 65%"
+            + " --design weight=weight,strata=region,cluster=dealer";
+    String plain = design(command, "--data demo/panel-survey.csv");
+    assertThat(plain).contains("sumOfWeights", "shareOfLargest");
+    for (String source :
+        List.of(
+            "--data " + csv,
+            "--data " + file + ".parquet",
+            "--relation panel --database jdbc:duckdb:" + file + ".duckdb")) {
+      assertThat(design(command, source)).as(source).isEqualTo(plain);
+    }
+  }
+
+  private static String design(String command, String source) {
+    String answer = answer(command, source);
+    int from = answer.indexOf("\"design\": {");
+    return answer.substring(from, answer.indexOf("}", from));
   }
 
   /** What the column engine counts is what the reader of rows counts; the rest it isn't given. */

@@ -28,7 +28,6 @@ public final class SurveyCounts {
    * @param rows how many rows have a weight above 0
    * @param least the smallest weight above 0
    * @param greatest the largest
-   * @param largest the five largest, the largest first; fewer where only sums are known
    * @param sum the sum of all
    * @param squares of each combination, the sum of the squared weights
    * @param zero how many rows weigh 0
@@ -38,7 +37,6 @@ public final class SurveyCounts {
       long rows,
       double least,
       double greatest,
-      List<Double> largest,
       double sum,
       List<Double> squares,
       long zero,
@@ -49,14 +47,12 @@ public final class SurveyCounts {
      * @param rows how many rows have a weight above 0
      * @param least the smallest weight above 0
      * @param greatest the largest
-     * @param largest the five largest, the largest first
      * @param sum the sum of all
      * @param squares of each combination, the sum of the squared weights
      * @param zero how many rows weigh 0
      * @param missing how many have no weight
      */
     public Weights {
-      largest = List.copyOf(largest);
       squares = List.copyOf(squares);
     }
   }

@@ -149,6 +149,17 @@ public final class Figures {
   }
 
   /**
+   * A sum that is the same wherever its parts lie: parts that come in another order leave other
+   * last digits.
+   *
+   * @param sum a finite number
+   * @return the sum, rounded to twelve digits
+   */
+  public static double rounded(double sum) {
+    return BigDecimal.valueOf(sum).round(EXACT).doubleValue();
+  }
+
+  /**
    * A number to some significant digits, in plain notation from 10⁻⁵ to 10⁹, else as {@code
    * 3.1e-12}. Trailing zeros stay: they say how far the number was rounded.
    *

@@ -69,8 +69,7 @@ public final class SurveyRows {
     for (double square : squares) {
       each.add(square);
     }
-    SurveyCounts.Weights weights =
-        new SurveyCounts.Weights(rows.size(), 1, 1, List.of(1.0), sum, each, 0, 0);
+    SurveyCounts.Weights weights = new SurveyCounts.Weights(rows.size(), 1, 1, sum, each, 0, 0);
     Tabulation tabulation = Tabulation.of("rows", names, units, rows.size(), 0, Map.of());
     return SurveyCounts.of(by, tabulation, weights, sums);
   }

@@ -14,6 +14,8 @@ final class OverviewHandler extends RowHandler {
   private final int only;
   private final List<ColumnProfile> profiles = new ArrayList<>();
 
+  private final List<String> uncounted = new ArrayList<>();
+
   OverviewHandler(String source) {
     this(source, ALL);
   }
@@ -55,6 +57,12 @@ final class OverviewHandler extends RowHandler {
   @Override
   public void tooMany(int column) {
     profiles.get(column).tooMany();
+  }
+
+  @Override
+  public void notSingle(int column, String type) {
+    profiles.get(column).tooMany();
+    uncounted.add(profiles.get(column).name() + " is of type " + type + ", which is " + NOT_SINGLE);
   }
 
   /**
@@ -105,6 +113,7 @@ final class OverviewHandler extends RowHandler {
             ? first.profiles
             : each.stream().map(handler -> handler.profiles.get(handler.only)).toList();
     List<String> all = new ArrayList<>(remarks);
+    each.forEach(handler -> all.addAll(handler.uncounted));
     columns.stream()
         .filter(ColumnProfile::decimalComma)
         .forEach(column -> all.add("numbers of " + column.name() + " have a decimal comma"));

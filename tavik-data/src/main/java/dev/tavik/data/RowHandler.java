@@ -20,6 +20,9 @@ import org.jspecify.annotations.Nullable;
  * loop 1.2 s.
  */
 public abstract class RowHandler {
+  /** What is said of a column of bytes, lists or parts. */
+  static final String NOT_SINGLE = "not one value a row";
+
   private static final int MOST_COLUMNS = 1 << 14;
   private static final int LONGEST_ROW = 1 << 22;
 
@@ -107,6 +110,25 @@ public abstract class RowHandler {
    */
   public void tooMany(int column) {
     throw new IllegalStateException("any number of values is accepted");
+  }
+
+  /**
+   * A column that is wanted holds what isn't one value a row, such as bytes or lists: what a source
+   * finds that can't hand it over.
+   *
+   * @param column which column, from 0
+   * @param type what the source calls its type
+   * @throws DataException if nothing can be said of the data without it
+   */
+  public void notSingle(int column, String type) {
+    throw new DataException(
+        DataException.Code.COLUMN,
+        "%s: column %s is of type %s, which is %s; take a part of it, or a row for each of its"
+            + " values",
+        source,
+        names.get(column),
+        type,
+        NOT_SINGLE);
   }
 
   /**

@@ -55,7 +55,7 @@ final class SurveyPart {
     if (row.together()) {
       weights.seen(row.least(), row.greatest());
     } else {
-      weights.seen(row.weight(), counts.units());
+      weights.seen(row.weight(), row.weight());
     }
   }
 

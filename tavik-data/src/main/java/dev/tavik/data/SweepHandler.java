@@ -108,6 +108,14 @@ final class SweepHandler extends RowHandler {
   }
 
   @Override
+  public void notSingle(int column, String type) {
+    if (column == groupPlace || special[column]) {
+      super.notSingle(column, type);
+    }
+    leaveOut(column, type + ", which is " + NOT_SINGLE);
+  }
+
+  @Override
   boolean[] header(Header header) {
     names = header.names();
     groupPlace = header.find(group);
@@ -199,13 +207,15 @@ final class SweepHandler extends RowHandler {
     if (swept.open()) {
       lacking = column + 1;
     } else if (column != groupPlace) {
-      wanted[column] = special[column];
-      columns[column] = null;
-      closed = true;
-      leftOut.put(
-          swept.name(),
-          "more than " + Figures.count(SweptColumn.MOST_LEVELS) + " different values");
+      leaveOut(column, "more than " + Figures.count(SweptColumn.MOST_LEVELS) + " different values");
     }
+  }
+
+  private void leaveOut(int column, String why) {
+    wanted[column] = special[column];
+    columns[column] = null;
+    closed = true;
+    leftOut.put(names.get(column), why);
   }
 
   private @Nullable String read(

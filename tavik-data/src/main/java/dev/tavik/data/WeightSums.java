@@ -6,14 +6,14 @@ import java.util.stream.IntStream;
 
 /** Sums of weights by combination, while rows come; what is wanted of all weights beside. */
 final class WeightSums {
-  private static final int LARGEST = 5;
-
   private double[] squares = new double[8];
-  private final double[] largest = new double[LARGEST];
   private long rows;
   private double least = Double.POSITIVE_INFINITY;
+  private double greatest;
   private double sum;
-  private boolean together;
+
+  /** What the sum's roundings have lost (Neumaier 1974). */
+  private double lost;
 
   /** Adds so many rows of a combination, with the sum of their weights and of their squares. */
   void add(int combination, long units, double weights, double squared) {
@@ -22,40 +22,23 @@ final class WeightSums {
     }
     squares[combination] += squared;
     rows += units;
+    double before = sum;
     sum += weights;
+    lost += before >= weights ? before - sum + weights : weights - sum + before;
   }
 
-  /** Takes note of rows that come together: of their weights only the ends are known. */
-  void seen(double smallest, double greatest) {
-    together = true;
-    seen(greatest, 1L);
+  /** Takes note of the ends of weights that rows have. */
+  void seen(double smallest, double largest) {
     least = Math.min(least, smallest);
-  }
-
-  /** Takes note of a weight that some row has, so many of them. */
-  void seen(double weight, long units) {
-    least = Math.min(least, weight);
-    for (int i = 0; i < LARGEST && i < units && weight > largest[LARGEST - 1]; i++) {
-      int at = LARGEST - 1;
-      while (at > 0 && largest[at - 1] < weight) {
-        largest[at] = largest[at - 1];
-        at--;
-      }
-      largest[at] = weight;
-    }
+    greatest = Math.max(greatest, largest);
   }
 
   Weights weights(int combinations, long zero, long missing) {
     return new Weights(
         rows,
         least,
-        largest[0],
-        Arrays.stream(largest)
-            .limit(together ? 1 : LARGEST)
-            .filter(each -> each > 0)
-            .boxed()
-            .toList(),
-        sum,
+        greatest,
+        sum + lost,
         IntStream.range(0, combinations)
             .mapToObj(c -> c < squares.length ? squares[c] : 0.0)
             .toList(),

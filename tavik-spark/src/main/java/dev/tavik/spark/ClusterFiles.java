@@ -82,6 +82,8 @@ final class ClusterFiles implements Opening {
   static CountSource rows(SparkSession session, String path, Optional<String> said) {
     String name = parsed(path).getName();
     String format = said.orElseGet(() -> format(name));
+    // Values in names of folders are as they are written: 007 is not 7.
+    session.conf().set("spark.sql.sources.partitionColumnTypeInference.enabled", "false");
     try {
       if (format.equals("csv")) {
         TextParts.requireAlike(session, path);

@@ -79,8 +79,13 @@ final class SparkRows extends RowSource {
     for (RowHandler each : several) {
       headed(each);
       if (each.need() != Need.NAMES) {
-        slices.add(slice(each));
-        asking.add(each);
+        Slice slice = slice(each);
+        if (slice.places().isEmpty() && slice.summed().isEmpty()) {
+          none(each);
+        } else {
+          slices.add(slice);
+          asking.add(each);
+        }
       }
     }
     List<Gathered> gathered = gather(slices);
@@ -88,6 +93,16 @@ final class SparkRows extends RowSource {
       hand(gathered.get(i), slices.get(i), asking.get(i));
     }
     return Manner.of("rows on a cluster");
+  }
+
+  /** Where no column can be handed over the rows are only counted. */
+  private void none(RowHandler handler) {
+    long rows = dataset.count();
+    if (rows > 0) {
+      handler.begin(1);
+      handler.times(rows);
+      handler.end(schema.length());
+    }
   }
 
   private List<Gathered> gather(List<Slice> slices) {
@@ -131,8 +146,12 @@ final class SparkRows extends RowSource {
     boolean numbers = summed.stream().allMatch(each -> type(each) instanceof NumericType);
     List<Slice.Place> places = new ArrayList<>();
     for (int column = 0; column < schema.length(); column++) {
-      if (handler.wants(column) && !(numbers && summed.contains(column))) {
-        requireSingle(column);
+      if (!handler.wants(column) || (numbers && summed.contains(column))) {
+        continue;
+      }
+      if (!Written.single(type(column))) {
+        handler.notSingle(column, Figures.shortened(type(column).simpleString()));
+      } else {
         places.add(
             new Slice.Place(
                 column,
@@ -152,18 +171,6 @@ final class SparkRows extends RowSource {
 
   private DataType type(int column) {
     return schema.fields()[column].dataType();
-  }
-
-  private void requireSingle(int column) {
-    if (!Written.single(type(column))) {
-      throw new DataException(
-          DataException.Code.COLUMN,
-          "%s: column %s is of type %s, which is not one value a row; take a part of it, or a row for"
-              + " each of its values",
-          called,
-          schema.fields()[column].name(),
-          Figures.shortened(type(column).simpleString()));
-    }
   }
 
   private void hand(Gathered gathered, Slice slice, RowHandler handler) {

@@ -38,11 +38,22 @@ final class Written {
       // A collation may take different texts for equal; levels are the exact ones.
       return functions.collate(column, "UTF8_BINARY");
     }
+    if (!dated(type)) {
+      return column;
+    }
     // Seconds only where there are some, and no midnight, as every source writes moments.
-    return dated(type)
-        ? functions.regexp_replace(
-            column.cast("string"), functions.lit("( 00:00)?:00$"), functions.lit(""))
-        : column;
+    Column moment =
+        functions.regexp_replace(
+            column.cast("string"), functions.lit("( 00:00)?:00$"), functions.lit(""));
+    return type instanceof TimestampType ? told(moment, column) : moment;
+  }
+
+  /** Where clocks are set back an hour is there twice; the second is told by its offset. */
+  private static Column told(Column moment, Column instant) {
+    Column second = functions.not(instant.eqNullSafe(instant.cast("string").cast("timestamp")));
+    return functions
+        .when(second, functions.concat(moment, functions.date_format(instant, " XXX")))
+        .otherwise(moment);
   }
 
   /** The same, with texts as their bytes. */

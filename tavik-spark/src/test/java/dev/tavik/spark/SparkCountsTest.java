@@ -239,6 +239,26 @@ class SparkCountsTest {
             assertThat(crossed.tables().get(0).counts()).containsEntry(List.of(level, "x"), count));
   }
 
+  /** Where clocks are set back one hour follows itself. */
+  @Test
+  void anHourThatIsThereTwiceIsTwoLevels() {
+    session.conf().set("spark.sql.session.timeZone", "Europe/Berlin");
+    try {
+      Dataset<Row> rows =
+          session
+              .range(0, 4)
+              .selectExpr("timestamp_seconds(1792884600 + 3600 * id) as fired", "id % 2 as kiln");
+      assertThat(SparkCounts.of(rows).count(CountRequest.of("fired")).levels(0))
+          .containsExactly(
+              "2026-10-25 01:30",
+              "2026-10-25 02:30",
+              "2026-10-25 02:30 +01:00",
+              "2026-10-25 03:30");
+    } finally {
+      session.conf().unset("spark.sql.session.timeZone");
+    }
+  }
+
   private static Object parsed(String type, String value) {
     return switch (type) {
       case "double" -> Double.valueOf(value);
@@ -400,9 +420,15 @@ class SparkCountsTest {
         .hasMessageContaining("firings has no column 'kilm'; did you mean kiln?");
     assertThatThrownBy(() -> SparkCounts.of(rows.filter("id < 0")).count(CountRequest.of("kiln")))
         .hasMessageContaining("no rows of data");
-    Dataset<Row> plain = rows.select("id", "kiln", "batch");
-    Crossings swept = SparkCounts.of(plain).countAgainst("kiln", CountRequest.of("*"));
-    assertThat(swept.leftOut()).containsOnlyKeys("id");
+    Crossings swept = counts.countAgainst("kiln", CountRequest.of("*"));
+    assertThat(swept.leftOut())
+        .containsOnlyKeys("id", "tiles", "marks", "firing", "photo")
+        .containsEntry("photo", "binary, which is not one value a row");
+    assertThat(counts.overview().remarks())
+        .contains("photo is of type binary, which is not one value a row");
+    assertThat(counts.overview().columns()).hasSize(7);
+    assertThatThrownBy(() -> counts.countAgainst("photo", CountRequest.of("kiln")))
+        .hasMessageContaining("column photo is of type binary");
     assertThat(swept.tables()).hasSize(1);
     assertThat(swept.tables().get(0).counts()).hasSize(900);
   }

