@@ -249,7 +249,9 @@ final class OutputOptions {
       try (FileBatch files = new FileBatch()) {
         batch = files;
         StudyAnswer decided = toFiles(study, detail(detail), pictures, files, file, terminal);
-        told(files.commit(), quiet, terminal);
+        List<Path> written = files.commit();
+        removePagesBeyond(written, file);
+        told(written, quiet, terminal);
         return decided;
       } finally {
         batch = null;
@@ -264,13 +266,27 @@ final class OutputOptions {
 
   /** Pages of an earlier report may be replaced, and no others. */
   private void requirePagesReplaceable(Path file) throws IOException {
-    Path folder = file.resolveSibling(stem(file));
-    if (report() == Report.HTML && Files.isDirectory(folder)) {
-      try (Stream<Path> pages = Files.list(folder)) {
-        pages
-            .filter(each -> each.getFileName().toString().matches("page-\\d+\\.html"))
-            .forEach(each -> requireReplaceable("--out", each));
+    pages(file).forEach(each -> requireReplaceable("--out", each));
+  }
+
+  /** Of an earlier report that was longer no page stays behind. */
+  private void removePagesBeyond(List<Path> written, Path file) throws IOException {
+    for (Path page : pages(file)) {
+      if (!written.contains(page) && FileWriting.ours(page)) {
+        Files.delete(page);
       }
+    }
+  }
+
+  private List<Path> pages(Path file) throws IOException {
+    Path folder = file.resolveSibling(stem(file));
+    if (report() != Report.HTML || !Files.isDirectory(folder)) {
+      return List.of();
+    }
+    try (Stream<Path> pages = Files.list(folder)) {
+      return pages
+          .filter(each -> each.getFileName().toString().matches("page-\\d+\\.html"))
+          .toList();
     }
   }
 

@@ -106,6 +106,17 @@ class OutputTest {
     Files.writeString(folder.resolve("big week/page-2.html"), "mine");
     assertThat(CommandLine.run("run", study.toString(), "--out", index.toString()).err())
         .contains("page-2.html that Tavik didn't write");
+    Files.writeString(folder.resolve("big week/page-9.html"), "mine");
+    Files.writeString(study, "questions:\n  - {ask: rate, tally: 14/400, against: 5%}\n");
+    assertThat(
+            CommandLine.run("run", study.toString(), "--out", index.toString(), "--overwrite")
+                .status())
+        .isZero();
+    // Of the longer report nothing stays; what someone else wrote does.
+    try (Stream<Path> left = Files.list(folder.resolve("big week"))) {
+      assertThat(left.map(each -> each.getFileName().toString()))
+          .containsExactlyInAnyOrder("page-2.html", "page-9.html");
+    }
     try (Stream<Path> left = Files.walk(folder)) {
       assertThat(left.filter(each -> each.toString().endsWith(".part"))).isEmpty();
     }
