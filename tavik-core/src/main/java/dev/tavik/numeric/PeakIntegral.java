@@ -23,6 +23,8 @@ public final class PeakIntegral {
 
   private static final double MOST_BEND = 2;
 
+  private static final double MOST_SHRINKING = 4;
+
   /** A width, in units of the peak's, to which the peak needn't be found more closely. */
   private static final double CLOSE = 0.3;
 
@@ -83,7 +85,8 @@ public final class PeakIntegral {
         return;
       } else {
         steep = true;
-        step /= Double.isFinite(bend) ? Math.max(1.5, Math.sqrt(bend)) : 4;
+        // Where a side falls far more steeply than a parabola its bend says little of the width.
+        step /= Math.max(1.5, Math.min(MOST_SHRINKING, Math.sqrt(bend)));
       }
     }
     throw new ArithmeticException("no peak was found from " + peak);

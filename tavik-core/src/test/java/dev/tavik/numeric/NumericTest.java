@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import org.apache.commons.numbers.gamma.LogGamma;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
@@ -302,5 +304,27 @@ class NumericTest {
   private static void assertTail(double found, double expected) {
     double allowed = expected > -690 ? 1e-12 : 1e-14 * -expected;
     assertThat(found).isCloseTo(expected, within(Math.max(allowed, 1e-300)));
+  }
+
+  /**
+   * ∫ exp(-A e^-t - b t) dt = A^-b Γ(b): on one side it falls like a step, on the other slowly; few
+   * values are asked for, wherever the search starts.
+   */
+  @ParameterizedTest
+  @CsvSource({"44.5, 1000", "44.5, 1e-3", "25, 1", "-3, 20", "300, 1e-6"})
+  void anIntegralWithUnlikeSidesIsFoundFromAnywhere(double start, double width) {
+    double a = 1e12;
+    double b = 1 / 3.0;
+    AtomicInteger asked = new AtomicInteger();
+    double log =
+        PeakIntegral.log(
+            t -> {
+              asked.incrementAndGet();
+              return -a * Math.exp(-t) - b * t;
+            },
+            start,
+            width);
+    assertThat(log).isCloseTo(LogGamma.value(b) - b * Math.log(a), within(1e-12));
+    assertThat(asked).hasValueLessThan(5_000);
   }
 }
