@@ -399,7 +399,7 @@ class CrossCommandTest {
     assertThat(Files.readString(chart))
         .contains("kiln by grade: shares of each row", "sound 88.1%", "cracked 2.0%, warped 2.0%");
     assertThat(Files.readString(mosaic))
-        .contains("sound -3.7", "cracked +3.9", "fewer than expected", "adjusted residuals");
+        .contains("sound -3.7", ">cracked<", ">+3.9<", "fewer than expected", "adjusted residuals");
     assertThat(Files.readString(density))
         .contains("chi-square with 6 degrees of freedom", "p = 0.000333");
     CommandLine.shell(SHIFTS + " --chart " + chart + " --chart null=" + density);
