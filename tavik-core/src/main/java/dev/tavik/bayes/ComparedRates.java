@@ -165,7 +165,7 @@ public final class ComparedRates {
               return both.logDensity(t)
                   - atCommon
                   + 2 * (Math.log(value) + Math.log(rest))
-                  + Math.log(upperRatio(t));
+                  + logUpperRatio(t);
             },
             Math.log(a) - Math.log(b),
             Math.sqrt((a + b) / (a * b)));
@@ -174,15 +174,11 @@ public final class ComparedRates {
         + integral;
   }
 
-  /** P(first &gt; t)/(f(t) t (1 - t)). */
-  private double upperRatio(DecimalFraction t) {
+  /** ln P(first &gt; t)/(f(t) t (1 - t)): far below the first's mean no number holds the ratio. */
+  private double logUpperRatio(DecimalFraction t) {
     return first.lowerIsSmaller(t)
-        ? Math.exp(
-            first.logUpper(t)
-                - first.logDensity(t)
-                - Math.log(t.value())
-                - Math.log(t.complement()))
-        : first.smallerTailRatio(t);
+        ? first.logUpper(t) - first.logDensity(t) - Math.log(t.value()) - Math.log(t.complement())
+        : Math.log(first.smallerTailRatio(t));
   }
 
   /**

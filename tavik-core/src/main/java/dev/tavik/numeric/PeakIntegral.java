@@ -129,6 +129,9 @@ public final class PeakIntegral {
     double last = Double.POSITIVE_INFINITY;
     for (double t = from; ; t += step) {
       double relative = log.applyAsDouble(peak + t) - top;
+      if (!(relative < Double.POSITIVE_INFINITY)) {
+        throw new ArithmeticException("integrand is not a number around " + peak);
+      }
       sum += Math.exp(relative);
       if (relative < -NEGLIGIBLE && relative <= last) {
         return sum;

@@ -188,6 +188,32 @@ class ComparedRatesTest {
     }
   }
 
+  /**
+   * Where a large sample lies far inside the belief of a small one, on either side of what is
+   * common: the factor of a direction is the undirected one times twice the probability of the
+   * side.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "718, 719, 936110108, 990542069",
+    "9, 9, 100000000, 990542069",
+    "3, 9, 900000000000, 1000000000000",
+    "40, 41, 7, 1000000000",
+    "1, 300, 250, 300"
+  })
+  void aDirectedFactorHasTheProbabilityOfItsSide(long x1, long n1, long x2, long n2) {
+    Tally one = Tally.of(x1, n1);
+    Tally two = Tally.of(x2, n2);
+    BetaPrior prior = BetaPrior.uniform();
+    double both = ComparedRates.logBayesFactor(one, two, Alternative.TWO_SIDED, prior);
+    double less = ComparedRates.logBayesFactor(one, two, Alternative.LESS, prior);
+    double greater = ComparedRates.logBayesFactor(one, two, Alternative.GREATER, prior);
+    double below = ComparedRates.of(prior, two, one).above(Quantity.DIFFERENCE, 0);
+    double above = ComparedRates.of(prior, one, two).above(Quantity.DIFFERENCE, 0);
+    assertThat(less).isCloseTo(Math.log(2 * below) + both, within(1e-9 * Math.abs(less)));
+    assertThat(greater).isCloseTo(Math.log(2 * above) + both, within(1e-9 * Math.abs(greater)));
+  }
+
   /** Of two uniform proportions everything is a matter of triangles. */
   @Test
   void beforeTheDataUniformProportionsAreASquare() {
