@@ -5,8 +5,9 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Value;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Errors;
-import dev.tavik.planning.TableDesign;
 import dev.tavik.result.Figures;
+import dev.tavik.study.plan.EffectScale;
+import dev.tavik.study.plan.PlanDescription;
 import dev.tavik.study.plan.Plans.Plan;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -58,8 +59,9 @@ final class ErrorsPicture {
                             "the picture of both errors is of one test by the normal distribution or of"
                                 + " chi-square, not of %s (%s)",
                             design.test(), design.theory().id())));
-    this.table = design instanceof TableDesign;
-    this.scale = table ? 1 : 100;
+    EffectScale effects = PlanDescription.of(design).scale();
+    this.scale = effects.factor();
+    this.table = effects == EffectScale.W;
   }
 
   Picture picture(String title) {
@@ -75,7 +77,7 @@ final class ErrorsPicture {
     ChartStyle.frame(
         plot, new XYSeriesCollection(), new XYLineAndShapeRenderer(true, false), across, up);
     String none = table ? "no association" : value(errors.none());
-    String expected = table ? "w = " + Figures.upTo(plan.effect(), 4) : value(errors.expected());
+    String expected = table ? EffectScale.W.text(plan.effect()) : value(errors.expected());
     lane(errors.underNull(), 60, "where nothing is there: " + none);
     lane(errors.underAlternative(), 16, "as expected: " + expected);
     edge(errors.rejectedTo(), "rejected up to ");

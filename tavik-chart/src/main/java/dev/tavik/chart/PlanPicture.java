@@ -4,21 +4,14 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.planning.CompareDesign;
-import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effects;
-import dev.tavik.planning.Evidence;
-import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.Power;
-import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.Sizes;
-import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.Theory;
-import dev.tavik.planning.TrendDesign;
-import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
+import dev.tavik.study.plan.EffectScale;
+import dev.tavik.study.plan.PlanDescription;
 import dev.tavik.study.plan.Plans;
 import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
@@ -40,13 +33,6 @@ final class PlanPicture {
   private static final int MOST_CURVES = 6;
   private static final int POINTS = 240;
 
-  /** Enough to show how power swings. */
-  private static final int POINTS_OF_TEETH = 1200;
-
-  /** Of tests whose exact power takes long, fewer. */
-  private static final int POINTS_OF_PAIRS = 80;
-
-  private static final int POINTS_OF_BOSCHLOO = 25;
   private static final double TOP = 1.04;
 
   /** For the words at the ends of curves, a little and for each character. */
@@ -183,7 +169,7 @@ final class PlanPicture {
     wanted(plot, across);
     String only = curves.size() == 1 ? ": " + name(curves.get(0)) : "";
     return plot.picture(
-        titled(chance() + " over the number of " + answer.asked().words().units() + only),
+        titled(some().powerAxis() + " over the number of " + answer.asked().words().units() + only),
         subtitle(true));
   }
 
@@ -212,21 +198,9 @@ final class PlanPicture {
     return answer.asked().powers().isEmpty();
   }
 
-  private static int points(Design design) {
-    if (design.theory() == Theory.NORMAL) {
-      return POINTS;
-    }
-    if (design instanceof CompareDesign comparison) {
-      return comparison.twoProportionTest() == TwoProportionTest.BOSCHLOO
-          ? POINTS_OF_BOSCHLOO
-          : POINTS_OF_PAIRS;
-    }
-    return design instanceof ComparedEvidenceDesign ? POINTS_OF_PAIRS : POINTS_OF_TEETH;
-  }
-
   private static XYSeries overSizes(Curve curve, long reach) {
     XYSeries points = new XYSeries(System.identityHashCode(curve), false, true);
-    long step = Math.max(1, reach / points(curve.design));
+    long step = Math.max(1, reach / PlanDescription.of(curve.design).points());
     Power power = null;
     for (long n = 1; n <= reach; n += step) {
       Sizes sizes = curve.design.sizes((double) n);
@@ -255,7 +229,7 @@ final class PlanPicture {
   }
 
   private NumberAxis powerAxis() {
-    NumberAxis up = ChartStyle.axis(chance().toLowerCase(Locale.ROOT));
+    NumberAxis up = ChartStyle.axis(some().powerAxis().toLowerCase(Locale.ROOT));
     up.setRange(0, TOP);
     up.setTickUnit(
         new NumberTickUnit(
@@ -263,8 +237,8 @@ final class PlanPicture {
     return up;
   }
 
-  private String chance() {
-    return lines.get(0).design() instanceof Evidence ? "Chance to reach the threshold" : "Power";
+  private PlanDescription some() {
+    return lines.get(0).description();
   }
 
   private String sizesName() {
@@ -280,32 +254,13 @@ final class PlanPicture {
   }
 
   private String name(Design design, double effect) {
-    String expected =
-        design instanceof TableDesign
-            ? "w = " + Figures.upTo(effect, 4)
-            : design instanceof TrendDesign trend
-                ? String.join(", ", trend.rates().stream().map(Figures::exactPercent).toList())
-                : Figures.rate(effect);
-    String base = base(design);
-    String among = base.isEmpty() ? expected : expected + " against " + base;
-    boolean tests = lines.stream().map(line -> Plans.test(line.design())).distinct().count() > 1;
+    PlanDescription description = PlanDescription.of(design);
+    boolean tests =
+        lines.stream().map(line -> line.description().testName()).distinct().count() > 1;
     boolean alphas = lines.stream().map(line -> line.design().alpha()).distinct().count() > 1;
-    return among
-        + (tests ? ", " + Plans.test(design) : "")
+    return description.text(effect)
+        + (tests ? ", " + description.testName() : "")
         + (alphas ? ", alpha " + Figures.plain(design.alpha()) : "");
-  }
-
-  private static String base(Design design) {
-    if (design instanceof RateDesign rate) {
-      return Figures.exactPercent(rate.hypothesis().against());
-    }
-    if (design instanceof Evidence) {
-      return Figures.rate(design.effects().none());
-    }
-    if (design instanceof CompareDesign comparison) {
-      return Figures.rate(comparison.base());
-    }
-    return design instanceof PairedDesign pairs ? Figures.rate(pairs.secondOnly()) : "";
   }
 
   private String titled(String title) {
@@ -313,49 +268,31 @@ final class PlanPicture {
   }
 
   private String subtitle(boolean swings) {
-    Design design = lines.get(0).design();
-    if (design instanceof Evidence evidence) {
-      return say(
-          "Bayes factor, prior %s, threshold %s; exact",
-          evidence.prior(), Figures.plain(evidence.threshold()));
-    }
     boolean several = lines.stream().map(line -> line.design().test()).distinct().count() > 1;
-    String sided =
-        design instanceof TableDesign tables
-            ? "chi-square, df " + tables.df()
-            : (design.alternative() == Alternative.TWO_SIDED ? "two-sided " : "one-sided ")
-                + (several ? "tests" : design.test());
     boolean mixed = lines.stream().map(line -> line.design().theory()).distinct().count() > 1;
-    return say(
-        "%s at alpha %s%s", sided, Figures.plain(design.alpha()), mixed ? "" : how(design, swings));
-  }
-
-  private static String how(Design design, boolean swings) {
-    if (design.theory() == Theory.EXACT) {
-      return swings ? ", exact: it swings because counts are whole numbers" : ", exact";
-    }
-    return design instanceof TableDesign
-        ? ", by the noncentral chi-square distribution"
-        : ", by the normal distribution";
+    return some().test(several) + (mixed ? "" : some().theory(swings));
   }
 
   /** A design and sizes, and every plan on their curve. */
   private record Sized(Design design, Sizes sizes, List<Plan> plans) {
-    String named(boolean w) {
+    String named() {
       return plans.stream()
-          .map(each -> expected(each, w))
+          .map(each -> expected(design, each))
           .collect(Collectors.joining(", ", Plans.sizes(sizes) + ": ", ""));
     }
   }
 
-  private static String expected(Plan plan, boolean w) {
-    return w ? Figures.upTo(plan.effect(), 3) : Figures.rate(plan.effect());
+  /** The effect alone, as its axis says what it is. */
+  private static String expected(Design design, Plan plan) {
+    return PlanDescription.of(design).scale() == EffectScale.W
+        ? Figures.upTo(plan.effect(), 3)
+        : Figures.rate(plan.effect());
   }
 
-  private static void sizedEffect(CurvePlot plot, Plan plan, boolean w) {
+  private static void sizedEffect(CurvePlot plot, Design design, Plan plan) {
     plot.beside(
-        Plans.sizes(plan.sizes()) + ": " + expected(plan, w),
-        (w ? 1 : 100) * plan.effect(),
+        Plans.sizes(plan.sizes()) + ": " + expected(design, plan),
+        PlanDescription.of(design).scale().factor() * plan.effect(),
         plan.power(),
         CurvePlot.ink(0),
         true);
@@ -382,13 +319,12 @@ final class PlanPicture {
     }
     requireFew(curves.size());
     double[] range = effectRange();
-    boolean w = lines.get(0).design() instanceof TableDesign;
-    double scale = w ? 1 : 100;
+    double scale = some().scale().factor();
     boolean named = curves.size() > 1;
-    List<String> names = curves.stream().map(each -> each.named(w)).toList();
+    List<String> names = curves.stream().map(Sized::named).toList();
     EndingAxis across =
         new EndingAxis(
-            w ? "effect size w" : "rate that is expected, in percent",
+            some().scale().axis(),
             scale * range[0],
             scale * range[1],
             named ? KEY + room(names) : 0);
@@ -407,35 +343,29 @@ final class PlanPicture {
         plot.dot(scale * each.effect(), each.power(), CurvePlot.ink(i));
       }
     }
-    if (!w) {
-      double none = scale * PlanPicture.none(curves.get(0).design());
+    boolean nullInside = range[0] < some().none() && some().none() < range[1];
+    double none = scale * some().none();
+    if (nullInside) {
       plot.line(none, 0, none, TOP, QUIET, true);
     }
     for (int i = 0; i < curves.size(); i++) {
       if (named) {
         plot.key(i, names.get(i), across.end(), 0.97 - i * LINE);
       } else {
-        curves.get(i).plans.forEach(each -> sizedEffect(plot, each, w));
+        curves.get(i).plans.forEach(each -> sizedEffect(plot, curves.get(0).design, each));
       }
     }
     wanted(plot, across);
-    if (!w) {
-      plot.upright("the null", scale * PlanPicture.none(curves.get(0).design()), QUIET);
+    if (nullInside) {
+      plot.upright("the null", none, QUIET);
     }
-    return plot.picture(titled(chance() + " over what is expected"), subtitle(false));
-  }
-
-  private static double none(Design design) {
-    double none = design.effects().none();
-    return Double.isNaN(none) && design instanceof CompareDesign comparison
-        ? comparison.base()
-        : none;
+    return plot.picture(titled(some().powerAxis() + " over what is expected"), subtitle(false));
   }
 
   /** As far beyond the effects as they are from the null, inside what is possible. */
   private double[] effectRange() {
     Design design = lines.get(0).design();
-    double none = none(design);
+    double none = some().none();
     double farthest =
         lines.stream().mapToDouble(line -> Math.abs(plan(line).effect() - none)).max().orElse(0);
     farthest = Math.max(farthest, 0.02);
@@ -443,7 +373,7 @@ final class PlanPicture {
     double inside = 1e-6;
     double low = Math.max(effects.least() + inside, none - 1.8 * farthest);
     double high = Math.min(effects.most() - inside, none + 1.8 * farthest);
-    if (design instanceof TableDesign || design.alternative() == Alternative.GREATER) {
+    if (none <= effects.least() || design.alternative() == Alternative.GREATER) {
       low = Math.max(effects.least() + inside, none - 0.2 * farthest);
     } else if (design.alternative() == Alternative.LESS) {
       high = Math.min(effects.most() - inside, none + 0.2 * farthest);

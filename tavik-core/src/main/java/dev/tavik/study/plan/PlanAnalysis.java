@@ -1,29 +1,19 @@
 package dev.tavik.study.plan;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
-import dev.tavik.planning.CompareDesign;
-import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
-import dev.tavik.planning.Evidence;
-import dev.tavik.planning.PairedDesign;
 import dev.tavik.planning.Power;
-import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
-import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.Theory;
-import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Refusal;
+import dev.tavik.study.plan.PlanDescription.Approximation;
 import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
 import dev.tavik.study.plan.Plans.Varied;
@@ -39,16 +29,6 @@ record PlanAnalysis(PlanQuestion asked) {
   private static final double TOLERATED = 1.1;
 
   private static final double[] VARIED = {0.75, 0.9, 1.1, 1.25};
-
-  /** So many successes and failures a normal approximation wants, of one rate and of each group. */
-  private static final double ENOUGH_OF_RATE = 10;
-
-  private static final double ENOUGH_OF_GROUPS = 5;
-
-  /** Beyond these sizes an exact plan isn't made unasked. */
-  private static final long MOST_UNASKED_OF_RATE = 20_000;
-
-  private static final long MOST_UNASKED_OF_GROUPS = 3000;
 
   /** What the exact plans beside those by the normal distribution may take together. */
   private static final double UNASKED_SECONDS = 2;
@@ -82,10 +62,11 @@ record PlanAnalysis(PlanQuestion asked) {
   }
 
   private List<Line> lines(Design design, Effect stated) {
+    PlanDescription description = PlanDescription.of(design);
     double effect;
     try {
-      effect = stated.from(base(design));
-      requireEffect(design, effect);
+      effect = stated.from(description.statedFrom());
+      description.requireEffect(effect);
     } catch (IllegalArgumentException e) {
       // One of many combinations that makes no sense costs its line, the only one the plan.
       if (asked.designs().size() * asked.effects().size() == 1) {
@@ -103,44 +84,6 @@ record PlanAnalysis(PlanQuestion asked) {
     return lines;
   }
 
-  /** What an effect is stated from: the base rate or the null value. */
-  static double base(Design design) {
-    if (design instanceof RateDesign rate) {
-      return rate.hypothesis().against();
-    }
-    if (design instanceof CompareDesign comparison) {
-      return comparison.base();
-    }
-    if (design instanceof Evidence) {
-      return design.effects().none();
-    }
-    return design instanceof PairedDesign pairs ? pairs.secondOnly() : 0;
-  }
-
-  private static void requireEffect(Design design, double effect) {
-    if (design instanceof TrendDesign) {
-      return;
-    }
-    // Where the null value itself is expected, evidence for it is planned.
-    if (design instanceof Evidence && effect == design.effects().none()) {
-      return;
-    }
-    boolean margin = design instanceof CompareDesign comparison && comparison.equivalence() != null;
-    if (!margin) {
-      design
-          .effects()
-          .require(
-              design instanceof TableDesign ? "w" : "the expected rate",
-              effect,
-              design.alternative());
-    } else if (!(effect > design.effects().least() && effect < design.effects().most())) {
-      throw new IllegalArgumentException(
-          say(
-              "an expected rate of %s lies beyond the margin; equivalence can't be shown",
-              Figures.exactPercent(effect)));
-    }
-  }
-
   @FunctionalInterface
   private interface Solving {
     Plan plan();
@@ -151,7 +94,8 @@ record PlanAnalysis(PlanQuestion asked) {
     try {
       plan = solving.plan();
     } catch (DeclinedException | ArithmeticException e) {
-      return refused(design, stated.from(base(design)), wanted, Refusal.reason(e));
+      double expected = stated.from(PlanDescription.of(design).statedFrom());
+      return refused(design, expected, wanted, Refusal.reason(e));
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
@@ -161,15 +105,22 @@ record PlanAnalysis(PlanQuestion asked) {
   }
 
   private Line line(Design design, @Nullable Double wanted, Plan plan, List<Varied> sensitivity) {
-    Plan exact = exactly(design, wanted, plan);
+    PlanDescription description = PlanDescription.of(design);
+    Approximation approximation = poor(description, plan).orElse(null);
+    Plan exact = approximation == null ? null : exactly(approximation, wanted, plan);
     PlanSentences sentences = new PlanSentences(asked.words());
-    if (exact != null && !exact.sizes().equals(plan.sizes()) && fewest(design, plan) < 1) {
+    if (approximation != null
+        && exact != null
+        && !exact.sizes().equals(plan.sizes())
+        && approximation.fewest() < 1) {
       // Of less than one the normal distribution knows nothing; the exact number leads.
       String sentence =
-          sentences.of(exactDesign(design), exact) + " " + sentences.besideExact(plan, exact);
+          sentences.of(PlanDescription.of(approximation.exact()), exact)
+              + " "
+              + sentences.besideExact(plan, exact);
       return new Line(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
     }
-    String sentence = sentences.of(design, plan);
+    String sentence = sentences.of(description, plan);
     return new Line(
         design,
         plan.effect(),
@@ -210,16 +161,12 @@ record PlanAnalysis(PlanQuestion asked) {
     }
   }
 
-  /** Where the normal approximation is poor, the exact plan of the same test. */
-  private @Nullable Plan exactly(Design design, @Nullable Double wanted, Plan plan) {
-    if (!poor(design, plan)) {
+  /** The exact plan of the same test, where it doesn't take long. */
+  private @Nullable Plan exactly(Approximation poor, @Nullable Double wanted, Plan plan) {
+    if (plan.sizes().total() > poor.mostUnasked()) {
       return null;
     }
-    boolean groups = design instanceof CompareDesign;
-    if (plan.sizes().total() > (groups ? MOST_UNASKED_OF_GROUPS : MOST_UNASKED_OF_RATE)) {
-      return null;
-    }
-    Design exact = exactDesign(design);
+    Design exact = poor.exact();
     try {
       if (wanted != null && asked.sizes().isEmpty()) {
         SampleSize size = SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
@@ -243,48 +190,12 @@ record PlanAnalysis(PlanQuestion asked) {
         * Math.max(1, asked.sizes().size());
   }
 
-  private static Design exactDesign(Design design) {
-    return design instanceof RateDesign rate
-        ? rate.withTheory(Theory.EXACT)
-        : design instanceof PairedDesign pairs
-            ? pairs.withTheory(Theory.EXACT)
-            : ((CompareDesign) design).withTheory(Theory.EXACT);
-  }
-
-  static boolean poor(Design design, Plan plan) {
-    return fewest(design, plan)
-        < (design instanceof CompareDesign ? ENOUGH_OF_GROUPS : ENOUGH_OF_RATE) * (1 - 1e-12);
-  }
-
-  /**
-   * The fewest successes or failures expected, of pairs the discordant ones, where power rests on
-   * the normal distribution.
-   */
-  static double fewest(Design design, Plan plan) {
-    if (design.theory() == Theory.EXACT) {
-      return Double.POSITIVE_INFINITY;
-    }
-    double effect = plan.effect();
-    long n = plan.sizes().first();
-    if (design instanceof RateDesign rate) {
-      return n * Math.min(rarer(effect), rarer(rate.hypothesis().against()));
-    }
-    if (design instanceof CompareDesign comparison) {
-      return Math.min(n * rarer(comparison.base()), plan.sizes().groups().get(1) * rarer(effect));
-    }
-    return Double.POSITIVE_INFINITY;
-  }
-
-  private static double rarer(double rate) {
-    return Math.min(rate, 1 - rate);
+  private static Optional<Approximation> poor(PlanDescription description, Plan plan) {
+    return description.approximation(plan).filter(Approximation::isPoor);
   }
 
   private List<Varied> sensitivity(
       Design design, Effect stated, @Nullable Double wanted, Plan plan) {
-    boolean forNull = design instanceof Evidence && plan.effect() == design.effects().none();
-    if (design instanceof TrendDesign || forNull) {
-      return List.of();
-    }
     List<Varied> varied = new ArrayList<>();
     for (double factor : VARIED) {
       tried(design, stated, wanted, plan, factor).ifPresent(varied::add);
@@ -296,62 +207,26 @@ record PlanAnalysis(PlanQuestion asked) {
   private static Optional<Varied> tried(
       Design design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
     try {
-      return Optional.of(varied(design, stated, wanted, plan, factor));
+      return PlanDescription.of(design)
+          .varied(stated, plan.effect(), factor)
+          .map(variation -> varied(variation, wanted, plan));
     } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
       return Optional.empty();
     }
   }
 
   private static Varied varied(
-      Design design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
-    Design other = design;
-    Double base = null;
-    double effect = plan.effect();
-    if (design instanceof CompareDesign comparison) {
-      base = scaled(comparison.base(), factor);
-      other = comparison.withBase(base);
-      effect = again(stated, comparison.base(), effect).from(base);
-    } else if (design instanceof ComparedEvidenceDesign evidence) {
-      base = scaled(evidence.base(), factor);
-      other =
-          new ComparedEvidenceDesign(
-              base, evidence.prior(), evidence.threshold(), evidence.allocation());
-      effect = again(stated, evidence.base(), effect).from(base);
-    } else if (design instanceof PairedDesign pairs) {
-      base = decimal(pairs.secondOnly() * factor);
-      other =
-          new PairedDesign(
-              pairs.pairedTest(), pairs.theory(), base, pairs.alternative(), pairs.alpha());
-      effect = decimal(base + (effect - pairs.secondOnly()));
-    } else {
-      double none = design.effects().none();
-      effect = decimal(none + (effect - none) * factor);
-    }
-    requireEffect(other, effect);
+      PlanDescription.Variation variation, @Nullable Double wanted, Plan plan) {
+    Design design = variation.design();
+    double effect = variation.effect();
+    PlanDescription.of(design).requireEffect(effect);
     return new Varied(
-        base,
+        variation.base(),
         effect,
-        other.at(plan.sizes()).at(effect),
+        design.at(plan.sizes()).at(effect),
         wanted != null && design.swing() == 0
-            ? SampleSize.of(other, effect, wanted).sizes()
+            ? SampleSize.of(design, effect, wanted).sizes()
             : null);
-  }
-
-  /** A rate scaled, near 1 what it lacks: 99% is varied as 1% is. */
-  private static double scaled(double base, double factor) {
-    return decimal(base <= 0.5 ? base * factor : 1 - (1 - base) * factor);
-  }
-
-  /** From another base, a rate that was stated as such keeps its distance. */
-  private static Effect again(Effect stated, double base, double effect) {
-    return stated.measure() == Effect.Measure.PROPORTION
-        ? new Effect(Effect.Measure.DIFFERENCE, decimal(effect - base))
-        : stated;
-  }
-
-  /** Without the noise of the last places. */
-  private static double decimal(double value) {
-    return Double.parseDouble(Figures.significant(value, 12));
   }
 
   private List<Caution> cautions(List<Line> lines) {
@@ -361,7 +236,7 @@ record PlanAnalysis(PlanQuestion asked) {
       if (plan == null) {
         continue;
       }
-      if (poor(line.design(), plan)) {
+      if (poor(line.description(), plan).isPresent()) {
         cautions.add(PlanSentences.poor(line, plan));
         break;
       }

@@ -7,10 +7,6 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
-import dev.tavik.planning.EvidenceDesign;
-import dev.tavik.planning.RateDesign;
-import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
@@ -136,12 +132,15 @@ public record PlanQuestion(
 
   private static PlanQuestion usual(
       Design design, List<Effect> effects, List<Double> powers, List<Long> sizes) {
-    String kind =
-        design instanceof RateDesign || design instanceof EvidenceDesign
-            ? "rate"
-            : design instanceof TableDesign || design instanceof TrendDesign ? "table" : "compare";
     return new PlanQuestion(
-        "", kind, List.of(design), effects, powers, sizes, PlanWords.usual(), List.of());
+        "",
+        PlanDescription.of(design).names().kind(),
+        List.of(design),
+        effects,
+        powers,
+        sizes,
+        PlanWords.usual(),
+        List.of());
   }
 
   /**

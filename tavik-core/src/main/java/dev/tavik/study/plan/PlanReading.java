@@ -4,18 +4,9 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Value;
-import dev.tavik.planning.CompareDesign;
-import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
-import dev.tavik.planning.Evidence;
-import dev.tavik.planning.EvidenceDesign;
-import dev.tavik.planning.PairedDesign;
-import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.Sizes;
-import dev.tavik.planning.TableDesign;
 import dev.tavik.planning.Theory;
-import dev.tavik.planning.TrendDesign;
-import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Figures;
 import dev.tavik.study.parts.ColumnOf;
 import dev.tavik.study.plan.Plans.Line;
@@ -42,7 +33,11 @@ final class PlanReading {
     }
 
     String test() {
-      return beside ? "  exactly" : PlanReading.test(line.design());
+      return beside ? "  exactly" : description().testName();
+    }
+
+    PlanDescription description() {
+      return line.description();
     }
   }
 
@@ -75,17 +70,6 @@ final class PlanReading {
     return blocks;
   }
 
-  /** A test with both kinds of power says which it has. */
-  static String test(Design design) {
-    boolean choice =
-        design instanceof RateDesign rate
-            ? RateDesign.hasNormal(rate.proportionTest())
-            : design instanceof CompareDesign comparison
-                ? CompareDesign.hasNormal(comparison.twoProportionTest())
-                : design instanceof PairedDesign pairs && pairs.pairedTest() == PairedTest.MCNEMAR;
-    return design.test() + (choice && design.theory() == Theory.EXACT ? ", exact" : "");
-  }
-
   private String solved() {
     return asked.effects().isEmpty() ? "the effect" : asked.powers().isEmpty() ? "power" : "n";
   }
@@ -108,32 +92,34 @@ final class PlanReading {
 
   private List<ColumnOf<Row>> columns() {
     List<ColumnOf<Row>> columns = new ArrayList<>();
-    Design some = rows.get(0).line().design();
+    PlanDescription some = rows.get(0).description();
     if (rows.stream().map(Row::test).distinct().count() > 1) {
       columns.add(ColumnOf.words("test", Row::test));
     }
-    if (!baseName(some).isEmpty()) {
-      columns.add(ColumnOf.numbers(baseName(some), row -> base(row.line().design())));
-    }
-    if (some instanceof TableDesign) {
-      columns.add(
-          ColumnOf.counts(
-              "df",
-              row -> new Value.Words(String.valueOf(((TableDesign) row.line().design()).df()))));
-    }
-    if (!(some instanceof TrendDesign)) {
-      columns.add(ColumnOf.numbers(effectName(some), row -> expected(some, row)));
+    some.base()
+        .ifPresent(
+            base ->
+                columns.add(
+                    ColumnOf.numbers(
+                        base.heading(), row -> row.description().base().orElseThrow().value())));
+    some.parameter()
+        .ifPresent(
+            parameter ->
+                columns.add(
+                    ColumnOf.counts(
+                        parameter.heading(),
+                        row -> row.description().parameter().orElseThrow().value())));
+    if (!some.names().effect().isEmpty()) {
+      columns.add(ColumnOf.numbers(some.names().effect(), PlanReading::expected));
     }
     threshold(columns, some);
     sizes(columns);
     columns.add(
-        ColumnOf.numbers(
-            some instanceof Evidence ? "chance" : "power",
-            planned(plan -> Value.Share.CHANCE.of(plan.power()))));
+        ColumnOf.numbers(some.power(), planned(plan -> Value.Share.CHANCE.of(plan.power()))));
     if (rows.stream().anyMatch(Row::exact)) {
       columns.add(
           ColumnOf.numbers(
-              some instanceof Evidence ? "misled" : "true alpha",
+              some.alphaHeading(),
               row -> row.exact() ? planned(PlanReading::alpha).apply(row) : Value.none()));
     }
     if (some(plan -> !plan.holdsFrom().equals(plan.sizes()))) {
@@ -143,13 +129,11 @@ final class PlanReading {
     return columns;
   }
 
-  private void threshold(List<ColumnOf<Row>> columns, Design some) {
-    if (some instanceof Evidence) {
+  private void threshold(List<ColumnOf<Row>> columns, PlanDescription some) {
+    if (some.threshold().isPresent() || !oneAlpha()) {
       columns.add(
           ColumnOf.numbers(
-              "threshold", row -> Value.number(((Evidence) row.line().design()).threshold())));
-    } else if (!oneAlpha()) {
-      columns.add(ColumnOf.numbers("alpha", row -> Value.number(row.line().design().alpha())));
+              some.strictness().heading(), row -> row.description().strictness().value()));
     }
     if (asked.powers().size() > 1) {
       columns.add(
@@ -190,48 +174,10 @@ final class PlanReading {
     };
   }
 
-  private static String baseName(Design design) {
-    if (design instanceof RateDesign || design instanceof EvidenceDesign) {
-      return "null";
-    }
-    if (design instanceof PairedDesign) {
-      return "second only";
-    }
-    return design instanceof CompareDesign || design instanceof ComparedEvidenceDesign
-        ? "base"
-        : "";
-  }
-
-  private static Value base(Design design) {
-    if (design instanceof RateDesign rate) {
-      return Value.Share.STATED.of(rate.hypothesis().against());
-    }
-    if (design instanceof EvidenceDesign evidence) {
-      return Value.Share.STATED.of(evidence.hypothesis().against());
-    }
-    if (design instanceof PairedDesign pairs) {
-      return Value.Share.RATE.of(pairs.secondOnly());
-    }
-    return Value.Share.RATE.of(
-        design instanceof ComparedEvidenceDesign evidence
-            ? evidence.base()
-            : ((CompareDesign) design).base());
-  }
-
-  private static String effectName(Design design) {
-    return design instanceof TableDesign
-        ? "w"
-        : design instanceof PairedDesign ? "first only" : "expected";
-  }
-
-  private static Value expected(Design some, Row row) {
+  private static Value expected(Row row) {
     Plan plan = row.plan();
     double effect = plan == null ? row.line().expected() : plan.effect();
-    return Double.isNaN(effect) ? Value.none("-") : effect(some, effect);
-  }
-
-  private static Value effect(Design design, double effect) {
-    return design instanceof TableDesign ? Value.upTo(effect, 4) : Value.Share.RATE.of(effect);
+    return Double.isNaN(effect) ? Value.none("-") : row.description().scale().value(effect);
   }
 
   static String sizes(Sizes sizes) {
@@ -265,9 +211,7 @@ final class PlanReading {
     String heading =
         say(
             "If %s were a bit different, with %s%s",
-            bases
-                ? line.design() instanceof PairedDesign ? "both rates" : "the base rate"
-                : line.design() instanceof TableDesign ? "w" : "the true rate",
+            line.description().names().varied(),
             sizes(plan.sizes()),
             plans.lines().size() > 1
                 ? " (line " + (plans.lines().indexOf(line) + 1) + " above)"
@@ -276,11 +220,12 @@ final class PlanReading {
   }
 
   private static List<ColumnOf<Plans.Varied>> varied(Line line, boolean bases) {
+    PlanDescription description = line.description();
     List<ColumnOf<Plans.Varied>> columns = new ArrayList<>();
     if (bases) {
       columns.add(
           ColumnOf.numbers(
-              baseName(line.design()),
+              description.base().orElseThrow().heading(),
               varied -> {
                 Double base = varied.base();
                 return base == null ? Value.none() : Value.Share.RATE.of(base);
@@ -288,11 +233,9 @@ final class PlanReading {
     }
     columns.add(
         ColumnOf.numbers(
-            effectName(line.design()), varied -> effect(line.design(), varied.effect())));
+            description.names().effect(), varied -> description.scale().value(varied.effect())));
     columns.add(
-        ColumnOf.numbers(
-            line.design() instanceof Evidence ? "chance" : "power",
-            varied -> Value.Share.CHANCE.of(varied.power())));
+        ColumnOf.numbers(description.power(), varied -> Value.Share.CHANCE.of(varied.power())));
     if (line.sensitivity().stream().anyMatch(varied -> varied.needed() != null)) {
       columns.add(
           ColumnOf.counts(

@@ -2,24 +2,13 @@ package dev.tavik.study.plan;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.planning.CompareDesign;
-import dev.tavik.planning.ComparedEvidenceDesign;
-import dev.tavik.planning.Design;
-import dev.tavik.planning.Evidence;
-import dev.tavik.planning.PairedDesign;
-import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.Sizes;
-import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.Theory;
-import dev.tavik.planning.TrendDesign;
-import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
 import java.util.List;
 import java.util.Objects;
-import java.util.stream.Collectors;
 
 /** Words a plan: what was solved for, and a sentence that could stand in a protocol. */
 record PlanSentences(PlanWords words) {
@@ -37,7 +26,7 @@ record PlanSentences(PlanWords words) {
     if (asked.powers().isEmpty()) {
       return say(
           "The %s runs from %s to %s.",
-          solved.get(0).design() instanceof Evidence ? "chance" : "power",
+          solved.get(0).description().power(),
           Figures.chance(plans.stream().mapToDouble(Plan::power).min().orElse(0)),
           Figures.chance(plans.stream().mapToDouble(Plan::power).max().orElse(0)));
     }
@@ -101,115 +90,8 @@ record PlanSentences(PlanWords words) {
   }
 
   /** A sentence for a protocol. */
-  String of(Design design, Plan plan) {
-    String with = "With " + sizes(plan.sizes());
-    String exactly = design.theory() == Theory.EXACT ? "exact " : "";
-    if (design instanceof Evidence evidence) {
-      return evidence(with, evidence, plan);
-    }
-    return say(
-        "%s, %s at alpha %s %s %spower of %s%s.",
-        with,
-        test(design),
-        Figures.plain(design.alpha()),
-        design instanceof CompareDesign pair && pair.equivalence() != null ? "have" : "has",
-        exactly.isEmpty() ? "a " : "an exact ",
-        Figures.chance(plan.power()),
-        purpose(design, plan));
-  }
-
-  private static String evidence(String with, Evidence design, Plan plan) {
-    String none = Figures.exactPercent(design.effects().none());
-    boolean two = design instanceof ComparedEvidenceDesign;
-    boolean forNull = plan.effect() == design.effects().none();
-    String reached =
-        forNull
-            ? two ? "equal rates" : "that rate"
-            : two ? "a difference" : alternative(design.alternative());
-    return say(
-        "%s, the Bayes factor against %s (prior %s) reaches %s for %s with a chance of %s if"
-            + " %s; it misleads as strongly%s with a chance of %s.",
-        with,
-        two ? "equal rates" : "a rate of " + none,
-        design.prior(),
-        Figures.plain(design.threshold()),
-        reached,
-        Figures.chance(plan.power()),
-        two
-            ? "the rates are " + none + " and " + Figures.rate(plan.effect())
-            : "the rate is " + Figures.rate(plan.effect()),
-        forNull
-            ? ", for the alternative,"
-            : two
-                ? " if both rates are " + none + " after all,"
-                : " if the rate is " + none + " after all,",
-        Figures.chance(plan.alpha()));
-  }
-
-  private static String alternative(Alternative alternative) {
-    return switch (alternative) {
-      case TWO_SIDED -> "another rate";
-      case LESS -> "a lower rate";
-      case GREATER -> "a higher rate";
-    };
-  }
-
-  /** A two-sided score test. */
-  private static String test(Design design) {
-    if (design instanceof TableDesign table) {
-      return say(
-          "a chi-square test with %d degree%s of freedom", table.df(), table.df() == 1 ? "" : "s");
-    }
-    if (design instanceof CompareDesign comparison && comparison.equivalence() != null) {
-      return "two one-sided tests (" + design.test() + "), each";
-    }
-    String sided = design.alternative() == Alternative.TWO_SIDED ? "two-sided" : "one-sided";
-    return "a " + sided + " test (" + design.test() + ")";
-  }
-
-  private static String purpose(Design design, Plan plan) {
-    if (design instanceof RateDesign rate) {
-      return say(
-              " to tell a rate of %s from %s",
-              Figures.rate(plan.effect()), Figures.exactPercent(rate.hypothesis().against()))
-          + (rate.lot() == null ? "" : " in a lot of " + Figures.count(rate.lot()));
-    }
-    if (design instanceof CompareDesign comparison) {
-      return comparison(comparison, plan);
-    }
-    if (design instanceof PairedDesign pairs) {
-      return say(
-          " if %s of pairs are successes the first time only and %s the second time only",
-          Figures.rate(plan.effect()), Figures.rate(pairs.secondOnly()));
-    }
-    if (design instanceof TrendDesign trend) {
-      return say(
-          " if the rates are %s",
-          trend.rates().stream()
-              .map(Figures::exactPercent)
-              .collect(Collectors.joining(", "))
-              .replaceFirst(", (?!.*, )", " and "));
-    }
-    return " to find an effect of w = " + Figures.upTo(plan.effect(), 4);
-  }
-
-  private static String comparison(CompareDesign design, Plan plan) {
-    Double margin = design.equivalence();
-    String rates =
-        say("if the rates are %s and %s", Figures.rate(design.base()), Figures.rate(plan.effect()));
-    if (margin != null) {
-      return say(
-          " to show that the rates differ by less than %s, %s", Figures.shortPoints(margin), rates);
-    }
-    double against = design.hypothesis().against();
-    if (against != 0) {
-      return say(
-          " to show that the second rate is less than %s %s the first, %s",
-          Figures.shortPoints(Math.abs(against)), against < 0 ? "below" : "above", rates);
-    }
-    return say(
-        " to find a difference between rates of %s and %s",
-        Figures.rate(design.base()), Figures.rate(plan.effect()));
+  String of(PlanDescription description, Plan plan) {
+    return description.sentence("With " + sizes(plan.sizes()), plan);
   }
 
   /** Why there is no plan, with the test as its subject. */
@@ -263,15 +145,14 @@ record PlanSentences(PlanWords words) {
 
   static Caution poor(Line line, Plan plan) {
     Plan exact = line.exact();
-    String expected = Figures.upTo(PlanAnalysis.fewest(line.design(), plan), 2);
+    String expected =
+        Figures.upTo(line.description().approximation(plan).orElseThrow().fewest(), 2);
     return new Caution(
         Caution.Code.FEW_SUCCESSES,
         say(
-            "Only %s %s, too few for the normal approximation. %s",
+            "Only %s successes or failures are expected somewhere, too few for the normal"
+                + " approximation. %s",
             expected,
-            line.design() instanceof PairedDesign
-                ? "discordant pairs are expected"
-                : "successes or failures are expected somewhere",
             exact == null
                 ? "Ask for exact power instead."
                 : "Exact power of the same test stands beside it; plan with that."));

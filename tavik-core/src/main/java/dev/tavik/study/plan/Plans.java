@@ -62,6 +62,11 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
       sensitivity = List.copyOf(sensitivity);
     }
 
+    /** {@return what its kind of plan is told of} */
+    public PlanDescription description() {
+      return PlanDescription.of(design);
+    }
+
     /** How often a true null is rejected, exactly where that is known; NaN where it isn't. */
     double trueAlpha() {
       Plan known = exact == null ? plan : exact;
@@ -105,15 +110,6 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
   @Override
   public List<Block> reading() {
     return new PlanReading(this).blocks();
-  }
-
-  /**
-   * {@return the name of a design's test, with the kind of power where it has two}
-   *
-   * @param design the design of a plan
-   */
-  public static String test(Design design) {
-    return PlanReading.test(design);
   }
 
   /**
