@@ -424,7 +424,8 @@ final class Guide {
     if (!chosen.equals("two-sided")) {
       double sign = chosen.equals("less") ? -1 : 1;
       if (seen.filter(difference -> difference * sign < 0).isPresent()) {
-        dialogue.warn("What is seen lies the other way, so that this can't be shown.");
+        dialogue.warn(
+            "The observed difference is in the opposite direction, so this cannot be shown.");
       }
       if (!dialogue.yes("Was this direction decided before the data were seen?", true)) {
         dialogue.warn(

@@ -60,17 +60,18 @@ class CommandLineTest {
             The verdict rests on score and wilson: score rejects a true null in 3.6% of such
             samples, no more often than alpha.
 
-            Taken for granted
-              met        expected successes: 400 x 5% = 20 under the null, enough for the
-                         normal approximation.
-              met        expected failures: 400 x 95% = 380 under the null, enough for the
-                         normal approximation.
-              your call  independent trials: each trial is drawn on its own, with the same
-                         chance. Units from one batch, shift or person are often alike; then
-                         p-values come out too small and intervals too narrow. Counts can't
-                         show this: you have to know how they were collected.
-              met        true size: where the null is true, the score test rejects it in
-                         3.6% of samples of 400 trials.
+            Assumptions
+              met           expected successes: 400 x 5% = 20 under the null, enough for the
+                            normal approximation.
+              met           expected failures: 400 x 95% = 380 under the null, enough for
+                            the normal approximation.
+              not testable  independent trials: each trial is drawn on its own, with the
+                            same chance. Units from one batch, shift or person are often
+                            alike; then p-values come out too small and intervals too
+                            narrow. Counts can't show this: you have to know how they were
+                            collected.
+              met           true size: where the null is true, the score test rejects it in
+                            3.6% of samples of 400 trials.
             """);
   }
 

@@ -70,15 +70,15 @@ class CompareCommandTest {
             each group, enough for the normal approximation; fisher is the cautious one: it
             rejects less often than alpha allows.
 
-            Taken for granted
-              met        expected counts: with the same proportion in both groups, each is
-                         expected to have at least 22.2 successes, enough for the normal
-                         approximation.
-              your call  independent units: each unit is in one group only and tells nothing
-                         about another. The same units judged twice are pairs and want a
-                         paired comparison; units of one batch or person are often alike,
-                         and then p-values come out too small. Counts can't show this: you
-                         have to know how they were collected.
+            Assumptions
+              met           expected counts: with the same proportion in both groups, each
+                            is expected to have at least 22.2 successes, enough for the
+                            normal approximation.
+              not testable  independent units: each unit is in one group only and tells
+                            nothing about another. The same units judged twice are pairs and
+                            want a paired comparison; units of one batch or person are often
+                            alike, and then p-values come out too small. Counts can't show
+                            this: you have to know how they were collected.
             """);
   }
 

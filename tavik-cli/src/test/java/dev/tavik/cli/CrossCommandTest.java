@@ -232,7 +232,7 @@ class CrossCommandTest {
             0.652 to 1.23); p = 0.497, mantel-haenszel test at alpha 0.05. The odds ratios
             of the strata are not shown to differ (p = 0.875, breslow-day).
             """)
-        .contains("North         187/212  88.2%  168/191  88.0%      1.024");
+        .contains("North       187/212  88.2%  168/191  88.0%      1.024");
     // Turned round when put together: the groups are spread unevenly.
     Path turned = folder.resolve("turned.csv");
     Files.writeString(

@@ -333,7 +333,7 @@ class EverySourceTest {
         "2| --data demo/firing-log.csv --cut grade:5-1=a | a range must rise",
         "3| --data demo/firing-log.csv --cut grade:1-2=a | column grade has 'sound', which is no number",
         "2| --data demo/firing-log.csv --split / | no value of grade holds a '/'",
-        "3| --data demo/firing-log.csv --codebook demo/regrade.csv | isn't JSON as it should be",
+        "3| --data demo/firing-log.csv --codebook demo/regrade.csv | is not valid JSON",
         "3| --data demo/firing-log.csv --codebook none.json | there is no file",
         "3| --data demo/firing-log.csv --sheet 2 | has no sheets; leave sheet and range out",
         "3| --data demo/week-18.xlsx --sheet Frings | has no sheet 'Frings'; did you mean Firings?",

@@ -113,7 +113,7 @@ class GuideTest {
         "2; 1; 400/14; 14/400; 5%; 1; _ | successes must be between 0 and trials",
         "2; 1; 14/400; 5; 5%; 1; _ | 5",
         "2; 1; 14/400; 0.05%; n; 5%; 1; _ | 0.05% is 5 in 10,000, far below what is seen",
-        "2; 1; 14/400; 5%; greater; y; _ | What is seen lies the other way",
+        "2; 1; 14/400; 5%; greater; y; _ | The observed difference is in the opposite direction",
         "2; 1; 14/400; 5%; less; n; _ | two-sided it is",
         "2; 1; 14/400; 5%; 1; 95%; 5% | 95% looks like a confidence level, whose alpha is 5%",
         "2; 1; 14/400; 5%; sideways; 1; _ | there is no sideways",

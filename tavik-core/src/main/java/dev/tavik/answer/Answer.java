@@ -85,7 +85,7 @@ public final class Answer {
      * Adds a finding.
      *
      * @param finding the finding
-     * @return this, to go on with
+     * @return this builder
      */
     public Builder add(Finding finding) {
       findings.add(finding);
@@ -96,7 +96,7 @@ public final class Answer {
      * Adds findings.
      *
      * @param more what follows
-     * @return this, to go on with
+     * @return this builder
      */
     public Builder addAll(Collection<? extends Finding> more) {
       findings.addAll(more);
@@ -104,10 +104,10 @@ public final class Answer {
     }
 
     /**
-     * Sets what the answer takes for granted.
+     * Sets the assumptions of the answer.
      *
      * @param all all of them
-     * @return this, to go on with
+     * @return this builder
      */
     public Builder conditions(List<Condition> all) {
       conditions = all;
@@ -115,10 +115,10 @@ public final class Answer {
     }
 
     /**
-     * Sets what to be careful of.
+     * Sets the cautions.
      *
      * @param all all of them
-     * @return this, to go on with
+     * @return this builder
      */
     public Builder cautions(List<Caution> all) {
       cautions = all;
@@ -243,12 +243,12 @@ public final class Answer {
     return content.get().verdict();
   }
 
-  /** {@return what the answer takes for granted} */
+  /** {@return the assumptions of the answer} */
   public List<Condition> conditions() {
     return content.get().conditions();
   }
 
-  /** {@return what to be careful of} */
+  /** {@return the cautions} */
   public List<Caution> cautions() {
     return content.get().cautions();
   }

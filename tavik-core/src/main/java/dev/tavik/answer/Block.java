@@ -32,11 +32,11 @@ public sealed interface Block {
     /** As a warning. */
     WARNING("  ! ", "    "),
     /** As a condition that is met. */
-    MET("  met        ", "             "),
+    MET("  met           ", "                "),
     /** As a condition that is not met. */
-    NOT_MET("  NOT MET    ", "             "),
-    /** As a condition that the data can't show. */
-    YOUR_CALL("  your call  ", "             "),
+    NOT_MET("  NOT MET       ", "                "),
+    /** As a condition that can't be tested from the data. */
+    NOT_TESTABLE("  not testable  ", "                "),
     /** A little in, as it is, never broken. */
     UNBROKEN("  ", "");
 

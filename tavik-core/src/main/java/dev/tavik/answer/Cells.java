@@ -74,7 +74,7 @@ public final class Cells implements Finding {
    *
    * @param key the key that machines see
    * @param value the value
-   * @return this, to go on with
+   * @return this builder
    */
   public Cells layer(String key, BiFunction<Integer, Integer, Value> value) {
     layers.add(new Layer(key, null, values(value, 0)));
@@ -86,7 +86,7 @@ public final class Cells implements Finding {
    *
    * @param title what stands above it
    * @param value the value
-   * @return this, to go on with
+   * @return this builder
    */
   public Cells shown(String title, BiFunction<Integer, Integer, Value> value) {
     layers.add(new Layer("", title, values(value, 0)));
@@ -98,7 +98,7 @@ public final class Cells implements Finding {
    *
    * @param title what stands above it
    * @param value the value
-   * @return this, to go on with
+   * @return this builder
    */
   public Cells withTotals(String title, BiFunction<Integer, Integer, Value> value) {
     layers.add(new Layer("", title, values(value, 1)));

@@ -53,7 +53,7 @@ public final class Intervals implements Finding {
    * @param interval the interval
    * @param remark what to say beside it; may be empty
    * @param names what it is called, the same number of words for each
-   * @return this, to go on with
+   * @return this builder
    */
   public Intervals row(Interval interval, String remark, String... names) {
     return row(interval, remark, Value.fields(), names);
@@ -66,7 +66,7 @@ public final class Intervals implements Finding {
    * @param remark what is said beside; may be empty
    * @param more what follows
    * @param names the names, in order
-   * @return this, to go on with
+   * @return this builder
    */
   public Intervals row(Interval interval, String remark, Value.Fields more, String... names) {
     rows.add(new Row(List.of(names), interval, null, remark, more, null));
@@ -79,7 +79,7 @@ public final class Intervals implements Finding {
    * @param interval the interval
    * @param bound the bound of the same method, null for none
    * @param names the names, in order
-   * @return this, to go on with
+   * @return this builder
    */
   public Intervals bounded(Interval interval, @Nullable Interval bound, String... names) {
     rows.add(
@@ -97,7 +97,7 @@ public final class Intervals implements Finding {
    * Adds an interval that declined.
    *
    * @param refusal why it declined
-   * @return this, to go on with
+   * @return this builder
    */
   public Intervals declined(Refusal refusal) {
     rows.add(new Row(List.of(), null, null, "", Value.fields(), refusal));
@@ -109,7 +109,7 @@ public final class Intervals implements Finding {
    *
    * @param all intervals, each followed by its bound if there is one
    * @param names what an interval is called
-   * @return this, to go on with
+   * @return this builder
    */
   public Intervals pairs(
       List<Interval> all, java.util.function.Function<Interval, String[]> names) {

@@ -67,7 +67,7 @@ final class Page {
     if (answer.conditions().isEmpty()) {
       return;
     }
-    blocks.add(Block.heading("Taken for granted"));
+    blocks.add(Block.heading("Assumptions"));
     List<Condition> failed =
         answer.conditions().stream()
             .filter(each -> each.state() == Condition.State.NOT_MET)
@@ -93,7 +93,7 @@ final class Page {
             switch (condition.state()) {
               case MET -> Block.Manner.MET;
               case NOT_MET -> Block.Manner.NOT_MET;
-              case NOT_IN_THE_DATA -> Block.Manner.YOUR_CALL;
+              case NOT_IN_THE_DATA -> Block.Manner.NOT_TESTABLE;
             }));
   }
 
@@ -101,7 +101,7 @@ final class Page {
     List<Caution> cautions = new ArrayList<>(answer.cautions());
     cautions.addAll(ofParts());
     if (!cautions.isEmpty()) {
-      blocks.add(Block.heading("Be careful"));
+      blocks.add(Block.heading("Cautions"));
       cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
     }
   }

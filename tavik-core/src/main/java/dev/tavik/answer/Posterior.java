@@ -58,7 +58,7 @@ public final class Posterior implements Finding {
    *
    * @param alternativeInWords the alternative, in words
    * @param noneInWords the null, in words
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior between(String alternativeInWords, String noneInWords) {
     alternative = alternativeInWords;
@@ -80,7 +80,7 @@ public final class Posterior implements Finding {
    * Adds a belief.
    *
    * @param belief what is believed
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior belief(Belief belief) {
     return belief(belief, null, null);
@@ -92,7 +92,7 @@ public final class Posterior implements Finding {
    * @param belief what is believed
    * @param truncated whether it is cut to the alternative, null where that is not asked
    * @param mode its mode, null for none
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior belief(Belief belief, @Nullable Boolean truncated, @Nullable Double mode) {
     beliefs.add(belief);
@@ -105,7 +105,7 @@ public final class Posterior implements Finding {
    * Adds the probability that the rate is above the null value, or the first above the second.
    *
    * @param probability from 0 to 1
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior above(double probability) {
     above = probability;
@@ -119,7 +119,7 @@ public final class Posterior implements Finding {
    * @param low the lower end
    * @param high the upper end
    * @param probability from 0 to 1
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior inside(double low, double high, double probability) {
     inside = probability;
@@ -131,7 +131,7 @@ public final class Posterior implements Finding {
    * Adds the factor's logarithm after each observation.
    *
    * @param logs natural logarithms, one after each observation
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior sequence(List<Double> logs) {
     sequence = List.copyOf(logs);
@@ -144,7 +144,7 @@ public final class Posterior implements Finding {
    *
    * @param figures what machines see
    * @param logs its natural logarithms
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior sensitivity(Value figures, List<Double> logs) {
     sensitivity = List.copyOf(logs);
@@ -162,7 +162,7 @@ public final class Posterior implements Finding {
    *
    * @param name the name
    * @param value the value
-   * @return this, to go on with
+   * @return this builder
    */
   public Posterior with(String name, Value value) {
     fields.with(name, value);

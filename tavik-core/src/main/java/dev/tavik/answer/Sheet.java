@@ -60,7 +60,7 @@ public final class Sheet implements Finding {
    * Adds a row.
    *
    * @param cells a {@link Value} for each column, or words
-   * @return this, to go on with
+   * @return this builder
    */
   public Sheet row(Object... cells) {
     require(
@@ -80,7 +80,7 @@ public final class Sheet implements Finding {
    * Adds a row.
    *
    * @param cells what stands in it, column by column
-   * @return this, to go on with
+   * @return this builder
    */
   public Sheet row(List<Value> cells) {
     return row(cells.toArray());

@@ -81,7 +81,7 @@ public final class Tests implements Finding {
    *
    * @param result the result
    * @param statistic its statistic, or what it counted in words
-   * @return this, to go on with
+   * @return this builder
    */
   public Tests made(TestResult result, Value statistic) {
     rows.add(new Row(result, statistic, null, null));
@@ -94,7 +94,7 @@ public final class Tests implements Finding {
    * @param result what came of it
    * @param statistic its statistic, or what was counted
    * @param hypothesis the hypothesis that it tests
-   * @return this, to go on with
+   * @return this builder
    */
   public Tests made(TestResult result, Value statistic, Hypothesis hypothesis) {
     rows.add(new Row(result, statistic, hypothesis, null));
@@ -105,7 +105,7 @@ public final class Tests implements Finding {
    * Adds a test that declined.
    *
    * @param refusal why it declined
-   * @return this, to go on with
+   * @return this builder
    */
   public Tests declined(Refusal refusal) {
     rows.add(new Row(null, Value.none(), null, refusal));

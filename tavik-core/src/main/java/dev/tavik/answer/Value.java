@@ -154,7 +154,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param value the value
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, @Nullable Value value) {
       fields.put(key, value == null ? none() : value);
@@ -166,7 +166,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param words words
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, @Nullable String words) {
       return with(key, words == null ? none() : new Words(words));
@@ -177,7 +177,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param number a number
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, double number) {
       return with(key, number(number));
@@ -188,7 +188,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param number a number
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, @Nullable Double number) {
       return with(key, number == null ? none() : number(number));
@@ -199,7 +199,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param count a whole number
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, long count) {
       return with(key, new Count(count));
@@ -210,7 +210,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param count a whole number
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, @Nullable Long count) {
       return with(key, count == null ? none() : new Count(count));
@@ -221,7 +221,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param flag true or false
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, boolean flag) {
       return with(key, new Flag(flag));
@@ -232,7 +232,7 @@ public sealed interface Value {
      *
      * @param key the key that machines see
      * @param flag true or false
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields with(String key, @Nullable Boolean flag) {
       return with(key, flag == null ? none() : new Flag(flag));
@@ -242,7 +242,7 @@ public sealed interface Value {
      * Adds all fields of another.
      *
      * @param others those others
-     * @return this, to go on with
+     * @return this builder
      */
     public Fields and(Fields others) {
       fields.putAll(others.fields);

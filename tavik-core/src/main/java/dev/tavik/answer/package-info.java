@@ -1,9 +1,9 @@
 /**
  * The one shape of every answer.
  *
- * <p>An {@link dev.tavik.answer.Answer} is the question, a verdict in words, the conditions it
- * takes for granted, what to be careful of, and findings in the order in which a reader wants them.
- * Whatever was asked, the same words find a figure in it:
+ * <p>An {@link dev.tavik.answer.Answer} is the question, a verdict in words, its assumptions, its
+ * cautions, and findings in the order in which a reader wants them. Whatever was asked, the same
+ * words find a figure in it:
  *
  * <pre>{@code
  * Answer answer = CompareQuestion.of(Tally.of(14, 400), Tally.of(31, 410)).ask();

@@ -30,7 +30,7 @@ final class Work {
   /** What a part tells may be wrong by so much. */
   private static final double UNSURE = 2;
 
-  /** Whoever wants to know how far it is hears so after so many steps, a few times a second. */
+  /** Steps between progress updates, which come a few times a second. */
   private static final long TOLD_EVERY = 3_000_000;
 
   private final double seconds;

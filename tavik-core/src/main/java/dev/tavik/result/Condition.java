@@ -1,7 +1,7 @@
 package dev.tavik.result;
 
 /**
- * Something a method takes for granted.
+ * An assumption of a method.
  *
  * @param name a short name
  * @param state whether the data meet it

@@ -121,6 +121,18 @@ public final class Figures {
   }
 
   /**
+   * A count with the noun that it takes.
+   *
+   * @param count the count
+   * @param one the noun beside 1
+   * @param many the noun beside any other
+   * @return such as {@code 1 success} or {@code 1,200 successes}
+   */
+  public static String counted(long count, String one, String many) {
+    return counted(count(count), one, many);
+  }
+
+  /**
    * A number with the noun that it takes.
    *
    * @param number the number as it is written

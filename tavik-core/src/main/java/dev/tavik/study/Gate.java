@@ -97,14 +97,19 @@ public record Gate(State state, String reason) {
       return new Gate(
           State.STOPPED,
           say(
-              "%d of %d tests stop the line, after adjustment: %s%s",
+              "%d of %s %s the line, after adjustment: %s%s",
               stopping.size(),
-              decisions.size(),
+              Figures.counted(decisions.size(), "test", "tests"),
+              stopping.size() == 1 ? "stops" : "stop",
               named,
               stopping.size() > MOST_NAMED ? " and others" : ""));
     }
     return held.isEmpty()
-        ? new Gate(State.OPEN, say("none of %d tests stops the line", decisions.size()))
+        ? new Gate(
+            State.OPEN,
+            decisions.size() == 1
+                ? "the test doesn't stop the line"
+                : say("none of %d tests stops the line", decisions.size()))
         : held.get(0);
   }
 

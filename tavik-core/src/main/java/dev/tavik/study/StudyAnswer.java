@@ -14,6 +14,7 @@ import dev.tavik.answer.Value;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -203,11 +204,12 @@ public record StudyAnswer(
     }
 
     private String heading() {
+      String tests = Figures.counted(decisions.size(), "test", "tests");
       return adjusted()
           ? say(
-              "The %d tests, p-values adjusted by %s over %s",
-              decisions.size(), adjustment.title(), families() ? "each family" : "all of them")
-          : say("The %d tests, p-values as they are", decisions.size());
+              "The %s, p-values adjusted by %s over %s",
+              tests, adjustment.title(), families() ? "each family" : "all of them")
+          : say("The %s, p-values as they are", tests);
     }
 
     private List<Column> columns() {

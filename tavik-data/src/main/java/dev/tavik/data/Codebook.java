@@ -73,10 +73,7 @@ public final class Codebook {
       return codebook;
     } catch (JsonProcessingException e) {
       throw new DataException(
-          DataException.Code.MALFORMED,
-          "%s isn't JSON as it should be: %s",
-          name,
-          e.getOriginalMessage());
+          DataException.Code.MALFORMED, "%s is not valid JSON: %s", name, e.getOriginalMessage());
     } catch (IOException e) {
       throw DataException.unreadable(name, e);
     }

@@ -106,7 +106,7 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     }
     return new DataException(
         DataException.Code.MALFORMED,
-        "%s is no spreadsheet that can be read (%s); open it and save it anew",
+        "%s cannot be read as a spreadsheet (%s); open it and save it again",
         name,
         String.valueOf(last.getMessage()).lines().findFirst().orElse(""));
   }

@@ -63,7 +63,7 @@ final class JsonFormat implements Format {
       var place = e.getLocation();
       throw new DataException(
           DataException.Code.MALFORMED,
-          "%s, line %d, character %d isn't JSON as it should be: %s",
+          "%s, line %d, character %d is not valid JSON: %s",
           bytes.name(),
           place == null ? 1 : place.getLineNr(),
           place == null ? 1 : place.getColumnNr(),

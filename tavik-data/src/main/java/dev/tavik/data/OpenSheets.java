@@ -117,7 +117,7 @@ record OpenSheets(String name, ZipFile zip) {
   private DataException damaged(String found) {
     return new DataException(
         DataException.Code.MALFORMED,
-        "%s is no spreadsheet that can be read (%s); open it and save it anew",
+        "%s cannot be read as a spreadsheet (%s); open it and save it again",
         name,
         found);
   }

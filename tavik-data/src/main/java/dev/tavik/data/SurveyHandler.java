@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 final class SurveyHandler extends RowHandler {
   private static final int NONE = -1;
 
-  /** So many sums are held, up to 32 bytes each. */
+  /** Maximum number of sums in memory, up to 32 bytes each. */
   private static final long MOST_SUMS = 5_000_000;
 
   private final SampleDesign design;

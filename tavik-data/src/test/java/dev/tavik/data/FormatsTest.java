@@ -215,7 +215,7 @@ class FormatsTest {
         Arguments.of(utf8("[{\"grade\": {\"a\": 1}}]"), "object 1: $.grade holds an object"),
         Arguments.of(utf8("[{\"grade\": [1]}]"), "object 1: $.grade holds an array"),
         Arguments.of(utf8("[{\"grade\": 1}, 2]"), "something else than an object behind object 1"),
-        Arguments.of(utf8("[{\"grade\": 1}"), "isn't JSON as it should be"),
+        Arguments.of(utf8("[{\"grade\": 1}"), "is not valid JSON"),
         Arguments.of(utf8("[{\"grade\": 1, \"grade\": 2}]"), "Duplicate field 'grade'"),
         Arguments.of(utf8("[]"), "log is empty"),
         Arguments.of(utf8("[\"a\", \"b\"]"), "holds something else than objects"),
@@ -247,7 +247,7 @@ class FormatsTest {
                     utf8("application/vnd.oasis.opendocument.spreadsheet"),
                     "content.xml",
                     utf8("<!DOCTYPE x [<!ENTITY e SYSTEM \"file:///etc/passwd\">]><x>&e;</x>"))),
-            "is no spreadsheet that can be read"),
+            "cannot be read as a spreadsheet"),
         Arguments.of(
             Files.zip(
                 Map.of(

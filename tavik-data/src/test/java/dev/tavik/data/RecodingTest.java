@@ -127,7 +127,7 @@ class RecodingTest {
         "{\"fields\": [{\"name\": \"a\", \"categories\": [{}]}]} | a category without a value",
         "{\"fields\": [{\"name\": \"a\", \"categories\": [1, 1]}]} | has the value '1' twice",
         "{\"fields\": [{\"name\": \"a\"}], \"missingValues\": 9} | a list of missing values",
-        "{\"fields\": | isn't JSON as it should be",
+        "{\"fields\": | is not valid JSON",
         "{\"fields\": [{\"name\": \"other\"}]} | none of the columns that its codebook describes"
       })
   void aCodebookThatIsNoneIsNamed(String content, String message) {

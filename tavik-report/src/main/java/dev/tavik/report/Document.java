@@ -43,7 +43,7 @@ record Document(String title, List<Chapter> chapters, Supplier<Value.Fields> fig
   static List<Block> careful(List<Caution> cautions) {
     List<Block> blocks = new ArrayList<>();
     if (!cautions.isEmpty()) {
-      blocks.add(Block.heading("Be careful"));
+      blocks.add(Block.heading("Cautions"));
       cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
     }
     return blocks;

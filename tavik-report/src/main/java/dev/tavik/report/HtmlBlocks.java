@@ -82,7 +82,7 @@ record HtmlBlocks(int level) {
 
   private static boolean listed(Block.Paragraph paragraph) {
     return switch (paragraph.manner()) {
-      case ITEM, WARNING, MET, NOT_MET, YOUR_CALL -> true;
+      case ITEM, WARNING, MET, NOT_MET, NOT_TESTABLE -> true;
       case PLAIN, INDENTED, HANGING, UNBROKEN -> false;
     };
   }
@@ -92,7 +92,8 @@ record HtmlBlocks(int level) {
     return switch (paragraph.manner()) {
       case MET -> li(state("met"), rawHtml(" "), span(text)).withClass("state");
       case NOT_MET -> li(state("not met"), rawHtml(" "), span(text)).withClass("state failed");
-      case YOUR_CALL -> li(state("your call"), rawHtml(" "), span(text)).withClass("state");
+      case NOT_TESTABLE ->
+          li(state("not testable from these data"), rawHtml(" "), span(text)).withClass("state");
       default -> li(text);
     };
   }

@@ -122,7 +122,7 @@ record MarkdownFormat(String below) implements ReadersFormat {
       case ITEM, WARNING -> "- " + text;
       case MET -> "- met: " + text;
       case NOT_MET -> "- **not met**: " + text;
-      case YOUR_CALL -> "- your call: " + text;
+      case NOT_TESTABLE -> "- not testable from these data: " + text;
       case UNBROKEN -> code(paragraph.text());
       case PLAIN, INDENTED, HANGING -> text;
     };

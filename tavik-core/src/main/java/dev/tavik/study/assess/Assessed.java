@@ -89,8 +89,9 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
   String conclusion() {
     List<Covered> all = lines.stream().flatMap(line -> line.intervals().stream()).toList();
     String sizes = String.join(" and ", asked.sizes().stream().map(Figures::count).toList());
+    String trials = Figures.counted(sizes, "trial", "trials");
     if (all.isEmpty()) {
-      return "Tests with " + sizes + " trials.";
+      return "Tests with " + trials + ".";
     }
     Comparator<Covered> far =
         Comparator.comparingDouble(each -> Math.abs(each.coverage().coverage() - asked.level()));
@@ -100,9 +101,9 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
             .min(Comparator.comparingDouble(each -> each.coverage().coverage()))
             .orElseThrow();
     return say(
-        "With %s trials, %s intervals: nearest to their level is %s (true coverage %s),"
+        "With %s, %s intervals: nearest to their level is %s (true coverage %s),"
             + " lowest covers %s (%s).",
-        sizes,
+        trials,
         Figures.exactPercent(asked.level()),
         nearest.method().id(),
         Figures.finePercent(nearest.coverage().coverage()),

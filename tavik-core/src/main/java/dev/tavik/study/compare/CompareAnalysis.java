@@ -148,8 +148,8 @@ final class CompareAnalysis {
     PooledExpectation expected = PooledExpectation.of(first, second);
     if (test == TwoProportionTest.Z_POOLED && approximationHolds) {
       return say(
-          "at least %s are expected in each group, enough for the normal approximation%s",
-          expected.inWords(),
+          "at least %s expected in each group, enough for the normal approximation%s",
+          expected.withVerb(),
           settings.tests().contains(TwoProportionTest.FISHER)
               ? "; fisher is the cautious one: it rejects less often than alpha allows"
               : "");
@@ -159,9 +159,9 @@ final class CompareAnalysis {
           ? "another pair has too few expected counts for the normal approximation, and all pairs"
               + " are judged alike"
           : say(
-              "only %s are expected in one group, too few for the normal approximation; fisher"
-                  + " holds at any size",
-              expected.inWords());
+              "only %s expected in one group, too few for the normal approximation; fisher holds"
+                  + " at any size",
+              expected.withVerb());
     }
     return Preference.asked(test, false)
         + (test.basis() == Basis.APPROXIMATE && !approximationHolds

@@ -26,6 +26,12 @@ record PooledExpectation(double smallest, boolean ofSuccesses) {
     return smallest >= ENOUGH * (1 - 1e-12);
   }
 
+  /** Such as {@code 1 success is} or {@code 22.2 successes are}. */
+  String withVerb() {
+    String counted = inWords();
+    return counted + (counted.startsWith("1 ") ? " is" : " are");
+  }
+
   String inWords() {
     String number = Figures.plain(Double.parseDouble(Figures.significant(smallest, 3)));
     return ofSuccesses
@@ -43,8 +49,8 @@ record PooledExpectation(double smallest, boolean ofSuccesses) {
             "expected counts",
             Condition.State.NOT_MET,
             say(
-                "with the same proportion in both groups, only %s are expected in one; the normal"
+                "with the same proportion in both groups, only %s expected in one; the normal"
                     + " approximation wants at least %s",
-                inWords(), ENOUGH));
+                withVerb(), ENOUGH));
   }
 }

@@ -201,12 +201,12 @@ final class AgreementAnalysis {
                                 Figures.significant(each.upper(), 3)))
                     .orElse(""));
     return say(
-        "%s%s and %s agree on %s of %s units (%s)%s%s.",
+        "%s%s and %s agree on %s of %s (%s)%s%s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         question.first(),
         question.second(),
         Figures.count(table.alike()),
-        Figures.count(table.total()),
+        Figures.counted(table.total(), "unit", "units"),
         Figures.percent((double) table.alike() / table.total()),
         beyond,
         moved() == 0 ? "" : whereTheyDiffer());

@@ -130,12 +130,7 @@ final class StrataAnalysis {
       Stratum stratum = tables.strata().get(i);
       row(sheet, stratum.name(), stratum.first(), stratum.second(), within.get(i).value());
     }
-    row(
-        sheet,
-        "put together",
-        tables.together().get(0),
-        tables.together().get(1),
-        together.value());
+    row(sheet, "all strata", tables.together().get(0), tables.together().get(1), together.value());
     return sheet;
   }
 

@@ -98,10 +98,10 @@ final class SurveyLayers {
             .toList();
     boolean some = !rejecting.isEmpty() && rejecting.size() < layers.size();
     return say(
-        "%srows and columns are associated in %s of %s layers%s, %s tests at alpha %s each.",
+        "%srows and columns are associated in %s of %s%s, %s tests at alpha %s each.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         rejecting.isEmpty() ? "none" : Figures.count(rejecting.size()),
-        Figures.count(layers.size()),
+        Figures.counted(layers.size(), "layer", "layers"),
         some ? rejecting.stream().collect(Collectors.joining(", ", " (", ")")) : "",
         layers.stream()
             .filter(each -> each.verdict().test().isPresent())

@@ -107,7 +107,7 @@ final class MatchedAnalysis {
   private Sheet observed() {
     Sheet sheet =
         Sheet.read(
-            "Observed: " + Figures.count(tallies.units()) + " units",
+            "Observed: " + Figures.counted(tallies.units(), "unit", "units"),
             Column.words(),
             Column.counts(""),
             Column.numbers(""));
@@ -233,10 +233,10 @@ final class MatchedAnalysis {
             ? "no two alone after adjustment for " + pairs.size() + " pairs"
             : different + ", after adjustment for " + pairs.size() + " pairs";
     return say(
-        "%sthe %d judgements of the same %s units %s; %s, %s test at alpha %s.",
+        "%sthe %d judgements of the same %s %s; %s, %s test at alpha %s.",
         question.label().isEmpty() ? "" : question.label() + ": ",
         tallies.names().size(),
-        Figures.count(tallies.units()),
+        Figures.counted(tallies.units(), "unit", "units"),
         rejects ? "differ: " + found : "are not shown to differ",
         Figures.pEquals(test.log10PValue()),
         test.method().id(),

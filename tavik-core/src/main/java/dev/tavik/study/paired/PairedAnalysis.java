@@ -112,9 +112,8 @@ final class PairedAnalysis {
                   "%s discordant pairs are enough for the normal approximation",
                   Figures.count(tally.discordant()))
               : say(
-                  "only %s discordant pairs are too few for the normal approximation; the exact test"
-                      + " holds at any size",
-                  tally.discordant());
+                  "only %s %s too few for the normal approximation; the exact test holds at any size",
+                  discordant(), tally.discordant() == 1 ? "is" : "are");
     }
     return new Preference(chosen, partner, reason);
   }
@@ -170,9 +169,9 @@ final class PairedAnalysis {
           new Caution(
               Code.FEW_SUCCESSES,
               say(
-                  "Only %d discordant pairs, too few for the normal approximation; prefer mcnemar-exact"
-                      + " or mcnemar-mid-p.",
-                  tally.discordant())));
+                  "Only %s, too few for the normal approximation; prefer mcnemar-exact or"
+                      + " mcnemar-mid-p.",
+                  discordant())));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     if (tally.discordant() > 0) {
@@ -215,11 +214,11 @@ final class PairedAnalysis {
     String range = Reach.range(one, two, interval);
     String name = Reach.name(interval);
     return say(
-        "%s%s: on the same %s units %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s"
+        "%s%s: on the same %s %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s"
             + " test at alpha %s.%s",
         question.label().isEmpty() ? "" : question.label() + ": ",
         claim,
-        Figures.count(tally.pairs()),
+        Figures.counted(tally.pairs(), "unit", "units"),
         one,
         Figures.percentBeside(tally.first().proportion(), tally.second().proportion()),
         two,
@@ -239,5 +238,9 @@ final class PairedAnalysis {
                 " %s looks %s; the two-sided test asked only whether they differ.",
                 one, tally.difference() < 0 ? "lower" : "higher")
             : "");
+  }
+
+  private String discordant() {
+    return Figures.counted(tally.discordant(), "discordant pair", "discordant pairs");
   }
 }

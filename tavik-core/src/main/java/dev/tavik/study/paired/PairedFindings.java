@@ -82,7 +82,7 @@ final class PairedFindings {
 
   private Sheet observed() {
     return Sheet.read(
-            "Observed: " + Figures.count(tally.pairs()) + " units, each judged twice",
+            "Observed: " + Figures.counted(tally.pairs(), "unit", "units") + ", each judged twice",
             Column.words(),
             Column.counts(Figures.shortened(two) + " yes"),
             Column.counts("no"),

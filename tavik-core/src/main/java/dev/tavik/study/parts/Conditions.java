@@ -3,7 +3,7 @@ package dev.tavik.study.parts;
 import dev.tavik.result.Condition;
 import java.util.List;
 
-/** What several answers take for granted, together. */
+/** The assumptions of several answers, together. */
 public final class Conditions {
   private Conditions() {}
 

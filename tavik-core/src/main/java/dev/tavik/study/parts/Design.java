@@ -55,7 +55,7 @@ public record Design(DesignedSample sample) {
   /** The level of a plan that says none. */
   private static final double USUAL_LEVEL = 0.95;
 
-  private static final Condition YOUR_CALL =
+  private static final Condition INDEPENDENT_CLUSTERS =
       new Condition(
           "the design",
           Condition.State.NOT_IN_THE_DATA,
@@ -182,7 +182,7 @@ public record Design(DesignedSample sample) {
     return weights.greatest() / weights.sum();
   }
 
-  /** What it takes for granted of clusters, strata and weights. */
+  /** The assumptions about clusters, strata and weights. */
   public List<Condition> conditions() {
     List<Condition> conditions = new ArrayList<>();
     conditions.add(
@@ -214,17 +214,17 @@ public record Design(DesignedSample sample) {
     if (design().weight() != null) {
       conditions.add(weights());
     }
-    conditions.add(YOUR_CALL);
+    conditions.add(INDEPENDENT_CLUSTERS);
     return conditions;
   }
 
   /** How many of the rows are successes, in words beside a weighted rate. */
   public String rows(DesignedProportion proportion) {
     return say(
-        "%s%s of %s rows",
+        "%s%s of %s",
         design().weight() == null ? "" : "weighted; ",
         Figures.count(proportion.successes()),
-        Figures.count(proportion.rows()));
+        several(proportion.rows(), "row", "rows"));
   }
 
   /** A table of groups and what is estimated of each. */
@@ -323,8 +323,8 @@ public record Design(DesignedSample sample) {
           new Caution(
               Code.FEW_DEGREES,
               say(
-                  "Only %s %s of freedom: the standard error itself is unsteady, and a result near the"
-                      + " line can fall on either side. More clusters help, more rows in each don't.",
+                  "Only %s %s of freedom: the standard error is imprecise, so borderline results are"
+                      + " unreliable. More clusters help, more rows in each don't.",
                   degrees(), sample.df() == 1 ? "degree" : "degrees")));
     }
     long with = sample.clustersWith(outcome);

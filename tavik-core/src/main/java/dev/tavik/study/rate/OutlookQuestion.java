@@ -207,10 +207,10 @@ public record OutlookQuestion(
       alternative = line.underAlternative();
     }
     return say(
-        "With %s observations the Bayes factor will reach %s for the alternative with a"
+        "With %s the Bayes factor will reach %s for the alternative with a"
             + " chance of %s if %s is true, and for the null with a chance of %s if that is; the"
             + " chance of being misled so strongly is %s and %s.",
-        Figures.count(line.observations()),
+        Figures.counted(line.observations(), "observation", "observations"),
         Figures.plain(threshold),
         Figures.percent(alternative.forAlternative()),
         truth,

@@ -145,10 +145,17 @@ final class RateCautions {
       add(
           Code.ALL_OR_NONE,
           say(
-              "%s of %s trials was a success, so the standard error comes out as 0. That is not"
-                  + " certainty: read the interval.",
-              successes == 0 ? "None" : "Every one", Figures.count(answer.tally().trials())));
+              "%s, so the standard error comes out as 0. That is not certainty: read the interval.",
+              allOrNone(successes, answer.tally().trials())));
     }
+  }
+
+  private static String allOrNone(long successes, long trials) {
+    return trials == 1
+        ? "The only trial was " + (successes == 0 ? "no success" : "a success")
+        : say(
+            "%s of %s trials was a success",
+            successes == 0 ? "None" : "Every one", Figures.count(trials));
   }
 
   /** Where the level matches alpha, a test and the interval of its side should agree. */

@@ -7,7 +7,7 @@ import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What the methods for one rate take for granted. */
+/** The assumptions of the methods for one rate. */
 final class RateConditions {
   private static final Condition INDEPENDENCE =
       new Condition(

@@ -136,10 +136,11 @@ final class RateFindings {
 
   private String tail(Method method) {
     String count = Figures.count(tally.successes());
+    String successes = Figures.counted(count, "success", "successes");
     String half = method == ProportionTest.MID_P ? ", " + count + " half" : "";
     return switch (settings.hypothesis().alternative()) {
-      case LESS -> count + " successes or fewer" + half;
-      case GREATER -> count + " successes or more" + half;
+      case LESS -> successes + " or fewer" + half;
+      case GREATER -> successes + " or more" + half;
       case TWO_SIDED -> twoSidedTail(method, count) + half;
     };
   }

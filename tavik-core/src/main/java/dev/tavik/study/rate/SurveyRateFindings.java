@@ -98,11 +98,11 @@ final class SurveyRateFindings {
         Block.heading("Estimated"),
         Block.paragraph(
             say(
-                "a proportion of %s with a standard error of %s points, by the design; %s of %s rows%s",
+                "a proportion of %s with a standard error of %s points, by the design; %s of %s%s",
                 Figures.finePercent(proportion.value()),
                 Figures.significant(100 * proportion.standardError(), 4),
                 Figures.count(proportion.successes()),
-                Figures.count(proportion.rows()),
+                Figures.counted(proportion.rows(), "row", "rows"),
                 design.weighted()
                     ? ", which without weights is "
                         + Figures.finePercent(rate.group().unweighted().proportion())

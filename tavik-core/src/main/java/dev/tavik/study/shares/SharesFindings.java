@@ -70,9 +70,9 @@ final class SharesFindings {
             .add(
                 Finding.sentence(
                     say(
-                        "%s units; residuals are adjusted, standard normal under the null. Cohen's w, sqrt(X2"
+                        "%s; residuals are adjusted, standard normal under the null. Cohen's w, sqrt(X2"
                             + " / n): %s.",
-                        Figures.count(counts.total()),
+                        Figures.counted(counts.total(), "unit", "units"),
                         zeroOr(estimates.get(estimates.size() - 1).value()).text())))
             .addAll(Observed.source(question.from()))
             .add(tests(tests, refusals));

@@ -197,7 +197,8 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
       return counts ? "Both ends are counted in." : "What lies outside is one minus that.";
     }
     return counts
-        ? "Both tails hold the value itself; both is twice the smaller, at most 1."
-        : "Both is twice the smaller tail, at most 1.";
+        ? "Both tails include the value itself; the two-sided probability is twice the smaller tail,"
+            + " at most 1."
+        : "The two-sided probability is twice the smaller tail, at most 1.";
   }
 }

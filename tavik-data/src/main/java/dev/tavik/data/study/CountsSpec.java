@@ -138,7 +138,7 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
     return matching.size() == 1 ? Optional.of(matching.get(0)) : Optional.empty();
   }
 
-  /** The same with every level by itself. */
+  /** Like {@code tabulation}, without merging levels. */
   Tabulation unmerged(String... columns) {
     return recodings.told(requireSome(source().count(request(columns))));
   }
