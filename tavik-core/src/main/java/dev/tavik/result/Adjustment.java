@@ -74,27 +74,41 @@ public enum Adjustment implements Method {
    * @return the tests with their adjusted p-values, in the same order
    */
   public List<TestResult> of(List<TestResult> tests) {
-    List<Integer> ascending = new ArrayList<>(IntStream.range(0, tests.size()).boxed().toList());
-    ascending.sort(Comparator.comparingDouble(i -> tests.get(i).log10PValue()));
+    List<AdjustedP> adjusted =
+        ofPValues(
+            tests.stream().map(test -> new AdjustedP(test.pValue(), test.log10PValue())).toList());
+    return IntStream.range(0, tests.size())
+        .mapToObj(i -> tests.get(i).withAdjusted(adjusted.get(i)))
+        .toList();
+  }
+
+  /**
+   * Adjusts p-values that belong together.
+   *
+   * @param each the p-values as they are, in any order
+   * @return the adjusted p-values, in the same order
+   */
+  public List<AdjustedP> ofPValues(List<AdjustedP> each) {
+    if (this == NONE) {
+      return List.copyOf(each);
+    }
+    List<Integer> ascending = new ArrayList<>(IntStream.range(0, each.size()).boxed().toList());
+    ascending.sort(Comparator.comparingDouble(i -> each.get(i).log10PValue()));
     boolean upwards = this == HOLM;
     if (!upwards) {
       Collections.reverse(ascending);
     }
-    List<TestResult> adjusted = new ArrayList<>(tests);
+    List<AdjustedP> adjusted = new ArrayList<>(each);
     double bound = upwards ? Double.NEGATIVE_INFINITY : 0;
     double boundP = upwards ? 0 : 1;
-    for (int i = 0; i < tests.size(); i++) {
-      TestResult test = tests.get(ascending.get(i));
-      double factor = factor(upwards ? i + 1 : tests.size() - i, tests.size());
-      double log = Math.min(0, test.log10PValue() + Math.log10(factor));
-      double p = Math.min(1, test.pValue() * factor);
+    for (int i = 0; i < each.size(); i++) {
+      AdjustedP own = each.get(ascending.get(i));
+      double factor = factor(upwards ? i + 1 : each.size() - i, each.size());
+      double log = Math.min(0, own.log10PValue() + Math.log10(factor));
+      double p = Math.min(1, own.pValue() * factor);
       bound = upwards ? Math.max(bound, log) : Math.min(bound, log);
       boundP = upwards ? Math.max(boundP, p) : Math.min(boundP, p);
-      AdjustedP within =
-          this == NONE
-              ? new AdjustedP(test.pValue(), test.log10PValue())
-              : new AdjustedP(boundP, bound);
-      adjusted.set(ascending.get(i), test.withAdjusted(within));
+      adjusted.set(ascending.get(i), new AdjustedP(boundP, bound));
     }
     return adjusted;
   }

@@ -68,6 +68,17 @@ public record TestResult(
   /** A p-value adjusted for several tests, and its decimal logarithm. */
   public record AdjustedP(double pValue, double log10PValue) {
     /**
+     * A p-value by its logarithm.
+     *
+     * @param lnPValue its natural logarithm; above 0 only by rounding
+     * @return the p-value
+     */
+    public static AdjustedP ofLog(double lnPValue) {
+      double ln = Math.min(0, lnPValue);
+      return new AdjustedP(Math.exp(ln), ln / LN_10);
+    }
+
+    /**
      * Whether the null hypothesis is rejected, all tests together.
      *
      * @param alpha the significance level, strictly between 0 and 1

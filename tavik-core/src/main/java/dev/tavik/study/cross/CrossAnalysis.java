@@ -16,7 +16,6 @@ import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.numeric.Normal;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
@@ -40,7 +39,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the answer to one question about an association together. */
@@ -139,21 +137,12 @@ final class CrossAnalysis {
 
   /** Holm's adjustment of the two-sided p-values of all adjusted residuals. */
   private void adjustResiduals() {
-    List<List<TestResult>> each = new ArrayList<>();
-    for (List<CellFigures> row : cells) {
-      for (CellFigures cell : row) {
-        double z = Math.abs(cell.adjustedResidual());
-        each.add(List.of(TestResult.of(TableTest.PEARSON, null, Math.log(2) + Normal.logUpper(z))));
-      }
-    }
-    List<List<TestResult>> adjusted = Holm.adjust(each);
+    List<AdjustedP> adjusted =
+        Holm.ofNormal(
+            cells.stream().flatMap(List::stream).map(CellFigures::adjustedResidual).toList());
     int width = table.columns().size();
     for (int i = 0; i < table.rows().size(); i++) {
-      List<AdjustedP> row = new ArrayList<>();
-      for (int j = 0; j < width; j++) {
-        row.add(Objects.requireNonNull(adjusted.get(i * width + j).get(0).adjusted()));
-      }
-      standingOut.add(row);
+      standingOut.add(adjusted.subList(i * width, (i + 1) * width));
     }
   }
 

@@ -3,6 +3,7 @@ package dev.tavik.study.cross;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.ChiSquare;
+import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
 import java.util.List;
 import java.util.stream.Stream;
@@ -19,7 +20,7 @@ record CrossReach(CrossTable table, TestResult test, CrossSettings settings) {
       int columns = table.columns().size();
       double largest = (double) table.total() * (Math.min(rows, columns) - 1);
       double logP = ChiSquare.logUpper(largest, (rows - 1) * (columns - 1));
-      return TestResult.of(TableTest.PEARSON, null, logP).rejects(settings.alpha());
+      return Significance.reached(Math.exp(logP), settings.alpha());
     }
     return test.method() != TableTest.FISHER || !table.twoByTwo() || atTheEnds();
   }

@@ -1,6 +1,7 @@
 package dev.tavik.study.parts;
 
 import dev.tavik.answer.Value;
+import dev.tavik.numeric.Normal;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
@@ -30,6 +31,14 @@ public final class Holm {
           tests -> tests.replaceAll(test -> test.method() == method ? next.next() : test));
     }
     return adjusted;
+  }
+
+  /** Adjusts the two-sided p-values of statistics that are standard normal under their nulls. */
+  public static List<AdjustedP> ofNormal(List<Double> statistics) {
+    return Adjustment.HOLM.ofPValues(
+        statistics.stream()
+            .map(z -> AdjustedP.ofLog(Math.log(2) + Normal.logUpper(Math.abs(z))))
+            .toList());
   }
 
   /** Returns an adjusted p-value, blank where there is none. */

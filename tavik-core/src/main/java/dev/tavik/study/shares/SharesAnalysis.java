@@ -10,7 +10,6 @@ import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
-import dev.tavik.numeric.Normal;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
@@ -31,7 +30,6 @@ import dev.tavik.study.parts.Preference;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -147,19 +145,7 @@ final class SharesAnalysis {
   }
 
   private List<AdjustedP> standingOut() {
-    List<List<TestResult>> each =
-        cells.stream()
-            .map(
-                cell ->
-                    List.of(
-                        TestResult.of(
-                            SharesTest.PEARSON,
-                            null,
-                            Math.log(2) + Normal.logUpper(Math.abs(cell.adjustedResidual())))))
-            .toList();
-    return Holm.adjust(each).stream()
-        .map(result -> Objects.requireNonNull(result.get(0).adjusted()))
-        .toList();
+    return Holm.ofNormal(cells.stream().map(CellFigures::adjustedResidual).toList());
   }
 
   private List<Condition> conditions() {
