@@ -6,8 +6,8 @@ import dev.tavik.bayes.ComparedRates;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Quantity;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -43,8 +43,8 @@ final class BayesWork {
       work.add(
           Work.of(
               "odds ratio, highest density, n = " + n,
-              i -> compared(prior, n, i).equalTailed(Quantity.ODDS_RATIO, 0.95).lower(),
-              i -> compared(prior, n, i).highestDensity(Quantity.ODDS_RATIO, 0.95).lower(),
+              i -> compared(prior, n, i).equalTailed(Estimand.ODDS_RATIO, 0.95).lower(),
+              i -> compared(prior, n, i).highestDensity(Estimand.ODDS_RATIO, 0.95).lower(),
               "10",
               "3"));
     }

@@ -8,8 +8,8 @@ import dev.tavik.data.Sources;
 import dev.tavik.examples.TradePopulation;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.ProportionInterval;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
@@ -112,7 +112,7 @@ public final class SurveyCoverage {
       Caught caught = caught(what + method.id());
       try {
         caught.add(method.of(proportion, LEVEL, Side.TWO_SIDED), truth);
-      } catch (DeclinedException e) {
+      } catch (NotApplicableException e) {
         caught.none++;
       }
     }

@@ -2,7 +2,7 @@ package dev.tavik.bench;
 
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -65,7 +65,7 @@ final class TableWork {
   private static double exact(CrossTable table) {
     try {
       return TableTest.FISHER.of(table).pValue();
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       return -1;
     }
   }

@@ -5,9 +5,9 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Selection;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -34,10 +34,10 @@ final class ComparisonPicture {
     List<IntervalRow> differences = new ArrayList<>();
     List<IntervalRow> ratios = new ArrayList<>();
     for (Interval interval : answer.intervals()) {
-      if (interval.quantity() == Quantity.NUMBER_NEEDED) {
+      if (interval.quantity() == Estimand.NUMBER_NEEDED) {
         continue;
       }
-      boolean difference = interval.quantity() == Quantity.DIFFERENCE;
+      boolean difference = interval.quantity() == Estimand.DIFFERENCE;
       String name =
           difference
               ? interval.method().id()
@@ -79,9 +79,9 @@ final class ComparisonPicture {
   }
 
   /** A conditional interval belongs to the conditional estimate. */
-  private static Quantity pointOf(Interval interval) {
+  private static Estimand pointOf(Interval interval) {
     return interval.method().id().startsWith("conditional")
-        ? Quantity.CONDITIONAL_ODDS_RATIO
+        ? Estimand.CONDITIONAL_ODDS_RATIO
         : interval.quantity();
   }
 
@@ -170,7 +170,7 @@ final class ComparisonPicture {
           Selection.first(
               pairs, Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
     }
-    Quantity quantity = pairs.isEmpty() ? Quantity.DIFFERENCE : preferred(pairs.get(0));
+    Estimand quantity = pairs.isEmpty() ? Estimand.DIFFERENCE : preferred(pairs.get(0));
     for (View<CompareQuestion> pair : pairs) {
       TestResult test = pair.preferredTest();
       boolean rejects = test.rejectsAdjusted(answer.question().settings().alpha());
@@ -195,7 +195,7 @@ final class ComparisonPicture {
     List<IntervalPanel> panels = new ArrayList<>();
     panels.add(rates(highestAndLowest(answer.question().groups()), answer.question().settings()));
     if (!rows.isEmpty()) {
-      boolean difference = quantity == Quantity.DIFFERENCE;
+      boolean difference = quantity == Estimand.DIFFERENCE;
       panels.add(
           new IntervalPanel(
               difference
@@ -224,9 +224,9 @@ final class ComparisonPicture {
     return new IntervalChart(title, subtitle, panels).picture();
   }
 
-  private static Quantity preferred(View<CompareQuestion> pair) {
-    return pair.intervals().stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE)
-        ? Quantity.DIFFERENCE
+  private static Estimand preferred(View<CompareQuestion> pair) {
+    return pair.intervals().stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE)
+        ? Estimand.DIFFERENCE
         : pair.intervals().get(0).quantity();
   }
 

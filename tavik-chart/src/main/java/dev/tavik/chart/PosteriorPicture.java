@@ -12,8 +12,8 @@ import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.chart.BeliefLanes.Belief;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.rate.RateQuestion;
@@ -94,8 +94,8 @@ record PosteriorPicture(Answer answer, Posterior bayes) {
     ComparedRates after =
         ComparedRates.of(prior, compared.first().tally(), compared.second().tally());
     BayesSettings.@Nullable Region region = compared.settings().region();
-    List<Double> ends = ends(after.equalTailed(Quantity.DIFFERENCE, NEARLY_ALL), region);
-    double times = after.density(Quantity.DIFFERENCE, 0) / before.density(Quantity.DIFFERENCE, 0);
+    List<Double> ends = ends(after.equalTailed(Estimand.DIFFERENCE, NEARLY_ALL), region);
+    double times = after.density(Estimand.DIFFERENCE, 0) / before.density(Estimand.DIFFERENCE, 0);
     BeliefLanes lanes =
         new BeliefLanes(
             compared.order() + ", in percentage points",
@@ -120,8 +120,8 @@ record PosteriorPicture(Answer answer, Posterior bayes) {
 
   private static Belief believed(ComparedRates rates) {
     return new Belief(
-        level -> rates.equalTailed(Quantity.DIFFERENCE, level),
-        (low, high) -> rates.inside(Quantity.DIFFERENCE, low, high));
+        level -> rates.equalTailed(Estimand.DIFFERENCE, level),
+        (low, high) -> rates.inside(Estimand.DIFFERENCE, low, high));
   }
 
   /** A region that is far wider than the belief would press it flat. */
@@ -155,7 +155,7 @@ record PosteriorPicture(Answer answer, Posterior bayes) {
             ? "neither side"
             : bayes.logBayesFactor() < 0 ? "equal rates" : bayes.alternative(),
         compared.first().name(),
-        Value.Share.PROBABILITY.of(after.inside(Quantity.DIFFERENCE, -1, 0)).text(),
+        Value.Share.PROBABILITY.of(after.inside(Estimand.DIFFERENCE, -1, 0)).text(),
         Value.Share.PROBABILITY.of(bayes.above().orElseThrow()).text());
   }
 }

@@ -3,10 +3,10 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.StratifiedTables.Stratum;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.StrataQuestion;
 import java.util.ArrayList;
@@ -20,7 +20,7 @@ final class StrataPicture {
     List<IntervalRow> rows = new ArrayList<>();
     List<Interval> intervals = answer.intervals();
     List<Estimate> estimates = answer.answer().estimates();
-    int common = intervals.get(0).quantity() == Quantity.COMMON_ODDS_RATIO ? 1 : 0;
+    int common = intervals.get(0).quantity() == Estimand.COMMON_ODDS_RATIO ? 1 : 0;
     List<Stratum> strata = answer.question().tables().strata();
     for (int i = 0; i < strata.size(); i++) {
       Stratum stratum = strata.get(i);

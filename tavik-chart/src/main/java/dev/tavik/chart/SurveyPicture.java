@@ -6,10 +6,10 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Selection;
 import dev.tavik.answer.SimpleRandom;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.compare.SurveyCompareQuestion;
@@ -50,7 +50,7 @@ final class SurveyPicture {
     List<IntervalPanel> panels = new ArrayList<>();
     if (!whole.parts().isEmpty()) {
       boolean difference =
-          tested(whole).get(0).interval(method(whole)).quantity() == Quantity.DIFFERENCE;
+          tested(whole).get(0).interval(method(whole)).quantity() == Estimand.DIFFERENCE;
       panels.add(
           new IntervalPanel(
               difference ? "difference, in percentage points" : "as a ratio",
@@ -60,7 +60,7 @@ final class SurveyPicture {
     } else {
       List<IntervalRow> rows = one(whole);
       List<IntervalRow> differences =
-          rows.stream().filter(row -> row.interval().quantity() == Quantity.DIFFERENCE).toList();
+          rows.stream().filter(row -> row.interval().quantity() == Estimand.DIFFERENCE).toList();
       List<IntervalRow> ratios = rows.stream().filter(row -> !differences.contains(row)).toList();
       if (!differences.isEmpty()) {
         panels.add(
@@ -111,7 +111,7 @@ final class SurveyPicture {
       throw new IllegalArgumentException("each layer has a picture of its own; ask for one alone");
     }
     List<Interval> intervals =
-        answer.intervals().stream().filter(each -> each.quantity() == Quantity.PROPORTION).toList();
+        answer.intervals().stream().filter(each -> each.quantity() == Estimand.PROPORTION).toList();
     Cells cells =
         answer.answer().findAll(Cells.class).stream()
             .filter(each -> !each.key().isEmpty())
@@ -220,9 +220,9 @@ final class SurveyPicture {
   }
 
   private static String limits(Interval interval) {
-    return interval.quantity() == Quantity.PROPORTION
+    return interval.quantity() == Estimand.PROPORTION
         ? IntervalPicture.limits(interval)
-        : interval.quantity() == Quantity.DIFFERENCE
+        : interval.quantity() == Estimand.DIFFERENCE
             ? ComparisonPicture.points(interval)
             : ComparisonPicture.times(interval);
   }

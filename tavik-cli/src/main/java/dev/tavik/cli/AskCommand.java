@@ -3,8 +3,8 @@ package dev.tavik.cli;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.report.Report;
 import dev.tavik.study.Gate;
 import java.util.ArrayList;
@@ -16,13 +16,13 @@ import picocli.CommandLine.Model.CommandSpec;
 /** A command that asks one kind of question; its options are the words of that kind. */
 final class AskCommand implements Callable<Integer> {
   private final Terminal terminal;
-  private final Asking asking;
+  private final QuestionKind asking;
   private final OutputOptions output = new OutputOptions();
   private final GateOptions gate = new GateOptions();
   private final CommandSpec command;
   private final CommandWords words;
 
-  AskCommand(Terminal terminal, Asking asking, Named named) {
+  AskCommand(Terminal terminal, QuestionKind asking, Named named) {
     this.terminal = terminal;
     this.asking = asking;
     this.command = CommandSpec.wrapWithoutInspection(this);
@@ -44,7 +44,7 @@ final class AskCommand implements Callable<Integer> {
   public Integer call() {
     CommandLine.ParseResult parsed = command.commandLine().getParseResult();
     ChartOptions charts = new ChartOptions(asking.words().kind(), parsed);
-    Spec spec = charts.asking(words.spec(parsed));
+    QuestionArguments spec = charts.asking(words.spec(parsed));
     List<String> sources = new ArrayList<>(spec.all("data"));
     sources.addAll(spec.all("table"));
     output.check(sources);

@@ -7,7 +7,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.chart.Chart;
 import dev.tavik.chart.FontlessMachine;
 import dev.tavik.chart.Picture;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -94,8 +94,8 @@ final class ChartOptions {
   }
 
   /** Returns the words with those added that ask for the views of the pictures. */
-  Spec asking(Spec spec) {
-    Spec more = spec;
+  QuestionArguments asking(QuestionArguments spec) {
+    QuestionArguments more = spec;
     for (Wanted each : wanted) {
       Map.Entry<String, String> view = each.chart().map(VIEWS::get).orElse(null);
       if (view != null && !more.has(view.getKey())) {

@@ -1,6 +1,6 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
@@ -127,7 +127,7 @@ final class CommandWords {
   }
 
   /** Takes the words as they were written, an option that was used twice with all its values. */
-  Spec spec(CommandLine.ParseResult parsed) {
+  QuestionArguments spec(CommandLine.ParseResult parsed) {
     Set<String> known = words.names();
     String alone = words.positional().map(Word::name).orElse("");
     Map<String, List<String>> values = new LinkedHashMap<>();
@@ -141,6 +141,6 @@ final class CommandWords {
             .addAll(argument.originalStringValues());
       }
     }
-    return new Spec(values, Spec.Wording.OPTION);
+    return new QuestionArguments(values, QuestionArguments.Wording.OPTION);
   }
 }

@@ -7,17 +7,17 @@ import dev.tavik.association.StratifiedTest;
 import dev.tavik.association.TableTest;
 import dev.tavik.chart.Chart;
 import dev.tavik.count.DataOverview;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.data.words.Words;
 import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.MatchedTest;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Method;
 import java.util.ArrayList;
@@ -175,7 +175,7 @@ final class Completion {
                 OddsRatioInterval.values(),
                 PairedTest.values(),
                 PairedDifferenceInterval.values(),
-                MatchedTest.values(),
+                RepeatedMeasuresTest.values(),
                 SharesTest.values(),
                 SharesInterval.values(),
                 TableTest.values(),
@@ -284,7 +284,11 @@ final class Completion {
     }
     FutureTask<DataOverview> look =
         new FutureTask<>(
-            () -> Asking.source(new Spec(words, Spec.Wording.OPTION), terminal.files()).overview());
+            () ->
+                QuestionKind.source(
+                        new QuestionArguments(words, QuestionArguments.Wording.OPTION),
+                        terminal.files())
+                    .overview());
     Thread reader = new Thread(look, "look");
     reader.setDaemon(true);
     reader.start();

@@ -7,9 +7,9 @@ import dev.tavik.cli.Dialogue.Choice;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.Tally;
-import dev.tavik.data.Opening;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.SourceOpener;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import java.util.ArrayList;
@@ -40,9 +40,9 @@ final class Guide {
   private static final Choice CROSS = new Choice("cross", "are two classifications associated?");
 
   private final Dialogue dialogue;
-  private final Opening files;
+  private final SourceOpener files;
 
-  Guide(Dialogue dialogue, Opening files) {
+  Guide(Dialogue dialogue, SourceOpener files) {
     this.dialogue = dialogue;
     this.files = files;
   }
@@ -247,8 +247,10 @@ final class Guide {
     return dialogue.asked(
         question,
         typed -> {
-          Spec spec = new Spec(Map.of("data", List.of(typed)), Spec.Wording.OPTION);
-          DataOverview file = Asking.overview(spec, files);
+          QuestionArguments spec =
+              new QuestionArguments(
+                  Map.of("data", List.of(typed)), QuestionArguments.Wording.OPTION);
+          DataOverview file = QuestionKind.overview(spec, files);
           require(
               classes(file).count() >= least,
               "%s has no column of categories; tavik look says what is in it",

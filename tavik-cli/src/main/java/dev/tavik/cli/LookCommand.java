@@ -4,8 +4,8 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.DataOverview;
 import dev.tavik.data.Codebook;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.data.words.Words;
 import dev.tavik.report.Report;
 import java.nio.charset.StandardCharsets;
@@ -36,15 +36,16 @@ final class LookCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Spec spec = words.spec(command.commandLine().getParseResult());
+    QuestionArguments spec = words.spec(command.commandLine().getParseResult());
     List<String> sources = spec.all("data");
     output.check(sources);
     @Nullable String book = spec.text("codebook-out");
     if (book != null) {
       requireNew(Path.of(book), sources);
     }
-    DataOverview plain = terminal.shown(() -> Asking.source(spec, terminal.files()).overview());
-    DataOverview overview = Asking.described(plain, spec, terminal.files());
+    DataOverview plain =
+        terminal.shown(() -> QuestionKind.source(spec, terminal.files()).overview());
+    DataOverview overview = QuestionKind.described(plain, spec, terminal.files());
     if (book != null) {
       output.beside(Path.of(book), Codebook.draft(plain).getBytes(StandardCharsets.UTF_8));
     }

@@ -1,6 +1,6 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.Sources;
 import dev.tavik.report.Emphasis;
 import dev.tavik.report.Screen;
@@ -38,7 +38,7 @@ public final class Main {
             || System.getenv("NO_COLOR") != null
             || "dumb".equals(System.getenv("TERM"));
     PrintWriter err = writer(FileDescriptor.err);
-    Opening files = new FilesAndInput();
+    SourceOpener files = new FilesAndInput();
     Terminal terminal =
         new Terminal(
             writer(FileDescriptor.out),
@@ -96,8 +96,8 @@ public final class Main {
   }
 
   /** Files by their paths, and standard input. */
-  private static final class FilesAndInput implements Opening {
-    private final Opening files = Opening.ofFiles();
+  private static final class FilesAndInput implements SourceOpener {
+    private final SourceOpener files = SourceOpener.ofFiles();
 
     @Override
     public InputStream open(String name) throws IOException {

@@ -3,7 +3,7 @@ package dev.tavik.cli;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Detail;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.data.words.Heading;
 import dev.tavik.study.Gate;
@@ -101,9 +101,9 @@ final class RunCommand implements Callable<Integer> {
   }
 
   /** Files as they are, each noted when it is opened. */
-  private Opening noting(List<String> sources) {
-    Opening files = terminal.files();
-    return new Opening() {
+  private SourceOpener noting(List<String> sources) {
+    SourceOpener files = terminal.files();
+    return new SourceOpener() {
       @Override
       public InputStream open(String name) throws IOException {
         sources.add(name);

@@ -6,7 +6,7 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.count.SampleDesign;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.words.ShellWord;
 import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
@@ -33,7 +33,7 @@ final class Suggestions {
 
   private Suggestions() {}
 
-  static List<String> of(DataOverview overview, Spec spec, String name) {
+  static List<String> of(DataOverview overview, QuestionArguments spec, String name) {
     String data = source(spec);
     Optional<Column> frequency = frequency(overview);
     List<Column> classes =
@@ -121,7 +121,7 @@ final class Suggestions {
   }
 
   /** The words that name the rows, as they were written. */
-  private static String source(Spec spec) {
+  private static String source(QuestionArguments spec) {
     StringBuilder words = new StringBuilder();
     for (Word word : Words.LOOK.words()) {
       if (!word.name().equals("codebook-out")) {
@@ -133,7 +133,7 @@ final class Suggestions {
   }
 
   /** A name in each row, once, and whole counts in all other columns, of which there are a few. */
-  private static boolean twoWayTable(DataOverview overview, Spec spec) {
+  private static boolean twoWayTable(DataOverview overview, QuestionArguments spec) {
     List<Column> columns = overview.columns();
     boolean named =
         columns.size() >= 3

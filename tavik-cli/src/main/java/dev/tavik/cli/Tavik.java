@@ -4,7 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
-import dev.tavik.data.study.Asking;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Words;
 import dev.tavik.report.Report;
@@ -168,7 +168,7 @@ public final class Tavik {
   /** How each command is built. */
   private Map<String, Supplier<CommandSpec>> all(Named named) {
     Map<String, Supplier<CommandSpec>> all = new LinkedHashMap<>();
-    for (Asking asking : Asking.values()) {
+    for (QuestionKind asking : QuestionKind.values()) {
       all.put(asking.words().kind(), () -> new AskCommand(terminal, asking, named).command());
     }
     all.put(Words.LOOK.kind(), () -> new LookCommand(terminal, named).command());

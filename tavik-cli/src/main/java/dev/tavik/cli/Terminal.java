@@ -1,6 +1,6 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Screen;
 import java.io.PrintWriter;
 import java.util.function.Supplier;
@@ -15,7 +15,7 @@ import java.util.function.Supplier;
  * @param name what the analyst types to call Tavik, for commands to be pasted
  */
 public record Terminal(
-    PrintWriter out, PrintWriter err, Opening files, Screen screen, String name) {
+    PrintWriter out, PrintWriter err, SourceOpener files, Screen screen, String name) {
   /**
    * Does work that may take long, and shows how far it has come where somebody looks.
    *

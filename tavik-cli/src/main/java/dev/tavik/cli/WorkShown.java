@@ -1,6 +1,6 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Progress;
 import dev.tavik.result.Progress.Work;
 import java.io.FilterInputStream;
@@ -22,13 +22,13 @@ import org.jspecify.annotations.Nullable;
  * Shows on a terminal how far work has come that takes longer than a second, on one line that is
  * wiped at the end: a file that is read, by its bytes, and all that {@link Progress} tells of.
  */
-final class WorkShown implements Progress.Listener, Opening {
+final class WorkShown implements Progress.Listener, SourceOpener {
   private static final long AFTER_NANOS = 1_000_000_000;
   private static final int EVERY_MILLIS = 200;
   private static final long MEGABYTE = 1 << 20;
 
   private final PrintWriter err;
-  private final Opening files;
+  private final SourceOpener files;
   private final int width;
   private long start = System.nanoTime();
   private String named = "";
@@ -41,7 +41,7 @@ final class WorkShown implements Progress.Listener, Opening {
    * @param files how files are opened, whose bytes are counted
    * @param width how wide the terminal is
    */
-  WorkShown(PrintWriter err, Opening files, int width) {
+  WorkShown(PrintWriter err, SourceOpener files, int width) {
     this.err = err;
     this.files = files;
     this.width = width;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Screen;
 import java.io.IOException;
 import java.io.InputStream;
@@ -38,15 +38,15 @@ record CommandLine(int status, String out, String err) {
     return new CommandLine(status, out.toString(), err.toString());
   }
 
-  private static final class DemoAndFiles implements Opening {
+  private static final class DemoAndFiles implements SourceOpener {
     @Override
     public InputStream open(String name) throws IOException {
-      return name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : Opening.file(name);
+      return name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : SourceOpener.file(name);
     }
 
     @Override
     public Optional<Path> path(String name) {
-      return name.startsWith("demo/") ? Optional.empty() : Opening.ofFiles().path(name);
+      return name.startsWith("demo/") ? Optional.empty() : SourceOpener.ofFiles().path(name);
     }
   }
 

@@ -11,9 +11,9 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Value;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Opening;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.SourceOpener;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
 import dev.tavik.report.Report;
@@ -49,7 +49,7 @@ class EveryFormatTest {
       words.add(
           Stream.of(1, 2, 3).map(matcher::group).filter(each -> each != null).findFirst().get());
     }
-    Asking asking = Asking.of(words.get(0)).orElseThrow();
+    QuestionKind asking = QuestionKind.of(words.get(0)).orElseThrow();
     Vocabulary vocabulary = asking.words();
     Map<String, List<String>> values = new LinkedHashMap<>();
     for (int i = 1; i < words.size(); i++) {
@@ -65,9 +65,11 @@ class EveryFormatTest {
     }
     return asking
         .question(
-            new Spec(values, Spec.Wording.OPTION),
+            new QuestionArguments(values, QuestionArguments.Wording.OPTION),
             name ->
-                name.startsWith("demo/") ? DemoFiles.open(name.substring(5)) : Opening.file(name))
+                name.startsWith("demo/")
+                    ? DemoFiles.open(name.substring(5))
+                    : SourceOpener.file(name))
         .ask();
   }
 

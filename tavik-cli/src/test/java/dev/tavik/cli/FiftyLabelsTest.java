@@ -11,9 +11,9 @@ import dev.tavik.answer.Origin;
 import dev.tavik.chart.Charts;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
-import dev.tavik.data.Opening;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.SourceOpener;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.report.Report;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.compare.CompareQuestion;
@@ -95,7 +95,9 @@ class FiftyLabelsTest {
             List.of(label + " yes", "no"),
             List.of(List.of(14L, 386L), List.of(31L, 379L)));
     Origin origin =
-        Asking.RATE.origin(Spec.of("tally=" + label + "=14/400", "against=5%"), Opening.ofFiles());
+        QuestionKind.RATE.origin(
+            QuestionArguments.of("tally=" + label + "=14/400", "against=5%"),
+            SourceOpener.ofFiles());
     return List.of(
         CompareQuestion.of(first, second).named(label).groups(label, other).ask().with(origin),
         CrossQuestion.of(table).named(label).ask(),

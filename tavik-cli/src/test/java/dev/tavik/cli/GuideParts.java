@@ -12,19 +12,19 @@ import dev.tavik.data.words.Word;
 import dev.tavik.data.words.Words;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.HomogeneityTest;
 import dev.tavik.proportion.LotInterval;
-import dev.tavik.proportion.LotTest;
-import dev.tavik.proportion.MatchedTest;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.Basis;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
 import dev.tavik.simulation.BootstrapInterval;
 import dev.tavik.study.DrawnMethod;
@@ -54,7 +54,7 @@ final class GuideParts {
   static {
     FAMILIES.put("tests of a rate", List.of(ProportionTest.values()));
     FAMILIES.put("intervals of a rate", List.of(ProportionInterval.values()));
-    FAMILIES.put("tests of a lot", List.of(LotTest.values()));
+    FAMILIES.put("tests of a lot", List.of(FinitePopulationTest.values()));
     FAMILIES.put("intervals of a lot", List.of(LotInterval.values()));
     FAMILIES.put("tests of two rates", List.of(TwoProportionTest.values()));
     FAMILIES.put("intervals of a difference", List.of(DifferenceInterval.values()));
@@ -63,7 +63,7 @@ final class GuideParts {
     FAMILIES.put("tests of several rates", List.of(HomogeneityTest.values()));
     FAMILIES.put("tests of pairs", List.of(PairedTest.values()));
     FAMILIES.put("intervals of pairs", List.of(PairedDifferenceInterval.values()));
-    FAMILIES.put("tests of several judgements", List.of(MatchedTest.values()));
+    FAMILIES.put("tests of several judgements", List.of(RepeatedMeasuresTest.values()));
     FAMILIES.put("tests of shares", List.of(SharesTest.values()));
     FAMILIES.put("intervals of shares", List.of(SharesInterval.values()));
     FAMILIES.put("tests of a table", List.of(TableTest.values()));
@@ -118,7 +118,7 @@ final class GuideParts {
     return method instanceof ComparisonInterval interval ? interval.inverts() : Optional.empty();
   }
 
-  private static String basis(Basis basis) {
+  private static String basis(Exactness basis) {
     return switch (basis) {
       case APPROXIMATE -> "approximate";
       case EXACT -> "exact";
@@ -149,7 +149,7 @@ final class GuideParts {
   /** A row a family: which of its methods are exact, nearly so, approximate. */
   private static String exact() {
     StringBuilder text = new StringBuilder();
-    for (Basis basis : Basis.values()) {
+    for (Exactness basis : Exactness.values()) {
       text.append("**").append(capital(basis(basis))).append("**\n\n");
       List<String> items = new ArrayList<>();
       FAMILIES.forEach(

@@ -2,7 +2,7 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Screen;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -49,7 +49,11 @@ class GuideTest {
     InputStream keys = new ByteArrayInputStream(typed.getBytes(StandardCharsets.UTF_8));
     Terminal terminal =
         new Terminal(
-            new PrintWriter(out), new PrintWriter(err), Opening.ofFiles(), Screen.PLAIN, "tavik");
+            new PrintWriter(out),
+            new PrintWriter(err),
+            SourceOpener.ofFiles(),
+            Screen.PLAIN,
+            "tavik");
     int status =
         new Tavik(
                 terminal,

@@ -3,7 +3,7 @@ package dev.tavik.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Screen;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -260,7 +260,7 @@ class OutputTest {
   void faultsAreToldAsFaults() {
     StringWriter out = new StringWriter();
     StringWriter err = new StringWriter();
-    Opening broken =
+    SourceOpener broken =
         name -> {
           throw new IllegalStateException("the roof leaks");
         };

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Origin;
-import dev.tavik.data.Opening;
-import dev.tavik.data.study.Asking;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.SourceOpener;
+import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.study.QuestionKind;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.report.Report;
 import java.io.IOException;
@@ -148,7 +148,7 @@ class ReportPagesTest {
   }
 
   static Stream<Answer> demo() {
-    return StudyFile.of(STUDY.toString(), Opening.ofFiles()).read().ask().answers().stream();
+    return StudyFile.of(STUDY.toString(), SourceOpener.ofFiles()).read().ask().answers().stream();
   }
 
   /** Words as a shell takes them, in single quotes or with a character escaped. */
@@ -179,14 +179,17 @@ class ReportPagesTest {
                 .replace("\"scrap-by", "\"../demo/scrap-by")
                 .replace("\"regrade", "\"../demo/regrade"));
     String java = origin.java();
-    String kind = java.replaceAll("(?s).*Asking\\.(\\w+)\\..*", "$1");
+    String kind = java.replaceAll("(?s).*QuestionKind\\.(\\w+)\\..*", "$1");
     String[] words =
         LITERAL
             .matcher(java.substring(0, java.indexOf("Answer answer")))
             .results()
             .map(each -> each.group(1).translateEscapes())
             .toArray(String[]::new);
-    Answer programmed = Asking.valueOf(kind).question(Spec.of(words), Opening.ofFiles()).ask();
+    Answer programmed =
+        QuestionKind.valueOf(kind)
+            .question(QuestionArguments.of(words), SourceOpener.ofFiles())
+            .ask();
     assertThat(programmed.verdict().text()).isEqualTo(answer.verdict().text());
   }
 

@@ -2,7 +2,7 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Emphasis;
 import dev.tavik.report.Screen;
 import dev.tavik.report.Visible;
@@ -27,7 +27,7 @@ class ScreenTest {
     StringWriter out = new StringWriter();
     PrintWriter writer = new PrintWriter(out);
     Screen screen = new Screen(Emphasis.NONE, width);
-    new Tavik(new Terminal(writer, writer, Opening.ofFiles(), screen, "tavik")).run(words);
+    new Tavik(new Terminal(writer, writer, SourceOpener.ofFiles(), screen, "tavik")).run(words);
     return out.toString().lines().toList();
   }
 

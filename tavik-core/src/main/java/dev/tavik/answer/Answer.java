@@ -2,14 +2,14 @@ package dev.tavik.answer;
 
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Derivation;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -135,7 +135,7 @@ public final class Answer {
      */
     public Answer worded(
         List<TestResult> tests, List<Interval> intervals, Supplier<Answer> worded) {
-      Later<Content> rest = new Later<>(() -> worded.get().content.get());
+      Lazy<Content> rest = new Lazy<>(() -> worded.get().content.get());
       return new Answer(question, kind, label, tests, intervals, rest);
     }
 
@@ -206,13 +206,13 @@ public final class Answer {
   public Answer decided() {
     Builder brief = to(question, kind, label);
     all(Failure.class).forEach(brief::add);
-    for (Parts each : findAll(Parts.class)) {
+    for (SubAnswers each : findAll(SubAnswers.class)) {
       List<Answer> parts = each.answers().stream().map(Answer::decided).toList();
-      brief.add(new Parts(each.key(), each.names(), parts));
+      brief.add(new SubAnswers(each.key(), each.names(), parts));
     }
     // One that has parts is decided by them, and has no test of its own.
     find(Tests.class)
-        .filter(tests -> find(Parts.class).isEmpty() && verdict().test().isPresent())
+        .filter(tests -> find(SubAnswers.class).isEmpty() && verdict().test().isPresent())
         .ifPresent(tests -> brief.add(Tests.of("", tests.alpha()).made(test(), Value.none())));
     find(Decidable.class)
         .ifPresent(
@@ -321,7 +321,7 @@ public final class Answer {
   }
 
   /** {@return the calculations by hand; empty where there are none} */
-  public List<Working> working() {
+  public List<Derivation> working() {
     return find(Workings.class).map(Workings::all).orElse(List.of());
   }
 
@@ -384,7 +384,7 @@ public final class Answer {
    * @param quantity the quantity
    * @throws NoSuchElementException if it was not estimated
    */
-  public Estimate estimate(Quantity quantity) {
+  public Estimate estimate(Estimand quantity) {
     return estimates().stream()
         .filter(each -> each.quantity() == quantity)
         .findFirst()
@@ -396,7 +396,7 @@ public final class Answer {
   }
 
   /** {@return the methods that declined, each with its reason} */
-  public List<Refusal> refusals() {
+  public List<NotApplicable> refusals() {
     return Stream.concat(
             all(Tests.class).flatMap(each -> each.refusals().stream()),
             all(Intervals.class).flatMap(each -> each.refusals().stream()))
@@ -405,7 +405,7 @@ public final class Answer {
 
   /** {@return the answers that make up this one: of groups, of pairs} */
   public List<Answer> parts() {
-    return all(Parts.class).flatMap(each -> each.answers().stream()).toList();
+    return all(SubAnswers.class).flatMap(each -> each.answers().stream()).toList();
   }
 
   private static NoSuchElementException none(String wanted, Stream<String> there) {
@@ -451,7 +451,7 @@ public final class Answer {
                         each.all(Intervals.class)
                             .flatMap(all -> all.all().stream())
                             .map(Interval::method),
-                        each.refusals().stream().map(Refusal::method))
+                        each.refusals().stream().map(NotApplicable::method))
                     .flatMap(methods -> methods))
         .distinct()
         .toList();

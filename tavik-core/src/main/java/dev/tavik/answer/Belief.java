@@ -1,7 +1,7 @@
 package dev.tavik.answer;
 
 import dev.tavik.bayes.Credible;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param credible its intervals, that with equal tails first
  */
 public record Belief(
-    Quantity quantity, String label, double mean, double median, List<Credible> credible) {
+    Estimand quantity, String label, double mean, double median, List<Credible> credible) {
   /**
    * Keeps the intervals.
    *

@@ -64,8 +64,8 @@ public record Decision(
     List<Decision> decisions = new ArrayList<>();
     for (int i = 0; i < answers.size(); i++) {
       Answer answer = answers.get(i);
-      List<Parts> parts = answer.findAll(Parts.class);
-      for (Parts each : parts) {
+      List<SubAnswers> parts = answer.findAll(SubAnswers.class);
+      for (SubAnswers each : parts) {
         for (int k = 0; k < each.answers().size(); k++) {
           add(
               decisions,

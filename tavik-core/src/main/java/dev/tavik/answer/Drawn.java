@@ -2,9 +2,9 @@ package dev.tavik.answer;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.simulation.Simulation;
 import java.util.ArrayList;
@@ -234,7 +234,7 @@ public record Drawn(
   }
 
   private Sheet resampled() {
-    boolean points = bootstrap.stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE);
+    boolean points = bootstrap.stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE);
     Sheet sheet =
         Sheet.read(
             say(
@@ -246,7 +246,7 @@ public record Drawn(
             Column.numbers(""),
             Column.words(),
             Column.numbers(""));
-    Quantity last = null;
+    Estimand last = null;
     for (Interval interval : bootstrap) {
       sheet.row(
           interval.quantity() == last ? "" : name(interval.quantity()),
@@ -259,7 +259,7 @@ public record Drawn(
     return sheet;
   }
 
-  private static String name(Quantity quantity) {
-    return quantity == Quantity.CRAMERS_V ? "Cramér's V" : quantity.id().replace('-', ' ');
+  private static String name(Estimand quantity) {
+    return quantity == Estimand.CRAMERS_V ? "Cramér's V" : quantity.id().replace('-', ' ');
   }
 }

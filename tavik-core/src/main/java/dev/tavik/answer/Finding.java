@@ -40,7 +40,7 @@ public interface Finding {
    * @return the finding
    */
   static Finding fact(String key, Value figures) {
-    return new Said(key, figures, List.of());
+    return new StaticFinding(key, figures, List.of());
   }
 
   /**
@@ -50,7 +50,7 @@ public interface Finding {
    * @return the finding
    */
   static Finding say(Block... blocks) {
-    return new Said("", Value.none(), List.of(blocks));
+    return new StaticFinding("", Value.none(), List.of(blocks));
   }
 
   /**

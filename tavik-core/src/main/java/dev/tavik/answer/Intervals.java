@@ -1,7 +1,7 @@
 package dev.tavik.answer;
 
 import dev.tavik.result.Interval;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +20,7 @@ public final class Intervals implements Finding {
       @Nullable Interval bound,
       String remark,
       Value.Fields more,
-      @Nullable Refusal refusal) {}
+      @Nullable NotApplicable refusal) {}
 
   private Intervals(String key, String title) {
     this.key = key;
@@ -99,7 +99,7 @@ public final class Intervals implements Finding {
    * @param refusal why it declined
    * @return this builder
    */
-  public Intervals declined(Refusal refusal) {
+  public Intervals declined(NotApplicable refusal) {
     rows.add(new Row(List.of(), null, null, "", Value.fields(), refusal));
     return this;
   }
@@ -144,7 +144,7 @@ public final class Intervals implements Finding {
   }
 
   /** {@return what declined} */
-  public List<Refusal> refusals() {
+  public List<NotApplicable> refusals() {
     return rows.stream().map(Row::refusal).filter(Objects::nonNull).toList();
   }
 
@@ -165,7 +165,7 @@ public final class Intervals implements Finding {
       if (bound != null) {
         figures.add(figures(bound));
       }
-      Refusal refusal = row.refusal();
+      NotApplicable refusal = row.refusal();
       if (refusal != null) {
         figures.add(Tests.figures(refusal));
       }

@@ -110,7 +110,7 @@ final class Page {
   private List<Caution> ofParts() {
     Map<Caution.Code, List<Caution>> byCode = new LinkedHashMap<>();
     for (Finding finding : answer.findings()) {
-      if (finding instanceof Parts parts) {
+      if (finding instanceof SubAnswers parts) {
         for (int i = 0; i < parts.answers().size(); i++) {
           for (Caution each : parts.answers().get(i).cautions()) {
             byCode
@@ -145,7 +145,7 @@ final class Page {
         .filter(each -> each.last() && !(each instanceof Drawn))
         .forEach(each -> blocks.addAll(each.reading()));
     for (Finding finding : answer.findings()) {
-      if (finding instanceof Parts parts) {
+      if (finding instanceof SubAnswers parts) {
         for (int i = 0; i < parts.answers().size(); i++) {
           Answer part = parts.answers().get(i);
           blocks.add(Block.heading(parts.names().get(i)));

@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,7 +26,7 @@ public final class Tests implements Finding {
       @Nullable TestResult result,
       Value statistic,
       @Nullable Hypothesis hypothesis,
-      @Nullable Refusal refusal) {}
+      @Nullable NotApplicable refusal) {}
 
   private Tests(String key, String claim, double alpha, boolean degrees) {
     this.key = key;
@@ -107,7 +107,7 @@ public final class Tests implements Finding {
    * @param refusal why it declined
    * @return this builder
    */
-  public Tests declined(Refusal refusal) {
+  public Tests declined(NotApplicable refusal) {
     rows.add(new Row(null, Value.none(), null, refusal));
     return this;
   }
@@ -134,7 +134,7 @@ public final class Tests implements Finding {
   }
 
   /** {@return what declined} */
-  public List<Refusal> refusals() {
+  public List<NotApplicable> refusals() {
     return rows.stream().map(Row::refusal).filter(Objects::nonNull).toList();
   }
 
@@ -160,7 +160,7 @@ public final class Tests implements Finding {
   }
 
   private int place(Row row) {
-    Refusal refusal = row.refusal();
+    NotApplicable refusal = row.refusal();
     TestResult result = row.result();
     return order.indexOf(
         refusal != null ? refusal.method() : result == null ? null : result.method());
@@ -168,7 +168,7 @@ public final class Tests implements Finding {
 
   private Value figures(Row row) {
     TestResult result = row.result();
-    Refusal refusal = row.refusal();
+    NotApplicable refusal = row.refusal();
     if (result == null) {
       return refusal == null ? Value.none() : figures(refusal);
     }
@@ -182,7 +182,7 @@ public final class Tests implements Finding {
   }
 
   /** Returns what machines see of a method that declined. */
-  static Value figures(Refusal refusal) {
+  static Value figures(NotApplicable refusal) {
     return Value.fields().with("method", refusal.method().id()).with("refused", refusal.reason());
   }
 

@@ -14,7 +14,7 @@ final class Tree {
         .filter(each -> !each.last() || each instanceof Drawn)
         .sorted((one, other) -> Boolean.compare(one.last(), other.last()))
         .forEach(each -> add(tree, each, detail));
-    if (!answer.conditions().isEmpty() && answer.find(Parts.class).isEmpty()) {
+    if (!answer.conditions().isEmpty() && answer.find(SubAnswers.class).isEmpty()) {
       tree.with(
           "conditions",
           Value.list(
@@ -47,7 +47,7 @@ final class Tree {
     if (wanted && !finding.key().isEmpty()) {
       tree.with(
           finding.key(),
-          finding instanceof Parts parts ? parts.figures(detail) : finding.figures());
+          finding instanceof SubAnswers parts ? parts.figures(detail) : finding.figures());
     }
   }
 }

@@ -2,8 +2,8 @@ package dev.tavik.answer;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Quantity;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -380,11 +380,11 @@ public sealed interface Value {
    * @param value the value
    * @return the value
    */
-  static Value of(Quantity quantity, double value) {
+  static Value of(Estimand quantity, double value) {
     return new Real(value, () -> inUnits(quantity, value));
   }
 
-  private static String inUnits(Quantity quantity, double value) {
+  private static String inUnits(Estimand quantity, double value) {
     if (Double.isNaN(value)) {
       return "none";
     }

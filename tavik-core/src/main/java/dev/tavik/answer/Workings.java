@@ -1,15 +1,15 @@
 package dev.tavik.answer;
 
-import dev.tavik.result.Working;
+import dev.tavik.result.Derivation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 
 /** Holds calculations by hand, which are made when they are first read. */
 public final class Workings implements Finding {
-  private final Supplier<List<Working>> calculations;
+  private final Supplier<List<Derivation>> calculations;
 
-  private Workings(Supplier<List<Working>> calculations) {
+  private Workings(Supplier<List<Derivation>> calculations) {
     this.calculations = calculations;
   }
 
@@ -19,12 +19,12 @@ public final class Workings implements Finding {
    * @param calculations makes the calculations, when they are read
    * @return the workings
    */
-  public static Workings of(Supplier<List<Working>> calculations) {
-    return new Workings(new Later<>(() -> List.copyOf(calculations.get())));
+  public static Workings of(Supplier<List<Derivation>> calculations) {
+    return new Workings(new Lazy<>(() -> List.copyOf(calculations.get())));
   }
 
   /** {@return the calculations} */
-  public List<Working> all() {
+  public List<Derivation> all() {
     return calculations.get();
   }
 
@@ -74,7 +74,7 @@ public final class Workings implements Finding {
               "None of these methods has a closed form to be done by hand; z tests and closed-form"
                   + " intervals have."));
     }
-    for (Working working : all()) {
+    for (Derivation working : all()) {
       blocks.add(Block.heading("Working: " + working.title()));
       blocks.add(
           Block.paragraph(

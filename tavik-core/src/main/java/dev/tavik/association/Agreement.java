@@ -1,10 +1,10 @@
 package dev.tavik.association;
 
 import dev.tavik.count.SquareTable;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import java.util.Optional;
 
 /**
@@ -15,16 +15,16 @@ import java.util.Optional;
  */
 public enum Agreement {
   /** Every disagreement counts alike. */
-  KAPPA(Quantity.KAPPA, "kappa"),
+  KAPPA(Estimand.KAPPA, "kappa"),
   /** Ordered levels: an agreement of 1 - distance/(k - 1). */
-  LINEAR(Quantity.KAPPA_LINEAR, "kappa, linear weights"),
+  LINEAR(Estimand.KAPPA_LINEAR, "kappa, linear weights"),
   /** Ordered levels: an agreement of 1 - distance²/(k - 1)². */
-  QUADRATIC(Quantity.KAPPA_QUADRATIC, "kappa, quadratic weights");
+  QUADRATIC(Estimand.KAPPA_QUADRATIC, "kappa, quadratic weights");
 
-  private final Quantity quantity;
+  private final Estimand quantity;
   private final String inWords;
 
-  Agreement(Quantity quantity, String inWords) {
+  Agreement(Estimand quantity, String inWords) {
     this.quantity = quantity;
     this.inWords = inWords;
   }
@@ -101,7 +101,7 @@ public enum Agreement {
    *
    * @return the quantity
    */
-  public Quantity quantity() {
+  public Estimand quantity() {
     return quantity;
   }
 }

@@ -3,10 +3,10 @@ package dev.tavik.association;
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.NoncentralChiSquare;
 import dev.tavik.numeric.Normal;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.Objects;
 import java.util.Optional;
@@ -20,41 +20,41 @@ public enum AssociationMeasure {
    * (ad - bc)/√(margins) of two by two; its sign says which diagonal is fuller. NaN for other
    * tables.
    */
-  PHI(Quantity.PHI, Direction.NONE, "phi"),
+  PHI(Estimand.PHI, Direction.NONE, "phi"),
   /** √(X²/(N·min(r - 1, c - 1))), 0 to 1 (Cramér 1946, Mathematical Methods of Statistics). */
-  CRAMERS_V(Quantity.CRAMERS_V, Direction.NONE, "Cramer's V"),
+  CRAMERS_V(Estimand.CRAMERS_V, Direction.NONE, "Cramer's V"),
   /**
    * Cramér's V corrected for its bias, which makes it 0 on average where there is no association
    * (Bergsma 2013, Journal of the Korean Statistical Society 42, 323-328).
    */
   CRAMERS_V_CORRECTED(
-      Quantity.CRAMERS_V_CORRECTED, Direction.NONE, "Cramer's V, corrected for bias"),
+      Estimand.CRAMERS_V_CORRECTED, Direction.NONE, "Cramer's V, corrected for bias"),
   /** Pearson's contingency coefficient √(X²/(X² + N)); its largest value is below 1. */
-  CONTINGENCY(Quantity.CONTINGENCY, Direction.NONE, "contingency coefficient"),
+  CONTINGENCY(Estimand.CONTINGENCY, Direction.NONE, "contingency coefficient"),
   /** √(X²/N) (Cohen 1988, Statistical Power Analysis for the Behavioral Sciences, chapter 7). */
-  COHENS_W(Quantity.COHENS_W, Direction.NONE, "Cohen's w"),
+  COHENS_W(Estimand.COHENS_W, Direction.NONE, "Cohen's w"),
   /** The share of wrong guesses of the column that knowing the row avoids. */
-  LAMBDA_COLUMNS(Quantity.LAMBDA, Direction.COLUMNS_FROM_ROWS, "lambda"),
+  LAMBDA_COLUMNS(Estimand.LAMBDA, Direction.COLUMNS_FROM_ROWS, "lambda"),
   /** The share of wrong guesses of the row that knowing the column avoids. */
-  LAMBDA_ROWS(Quantity.LAMBDA, Direction.ROWS_FROM_COLUMNS, "lambda"),
+  LAMBDA_ROWS(Estimand.LAMBDA, Direction.ROWS_FROM_COLUMNS, "lambda"),
   /** The share of the columns' entropy that the rows explain. */
-  THEILS_U_COLUMNS(Quantity.THEILS_U, Direction.COLUMNS_FROM_ROWS, "Theil's U"),
+  THEILS_U_COLUMNS(Estimand.THEILS_U, Direction.COLUMNS_FROM_ROWS, "Theil's U"),
   /** The share of the rows' entropy that the columns explain. */
-  THEILS_U_ROWS(Quantity.THEILS_U, Direction.ROWS_FROM_COLUMNS, "Theil's U"),
+  THEILS_U_ROWS(Estimand.THEILS_U, Direction.ROWS_FROM_COLUMNS, "Theil's U"),
   /** Goodman and Kruskal's γ of ordered rows and columns: ties left out. */
-  GAMMA(Quantity.GAMMA, Direction.NONE, "gamma"),
+  GAMMA(Estimand.GAMMA, Direction.NONE, "gamma"),
   /** Kendall's τ_b of ordered rows and columns: corrected for ties. */
-  KENDALLS_TAU_B(Quantity.KENDALLS_TAU_B, Direction.NONE, "Kendall's tau-b"),
+  KENDALLS_TAU_B(Estimand.KENDALLS_TAU_B, Direction.NONE, "Kendall's tau-b"),
   /** Somers' d of ordered columns, depending on ordered rows. */
-  SOMERS_D_COLUMNS(Quantity.SOMERS_D, Direction.COLUMNS_FROM_ROWS, "Somers' d"),
+  SOMERS_D_COLUMNS(Estimand.SOMERS_D, Direction.COLUMNS_FROM_ROWS, "Somers' d"),
   /** Somers' d of ordered rows, depending on ordered columns. */
-  SOMERS_D_ROWS(Quantity.SOMERS_D, Direction.ROWS_FROM_COLUMNS, "Somers' d");
+  SOMERS_D_ROWS(Estimand.SOMERS_D, Direction.ROWS_FROM_COLUMNS, "Somers' d");
 
-  private final Quantity quantity;
+  private final Estimand quantity;
   private final Direction direction;
   private final String title;
 
-  AssociationMeasure(Quantity quantity, Direction direction, String title) {
+  AssociationMeasure(Estimand quantity, Direction direction, String title) {
     this.quantity = quantity;
     this.direction = direction;
     this.title = title;
@@ -110,7 +110,7 @@ public enum AssociationMeasure {
   }
 
   /** The value and so many standard errors to both sides, within the quantity's range. */
-  static Optional<Interval> asymptotic(Quantity quantity, Measured measured, double level) {
+  static Optional<Interval> asymptotic(Estimand quantity, Measured measured, double level) {
     double error = measured.standardError();
     if (!(error > 0)) {
       return Optional.empty();
@@ -222,7 +222,7 @@ public enum AssociationMeasure {
    *
    * @return the quantity
    */
-  public Quantity quantity() {
+  public Estimand quantity() {
     return quantity;
   }
 
@@ -241,8 +241,8 @@ public enum AssociationMeasure {
    * @return whether the order of the levels makes a difference
    */
   public boolean ofOrder() {
-    return quantity == Quantity.GAMMA
-        || quantity == Quantity.KENDALLS_TAU_B
-        || quantity == Quantity.SOMERS_D;
+    return quantity == Estimand.GAMMA
+        || quantity == Estimand.KENDALLS_TAU_B
+        || quantity == Estimand.SOMERS_D;
   }
 }

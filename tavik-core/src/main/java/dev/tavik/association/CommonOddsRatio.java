@@ -3,10 +3,10 @@ package dev.tavik.association;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.numeric.Normal;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.Optional;
 
@@ -30,7 +30,7 @@ public final class CommonOddsRatio {
     Sums sums = sums(tables);
     double ratio = sums.diagonal / sums.other;
     return new Estimate(
-        Quantity.COMMON_ODDS_RATIO, "", ratio, ratio * Math.sqrt(sums.logVariance()));
+        Estimand.COMMON_ODDS_RATIO, "", ratio, ratio * Math.sqrt(sums.logVariance()));
   }
 
   /**
@@ -51,7 +51,7 @@ public final class CommonOddsRatio {
     double reach = Normal.upperQuantile((1 - level) / 2) * Math.sqrt(sums.logVariance());
     return Optional.of(
         new Interval(
-            Quantity.COMMON_ODDS_RATIO,
+            Estimand.COMMON_ODDS_RATIO,
             StrengthInterval.MANTEL_HAENSZEL,
             level,
             Side.TWO_SIDED,

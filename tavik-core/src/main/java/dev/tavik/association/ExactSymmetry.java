@@ -1,6 +1,6 @@
 package dev.tavik.association;
 
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -29,7 +29,7 @@ final class ExactSymmetry {
    *
    * @param one for each pair that exchanged units, how many moved one way
    * @param moved how many moved in all, for the same pairs
-   * @throws DeclinedException if a half would list more than two million products
+   * @throws NotApplicableException if a half would list more than two million products
    */
   static double logP(List<Long> one, List<Long> moved) {
     double observed = 0;
@@ -46,7 +46,7 @@ final class ExactSymmetry {
       (size(first) <= size(second) ? first : second).add(pair);
     }
     if (size(first) > MOST || size(second) > MOST) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "would list more than %,d tables; bowker is good where so many units moved", MOST);
     }
     return logOf(listed(first), listed(second), observed + TIE);
@@ -59,7 +59,7 @@ final class ExactSymmetry {
   /** The logarithms of C(n, x)/2ⁿ up to the middle: both sides are alike. */
   private static double[] logs(long n) {
     if (n / 2 + 1 > MOST) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "would list more than %,d tables; bowker is good where so many units moved", MOST);
     }
     double[] logs = new double[(int) (n / 2) + 1];

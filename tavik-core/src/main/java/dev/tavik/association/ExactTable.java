@@ -2,7 +2,7 @@ package dev.tavik.association;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.gamma.LogGamma;
@@ -62,7 +62,7 @@ final class ExactTable {
 
   static double pValue(CrossTable table, double seconds) {
     if (table.total() > MOST_UNITS) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "is for at most 200,000 units in tables beyond two by two; use pearson");
     }
     ExactTable exact = of(table);
@@ -82,7 +82,7 @@ final class ExactTable {
             ? new FewFreeCells(exact, work).pValue()
             : new TwoHalves(exact, work).pValue();
     if (!(p >= LEAST)) {
-      throw new DeclinedException("has a p-value below 1e-290, too small for it; use pearson");
+      throw new NotApplicableException("has a p-value below 1e-290, too small for it; use pearson");
     }
     return Math.min(1, p);
   }

@@ -1,6 +1,6 @@
 package dev.tavik.association;
 
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 
 /** A measure of a table, with its asymptotic standard error, NaN where there is none. */
 record Measured(double value, double standardError) {
@@ -9,7 +9,7 @@ record Measured(double value, double standardError) {
   }
 
   /** No further than the quantity goes, which a perfect table passes by rounding. */
-  Measured within(Quantity quantity) {
+  Measured within(Estimand quantity) {
     return new Measured(
         Math.max(quantity.least(), Math.min(quantity.greatest(), value)), standardError);
   }

@@ -4,8 +4,8 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -36,7 +36,7 @@ final class MultinomialTest {
     this.categories = counts.size();
     double lines = ways(categories - 2);
     if (lines > MOST_LINES) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "there are about %s outcomes of %s units in %d categories, more than can be gone"
               + " through in a few seconds; use pearson or likelihood-ratio",
           Double.isInfinite(ways(categories - 1))

@@ -3,13 +3,13 @@ package dev.tavik.association;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ProportionInterval;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +26,7 @@ public enum SharesInterval implements Method {
       "goodman",
       "Goodman",
       "for all shares together: Wilson's, each with a k-th of the error",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Goodman 1965, Technometrics 7, 247-254"),
   /**
    * Simultaneous, and usually narrower: every share within the same distance of its estimate, found
@@ -38,24 +38,24 @@ public enum SharesInterval implements Method {
       "sison-glaz",
       "Sison-Glaz",
       "for all shares together, usually narrower; its probability is summed exactly",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Sison and Glaz 1995, Journal of the American Statistical Association 90, 366-369"),
   /** One at a time: each holds at the level for itself, all together seldomer. */
   WILSON(
       "wilson",
       "Wilson",
       "for each share alone, and said so",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212");
 
-  private final Card card;
+  private final MethodInfo card;
 
-  SharesInterval(String id, String title, String description, Basis basis, String reference) {
-    this.card = new Card(id, title, description, reference, basis);
+  SharesInterval(String id, String title, String description, Exactness basis, String reference) {
+    this.card = new MethodInfo(id, title, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -66,7 +66,7 @@ public enum SharesInterval implements Method {
    * @param level the confidence level, strictly between 0 and 1
    * @return one interval a category, in order
    * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   * @throws DeclinedException if the work would pass its budget
+   * @throws NotApplicableException if the work would pass its budget
    */
   public List<Interval> of(CategoryCounts counts, double level) {
     Proportion.require("level", level);
@@ -91,7 +91,7 @@ public enum SharesInterval implements Method {
   }
 
   Interval share(double level, double lower, double upper) {
-    return new Interval(Quantity.SHARE, this, level, Side.TWO_SIDED, lower, upper);
+    return new Interval(Estimand.SHARE, this, level, Side.TWO_SIDED, lower, upper);
   }
 
   /**

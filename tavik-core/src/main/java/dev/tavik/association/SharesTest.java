@@ -5,10 +5,10 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 
 /**
@@ -22,13 +22,13 @@ public enum SharesTest implements Method {
   PEARSON(
       "pearson",
       "X² = Σ (O - E)²/E, chi-square with one degree of freedom fewer than categories",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Pearson 1900, Philosophical Magazine 50, 157-175"),
   /** G² = 2 Σ O ln(O/E), referred to the same distribution. */
   LIKELIHOOD_RATIO(
       "likelihood-ratio",
       "G² = 2 Σ O ln(O/E)",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
   /**
    * The probability, under the claimed shares, of all outcomes no more probable than the observed
@@ -38,17 +38,17 @@ public enum SharesTest implements Method {
   EXACT_MULTINOMIAL(
       "exact-multinomial",
       "all outcomes no more probable than the observed one",
-      Basis.EXACT,
+      Exactness.EXACT,
       "Freeman and Halton 1951, Biometrika 38, 141-149");
 
-  private final Card card;
+  private final MethodInfo card;
 
-  SharesTest(String id, String description, Basis basis, String reference) {
-    this.card = Card.of(id, description, reference, basis);
+  SharesTest(String id, String description, Exactness basis, String reference) {
+    this.card = MethodInfo.of(id, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -59,7 +59,7 @@ public enum SharesTest implements Method {
    * @param shares one share a category
    * @return the result
    * @throws IllegalArgumentException if there isn't one share a category
-   * @throws DeclinedException if the exact test would take too long
+   * @throws NotApplicableException if the exact test would take too long
    */
   public TestResult of(CategoryCounts counts, Shares shares) {
     requireOneEach(counts, shares);

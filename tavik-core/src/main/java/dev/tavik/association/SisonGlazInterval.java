@@ -5,8 +5,8 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -136,7 +136,7 @@ final class SisonGlazInterval {
     double byArrays = (double) counts.size() * counts.size() * c * c;
     double byWaves = counts.size() * (2.0 * c + 1) * OF_A_WAVE * waves((double) c);
     if (Math.min(byArrays, byWaves) > MOST_WORK) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "the counts are so large that the probability would take long to sum; use goodman");
     }
     return byArrays <= byWaves ? byArrays(c) : byWaves(c);

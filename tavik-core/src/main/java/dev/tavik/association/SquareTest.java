@@ -2,9 +2,9 @@ package dev.tavik.association;
 
 import dev.tavik.count.SquareTable;
 import dev.tavik.numeric.ChiSquare;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +21,7 @@ public enum SquareTest implements Method {
   BOWKER(
       "bowker",
       "moves from level to level balance those back",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Bowker 1948, Journal of the American Statistical Association 43, 572-574"),
   /**
    * The tables no more probable than the observed one, given how many units each pair of levels
@@ -30,17 +30,17 @@ public enum SquareTest implements Method {
   EXACT_SYMMETRY(
       "exact-symmetry",
       "the same, exactly, given how many units each pair of levels exchanged",
-      Basis.EXACT,
+      Exactness.EXACT,
       "Bowker 1948, the same null, by its exact chances");
 
-  private final Card card;
+  private final MethodInfo card;
 
-  SquareTest(String id, String description, Basis basis, String reference) {
-    this.card = Card.of(id, description, reference, basis);
+  SquareTest(String id, String description, Exactness basis, String reference) {
+    this.card = MethodInfo.of(id, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -49,7 +49,7 @@ public enum SquareTest implements Method {
    *
    * @param square the counts
    * @return the result; without a statistic, and with p = 1, where no unit changed its level
-   * @throws dev.tavik.result.DeclinedException if the exact test would list too many tables
+   * @throws dev.tavik.result.NotApplicableException if the exact test would list too many tables
    */
   public TestResult of(SquareTable square) {
     return this == BOWKER ? bowker(square) : exact(square);

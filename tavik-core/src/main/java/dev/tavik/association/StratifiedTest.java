@@ -3,10 +3,10 @@ package dev.tavik.association;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.numeric.ChiSquare;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.math.BigInteger;
 import java.util.List;
@@ -23,7 +23,7 @@ public enum StratifiedTest implements Method {
   MANTEL_HAENSZEL(
       "mantel-haenszel",
       "association within strata, one degree of freedom, uncorrected",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Mantel and Haenszel 1959, Journal of the National Cancer Institute 22, 719-748"),
   /**
    * Do the strata have one odds ratio? Σ(a - A)²/V with A the count that the common odds ratio of
@@ -33,18 +33,18 @@ public enum StratifiedTest implements Method {
   BRESLOW_DAY(
       "breslow-day",
       "the same odds ratio in all strata, with Tarone's correction",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Breslow and Day 1980, Statistical Methods in Cancer Research I, 4.4; Tarone 1985, Biometrika"
           + " 72, 91-95");
 
-  private final Card card;
+  private final MethodInfo card;
 
-  StratifiedTest(String id, String description, Basis basis, String reference) {
-    this.card = Card.of(id, description, reference, basis);
+  StratifiedTest(String id, String description, Exactness basis, String reference) {
+    this.card = MethodInfo.of(id, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -53,13 +53,13 @@ public enum StratifiedTest implements Method {
    *
    * @param tables the strata
    * @return the result
-   * @throws DeclinedException if too few strata say anything, or the common odds ratio is 0 or
+   * @throws NotApplicableException if too few strata say anything, or the common odds ratio is 0 or
    *     infinite where a finite one is needed
    */
   public TestResult of(StratifiedTables tables) {
     List<Stratum> strata = tables.informative();
     if (strata.isEmpty()) {
-      throw new DeclinedException("needs a stratum with both successes and failures");
+      throw new NotApplicableException("needs a stratum with both successes and failures");
     }
     return this == MANTEL_HAENSZEL ? association(strata) : homogeneity(tables, strata);
   }
@@ -98,11 +98,11 @@ public enum StratifiedTest implements Method {
 
   private TestResult homogeneity(StratifiedTables tables, List<Stratum> strata) {
     if (strata.size() < 2) {
-      throw new DeclinedException("needs two strata with both successes and failures");
+      throw new NotApplicableException("needs two strata with both successes and failures");
     }
     double ratio = CommonOddsRatio.of(tables).value();
     if (!(ratio > 0 && ratio < Double.POSITIVE_INFINITY)) {
-      throw new DeclinedException("needs a common odds ratio above 0 and below infinity");
+      throw new NotApplicableException("needs a common odds ratio above 0 and below infinity");
     }
     double statistic = 0;
     double surplus = 0;

@@ -1,8 +1,8 @@
 package dev.tavik.association;
 
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 
 /** How the intervals of measures of association come about, as results name it. */
 public enum StrengthInterval implements Method {
@@ -22,14 +22,14 @@ public enum StrengthInterval implements Method {
       "normal on the scale of the logarithm, with the variance for few and large strata",
       "Robins, Breslow and Greenland 1986, Biometrics 42, 311-323");
 
-  private final Card card;
+  private final MethodInfo card;
 
   StrengthInterval(String id, String description, String reference) {
-    this.card = Card.of(id, description, reference, Basis.APPROXIMATE);
+    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 }

@@ -6,11 +6,11 @@ import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.util.function.DoubleBinaryOperator;
 
@@ -28,25 +28,25 @@ public enum TableTest implements Method {
   PEARSON(
       "pearson",
       "X² = Σ (O - E)²/E, chi-square with (r - 1)(c - 1) degrees of freedom",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Pearson 1900, Philosophical Magazine 50, 157-175"),
   /** G² = 2 Σ O ln(O/E). */
   LIKELIHOOD_RATIO(
       "likelihood-ratio",
       "G² = 2 Σ O ln(O/E)",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62"),
   /** 9/5 Σ O((O/E)^⅔ - 1), between the two above and good for small counts. */
   CRESSIE_READ(
       "cressie-read",
       "the power divergence with λ = ⅔",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Cressie and Read 1984, Journal of the Royal Statistical Society B 46, 440-464"),
   /** Two by two only: Pearson's X² times (N - 1)/N. */
   N_MINUS_1(
       "n-1",
       "two by two only: X²(N - 1)/N",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Campbell 2007, Statistics in Medicine 26, 3661-3675"),
   /**
    * Two by two only: Pearson's X² with |O - E| reduced by ½, never past 0; as cautious as Fisher's
@@ -55,7 +55,7 @@ public enum TableTest implements Method {
   YATES(
       "yates",
       "two by two only: |O - E| reduced by ½, never past 0",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235"),
   /**
    * Fisher's exact test: both margins held, all tables no more probable than the observed one, with
@@ -65,7 +65,7 @@ public enum TableTest implements Method {
   FISHER(
       "fisher",
       "both margins held, all tables no more probable than the observed one",
-      Basis.EXACT,
+      Exactness.EXACT,
       "Freeman and Halton 1951, Biometrika 38, 141-149"),
   /**
    * Two rows or two columns: does the share of the first of the two rise or fall with the scores of
@@ -74,26 +74,26 @@ public enum TableTest implements Method {
   TREND(
       "trend",
       "two levels against ordered ones: z, with N in its variance",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Cochran 1954, Biometrics 10, 417-451; Armitage 1955, Biometrics 11, 375-386"),
   /** Both ordered: do the scores of rows and columns go together? (N - 1)r² with one df. */
   LINEAR(
       "linear",
       "both ordered: (N - 1)r² of the scores",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Mantel 1963, Journal of the American Statistical Association 58, 690-700");
 
   private static final double LAMBDA_PLUS_1 = 5.0 / 3;
   private static final double SERIES_WITHIN = 0.05;
 
-  private final Card card;
+  private final MethodInfo card;
 
-  TableTest(String id, String description, Basis basis, String reference) {
-    this.card = Card.of(id, description, reference, basis);
+  TableTest(String id, String description, Exactness basis, String reference) {
+    this.card = MethodInfo.of(id, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -102,7 +102,7 @@ public enum TableTest implements Method {
    *
    * @param table the counts
    * @return the result
-   * @throws DeclinedException if the test is not for such a table, or would take too long
+   * @throws NotApplicableException if the test is not for such a table, or would take too long
    */
   public TestResult of(CrossTable table) {
     return of(table, TestOptions.usual());
@@ -114,12 +114,13 @@ public enum TableTest implements Method {
    * @param table the counts
    * @param options the budget of an exact test, and the scores of ordered levels
    * @return the result
-   * @throws DeclinedException if the test is not for such a table, or would take too long
+   * @throws NotApplicableException if the test is not for such a table, or would take too long
    * @throws IllegalArgumentException if there isn't one score a level
    */
   public TestResult of(CrossTable table, TestOptions options) {
     if ((this == N_MINUS_1 || this == YATES) && !table.twoByTwo()) {
-      throw new DeclinedException("is for tables of two rows and two columns only; use pearson");
+      throw new NotApplicableException(
+          "is for tables of two rows and two columns only; use pearson");
     }
     return switch (this) {
       case PEARSON -> chiSquare("X2", table, TableTest::squared);
@@ -148,7 +149,7 @@ public enum TableTest implements Method {
 
   private TestResult trend(CrossTable table, TestOptions options) {
     if (table.rows().size() > 2 && table.columns().size() > 2) {
-      throw new DeclinedException("is for tables with two rows or two columns; use linear");
+      throw new NotApplicableException("is for tables with two rows or two columns; use linear");
     }
     double z = new ScoreTests(table, options).trend();
     return TestResult.of(

@@ -9,10 +9,11 @@ import java.util.Arrays;
  *
  * <p>The columns are cut into two halves. What the first half takes of the rows is a joint state,
  * which leaves the rest to the second; rows with equal totals are exchangeable. For either half the
- * shortest and longest filling is known, see {@link Half}: where even both shortest together make a
- * table improbable enough, the state's whole probability counts; where both longest don't, none of
- * it. Only for the rest are the halves' lengths listed, each with its probability, and only as far
- * as they are undecided in some state; two lists are joined by running one up and the other down.
+ * shortest and longest filling is known, see {@link ColumnBlock}: where even both shortest together
+ * make a table improbable enough, the state's whole probability counts; where both longest don't,
+ * none of it. Only for the rest are the halves' lengths listed, each with its probability, and only
+ * as far as they are undecided in some state; two lists are joined by running one up and the other
+ * down.
  */
 final class TwoHalves {
   private static final int STATE = 5;
@@ -33,8 +34,8 @@ final class TwoHalves {
   private final long threshold;
   private final Work work;
   private final Lookup lookup;
-  private final Half first;
-  private final Half second;
+  private final ColumnBlock first;
+  private final ColumnBlock second;
   private final Ways ways;
   private final double all;
   private final int[] taken;
@@ -55,8 +56,8 @@ final class TwoHalves {
     int taken = Arrays.stream(halves[0]).sum();
     int units = taken + Arrays.stream(halves[1]).sum();
     this.lookup = new Lookup(table.factorials(), units);
-    this.first = new Half(halves[0], rows.length, rows[rows.length - 1], lookup, work);
-    this.second = new Half(halves[1], rows.length, rows[rows.length - 1], lookup, work);
+    this.first = new ColumnBlock(halves[0], rows.length, rows[rows.length - 1], lookup, work);
+    this.second = new ColumnBlock(halves[1], rows.length, rows[rows.length - 1], lookup, work);
     this.taken = new int[rows.length];
     this.ways = new Ways((double) taken / units, work);
     this.all = ways.of(units, taken);
@@ -112,7 +113,7 @@ final class TwoHalves {
   }
 
   double pValue() {
-    new Filling(rows, first.units(), lookup, ways, this::state).forEach();
+    new ColumnEnumerator(rows, first.units(), lookup, ways, this::state).forEach();
     work.spend((long) UNDECIDED * undecided);
     for (int i = 0; i < undecided; i++) {
       first.widen(
@@ -187,7 +188,7 @@ final class TwoHalves {
   }
 
   /** How likely the lengths of two halves add up to the threshold. */
-  private double joined(Lengths one, Lengths other) {
+  private double joined(PathLengths one, PathLengths other) {
     work.spend(1 + (one.size() + other.size()) / 4);
     double counted = one.from(one.size());
     double reached = other.from(other.size());

@@ -1,7 +1,7 @@
 package dev.tavik.association;
 
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Progress;
 import java.util.function.LongSupplier;
 
@@ -128,8 +128,8 @@ final class Work {
     }
   }
 
-  private DeclinedException tooLong() {
-    return new DeclinedException(
+  private NotApplicableException tooLong() {
+    return new NotApplicableException(
         "would take longer than its budget of %s for about %s tables with these margins;"
             + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
             + " merge levels that were alike before the data were seen",
@@ -144,8 +144,8 @@ final class Work {
     }
   }
 
-  private static DeclinedException tooLarge() {
-    return new DeclinedException(
+  private static NotApplicableException tooLarge() {
+    return new NotApplicableException(
         "would need more than 250 MB of memory; use pearson or likelihood-ratio, or merge levels"
             + " that were alike before the data were seen");
   }

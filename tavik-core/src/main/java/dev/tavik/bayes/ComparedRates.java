@@ -10,8 +10,8 @@ import dev.tavik.numeric.LogSpace;
 import dev.tavik.numeric.Normal;
 import dev.tavik.numeric.PeakIntegral;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
@@ -26,9 +26,9 @@ import org.apache.commons.numbers.rootfinder.BrentSolver;
  * to 10⁻⁸ and better. Beyond 10⁸ trials both are limited by the last place of a double.
  */
 public final class ComparedRates {
-  /** The measures, as {@link Quantity} names them. */
-  public static final List<Quantity> MEASURES =
-      List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO);
+  /** The measures, as {@link Estimand} names them. */
+  public static final List<Estimand> MEASURES =
+      List.of(Estimand.DIFFERENCE, Estimand.RATIO, Estimand.ODDS_RATIO);
 
   /** The smallest parameter of a prior accepted. */
   public static final double LEAST_PARAMETER = 0.1;
@@ -139,7 +139,7 @@ public final class ComparedRates {
       ComparedRates rates, double log, BetaPrior prior, DecimalFraction common) {
     boolean against =
         log > CLEAR && rates.first.mean() < common.value() && rates.second.mean() > common.value();
-    return against ? rates.logAgainst(prior, common) : log + rates.logAbove(Quantity.DIFFERENCE, 0);
+    return against ? rates.logAgainst(prior, common) : log + rates.logAbove(Estimand.DIFFERENCE, 0);
   }
 
   /**
@@ -188,7 +188,7 @@ public final class ComparedRates {
    * @param value a difference from -1 to 1, or a ratio from 0
    * @return P(measure &gt; value)
    */
-  public double above(Quantity measure, double value) {
+  public double above(Estimand measure, double value) {
     return Math.exp(logAbove(measure, value));
   }
 
@@ -201,7 +201,7 @@ public final class ComparedRates {
    * @return P(low &lt; measure ≤ high)
    * @throws IllegalArgumentException if not low &lt; high
    */
-  public double inside(Quantity measure, double low, double high) {
+  public double inside(Estimand measure, double low, double high) {
     require(low < high, "a region must run upwards, got %s to %s", low, high);
     double below = logBelow(measure, low);
     double above = logAbove(measure, high);
@@ -221,7 +221,7 @@ public final class ComparedRates {
    * @param measure one of {@link #MEASURES}
    * @return its mean; infinite where a ratio has none, as the second proportion may be next to 0
    */
-  public double mean(Quantity measure) {
+  public double mean(Estimand measure) {
     return switch (measure) {
       case DIFFERENCE -> (a1 * b2 - a2 * b1) / ((a1 + b1) * (a2 + b2));
       case RATIO -> a2 > 1 ? first.mean() * ((a2 + b2 - 1) / (a2 - 1)) : Double.POSITIVE_INFINITY;
@@ -235,7 +235,7 @@ public final class ComparedRates {
    * @param measure one of {@link #MEASURES}
    * @return the value with probability ½ on either side
    */
-  public double median(Quantity measure) {
+  public double median(Estimand measure) {
     return limit(measure, 0.5, /* fromBelow= */ true);
   }
 
@@ -247,7 +247,7 @@ public final class ComparedRates {
    * @return the interval
    * @throws IllegalArgumentException if the level is out of its range
    */
-  public Credible equalTailed(Quantity measure, double level) {
+  public Credible equalTailed(Estimand measure, double level) {
     Proportion.require("level", level);
     double tail = DecimalFraction.complement(level) / 2;
     return new Credible(
@@ -265,7 +265,7 @@ public final class ComparedRates {
    * @return the interval; it starts at 0 or -1 or ends at 1 where the density is highest there
    * @throws IllegalArgumentException if the level is out of its range
    */
-  public Credible highestDensity(Quantity measure, double level) {
+  public Credible highestDensity(Estimand measure, double level) {
     Proportion.require("level", level);
     double outside = DecimalFraction.complement(level);
     if (fallsToBothEnds(measure)) {
@@ -280,12 +280,12 @@ public final class ComparedRates {
             logDensity(measure, limit(measure, share * outside, /* fromBelow= */ true))
                 - logDensity(measure, limit(measure, (1 - share) * outside, false));
     if (unequal.applyAsDouble(NO_SHARE) >= 0) {
-      double least = measure == Quantity.DIFFERENCE ? -1 : 0;
+      double least = measure == Estimand.DIFFERENCE ? -1 : 0;
       return new Credible(
           Kind.HIGHEST_DENSITY, level, least, limit(measure, outside, /* fromBelow= */ false));
     }
     if (unequal.applyAsDouble(1 - NO_SHARE) <= 0) {
-      double greatest = measure == Quantity.DIFFERENCE ? 1 : Double.POSITIVE_INFINITY;
+      double greatest = measure == Estimand.DIFFERENCE ? 1 : Double.POSITIVE_INFINITY;
       return new Credible(
           Kind.HIGHEST_DENSITY, level, limit(measure, outside, /* fromBelow= */ true), greatest);
     }
@@ -298,7 +298,7 @@ public final class ComparedRates {
   }
 
   /** Whether the density is 0 at both ends of the scale, so that it is highest in between. */
-  private boolean fallsToBothEnds(Quantity measure) {
+  private boolean fallsToBothEnds(Estimand measure) {
     return switch (measure) {
       case DIFFERENCE -> a1 + b2 > 2 && b1 + a2 > 2;
       case RATIO -> a1 > 1 && a2 > 1;
@@ -307,8 +307,8 @@ public final class ComparedRates {
   }
 
   /** The value at a place of the scale on which limits are searched. */
-  private static double value(Quantity measure, double at) {
-    return measure == Quantity.DIFFERENCE ? at : Math.exp(at);
+  private static double value(Estimand measure, double at) {
+    return measure == Estimand.DIFFERENCE ? at : Math.exp(at);
   }
 
   /**
@@ -322,13 +322,13 @@ public final class ComparedRates {
     /** A step so short, in units of the scale, is within what the integrals can tell. */
     private static final double SHORT = 1e-11;
 
-    private final Quantity measure;
+    private final Estimand measure;
     private final double outside;
     private final double scale;
     private double low;
     private double high;
 
-    Ends(Quantity measure, double outside) {
+    Ends(Estimand measure, double outside) {
       this.measure = measure;
       this.outside = outside;
       this.scale = scale(measure);
@@ -343,7 +343,7 @@ public final class ComparedRates {
 
     /** How fast the probability below grows on the scale. */
     private double rise(double at, double logDensity) {
-      return Math.exp(logDensity) * (measure == Quantity.DIFFERENCE ? 1 : value(measure, at));
+      return Math.exp(logDensity) * (measure == Estimand.DIFFERENCE ? 1 : value(measure, at));
     }
 
     boolean found() {
@@ -397,14 +397,14 @@ public final class ComparedRates {
    * @param value a difference strictly between -1 and 1, or a ratio above 0
    * @return its height
    */
-  public double density(Quantity measure, double value) {
+  public double density(Estimand measure, double value) {
     return Math.exp(logDensity(measure, value));
   }
 
   /** The value with a tail below or above, searched on the scale on which it is most normal. */
-  private double limit(Quantity measure, double tail, boolean fromBelow) {
+  private double limit(Estimand measure, double tail, boolean fromBelow) {
     double logTail = Math.log(tail);
-    boolean difference = measure == Quantity.DIFFERENCE;
+    boolean difference = measure == Estimand.DIFFERENCE;
     DoubleUnaryOperator unequal =
         at -> {
           double value = value(measure, at);
@@ -440,7 +440,7 @@ public final class ComparedRates {
     return value(measure, found);
   }
 
-  private double centre(Quantity measure) {
+  private double centre(Estimand measure) {
     return switch (measure) {
       case DIFFERENCE -> mean(measure);
       case RATIO -> Math.log(first.mean()) - Math.log(second.mean());
@@ -449,7 +449,7 @@ public final class ComparedRates {
   }
 
   /** About a standard deviation on the scale of the search. */
-  private double scale(Quantity measure) {
+  private double scale(Estimand measure) {
     return switch (measure) {
       case DIFFERENCE -> Math.sqrt(variance(a1, b1) + variance(a2, b2));
       case RATIO -> Math.sqrt(b1 / a1 / (a1 + b1) + b2 / a2 / (a2 + b2));
@@ -465,13 +465,13 @@ public final class ComparedRates {
    * The surer of both is integrated over: its density is narrow, and the tail of the other smooth
    * there, where the tail of the surer one would be a step across the other's density.
    */
-  private double logAbove(Quantity measure, double value) {
+  private double logAbove(Estimand measure, double value) {
     return firstIsSurer()
         ? new ComparedRates(a2, b2, a1, b1).logBelowAlong(measure, turned(measure, value))
         : logAboveAlong(measure, value);
   }
 
-  private double logBelow(Quantity measure, double value) {
+  private double logBelow(Estimand measure, double value) {
     return firstIsSurer()
         ? new ComparedRates(a2, b2, a1, b1).logAboveAlong(measure, turned(measure, value))
         : logBelowAlong(measure, value);
@@ -482,11 +482,11 @@ public final class ComparedRates {
   }
 
   /** The measure of second against first. */
-  private static double turned(Quantity measure, double value) {
-    return measure == Quantity.DIFFERENCE ? -value : 1 / value;
+  private static double turned(Estimand measure, double value) {
+    return measure == Estimand.DIFFERENCE ? -value : 1 / value;
   }
 
-  private double logAboveAlong(Quantity measure, double value) {
+  private double logAboveAlong(Estimand measure, double value) {
     EqualLine line = EqualLine.of(measure, value);
     // Below the line's lower end every first proportion is above.
     double certain =
@@ -501,7 +501,7 @@ public final class ComparedRates {
     return Math.min(0, LogSpace.add(certain, along));
   }
 
-  private double logBelowAlong(Quantity measure, double value) {
+  private double logBelowAlong(Estimand measure, double value) {
     EqualLine line = EqualLine.of(measure, value);
     double certain =
         line.greatest() > 0
@@ -515,7 +515,7 @@ public final class ComparedRates {
     return Math.min(0, LogSpace.add(certain, along));
   }
 
-  private double logDensity(Quantity measure, double value) {
+  private double logDensity(Estimand measure, double value) {
     EqualLine line = EqualLine.of(measure, value);
     return along(
         line, pair -> first.logDensity(pair.first()) + line.logSpread(pair), /* alike= */ false);

@@ -1,7 +1,7 @@
 package dev.tavik.bayes;
 
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 
 /**
  * The pairs of proportions, first and second, whose difference, ratio or odds ratio is one value: a
@@ -14,7 +14,7 @@ import dev.tavik.result.Quantity;
  * @param least the second proportion where the first is 0, or 0
  * @param greatest one minus this is the second proportion where the first is 1, or 0
  */
-record EqualLine(Quantity measure, double value, double least, double greatest) {
+record EqualLine(Estimand measure, double value, double least, double greatest) {
   /** Beyond this logit a share is no longer told from 0. */
   private static final double FARTHEST = 700;
 
@@ -30,7 +30,7 @@ record EqualLine(Quantity measure, double value, double least, double greatest) 
    */
   record Pair(DecimalFraction first, DecimalFraction second, double logStep) {}
 
-  static EqualLine of(Quantity measure, double value) {
+  static EqualLine of(Estimand measure, double value) {
     return switch (measure) {
       case DIFFERENCE -> new EqualLine(measure, value, Math.max(0, -value), Math.max(0, value));
       case RATIO -> new EqualLine(measure, value, 0, value > 1 ? (value - 1) / value : 0);
@@ -41,14 +41,14 @@ record EqualLine(Quantity measure, double value, double least, double greatest) 
 
   /** Whether no pair is on it, as for a difference of 1 or a ratio of 0. */
   boolean empty() {
-    return measure == Quantity.DIFFERENCE
+    return measure == Estimand.DIFFERENCE
         ? Math.abs(value) >= 1
         : value <= 0 || value == Double.POSITIVE_INFINITY;
   }
 
   /** How far the second proportion goes; of a large ratio not as a difference from 1. */
   double width() {
-    return measure == Quantity.RATIO ? Math.min(1, 1 / value) : 1 - least - greatest;
+    return measure == Estimand.RATIO ? Math.min(1, 1 / value) : 1 - least - greatest;
   }
 
   Pair at(double logit) {

@@ -1,7 +1,7 @@
 package dev.tavik.bayes;
 
 import dev.tavik.numeric.Dirichlet;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.Arrays;
 
 /**
@@ -68,8 +68,8 @@ final class FixedMargins {
     }
   }
 
-  private static DeclinedException tooMany(double steps) {
-    return new DeclinedException(
+  private static NotApplicableException tooMany(double steps) {
+    return new NotApplicableException(
         "would have to sum over all tables with these margins, about 1e%s steps, too many;"
             + " use total, rows or columns, or merge levels",
         Math.round(Math.log10(steps)));
@@ -168,7 +168,7 @@ final class FixedMargins {
 
   private static void requireNarrow(double range) {
     if (range > WIDEST) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "would have to add tables whose weights are 1e%s apart under such a prior; use total,"
               + " rows or columns, or a smaller prior",
           Math.round(range / Math.log(10)));

@@ -4,8 +4,8 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.Dirichlet;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 
 /**
  * How the counts of a two-way table were collected, which changes the Bayes factor for an
@@ -98,9 +98,9 @@ public enum SamplingPlan {
    * @param table the counts
    * @param prior the parameter of every cell, {@code a} above
    * @return ln BF, to 10⁻¹¹ relatively or 10⁻¹² absolutely
-   * @throws DeclinedException if the prior leaves none on independent shares (with {@code a} up to
-   *     (C - 1)/C or (R - 1)/R), or, where both margins are fixed, the tables with these margins
-   *     are too many to be summed
+   * @throws NotApplicableException if the prior leaves none on independent shares (with {@code a}
+   *     up to (C - 1)/C or (R - 1)/R), or, where both margins are fixed, the tables with these
+   *     margins are too many to be summed
    * @throws IllegalArgumentException if the prior is out of its range
    */
   public double logBayesFactor(CrossTable table, double prior) {
@@ -149,7 +149,7 @@ public enum SamplingPlan {
   private static double margin(double prior, int others) {
     double left = others * prior - (others - 1);
     if (!(left > 0)) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "needs a prior above %s for so many levels, so that a prior of independent ones is"
               + " left; 1 is the usual one",
           Figures.significant((others - 1.0) / others, 4));

@@ -5,9 +5,9 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.proportion.CriticalPairs;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -31,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record CompareDesign(
     TwoProportionTest twoProportionTest,
-    Theory theory,
+    PowerMethod theory,
     double base,
     Hypothesis hypothesis,
     @Nullable Double equivalence,
@@ -71,19 +71,20 @@ public record CompareDesign(
    * @param alpha the significance level, of each test
    * @param allocation the second group's size over the first's, above 0
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if the test has no power by this theory, or doesn't know the null
+   * @throws NotApplicableException if the test has no power by this theory, or doesn't know the
+   *     null
    */
   public CompareDesign {
     Proportion.require("base", base);
     Proportion.require("alpha", alpha);
     Sizes.requireAllocation(allocation);
-    if (theory == Theory.NORMAL && !hasNormal(twoProportionTest)) {
-      throw new DeclinedException(
+    if (theory == PowerMethod.NORMAL && !hasNormal(twoProportionTest)) {
+      throw new NotApplicableException(
           "%s has no power by the normal distribution; ask for the exact one",
           twoProportionTest.id());
     }
     if (!twoProportionTest.knows(equivalence == null ? hypothesis.against() : equivalence)) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "%s tests the null of no difference only; against a margin use score or z-separate",
           twoProportionTest.id());
     }
@@ -109,7 +110,13 @@ public record CompareDesign(
   public static CompareDesign of(
       TwoProportionTest test, double base, Hypothesis hypothesis, double alpha) {
     return new CompareDesign(
-        test, hasNormal(test) ? Theory.NORMAL : Theory.EXACT, base, hypothesis, null, alpha, 1);
+        test,
+        hasNormal(test) ? PowerMethod.NORMAL : PowerMethod.EXACT,
+        base,
+        hypothesis,
+        null,
+        alpha,
+        1);
   }
 
   /**
@@ -130,9 +137,9 @@ public record CompareDesign(
    *
    * @param other the theory
    * @return the design
-   * @throws DeclinedException if the test has no power by it
+   * @throws NotApplicableException if the test has no power by it
    */
-  public CompareDesign withTheory(Theory other) {
+  public CompareDesign withTheory(PowerMethod other) {
     return new CompareDesign(
         twoProportionTest, other, base, hypothesis, equivalence, alpha, allocation);
   }
@@ -191,7 +198,7 @@ public record CompareDesign(
   @Override
   public long swing() {
     double rarer = Math.min(base, 1 - base);
-    return theory == Theory.NORMAL ? 0 : Math.max(20, (long) (1 / rarer));
+    return theory == PowerMethod.NORMAL ? 0 : Math.max(20, (long) (1 / rarer));
   }
 
   @Override
@@ -251,7 +258,7 @@ public record CompareDesign(
 
   @Override
   public Optional<Errors> errors(Sizes sizes, double effect) {
-    if (theory == Theory.EXACT
+    if (theory == PowerMethod.EXACT
         || equivalence != null
         || twoProportionTest == TwoProportionTest.Z_POOLED_CC) {
       return Optional.empty();
@@ -282,11 +289,11 @@ public record CompareDesign(
   public Power at(Sizes sizes) {
     long ofBase = sizes.groups().get(0);
     long ofOther = sizes.groups().get(1);
-    if (theory == Theory.NORMAL) {
+    if (theory == PowerMethod.NORMAL) {
       return new Normally(ofBase, ofOther);
     }
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
               + " normal distribution",
           Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther));

@@ -8,8 +8,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 
 /**
@@ -82,7 +82,7 @@ public record ComparedEvidenceDesign(
   @Override
   public Power at(Sizes sizes) {
     if (sizes.total() > MOST_UNITS) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "all pairs of counts are gone through for up to %s units in both groups, got %s",
           Figures.count(MOST_UNITS), Figures.count(sizes.total()));
     }

@@ -24,7 +24,7 @@ public sealed interface Design
    *
    * @return the theory
    */
-  Theory theory();
+  PowerMethod theory();
 
   /**
    * The significance level.
@@ -63,7 +63,7 @@ public sealed interface Design
    *
    * @param sizes the sizes
    * @return their power
-   * @throws dev.tavik.result.DeclinedException if it would take too long
+   * @throws dev.tavik.result.NotApplicableException if it would take too long
    */
   Power at(Sizes sizes);
 

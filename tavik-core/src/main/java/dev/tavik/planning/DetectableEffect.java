@@ -1,7 +1,7 @@
 package dev.tavik.planning;
 
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,12 +22,12 @@ public final class DetectableEffect {
    * @return the effect below the null, if the alternative looks there and there is one, and the one
    *     above; by bisection, right to 10⁻¹²
    * @throws IllegalArgumentException if the power is out of its range
-   * @throws DeclinedException if there is no such effect, or none can be searched for
+   * @throws NotApplicableException if there is no such effect, or none can be searched for
    */
   public static List<Double> of(Design design, Sizes sizes, double power) {
     Proportion.require("power", power);
     if (!design.hasEffect()) {
-      throw new DeclinedException("has no single effect to search for; give what is expected");
+      throw new NotApplicableException("has no single effect to search for; give what is expected");
     }
     Power at = design.at(sizes);
     Effects effects = design.effects();
@@ -39,7 +39,7 @@ public final class DetectableEffect {
       search(at, effects, true, power, found);
     }
     if (found.isEmpty()) {
-      throw new DeclinedException("no effect is large enough for this power with so few");
+      throw new NotApplicableException("no effect is large enough for this power with so few");
     }
     return found;
   }

@@ -2,11 +2,11 @@ package dev.tavik.planning;
 
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
-import dev.tavik.proportion.Centred;
+import dev.tavik.proportion.CentreHalfWidth;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 
 /**
@@ -39,7 +39,7 @@ public record DifferencePrecision(
    * @param allocation the second group's size over the first's, above 0
    * @param sampling how units are drawn, in each group
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if the interval can't be planned for
+   * @throws NotApplicableException if the interval can't be planned for
    */
   public DifferencePrecision {
     Proportion.require("level", level);
@@ -48,7 +48,7 @@ public record DifferencePrecision(
     Sizes.requireAllocation(allocation);
     if (differenceInterval != DifferenceInterval.WALD
         && differenceInterval != DifferenceInterval.NEWCOMBE) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           differenceInterval.id() + " isn't offered for planning; use wald or newcombe");
     }
   }
@@ -85,22 +85,22 @@ public record DifferencePrecision(
       double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
       return z * TwoProportionTest.Z_SEPARATE.expectedError(n1, base, n2, expected, 0);
     }
-    Centred one = wilson(base, n1);
-    Centred two = wilson(expected, n2);
+    CentreHalfWidth one = wilson(base, n1);
+    CentreHalfWidth two = wilson(expected, n2);
     double below = Math.hypot(below(expected, two), above(base, one));
     double above = Math.hypot(above(expected, two), below(base, one));
     return (below + above) / 2;
   }
 
-  private Centred wilson(double p, double n) {
+  private CentreHalfWidth wilson(double p, double n) {
     return ProportionInterval.WILSON.centred(p * n, n, level).orElseThrow();
   }
 
-  private static double below(double p, Centred wilson) {
+  private static double below(double p, CentreHalfWidth wilson) {
     return p - (wilson.centre() - wilson.halfWidth());
   }
 
-  private static double above(double p, Centred wilson) {
+  private static double above(double p, CentreHalfWidth wilson) {
     return wilson.centre() + wilson.halfWidth() - p;
   }
 }

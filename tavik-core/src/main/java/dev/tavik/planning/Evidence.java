@@ -24,8 +24,8 @@ public sealed interface Evidence extends Design permits EvidenceDesign, Compared
   }
 
   @Override
-  default Theory theory() {
-    return Theory.EXACT;
+  default PowerMethod theory() {
+    return PowerMethod.EXACT;
   }
 
   /** There is none. */

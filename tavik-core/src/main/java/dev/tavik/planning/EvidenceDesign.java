@@ -9,9 +9,9 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 
 /**
@@ -75,7 +75,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   @Override
   public Power at(Sizes sizes) {
     if (sizes.first() > MOST_OBSERVATIONS) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "goes through all counts for up to %s observations, got %s",
           Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first()));
     }

@@ -6,8 +6,8 @@ import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import java.util.HashMap;
 import java.util.Map;
@@ -28,7 +28,11 @@ import java.util.Map;
  * @param alpha the significance level, strictly between 0 and 1
  */
 public record PairedDesign(
-    PairedTest pairedTest, Theory theory, double secondOnly, Alternative alternative, double alpha)
+    PairedTest pairedTest,
+    PowerMethod theory,
+    double secondOnly,
+    Alternative alternative,
+    double alpha)
     implements Design {
   private static final long MOST_EXACT = 1_000_000;
 
@@ -47,13 +51,13 @@ public record PairedDesign(
    * @param alternative the direction, of the first time against the second
    * @param alpha the significance level, strictly between 0 and 1
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if the test has no power by this theory
+   * @throws NotApplicableException if the test has no power by this theory
    */
   public PairedDesign {
     Proportion.require("second-only", secondOnly);
     Proportion.require("alpha", alpha);
-    if (theory == Theory.NORMAL && pairedTest != PairedTest.MCNEMAR) {
-      throw new DeclinedException(
+    if (theory == PowerMethod.NORMAL && pairedTest != PairedTest.MCNEMAR) {
+      throw new NotApplicableException(
           pairedTest.id() + " has no power by the normal distribution; ask for the exact one");
     }
   }
@@ -63,9 +67,9 @@ public record PairedDesign(
    *
    * @param other the theory
    * @return the design
-   * @throws DeclinedException if the test has no power by it
+   * @throws NotApplicableException if the test has no power by it
    */
-  public PairedDesign withTheory(Theory other) {
+  public PairedDesign withTheory(PowerMethod other) {
     return new PairedDesign(pairedTest, other, secondOnly, alternative, alpha);
   }
 
@@ -86,7 +90,7 @@ public record PairedDesign(
 
   @Override
   public long swing() {
-    return theory == Theory.NORMAL ? 0 : Math.max(30, (long) (2 / secondOnly));
+    return theory == PowerMethod.NORMAL ? 0 : Math.max(30, (long) (2 / secondOnly));
   }
 
   @Override
@@ -105,11 +109,11 @@ public record PairedDesign(
   @Override
   public Power at(Sizes sizes) {
     long n = sizes.first();
-    if (theory == Theory.EXACT && n > MOST_EXACT) {
-      throw new DeclinedException(
+    if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
+      throw new NotApplicableException(
           "goes through all outcomes of up to a million pairs, got " + Figures.count(n));
     }
-    return theory == Theory.NORMAL
+    return theory == PowerMethod.NORMAL
         ? new SmoothPower(this, (double) n)
         : new Exactly(n, new HashMap<>());
   }

@@ -7,11 +7,11 @@ import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.proportion.CriticalCounts;
-import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +32,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record RateDesign(
     ProportionTest proportionTest,
-    Theory theory,
+    PowerMethod theory,
     Hypothesis hypothesis,
     double alpha,
     @Nullable Long lot)
@@ -54,17 +54,17 @@ public record RateDesign(
    * @param alpha the significance level, strictly between 0 and 1
    * @param lot how many units there are in all
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if the test has no power by this theory
+   * @throws NotApplicableException if the test has no power by this theory
    */
   public RateDesign {
     Proportion.require("against", hypothesis.against());
     Proportion.require("alpha", alpha);
-    if (theory == Theory.NORMAL && !hasNormal(proportionTest)) {
-      throw new DeclinedException(
+    if (theory == PowerMethod.NORMAL && !hasNormal(proportionTest)) {
+      throw new NotApplicableException(
           proportionTest.id() + " has no power by the normal distribution; ask for the exact one");
     }
     if (lot != null) {
-      LotTest.inLot(proportionTest);
+      FinitePopulationTest.inLot(proportionTest);
       require(lot >= 2 && lot <= MOST, "lot must be from 2 to 10^12, got %s", lot);
     }
   }
@@ -80,7 +80,7 @@ public record RateDesign(
    */
   public static RateDesign of(ProportionTest test, Hypothesis hypothesis, double alpha) {
     return new RateDesign(
-        test, hasNormal(test) ? Theory.NORMAL : Theory.EXACT, hypothesis, alpha, null);
+        test, hasNormal(test) ? PowerMethod.NORMAL : PowerMethod.EXACT, hypothesis, alpha, null);
   }
 
   /**
@@ -101,9 +101,9 @@ public record RateDesign(
    *
    * @param other the theory
    * @return the design
-   * @throws DeclinedException if the test has no power by it
+   * @throws NotApplicableException if the test has no power by it
    */
-  public RateDesign withTheory(Theory other) {
+  public RateDesign withTheory(PowerMethod other) {
     return new RateDesign(proportionTest, other, hypothesis, alpha, lot);
   }
 
@@ -135,7 +135,7 @@ public record RateDesign(
   @Override
   public long swing() {
     double rarer = Math.min(hypothesis.against(), 1 - hypothesis.against());
-    return theory == Theory.NORMAL ? 0 : Math.max(50, (long) (3 / rarer));
+    return theory == PowerMethod.NORMAL ? 0 : Math.max(50, (long) (3 / rarer));
   }
 
   @Override
@@ -174,7 +174,7 @@ public record RateDesign(
 
   @Override
   public Optional<Errors> errors(Sizes sizes, double effect) {
-    if (theory == Theory.EXACT || proportionTest != ProportionTest.SCORE) {
+    if (theory == PowerMethod.EXACT || proportionTest != ProportionTest.SCORE) {
       return Optional.empty();
     }
     double against = hypothesis.against();
@@ -192,13 +192,13 @@ public record RateDesign(
   @Override
   public Power at(Sizes sizes) {
     long n = requireFit(sizes.first());
-    if (theory == Theory.NORMAL) {
+    if (theory == PowerMethod.NORMAL) {
       return new SmoothPower(this, (double) n);
     }
     return new Exactly(
         lot == null
             ? proportionTest.criticalCounts(n, hypothesis, alpha)
-            : LotTest.inLot(proportionTest).criticalCounts(n, lot, hypothesis, alpha));
+            : FinitePopulationTest.inLot(proportionTest).criticalCounts(n, lot, hypothesis, alpha));
   }
 
   @Override
@@ -213,8 +213,8 @@ public record RateDesign(
   private long requireFit(long n) {
     require(
         n <= most(), "n must be below the lot, %s, got %s; the whole lot needs no test", lot, n);
-    if (theory == Theory.EXACT && n > MOST_EXACT) {
-      throw new DeclinedException(
+    if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
+      throw new NotApplicableException(
           "goes through all counts for up to 10 million trials, got " + n + "; use normal");
     }
     return n;

@@ -2,7 +2,7 @@ package dev.tavik.planning;
 
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ProportionInterval;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.tail.Tail;
 import java.util.List;
@@ -30,7 +30,7 @@ public record RatePrecision(
    * @param expected the rate expected, strictly between 0 and 1
    * @param sampling how units are drawn
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if the interval can't be planned for
+   * @throws NotApplicableException if the interval can't be planned for
    */
   public RatePrecision {
     Proportion.require("level", level);
@@ -40,8 +40,8 @@ public record RatePrecision(
     }
   }
 
-  private static DeclinedException notOffered(ProportionInterval interval) {
-    return new DeclinedException(
+  private static NotApplicableException notOffered(ProportionInterval interval) {
+    return new NotApplicableException(
         "%s isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
             + " jeffreys",
         interval.id());

@@ -1,8 +1,8 @@
 package dev.tavik.planning;
 
 import dev.tavik.numeric.Bisection;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Progress;
 import dev.tavik.result.Proportion;
 import java.util.function.DoubleFunction;
@@ -48,7 +48,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    * @param power the power wanted, strictly between 0 and 1
    * @return the number
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if no number that can be looked at reaches the power
+   * @throws NotApplicableException if no number that can be looked at reaches the power
    */
   public static SampleSize of(Design design, double effect, double power) {
     return of(design, effect, power, SECONDS);
@@ -64,8 +64,8 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    *     its steps are counted, so that the same search is always made or always declined
    * @return the number
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if no number that can be looked at reaches the power, or the search
-   *     would take longer
+   * @throws NotApplicableException if no number that can be looked at reaches the power, or the
+   *     search would take longer
    */
   public static SampleSize of(Design design, double effect, double power, double seconds) {
     Proportion.require("power", power);
@@ -86,7 +86,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    * @param halfWidth half the length wanted, strictly between 0 and 1
    * @return the number
    * @throws IllegalArgumentException if the length is out of its range
-   * @throws DeclinedException if no number is enough
+   * @throws NotApplicableException if no number is enough
    */
   public static SampleSize of(Precision precision, double halfWidth) {
     Proportion.require("half-width", halfWidth);
@@ -129,8 +129,8 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
     }
   }
 
-  private static DeclinedException outOfReach(long most) {
-    return new DeclinedException("not reached even with " + Figures.count(most));
+  private static NotApplicableException outOfReach(long most) {
+    return new NotApplicableException("not reached even with " + Figures.count(most));
   }
 
   /** Goes through all numbers from well below the first that reaches the power. */
@@ -168,8 +168,8 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
       }
     }
 
-    private static DeclinedException tooLong(long n) {
-      return new DeclinedException(
+    private static NotApplicableException tooLong(long n) {
+      return new NotApplicableException(
           "would take an exact search up to n = %s, which is too long; give n and ask for its"
               + " exact power, or plan by the normal distribution",
           Figures.count(n));
@@ -187,7 +187,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
       Power power = design.at(design.sizes((double) from));
       for (long n = from; n <= design.most(); n++) {
         if (Thread.currentThread().isInterrupted()) {
-          throw new DeclinedException("stopped at n = " + Figures.count(n));
+          throw new NotApplicableException("stopped at n = " + Figures.count(n));
         }
         work(n);
         power = n == from ? power : design.at(design.sizes((double) n), power);
@@ -238,7 +238,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         n = Math.min(design.most(), 2 * n);
         work(n);
         if (n > design.searchedTo()) {
-          throw new DeclinedException(
+          throw new NotApplicableException(
               "an exact search for n ends at %s, which don't reach it; take n by the normal"
                   + " distribution and ask for the exact power of that n",
               Figures.count(design.searchedTo()));

@@ -48,8 +48,8 @@ public record TableDesign(int df, double alpha, double greatest) implements Desi
   }
 
   @Override
-  public Theory theory() {
-    return Theory.NORMAL;
+  public PowerMethod theory() {
+    return PowerMethod.NORMAL;
   }
 
   @Override

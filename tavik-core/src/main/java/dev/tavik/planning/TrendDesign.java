@@ -75,8 +75,8 @@ public record TrendDesign(
   }
 
   @Override
-  public Theory theory() {
-    return Theory.NORMAL;
+  public PowerMethod theory() {
+    return PowerMethod.NORMAL;
   }
 
   @Override

@@ -1,8 +1,8 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
-import dev.tavik.result.Quantity;
 
 /**
  * The estimates that compare two independent proportions, always the first against the second.
@@ -10,26 +10,26 @@ import dev.tavik.result.Quantity;
  */
 public enum ComparisonEstimate {
   /** p₁ - p₂. */
-  DIFFERENCE(Quantity.DIFFERENCE),
+  DIFFERENCE(Estimand.DIFFERENCE),
   /** p₁ / p₂; infinite without successes in the second group, NaN without any successes. */
-  RATIO(Quantity.RATIO),
+  RATIO(Estimand.RATIO),
   /** The cross product a·d / b·c; infinite or NaN where it divides by 0. */
-  ODDS_RATIO(Quantity.ODDS_RATIO),
+  ODDS_RATIO(Estimand.ODDS_RATIO),
   /**
    * The odds ratio at which the observed table is likeliest, given its margins (conditional maximum
    * likelihood). A little nearer to 1 than the cross product, and the one that belongs to the
    * conditional intervals. NaN where the margins allow but one table.
    */
-  CONDITIONAL_ODDS_RATIO(Quantity.CONDITIONAL_ODDS_RATIO),
+  CONDITIONAL_ODDS_RATIO(Estimand.CONDITIONAL_ODDS_RATIO),
   /**
    * 2·asin√p₁ - 2·asin√p₂ (Cohen 1988, Statistical Power Analysis for the Behavioral Sciences,
    * chapter 6).
    */
-  COHENS_H(Quantity.COHENS_H);
+  COHENS_H(Estimand.COHENS_H);
 
-  private final Quantity quantity;
+  private final Estimand quantity;
 
-  ComparisonEstimate(Quantity quantity) {
+  ComparisonEstimate(Estimand quantity) {
     this.quantity = quantity;
   }
 
@@ -82,7 +82,7 @@ public enum ComparisonEstimate {
    *
    * @return the quantity
    */
-  public Quantity quantity() {
+  public Estimand quantity() {
     return quantity;
   }
 }

@@ -1,9 +1,9 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,7 +46,7 @@ public sealed interface ComparisonInterval extends Method
    *
    * @return the quantity
    */
-  Quantity quantity();
+  Estimand quantity();
 
   /**
    * The test that this interval inverts: at level 1 - alpha it holds exactly the values that the

@@ -71,8 +71,8 @@ final class CriticalCells implements CriticalPairs {
   }
 
   private double chance(BitSet cells, double p1, double p2) {
-    Masses ones = new Masses(first, Proportion.require("first", p1));
-    Masses twos = new Masses(second, Proportion.require("second", p2));
+    BinomialPmfTable ones = new BinomialPmfTable(first, Proportion.require("first", p1));
+    BinomialPmfTable twos = new BinomialPmfTable(second, Proportion.require("second", p2));
     double sum = 0;
     for (int y = twos.from(); y <= twos.to(); y++) {
       int row = y * (first + 1);

@@ -80,8 +80,8 @@ final class CriticalRows implements CriticalPairs {
 
   @Override
   public double chance(double p1, double p2) {
-    Masses ones = new Masses(first, Proportion.require("first", p1));
-    Masses twos = new Masses(second, Proportion.require("second", p2));
+    BinomialPmfTable ones = new BinomialPmfTable(first, Proportion.require("first", p1));
+    BinomialPmfTable twos = new BinomialPmfTable(second, Proportion.require("second", p2));
     double sum = 0;
     for (int y = twos.from(); y <= twos.to(); y++) {
       sum += twos.of(y) * (ones.atMost(low[y]) + ones.atLeast(high[y]));
@@ -97,8 +97,8 @@ final class CriticalRows implements CriticalPairs {
 
   /** The chance that this test, of small first counts, rejects and another of large ones too. */
   double chanceOfBoth(CriticalRows large, double p1, double p2) {
-    Masses ones = new Masses(first, Proportion.require("first", p1));
-    Masses twos = new Masses(second, Proportion.require("second", p2));
+    BinomialPmfTable ones = new BinomialPmfTable(first, Proportion.require("first", p1));
+    BinomialPmfTable twos = new BinomialPmfTable(second, Proportion.require("second", p2));
     double sum = 0;
     for (int y = twos.from(); y <= twos.to(); y++) {
       sum += twos.of(y) * ones.between(large.high[y], low[y]);

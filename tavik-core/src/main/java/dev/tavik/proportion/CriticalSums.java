@@ -100,14 +100,14 @@ final class CriticalSums implements CriticalPairs {
         logs[s] = last < 0 ? Double.NEGATIVE_INFINITY : Math.log(byTotal[s][last]);
         any |= last >= 0;
       }
-      return any && LargestSize.exceeds(logs, size);
+      return any && SizeSupremum.exceeds(logs, size);
     }
   }
 
   @Override
   public double chance(double p1, double p2) {
-    Masses ones = new Masses(first, Proportion.require("first", p1));
-    Masses twos = new Masses(second, Proportion.require("second", p2));
+    BinomialPmfTable ones = new BinomialPmfTable(first, Proportion.require("first", p1));
+    BinomialPmfTable twos = new BinomialPmfTable(second, Proportion.require("second", p2));
     // Only totals that can occur are looked at.
     ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
     double sum = 0;

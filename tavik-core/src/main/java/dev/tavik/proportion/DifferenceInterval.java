@@ -1,10 +1,10 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -19,7 +19,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "wald",
       "Wald",
       "d ± z SE with each group's own variance",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       TwoProportionTest.Z_SEPARATE,
       "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
       DifferenceLimits::wald),
@@ -28,7 +28,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "wald-cc",
       "continuity-corrected Wald",
       "wald, 1/2n₁ + 1/2n₂ wider on both sides",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 873-890, method 2",
       DifferenceLimits::waldCorrected),
@@ -37,7 +37,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "agresti-caffo",
       "Agresti-Caffo",
       "wald after adding one success and one failure to each group",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Agresti and Caffo 2000, The American Statistician 54, 280-288",
       DifferenceLimits::agrestiCaffo),
@@ -48,7 +48,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "newcombe",
       "Newcombe",
       "the groups' Wilson limits squared and added",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 873-890, method 10",
       DifferenceLimits::newcombe),
@@ -57,7 +57,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "newcombe-cc",
       "continuity-corrected Newcombe",
       "the groups' continuity-corrected Wilson limits squared and added",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 873-890, method 11",
       DifferenceLimits::newcombeCorrected),
@@ -69,7 +69,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "mee",
       "Mee",
       "the differences that the score test keeps",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       TwoProportionTest.SCORE,
       "Mee 1984, Biometrics 40, 1175-1176",
       DifferenceLimits::mee),
@@ -78,12 +78,12 @@ public enum DifferenceInterval implements ComparisonInterval {
       "miettinen-nurminen",
       "Miettinen-Nurminen",
       "as mee, with the variance times N/(N - 1)",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Miettinen and Nurminen 1985, Statistics in Medicine 4, 213-226",
       DifferenceLimits::miettinenNurminen);
 
-  private final Card card;
+  private final MethodInfo card;
   private final @Nullable TwoProportionTest inverts;
   private final ComparisonLimits limits;
 
@@ -91,17 +91,17 @@ public enum DifferenceInterval implements ComparisonInterval {
       String id,
       String title,
       String description,
-      Basis basis,
+      Exactness basis,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.card = new Card(id, title, description, reference, basis);
+    this.card = new MethodInfo(id, title, description, reference, basis);
     this.inverts = inverts;
     this.limits = limits;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -111,8 +111,8 @@ public enum DifferenceInterval implements ComparisonInterval {
   }
 
   @Override
-  public Quantity quantity() {
-    return Quantity.DIFFERENCE;
+  public Estimand quantity() {
+    return Estimand.DIFFERENCE;
   }
 
   @Override

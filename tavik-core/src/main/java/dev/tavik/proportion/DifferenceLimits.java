@@ -2,7 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 
 /**
  * The limits of a difference of two proportions. Wald: d ± z·SE with each proportion's own
@@ -51,7 +51,7 @@ final class DifferenceLimits {
   }
 
   private static Limits around(double centre, double half) {
-    return new Limits(centre - half, centre + half).clipped(Quantity.DIFFERENCE);
+    return new Limits(centre - half, centre + half).clipped(Estimand.DIFFERENCE);
   }
 
   static Limits newcombe(TwoTallies data, double tail) {
@@ -73,7 +73,7 @@ final class DifferenceLimits {
     return new Limits(
             d - together(p1 - first.lower(), second.upper() - p2),
             d + together(first.upper() - p1, p2 - second.lower()))
-        .clipped(Quantity.DIFFERENCE);
+        .clipped(Estimand.DIFFERENCE);
   }
 
   /** Two distances within 0 to 1, squared and added. */

@@ -5,9 +5,9 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.ChiSquare;
 import dev.tavik.numeric.Deviance;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.TestResult;
 import java.util.List;
 
@@ -20,23 +20,24 @@ public enum HomogeneityTest implements Method {
   /**
    * Pearson's chi-square of the groups-by-outcome table (1900, Philosophical Magazine 50, 157-175).
    */
-  PEARSON("pearson", "X² of all groups together", Basis.APPROXIMATE, "X2"),
+  PEARSON("pearson", "X² of all groups together", Exactness.APPROXIMATE, "X2"),
   /**
    * Twice the logarithm of the likelihood ratio (Wilks 1938, Annals of Mathematical Statistics 9,
    * 60-62).
    */
-  LIKELIHOOD_RATIO("likelihood-ratio", "G² of all groups together", Basis.APPROXIMATE, "G2");
+  LIKELIHOOD_RATIO("likelihood-ratio", "G² of all groups together", Exactness.APPROXIMATE, "G2");
 
-  private final Card card;
+  private final MethodInfo card;
   private final String statistic;
 
-  HomogeneityTest(String id, String description, Basis basis, String statistic) {
-    this.card = Card.of(id, description, "Pearson 1900, Philosophical Magazine 50, 157-175", basis);
+  HomogeneityTest(String id, String description, Exactness basis, String statistic) {
+    this.card =
+        MethodInfo.of(id, description, "Pearson 1900, Philosophical Magazine 50, 157-175", basis);
     this.statistic = statistic;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 

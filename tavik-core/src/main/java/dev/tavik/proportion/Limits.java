@@ -1,14 +1,14 @@
 package dev.tavik.proportion;
 
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
 /** A lower and an upper limit. */
 record Limits(double lower, double upper) {
   /** The interval that has those limits that its side asks for, else the ends of the scale. */
-  Interval interval(Quantity quantity, Method method, double level, Side side) {
+  Interval interval(Estimand quantity, Method method, double level, Side side) {
     return new Interval(
         quantity,
         method,
@@ -19,7 +19,7 @@ record Limits(double lower, double upper) {
   }
 
   /** The same with both limits moved inside the scale. */
-  Limits clipped(Quantity quantity) {
+  Limits clipped(Estimand quantity) {
     return new Limits(
         Math.max(quantity.least(), Math.min(quantity.greatest(), lower)),
         Math.max(quantity.least(), Math.min(quantity.greatest(), upper)));

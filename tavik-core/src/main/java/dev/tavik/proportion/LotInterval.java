@@ -2,12 +2,12 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.Arrays;
 
@@ -17,8 +17,8 @@ import java.util.Arrays;
  */
 public enum LotInterval implements Method {
   /**
-   * The values that {@link LotTest#SCORE} doesn't reject: Wilson's limits for n(N - 1)/(N - n)
-   * trials with the same proportion. Closed form.
+   * The values that {@link FinitePopulationTest#SCORE} doesn't reject: Wilson's limits for n(N -
+   * 1)/(N - n) trials with the same proportion. Closed form.
    */
   WILSON(
       ProportionInterval.WILSON,
@@ -37,18 +37,19 @@ public enum LotInterval implements Method {
       HypergeometricInterval::of);
 
   private final ProportionInterval endless;
-  private final Card card;
+  private final MethodInfo card;
   private final Algorithm algorithm;
 
   LotInterval(
       ProportionInterval endless, String description, String reference, Algorithm algorithm) {
     this.endless = endless;
-    this.card = new Card(endless.id(), endless.title(), description, reference, endless.basis());
+    this.card =
+        new MethodInfo(endless.id(), endless.title(), description, reference, endless.basis());
     this.algorithm = algorithm;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -63,13 +64,14 @@ public enum LotInterval implements Method {
    *
    * @param interval a interval with such a form
    * @return the form
-   * @throws DeclinedException if it has none
+   * @throws NotApplicableException if it has none
    */
   public static LotInterval inLot(ProportionInterval interval) {
     return Arrays.stream(values())
         .filter(each -> each.endless == interval)
         .findFirst()
-        .orElseThrow(() -> new DeclinedException(interval.id() + " has no form for a finite lot"));
+        .orElseThrow(
+            () -> new NotApplicableException(interval.id() + " has no form for a finite lot"));
   }
 
   /**
@@ -84,9 +86,9 @@ public enum LotInterval implements Method {
    *     &lt; 1
    */
   public Interval of(Tally sample, long lot, double level, Side side) {
-    LotTest.requireLot(sample.trials(), lot);
+    FinitePopulationTest.requireLot(sample.trials(), lot);
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    return algorithm.limits(sample, lot, tail).interval(Quantity.PROPORTION, endless, level, side);
+    return algorithm.limits(sample, lot, tail).interval(Estimand.PROPORTION, endless, level, side);
   }
 }

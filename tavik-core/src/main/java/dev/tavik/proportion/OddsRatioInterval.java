@@ -1,10 +1,10 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -18,7 +18,7 @@ public enum OddsRatioInterval implements ComparisonInterval {
       "woolf",
       "Woolf",
       "normal on the scale of the logarithm; nothing added, unbounded with a count of 0",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Woolf 1955, Annals of Human Genetics 19, 251-253",
       OddsRatioLimits::woolf),
@@ -27,7 +27,7 @@ public enum OddsRatioInterval implements ComparisonInterval {
       "gart",
       "Gart",
       "as woolf, after adding ½ to each count, always",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Gart 1966, Journal of the Royal Statistical Society B 28, 164-179",
       OddsRatioLimits::gart),
@@ -36,7 +36,7 @@ public enum OddsRatioInterval implements ComparisonInterval {
       "score",
       "score",
       "the odds ratios that the score test keeps",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Cornfield 1956, Proceedings of the Third Berkeley Symposium 4, 135-148",
       OddsRatioLimits::score),
@@ -48,7 +48,7 @@ public enum OddsRatioInterval implements ComparisonInterval {
       "conditional-exact",
       "conditional exact",
       "the odds ratios that fisher-doubled keeps",
-      Basis.EXACT,
+      Exactness.EXACT,
       TwoProportionTest.FISHER_DOUBLED,
       "Cornfield 1956, Proceedings of the Third Berkeley Symposium 4, 135-148",
       OddsRatioLimits::conditionalExact),
@@ -59,12 +59,12 @@ public enum OddsRatioInterval implements ComparisonInterval {
       "conditional-mid-p",
       "conditional mid-p",
       "the odds ratios that fisher-mid-p keeps",
-      Basis.NEARLY_EXACT,
+      Exactness.NEARLY_EXACT,
       TwoProportionTest.FISHER_MID_P,
       "Mehta, Patel and Gray 1985, Journal of the American Statistical Association 80, 969-973",
       OddsRatioLimits::conditionalMidP);
 
-  private final Card card;
+  private final MethodInfo card;
   private final @Nullable TwoProportionTest inverts;
   private final ComparisonLimits limits;
 
@@ -72,17 +72,17 @@ public enum OddsRatioInterval implements ComparisonInterval {
       String id,
       String title,
       String description,
-      Basis basis,
+      Exactness basis,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.card = new Card(id, title, description, reference, basis);
+    this.card = new MethodInfo(id, title, description, reference, basis);
     this.inverts = inverts;
     this.limits = limits;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -92,8 +92,8 @@ public enum OddsRatioInterval implements ComparisonInterval {
   }
 
   @Override
-  public Quantity quantity() {
-    return Quantity.ODDS_RATIO;
+  public Estimand quantity() {
+    return Estimand.ODDS_RATIO;
   }
 
   @Override

@@ -2,12 +2,12 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.PairedTally;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 
 /** Names the confidence intervals for the difference of two proportions of the same units. */
@@ -17,7 +17,7 @@ public enum PairedDifferenceInterval implements Method {
       "wald",
       "Wald",
       "d ± z SE of the paired difference",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
       PairedLimits::wald),
   /** Wald's interval after one pair is added to each discordant cell, clipped. */
@@ -25,7 +25,7 @@ public enum PairedDifferenceInterval implements Method {
       "bonett-price",
       "Bonett-Price",
       "wald after adding one discordant pair each way",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Bonett and Price 2012, Journal of Educational and Behavioral Statistics 37, 479-488",
       PairedLimits::bonettPrice),
   /** The distances to both Wilson limits, squared and added with their correlation. */
@@ -33,7 +33,7 @@ public enum PairedDifferenceInterval implements Method {
       "newcombe",
       "Newcombe",
       "Wilson limits squared and added, with the correlation of the pairs",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Newcombe 1998, Statistics in Medicine 17, 2635-2650, method 10",
       PairedLimits::newcombe),
   /**
@@ -44,26 +44,26 @@ public enum PairedDifferenceInterval implements Method {
       "tango",
       "Tango",
       "the differences that the score test of pairs keeps",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Tango 1998, Statistics in Medicine 17, 891-908",
       PairedLimits::tango);
 
-  private final Card card;
+  private final MethodInfo card;
   private final Algorithm algorithm;
 
   PairedDifferenceInterval(
       String id,
       String title,
       String description,
-      Basis basis,
+      Exactness basis,
       String reference,
       Algorithm algorithm) {
-    this.card = new Card(id, title, description, reference, basis);
+    this.card = new MethodInfo(id, title, description, reference, basis);
     this.algorithm = algorithm;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -97,7 +97,7 @@ public enum PairedDifferenceInterval implements Method {
   public Interval of(PairedTally tally, double level, Side side) {
     Proportion.require("level", level);
     double tail = side.tail(DecimalFraction.complement(level));
-    return algorithm.limits(tally, tail).interval(Quantity.DIFFERENCE, this, level, side);
+    return algorithm.limits(tally, tail).interval(Estimand.DIFFERENCE, this, level, side);
   }
 
   /**

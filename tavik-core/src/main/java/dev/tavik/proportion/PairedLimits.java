@@ -2,7 +2,7 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.PairedTally;
 import dev.tavik.numeric.Normal;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 
 /**
  * The limits of the difference of two proportions of the same units, with b and c the discordant
@@ -39,7 +39,7 @@ final class PairedLimits {
   }
 
   private static Limits around(double centre, double half) {
-    return new Limits(centre - half, centre + half).clipped(Quantity.DIFFERENCE);
+    return new Limits(centre - half, centre + half).clipped(Estimand.DIFFERENCE);
   }
 
   static Limits newcombe(PairedTally tally, double tail) {
@@ -52,7 +52,7 @@ final class PairedLimits {
     return new Limits(
             d - joint(p1 - first.lower(), second.upper() - p2, phi),
             d + joint(first.upper() - p1, p2 - second.lower(), phi))
-        .clipped(Quantity.DIFFERENCE);
+        .clipped(Estimand.DIFFERENCE);
   }
 
   private static double joint(double one, double two, double phi) {

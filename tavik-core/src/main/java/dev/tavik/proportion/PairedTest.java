@@ -3,10 +3,10 @@ package dev.tavik.proportion;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.TestResult;
 
 /**
@@ -21,37 +21,37 @@ public enum PairedTest implements Method {
   MCNEMAR(
       "mcnemar",
       "z = (b - c)/√(b + c) of the discordant pairs",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "McNemar 1947, Psychometrika 12, 153-157"),
   /** The same with b - c moved by 1 for continuity; two-sided never past 0. */
   MCNEMAR_CC(
       "mcnemar-cc",
       "mcnemar with b - c moved by 1 against the alternative",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Edwards 1948, Psychometrika 13, 185-187"),
   /** The binomial test of b out of b + c against one half. */
   MCNEMAR_EXACT(
       "mcnemar-exact",
       "binomial test of the discordant pairs",
-      Basis.EXACT,
+      Exactness.EXACT,
       "McNemar 1947, Psychometrika 12, 153-157"),
   /** The same with the observed count taken half. */
   MCNEMAR_MID_P(
       "mcnemar-mid-p",
       "binomial test of the discordant pairs, half of the observed probability",
-      Basis.NEARLY_EXACT,
+      Exactness.NEARLY_EXACT,
       "Fagerland, Lydersen and Laake 2013, BMC Medical Research Methodology 13, 91");
 
   private static final double HALF = 0.5;
 
-  private final Card card;
+  private final MethodInfo card;
 
-  PairedTest(String id, String description, Basis basis, String reference) {
-    this.card = Card.of(id, description, reference, basis);
+  PairedTest(String id, String description, Exactness basis, String reference) {
+    this.card = MethodInfo.of(id, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 

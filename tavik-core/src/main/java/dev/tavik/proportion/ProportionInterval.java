@@ -3,12 +3,12 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -26,7 +26,7 @@ public enum ProportionInterval implements Method {
       "wald",
       "Wald",
       "p ± z√(p(1 - p)/n), clipped to 0 and 1; covers too seldom for small counts",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       ProportionTest.WALD,
       "Laplace 1812, Théorie analytique des probabilités, book 2, chapter 4",
       WaldInterval::of),
@@ -35,7 +35,7 @@ public enum ProportionInterval implements Method {
       "wald-cc",
       "continuity-corrected Wald",
       "wald with 1/2n added on both sides",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Newcombe 1998, Statistics in Medicine 17, 857-872, method 2",
       WaldInterval::corrected),
@@ -48,7 +48,7 @@ public enum ProportionInterval implements Method {
       "wilson",
       "Wilson",
       "the null values that the score test keeps, in closed form",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       ProportionTest.SCORE,
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212",
       WilsonInterval::of),
@@ -57,7 +57,7 @@ public enum ProportionInterval implements Method {
       "wilson-cc",
       "continuity-corrected Wilson",
       "the null values that the continuity-corrected score test keeps, in closed form",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       ProportionTest.SCORE_CC,
       "Newcombe 1998, Statistics in Medicine 17, 857-872, method 4",
       WilsonInterval::corrected),
@@ -66,7 +66,7 @@ public enum ProportionInterval implements Method {
       "agresti-coull",
       "Agresti-Coull",
       "wald after adding z²/2 successes and failures, clipped",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Agresti and Coull 1998, The American Statistician 52, 119-126",
       WaldInterval::agrestiCoull),
@@ -79,7 +79,7 @@ public enum ProportionInterval implements Method {
       "clopper-pearson",
       "Clopper-Pearson",
       "covers at least as often as its level says",
-      Basis.EXACT,
+      Exactness.EXACT,
       ProportionTest.EXACT_DOUBLED,
       "Clopper and Pearson 1934, Biometrika 26, 404-413",
       ClopperPearsonInterval::of),
@@ -88,7 +88,7 @@ public enum ProportionInterval implements Method {
       "mid-p",
       "mid-p",
       "covers about as often as its level says",
-      Basis.NEARLY_EXACT,
+      Exactness.NEARLY_EXACT,
       ProportionTest.MID_P,
       "Berry and Armitage 1995, The Statistician 44, 417-423",
       MidPInterval::of),
@@ -100,7 +100,7 @@ public enum ProportionInterval implements Method {
       "jeffreys",
       "Jeffreys",
       "posterior under Beta(½, ½), 0 at x = 0 and 1 at x = n",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Brown, Cai and DasGupta 2001, Statistical Science 16, 101-133",
       JeffreysInterval::of),
@@ -112,7 +112,7 @@ public enum ProportionInterval implements Method {
       "blaker",
       "Blaker",
       "never wider than clopper-pearson; its one-sided bound is that one's",
-      Basis.EXACT,
+      Exactness.EXACT,
       ProportionTest.EXACT_BLAKER,
       "Blaker 2000, Canadian Journal of Statistics 28, 783-798",
       BlakerInterval::of),
@@ -121,12 +121,12 @@ public enum ProportionInterval implements Method {
       "likelihood",
       "likelihood",
       "the null values that the likelihood-ratio test keeps",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       ProportionTest.LIKELIHOOD_RATIO,
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
       LikelihoodInterval::of);
 
-  private final Card card;
+  private final MethodInfo card;
   private final @Nullable ProportionTest inverts;
   private final Algorithm algorithm;
 
@@ -134,17 +134,17 @@ public enum ProportionInterval implements Method {
       String id,
       String title,
       String description,
-      Basis basis,
+      Exactness basis,
       @Nullable ProportionTest inverts,
       String reference,
       Algorithm algorithm) {
-    this.card = new Card(id, title, description, reference, basis);
+    this.card = new MethodInfo(id, title, description, reference, basis);
     this.inverts = inverts;
     this.algorithm = algorithm;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -181,7 +181,7 @@ public enum ProportionInterval implements Method {
     Algorithm fitting =
         this == BLAKER && side != Side.TWO_SIDED ? CLOPPER_PEARSON.algorithm : algorithm;
     double tail = side.tail(DecimalFraction.complement(level));
-    return fitting.limits(tally, tail).interval(Quantity.PROPORTION, this, level, side);
+    return fitting.limits(tally, tail).interval(Estimand.PROPORTION, this, level, side);
   }
 
   /**
@@ -194,7 +194,7 @@ public enum ProportionInterval implements Method {
    * @return centre and half-width; of corrected intervals those without correction; empty where the
    *     interval has no such form
    */
-  public Optional<Centred> centred(double successes, double trials, double level) {
+  public Optional<CentreHalfWidth> centred(double successes, double trials, double level) {
     Proportion.require("level", level);
     double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
     return switch (this) {

@@ -3,10 +3,10 @@ package dev.tavik.proportion;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
@@ -25,7 +25,7 @@ public enum ProportionTest implements Method {
    */
   SCORE(
       "score",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "z test with the null's standard error",
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212",
       ScoreTest::of),
@@ -35,7 +35,7 @@ public enum ProportionTest implements Method {
    */
   SCORE_CC(
       "score-cc",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "z test with the null's standard error, corrected for continuity",
       "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235",
       ScoreTest::corrected),
@@ -45,7 +45,7 @@ public enum ProportionTest implements Method {
    */
   WALD(
       "wald",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "z test with the estimate's standard error",
       "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
       WaldTest::of),
@@ -57,14 +57,14 @@ public enum ProportionTest implements Method {
    */
   EXACT(
       "exact",
-      Basis.EXACT,
+      Exactness.EXACT,
       "binomial test, ordered by probability",
       "Sterne 1954, Biometrika 41, 275-278",
       BinomialTest::byProbability),
   /** The binomial test; two-sided, twice the smaller tail, at most 1. */
   EXACT_DOUBLED(
       "exact-doubled",
-      Basis.EXACT,
+      Exactness.EXACT,
       "binomial test, twice the smaller tail",
       "Clopper and Pearson 1934, Biometrika 26, 404-413",
       BinomialTest::doubled),
@@ -74,7 +74,7 @@ public enum ProportionTest implements Method {
    */
   EXACT_BLAKER(
       "exact-blaker",
-      Basis.EXACT,
+      Exactness.EXACT,
       "binomial test, ordered by the smaller tail",
       "Blaker 2000, Canadian Journal of Statistics 28, 783-798",
       BinomialTest::blaker),
@@ -84,29 +84,29 @@ public enum ProportionTest implements Method {
    */
   MID_P(
       "mid-p",
-      Basis.NEARLY_EXACT,
+      Exactness.NEARLY_EXACT,
       "binomial test with half of the observed count's probability",
       "Lancaster 1961, Journal of the American Statistical Association 56, 223-234",
       BinomialTest::midP),
   /** G², chi-square with one degree of freedom; with a direction its signed root, normal. */
   LIKELIHOOD_RATIO(
       "likelihood-ratio",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "likelihood-ratio test",
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
       LikelihoodRatioTest::of);
 
-  private final Card card;
+  private final MethodInfo card;
   private final Algorithm algorithm;
 
   ProportionTest(
-      String id, Basis basis, String description, String reference, Algorithm algorithm) {
-    this.card = Card.of(id, description, reference, basis);
+      String id, Exactness basis, String description, String reference, Algorithm algorithm) {
+    this.card = MethodInfo.of(id, description, reference, basis);
     this.algorithm = algorithm;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 

@@ -1,10 +1,10 @@
 package dev.tavik.proportion;
 
 import dev.tavik.count.Tally;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.Side;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -16,7 +16,7 @@ public enum RatioInterval implements ComparisonInterval {
       "log",
       "log",
       "normal on the scale of the logarithm",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Katz, Baptista, Azen and Pike 1978, Biometrics 34, 469-474",
       RatioLimits::log),
@@ -28,7 +28,7 @@ public enum RatioInterval implements ComparisonInterval {
       "koopman",
       "Koopman",
       "the ratios that the score test keeps",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Koopman 1984, Biometrics 40, 513-517",
       RatioLimits::koopman),
@@ -37,12 +37,12 @@ public enum RatioInterval implements ComparisonInterval {
       "miettinen-nurminen",
       "Miettinen-Nurminen",
       "as koopman, with the variance times N/(N - 1)",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       null,
       "Miettinen and Nurminen 1985, Statistics in Medicine 4, 213-226",
       RatioLimits::miettinenNurminen);
 
-  private final Card card;
+  private final MethodInfo card;
   private final @Nullable TwoProportionTest inverts;
   private final ComparisonLimits limits;
 
@@ -50,17 +50,17 @@ public enum RatioInterval implements ComparisonInterval {
       String id,
       String title,
       String description,
-      Basis basis,
+      Exactness basis,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.card = new Card(id, title, description, reference, basis);
+    this.card = new MethodInfo(id, title, description, reference, basis);
     this.inverts = inverts;
     this.limits = limits;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -70,8 +70,8 @@ public enum RatioInterval implements ComparisonInterval {
   }
 
   @Override
-  public Quantity quantity() {
-    return Quantity.RATIO;
+  public Estimand quantity() {
+    return Estimand.RATIO;
   }
 
   @Override

@@ -3,12 +3,12 @@ package dev.tavik.proportion;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Tally;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
@@ -27,7 +27,7 @@ public enum TwoProportionTest implements Method {
    */
   Z_POOLED(
       "z-pooled",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       Nulls.NO_DIFFERENCE,
       "z test with the pooled standard error",
       "Pearson 1900, Philosophical Magazine 50, 157-175",
@@ -38,7 +38,7 @@ public enum TwoProportionTest implements Method {
    */
   Z_POOLED_CC(
       "z-pooled-cc",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       Nulls.NO_DIFFERENCE,
       "z test with the pooled standard error, corrected for continuity",
       "Yates 1934, Supplement to the Journal of the Royal Statistical Society 1, 217-235",
@@ -49,7 +49,7 @@ public enum TwoProportionTest implements Method {
    */
   Z_SEPARATE(
       "z-separate",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       Nulls.ANY_DIFFERENCE,
       "z test with separate standard errors",
       "Wald 1943, Transactions of the American Mathematical Society 54, 426-482",
@@ -60,7 +60,7 @@ public enum TwoProportionTest implements Method {
    */
   SCORE(
       "score",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       Nulls.ANY_DIFFERENCE,
       "score test of a difference",
       "Farrington and Manning 1990, Statistics in Medicine 9, 1447-1454",
@@ -68,7 +68,7 @@ public enum TwoProportionTest implements Method {
   /** G², chi-square with one degree of freedom; with a direction its signed root, normal. */
   LIKELIHOOD_RATIO(
       "likelihood-ratio",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       Nulls.NO_DIFFERENCE,
       "likelihood-ratio test",
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
@@ -79,7 +79,7 @@ public enum TwoProportionTest implements Method {
    */
   FISHER(
       "fisher",
-      Basis.EXACT,
+      Exactness.EXACT,
       Nulls.NO_DIFFERENCE,
       "Fisher's exact test, ordered by probability",
       "Fisher 1935, Journal of the Royal Statistical Society 98, 39-54",
@@ -87,7 +87,7 @@ public enum TwoProportionTest implements Method {
   /** Fisher's exact test; two-sided, twice the smaller tail, at most 1. */
   FISHER_DOUBLED(
       "fisher-doubled",
-      Basis.EXACT,
+      Exactness.EXACT,
       Nulls.NO_DIFFERENCE,
       "Fisher's exact test, twice the smaller tail",
       "Fisher 1935, Journal of the Royal Statistical Society 98, 39-54",
@@ -98,7 +98,7 @@ public enum TwoProportionTest implements Method {
    */
   FISHER_MID_P(
       "fisher-mid-p",
-      Basis.NEARLY_EXACT,
+      Exactness.NEARLY_EXACT,
       Nulls.NO_DIFFERENCE,
       "Fisher's test with half of the observed table's probability",
       "Lancaster 1961, Journal of the American Statistical Association 56, 223-234",
@@ -109,7 +109,7 @@ public enum TwoProportionTest implements Method {
    */
   BARNARD(
       "barnard",
-      Basis.EXACT,
+      Exactness.EXACT,
       Nulls.NO_DIFFERENCE,
       "unconditional exact test, ordered by the pooled z",
       "Suissa and Shuster 1985, Journal of the Royal Statistical Society A 148, 317-327",
@@ -120,7 +120,7 @@ public enum TwoProportionTest implements Method {
    */
   BOSCHLOO(
       "boschloo",
-      Basis.EXACT,
+      Exactness.EXACT,
       Nulls.NO_DIFFERENCE,
       "unconditional exact test, ordered by Fisher's p",
       "Boschloo 1970, Statistica Neerlandica 24, 1-35",
@@ -131,24 +131,24 @@ public enum TwoProportionTest implements Method {
     ANY_DIFFERENCE
   }
 
-  private final Card card;
+  private final MethodInfo card;
   private final Nulls nulls;
   private final Algorithm algorithm;
 
   TwoProportionTest(
       String id,
-      Basis basis,
+      Exactness basis,
       Nulls nulls,
       String description,
       String reference,
       Algorithm algorithm) {
-    this.card = Card.of(id, description, reference, basis);
+    this.card = MethodInfo.of(id, description, reference, basis);
     this.nulls = nulls;
     this.algorithm = algorithm;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -166,8 +166,8 @@ public enum TwoProportionTest implements Method {
    * @param hypothesis the null difference, strictly between -1 and 1, and the direction
    * @return the result
    * @throws IllegalArgumentException if not -1 &lt; against &lt; 1
-   * @throws DeclinedException if the null difference isn't 0 and the test knows no other, or the
-   *     work would pass its budget
+   * @throws NotApplicableException if the null difference isn't 0 and the test knows no other, or
+   *     the work would pass its budget
    */
   public TestResult of(Tally first, Tally second, Hypothesis hypothesis) {
     double against = hypothesis.against();
@@ -176,7 +176,8 @@ public enum TwoProportionTest implements Method {
           say("a null difference must lie strictly between -1 and 1, got %s", against));
     }
     if (!knows(against)) {
-      throw new DeclinedException("tests the null of no difference only; use score or z-separate");
+      throw new NotApplicableException(
+          "tests the null of no difference only; use score or z-separate");
     }
     return algorithm.test(this, new TwoTallies(first, second), hypothesis);
   }
@@ -190,15 +191,15 @@ public enum TwoProportionTest implements Method {
    * @param alpha the significance level, strictly between 0 and 1
    * @return the rejection region
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException if the test doesn't know the null difference, or the groups have more
-   *     than {@value CriticalPairs#MOST_TRIALS} units together
+   * @throws NotApplicableException if the test doesn't know the null difference, or the groups have
+   *     more than {@value CriticalPairs#MOST_TRIALS} units together
    */
   public CriticalPairs criticalPairs(long first, long second, Hypothesis hypothesis, double alpha) {
     Proportion.require("alpha", alpha);
     // Refuses what can't be asked.
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "all pairs of counts are gone through for up to %s units in both groups, got %s",
           Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second));
     }
@@ -206,7 +207,8 @@ public enum TwoProportionTest implements Method {
       case FISHER -> CriticalSums.fisher(first, second, hypothesis.alternative(), alpha);
       case BOSCHLOO -> CriticalSums.boschloo(first, second, hypothesis.alternative(), alpha);
       case BARNARD ->
-          throw new DeclinedException("isn't offered before data; boschloo hardly differs from it");
+          throw new NotApplicableException(
+              "isn't offered before data; boschloo hardly differs from it");
       case Z_SEPARATE ->
           hypothesis.against() == 0
               ? CriticalRows.of(this, first, second, hypothesis, alpha)
@@ -226,7 +228,7 @@ public enum TwoProportionTest implements Method {
    * @param p2 the proportion expected in it
    * @param against the null difference
    * @return the standard error
-   * @throws DeclinedException if the test has none
+   * @throws NotApplicableException if the test has none
    */
   public double expectedError(double n1, double p1, double n2, double p2, double against) {
     return switch (this) {
@@ -237,7 +239,7 @@ public enum TwoProportionTest implements Method {
               ? pooledError(n1, p1, n2, p2)
               : RestrictedDifference.of(n1, p1, n2, p2, against).error(n1, n2);
       default ->
-          throw new DeclinedException(
+          throw new NotApplicableException(
               "has no standard error and so no power by the normal distribution; its power is"
                   + " exact");
     };
@@ -260,7 +262,7 @@ public enum TwoProportionTest implements Method {
    * @param p2 that of the second
    * @return the chance, right to 10⁻¹²
    * @throws IllegalArgumentException if a number is out of its range
-   * @throws DeclinedException as {@link #criticalPairs} does
+   * @throws NotApplicableException as {@link #criticalPairs} does
    */
   public double equivalenceChance(
       long first, long second, double margin, double alpha, double p1, double p2) {

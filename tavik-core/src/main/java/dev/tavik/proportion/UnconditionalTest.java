@@ -5,10 +5,10 @@ import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.util.function.LongToDoubleFunction;
 
@@ -22,7 +22,7 @@ import java.util.function.LongToDoubleFunction;
  *
  * <p>Given the total of successes s, what is at least as extreme has a hypergeometric probability
  * h(s); the chance at a common proportion is the sum of h(s) times the binomial probability of s,
- * and {@link LargestSize} finds its supremum. Order by z is compared in whole numbers, order by
+ * and {@link SizeSupremum} finds its supremum. Order by z is compared in whole numbers, order by
  * Fisher's p with the relative tolerance of 10⁻⁷ that his test has.
  */
 final class UnconditionalTest {
@@ -42,7 +42,7 @@ final class UnconditionalTest {
 
   private UnconditionalTest(Method method, TwoTallies data, Hypothesis hypothesis) {
     if (data.total() > MOST_TRIALS) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "is offered for up to %s trials in both groups together, got %s; use fisher,"
               + " fisher-mid-p or z-pooled, which hardly differ from it there",
           Figures.count(MOST_TRIALS), Figures.count(data.total()));
@@ -103,7 +103,7 @@ final class UnconditionalTest {
     for (int s = 0; s < logs.length; s++) {
       logs[s] = logExtreme.applyAsDouble(s);
     }
-    LargestSize largest = LargestSize.of(logs);
+    SizeSupremum largest = SizeSupremum.of(logs);
     return TestResult.of(method, statistic, largest.logSize()).withNuisance(largest.proportion());
   }
 

@@ -29,13 +29,13 @@ final class WaldInterval {
   }
 
   /** Wald's interval as centre and half-width, of x not necessarily whole. */
-  static Centred centred(double x, double n, double z) {
+  static CentreHalfWidth centred(double x, double n, double z) {
     double p = x / n;
-    return new Centred(p, z * Math.sqrt(p * ((n - x) / n) / n));
+    return new CentreHalfWidth(p, z * Math.sqrt(p * ((n - x) / n) / n));
   }
 
   /** The same after z²/2 successes and failures are added. */
-  static Centred agrestiCoull(double x, double n, double z) {
+  static CentreHalfWidth agrestiCoull(double x, double n, double z) {
     return centred(x + z * z / 2, n + z * z, z);
   }
 }

@@ -45,9 +45,9 @@ final class WilsonInterval {
   }
 
   /** The closed form as centre and half-width, of x not necessarily whole. */
-  static Centred centred(double x, double n, double z) {
+  static CentreHalfWidth centred(double x, double n, double z) {
     double square = z * z;
-    return new Centred(
+    return new CentreHalfWidth(
         (x + square / 2) / (n + square),
         z * Math.sqrt(x * (n - x) / n + square / 4) / (n + square));
   }

@@ -19,9 +19,9 @@
  * Armitage 1995), {@code jeffreys} (Brown, Cai and DasGupta 2001), {@code blaker} (Blaker 2000),
  * {@code likelihood} (Wilks 1938).
  *
- * <p>For a sample drawn without replacement from a finite lot, {@link dev.tavik.proportion.LotTest}
- * and {@link dev.tavik.proportion.LotInterval} have the forms of {@code score}, {@code exact},
- * {@code wilson} and {@code clopper-pearson}.
+ * <p>For a sample drawn without replacement from a finite lot, {@link
+ * dev.tavik.proportion.FinitePopulationTest} and {@link dev.tavik.proportion.LotInterval} have the
+ * forms of {@code score}, {@code exact}, {@code wilson} and {@code clopper-pearson}.
  *
  * <p>Two independent proportions, the first against the second:
  *

@@ -14,47 +14,47 @@ import java.util.stream.IntStream;
 public enum Adjustment implements Method {
   /** The k-th smallest of m times m - k + 1, none below one before it. */
   HOLM(
-      new Card(
+      new MethodInfo(
           "holm",
           "Holm's method",
           "the chance of one false rejection or more is at most alpha, however tests depend",
           "Holm 1979, Scandinavian Journal of Statistics 6, 65-70",
-          Basis.EXACT)),
+          Exactness.EXACT)),
   /** The same factors, none above one after it. */
   HOCHBERG(
-      new Card(
+      new MethodInfo(
           "hochberg",
           "Hochberg's method",
           "the chance of one false rejection or more is at most alpha, for independent tests and"
               + " tests that depend positively",
           "Hochberg 1988, Biometrika 75, 800-802",
-          Basis.EXACT)),
+          Exactness.EXACT)),
   /** The k-th smallest of m times m / k, none above one after it. */
   BENJAMINI_HOCHBERG(
-      new Card(
+      new MethodInfo(
           "benjamini-hochberg",
           "the method of Benjamini and Hochberg",
           "of all rejections, the share that is false is at most alpha on average, for independent"
               + " tests and tests that depend positively",
           "Benjamini and Hochberg 1995, Journal of the Royal Statistical Society B 57, 289-300",
-          Basis.EXACT)),
+          Exactness.EXACT)),
   /** None: every p-value stands as it is. */
   NONE(
-      new Card(
+      new MethodInfo(
           "none",
           "nothing",
           "every test stands for itself; of many true nulls some are rejected",
           "The p-values as they are",
-          Basis.EXACT));
+          Exactness.EXACT));
 
-  private final Card card;
+  private final MethodInfo card;
 
-  Adjustment(Card card) {
+  Adjustment(MethodInfo card) {
     this.card = card;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 

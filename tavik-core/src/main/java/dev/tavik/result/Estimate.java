@@ -9,4 +9,4 @@ package dev.tavik.result;
  * @param standardError its estimated standard error, from the estimate itself and not from any null
  *     value
  */
-public record Estimate(Quantity quantity, String label, double value, double standardError) {}
+public record Estimate(Estimand quantity, String label, double value, double standardError) {}

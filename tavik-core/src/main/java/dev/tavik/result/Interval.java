@@ -13,7 +13,7 @@ import static dev.tavik.result.Figures.say;
  * @param upper the upper end; positive infinity where unbounded
  */
 public record Interval(
-    Quantity quantity, Method method, double level, Side side, double lower, double upper) {
+    Estimand quantity, Method method, double level, Side side, double lower, double upper) {
 
   /**
    * Checks the ends.

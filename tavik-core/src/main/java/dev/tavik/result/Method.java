@@ -10,7 +10,7 @@ public interface Method {
    *
    * @return the card
    */
-  Card card();
+  MethodInfo card();
 
   /** {@return the word by which it is chosen and found, such as {@code clopper-pearson}} */
   default String id() {
@@ -33,7 +33,7 @@ public interface Method {
   }
 
   /** {@return what its probabilities rest on} */
-  default Basis basis() {
+  default Exactness basis() {
     return card().basis();
   }
 }

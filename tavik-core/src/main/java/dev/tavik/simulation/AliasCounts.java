@@ -1,8 +1,8 @@
 package dev.tavik.simulation;
 
 import dev.tavik.numeric.CountDistribution;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import java.util.Arrays;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
@@ -27,7 +27,7 @@ final class AliasCounts {
     this.least = counts.lastBelowModeAtMost(top - NEVER) + 1;
     long greatest = counts.firstAboveModeAtMost(top - NEVER) - 1;
     if (greatest - least >= MOST) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "has about %s counts that may be drawn, too many to simulate; the formula is exact"
               + " enough there",
           Figures.count(greatest - least));

@@ -5,8 +5,8 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -53,7 +53,7 @@ public final class Bootstrap {
     double p = tally.proportion();
     double acceleration =
         acceleration(new double[] {cubes(tally, 1)}, new double[] {squares(tally, 1)});
-    return intervals(Quantity.PROPORTION, values, p, acceleration, level);
+    return intervals(Estimand.PROPORTION, values, p, acceleration, level);
   }
 
   /**
@@ -81,12 +81,12 @@ public final class Bootstrap {
     }
     List<Interval> all = new ArrayList<>();
     // How a measure moves with each proportion; a factor that both have in common doesn't matter.
-    all.addAll(of(Quantity.DIFFERENCE, (a, b) -> a - b, ones, twos, first, second, level, 1, -1));
+    all.addAll(of(Estimand.DIFFERENCE, (a, b) -> a - b, ones, twos, first, second, level, 1, -1));
     all.addAll(
-        of(Quantity.RATIO, (a, b) -> a / b, ones, twos, first, second, level, 1 / p1, -1 / p2));
+        of(Estimand.RATIO, (a, b) -> a / b, ones, twos, first, second, level, 1 / p1, -1 / p2));
     all.addAll(
         of(
-            Quantity.ODDS_RATIO,
+            Estimand.ODDS_RATIO,
             (a, b) -> a / (1 - a) / (b / (1 - b)),
             ones,
             twos,
@@ -149,7 +149,7 @@ public final class Bootstrap {
       values[draw] = cramersV(resample, height, width);
     }
     return intervals(
-        Quantity.CRAMERS_V, values, estimate, cubes / (6 * Math.pow(squares, 1.5)), level);
+        Estimand.CRAMERS_V, values, estimate, cubes / (6 * Math.pow(squares, 1.5)), level);
   }
 
   /**
@@ -172,7 +172,7 @@ public final class Bootstrap {
   }
 
   private static List<Interval> of(
-      Quantity quantity,
+      Estimand quantity,
       DoubleBinaryOperator measure,
       double[] ones,
       double[] twos,
@@ -218,7 +218,7 @@ public final class Bootstrap {
   }
 
   private static List<Interval> intervals(
-      Quantity quantity, double[] values, double estimate, double acceleration, double level) {
+      Estimand quantity, double[] values, double estimate, double acceleration, double level) {
     Arrays.sort(values);
     double tail = DecimalFraction.complement(level) / 2;
     double below = 0;

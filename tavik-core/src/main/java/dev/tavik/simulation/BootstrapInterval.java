@@ -1,8 +1,8 @@
 package dev.tavik.simulation;
 
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 
 /** The intervals that {@link Bootstrap} takes from its resamples. */
 public enum BootstrapInterval implements Method {
@@ -17,14 +17,14 @@ public enum BootstrapInterval implements Method {
       "percentiles, moved for bias and acceleration",
       "Efron 1987, Journal of the American Statistical Association 82, 171-185");
 
-  private final Card card;
+  private final MethodInfo card;
 
   BootstrapInterval(String id, String description, String reference) {
-    this.card = Card.of(id, description, reference, Basis.APPROXIMATE);
+    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 }

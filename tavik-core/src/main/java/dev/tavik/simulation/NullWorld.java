@@ -18,10 +18,10 @@ import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.simulation.Simulation.Histogram;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,7 +65,7 @@ public final class NullWorld {
    * @param tally the data
    * @param hypothesis the null value and the alternative
    * @return the world
-   * @throws DeclinedException for more than about 10⁹ trials
+   * @throws NotApplicableException for more than about 10⁹ trials
    */
   public static NullWorld ofRate(Tally tally, Hypothesis hypothesis) {
     DecimalFraction against = DecimalFraction.of(hypothesis.against());
@@ -112,7 +112,7 @@ public final class NullWorld {
    * @param second the second group
    * @param alternative the direction
    * @return the world
-   * @throws DeclinedException for very many trials
+   * @throws NotApplicableException for very many trials
    */
   public static NullWorld shuffled(Tally first, Tally second, Alternative alternative) {
     long all = first.trials() + second.trials();
@@ -137,13 +137,13 @@ public final class NullWorld {
    * @param second the second group
    * @param alternative the direction
    * @return the world
-   * @throws DeclinedException for very many trials, or where every trial was a success or none
+   * @throws NotApplicableException for very many trials, or where every trial was a success or none
    */
   public static NullWorld pooled(Tally first, Tally second, Alternative alternative) {
     double all = (double) first.trials() + second.trials();
     double successes = (double) first.successes() + second.successes();
     if (successes == 0 || successes == all) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "has no failure or no success at all, so that every draw is the same; use shuffle");
     }
     DecimalFraction rate = new DecimalFraction(successes / all, 0, (all - successes) / all);
@@ -182,12 +182,12 @@ public final class NullWorld {
    * @param pairs the data
    * @param alternative the direction
    * @return the world
-   * @throws DeclinedException if no pair was judged differently
+   * @throws NotApplicableException if no pair was judged differently
    */
   public static NullWorld signFlips(PairedTally pairs, Alternative alternative) {
     long different = pairs.firstOnly() + pairs.secondOnly();
     if (different == 0) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "has no pair that was judged differently, so nothing to turn round");
     }
     return ofCount(
@@ -306,7 +306,7 @@ public final class NullWorld {
    *
    * @param table the data
    * @return the world
-   * @throws DeclinedException for more than ten million units
+   * @throws NotApplicableException for more than ten million units
    */
   public static NullWorld ofTable(CrossTable table) {
     if (table.twoByTwo()) {

@@ -2,8 +2,8 @@ package dev.tavik.simulation;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
@@ -34,7 +34,7 @@ final class TableWorld implements World {
 
   TableWorld(CrossTable table) {
     if (table.total() > MOST_UNITS) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "is made for tables of up to %s units; the formulas are exact enough beyond",
           Figures.count(MOST_UNITS));
     }

@@ -2,9 +2,9 @@ package dev.tavik.study;
 
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 
 /** Tests that draw the null where summing over it would take too long. */
 public enum DrawnMethod implements Method {
@@ -15,16 +15,16 @@ public enum DrawnMethod implements Method {
       SharesTest.PEARSON, "outcomes with the claimed shares drawn, those with X² as large counted");
 
   private final Method rule;
-  private final Card card;
+  private final MethodInfo card;
 
   DrawnMethod(Method rule, String description) {
     this.rule = rule;
     this.card =
-        Card.of(
+        MethodInfo.of(
             rule.id() + "-drawn",
             description,
             "Davison and Hinkley 1997, Bootstrap Methods and their Application, chapter 4",
-            Basis.APPROXIMATE);
+            Exactness.APPROXIMATE);
   }
 
   /** {@return the test whose rule says what is as extreme} */
@@ -33,7 +33,7 @@ public enum DrawnMethod implements Method {
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 }

@@ -4,7 +4,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 
 /** Questions of a study that can't be asked, or fail while they are. */
 public final class Unanswered {
@@ -28,7 +28,7 @@ public final class Unanswered {
   public static Answer orAnswer(Question question, String kind, String label, String where) {
     try {
       return question.ask();
-    } catch (IllegalArgumentException | DeclinedException e) {
+    } catch (IllegalArgumentException | NotApplicableException e) {
       return of(question, kind, label, new Failure(REFUSED, where + e.getMessage()));
     } catch (OutOfMemoryError e) {
       throw e;

@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.ByCluster;
 import dev.tavik.count.SurveyCounts.ByUnit;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -43,8 +43,8 @@ public final class DesignedSample {
    * {@return the sample that was counted}
    *
    * @param counts its counts and sums of weights
-   * @throws DeclinedException if its variance can't be told: a stratum has one cluster, and nothing
-   *     was said of such, or no stratum has more
+   * @throws NotApplicableException if its variance can't be told: a stratum has one cluster, and
+   *     nothing was said of such, or no stratum has more
    */
   public static DesignedSample of(SurveyCounts counts) {
     return new DesignedSample(counts);

@@ -9,8 +9,8 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.ByCluster;
 import dev.tavik.count.SurveyCounts.ByUnit;
 import dev.tavik.count.SurveyCounts.Stratum;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
@@ -51,7 +51,7 @@ final class LinearisedSpread implements Spread {
     Arrays.fill(all, true);
     if (!(df(all) >= 1)) {
       String unit = counts.sums() instanceof ByUnit ? "row" : "cluster";
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "no degrees of freedom are left: the sample has %s in %s, and a variance needs at least two"
               + " %s of one stratum",
           Figures.counted(
@@ -77,7 +77,7 @@ final class LinearisedSpread implements Spread {
   /** A census has no spread from sample to sample. */
   private void requireSample() {
     if (strata.stream().allMatch(each -> each.unsampled() == 0)) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "every cluster of the population is in the sample, so that its rates are known and there is"
               + " nothing to test; leave the population out if it stands for a larger one");
     }
@@ -90,7 +90,7 @@ final class LinearisedSpread implements Spread {
             .map(each -> each.name().isEmpty() ? "the whole" : "'" + each.name() + "'")
             .toList();
     if (lone == Lone.FAIL && !alone.isEmpty() && strata.size() > 1) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           say(
                   "%s %s only one cluster, which says nothing of how clusters of it vary. Put such a"
                       + " stratum together with another in the data, or say lone=centre (it varies as far"

@@ -1,13 +1,13 @@
 package dev.tavik.survey;
 
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.tail.Tail;
 
@@ -18,51 +18,51 @@ public enum SurveyComparisonInterval implements Method {
       "wald",
       "Wald",
       "the difference, t times its standard error on both sides, clipped",
-      Quantity.DIFFERENCE,
+      Estimand.DIFFERENCE,
       SurveyComparisonTest.T_DIFFERENCE),
   /** ln(p₁/p₂) ± t SE, turned back. Declines where a proportion is 0. */
   LOG_RATIO(
       "log-ratio",
       "log ratio",
       "the ratio, by its logarithm",
-      Quantity.RATIO,
+      Estimand.RATIO,
       SurveyComparisonTest.T_LOG_RATIO),
   /** ln(odds ratio) ± t SE, turned back. Declines where a group has all or none. */
   LOG_ODDS(
       "log-odds",
       "log odds ratio",
       "the odds ratio, by its logarithm",
-      Quantity.ODDS_RATIO,
+      Estimand.ODDS_RATIO,
       SurveyComparisonTest.T_LOG_ODDS);
 
-  private final Card card;
-  private final Quantity quantity;
+  private final MethodInfo card;
+  private final Estimand quantity;
   private final SurveyComparisonTest inverts;
 
   SurveyComparisonInterval(
       String id,
       String title,
       String description,
-      Quantity quantity,
+      Estimand quantity,
       SurveyComparisonTest inverts) {
     this.card =
-        new Card(
+        new MethodInfo(
             id,
             title,
             description,
             "Woodruff 1971, Journal of the American Statistical Association 66, 411-414",
-            Basis.APPROXIMATE);
+            Exactness.APPROXIMATE);
     this.quantity = quantity;
     this.inverts = inverts;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
   /** {@return what it is of} */
-  public Quantity quantity() {
+  public Estimand quantity() {
     return quantity;
   }
 
@@ -93,7 +93,7 @@ public enum SurveyComparisonInterval implements Method {
 
   static double finite(double error) {
     if (!Double.isFinite(error)) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "has no value where a group, or a replicate of it, has all or none; use the difference");
     }
     return error;
@@ -105,10 +105,10 @@ public enum SurveyComparisonInterval implements Method {
    */
   static void requireVariance(DesignedComparison compared) {
     if (!(varies(compared.first().standardError()) && varies(compared.second().standardError()))) {
-      throw new DeclinedException("has no value where a group shows no variance");
+      throw new NotApplicableException("has no value where a group shows no variance");
     }
     if (!varies(compared.difference())) {
-      throw new DeclinedException("has no value where the difference shows no variance");
+      throw new NotApplicableException("has no value where the difference shows no variance");
     }
   }
 
@@ -124,7 +124,7 @@ public enum SurveyComparisonInterval implements Method {
    * @param level the confidence level, strictly between 0 and 1
    * @param side which ends are limits
    * @return the interval
-   * @throws DeclinedException if it has no limits here
+   * @throws NotApplicableException if it has no limits here
    * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
    */
   public Interval of(DesignedComparison compared, double level, Side side) {
@@ -154,6 +154,6 @@ public enum SurveyComparisonInterval implements Method {
     double half = Tail.t(df).valueAbove(DecimalFraction.complement(level) / 2) * error;
     Ends ends = Ends.around(value, half, 0, 1);
     return new Interval(
-        Quantity.CRAMERS_V, WALD, level, Side.TWO_SIDED, ends.lower(), ends.upper());
+        Estimand.CRAMERS_V, WALD, level, Side.TWO_SIDED, ends.lower(), ends.upper());
   }
 }

@@ -1,10 +1,10 @@
 package dev.tavik.survey;
 
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 
 /** Names the tests of two proportions of a designed sample. */
@@ -19,19 +19,19 @@ public enum SurveyComparisonTest implements Method {
   /** t = ln(odds ratio)/SE. Declines where one group has all or none, and of another null. */
   T_LOG_ODDS("t-log-odds", "t test of the logarithm of the odds ratio");
 
-  private final Card card;
+  private final MethodInfo card;
 
   SurveyComparisonTest(String id, String description) {
     this.card =
-        Card.of(
+        MethodInfo.of(
             id,
             description,
             "Woodruff 1971, Journal of the American Statistical Association 66, 411-414",
-            Basis.APPROXIMATE);
+            Exactness.APPROXIMATE);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -41,11 +41,12 @@ public enum SurveyComparisonTest implements Method {
    * @param compared their estimates
    * @param hypothesis the null difference, strictly between -1 and 1, and the direction
    * @return the result
-   * @throws DeclinedException if the test has no value here
+   * @throws NotApplicableException if the test has no value here
    */
   public TestResult of(DesignedComparison compared, Hypothesis hypothesis) {
     if (this != T_DIFFERENCE && hypothesis.against() != 0) {
-      throw new DeclinedException("holds only equal rates against unequal ones; use t-difference");
+      throw new NotApplicableException(
+          "holds only equal rates against unequal ones; use t-difference");
     }
     SurveyComparisonInterval.requireVariance(compared);
     DesignedProportion first = compared.first();

@@ -1,15 +1,15 @@
 package dev.tavik.survey;
 
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.proportion.Centred;
+import dev.tavik.proportion.CentreHalfWidth;
 import dev.tavik.proportion.ProportionInterval;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.tail.Tail;
 import java.util.Optional;
@@ -50,17 +50,17 @@ public enum SurveyInterval implements Method {
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212; Dean and Pagano"
           + " 2015, Journal of Survey Statistics and Methodology 3, 484-503");
 
-  private final Card card;
+  private final MethodInfo card;
   private final @Nullable SurveyTest inverts;
 
   SurveyInterval(
       String id, String title, String description, @Nullable SurveyTest inverts, String reference) {
-    this.card = new Card(id, title, description, reference, Basis.APPROXIMATE);
+    this.card = new MethodInfo(id, title, description, reference, Exactness.APPROXIMATE);
     this.inverts = inverts;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -76,7 +76,7 @@ public enum SurveyInterval implements Method {
    * @param level the confidence level, strictly between 0 and 1
    * @param side which ends are limits; the other end is 0 or 1
    * @return the interval
-   * @throws DeclinedException if it has no limits here
+   * @throws NotApplicableException if it has no limits here
    * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
    */
   public Interval of(DesignedProportion proportion, double level, Side side) {
@@ -90,7 +90,7 @@ public enum SurveyInterval implements Method {
           case WILSON -> wilson(proportion, tail);
         };
     return new Interval(
-        Quantity.PROPORTION,
+        Estimand.PROPORTION,
         this,
         level,
         side,
@@ -100,14 +100,14 @@ public enum SurveyInterval implements Method {
 
   private static void requireVariance(double error) {
     if (!(error > 0)) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "has no limits where the sample shows no variance; use korn-graubard");
     }
   }
 
   private static Ends logit(DesignedProportion proportion, double tail) {
     if (!Double.isFinite(proportion.logitError())) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           proportion.allOrNone()
               ? "has no limits where all are successes, or none; use korn-graubard"
               : "has no limits where a replicate has no odds; use wald or korn-graubard");
@@ -127,7 +127,7 @@ public enum SurveyInterval implements Method {
 
   private static Ends wilson(DesignedProportion proportion, double tail) {
     double trials = proportion.binomialTrials(tail);
-    Centred centred =
+    CentreHalfWidth centred =
         ProportionInterval.WILSON
             .centred(trials * proportion.value(), trials, DecimalFraction.complement(2 * tail))
             .orElseThrow();

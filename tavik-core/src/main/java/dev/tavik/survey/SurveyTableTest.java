@@ -1,9 +1,9 @@
 package dev.tavik.survey;
 
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.util.OptionalDouble;
 
@@ -36,14 +36,14 @@ public enum SurveyTableTest implements Method {
       "Koch, Freeman and Freeman 1975, International Statistical Review 43, 59-78; Fellegi 1980,"
           + " Journal of the American Statistical Association 75, 261-268");
 
-  private final Card card;
+  private final MethodInfo card;
 
   SurveyTableTest(String id, String description, String reference) {
-    this.card = Card.of(id, description, reference, Basis.APPROXIMATE);
+    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -52,7 +52,8 @@ public enum SurveyTableTest implements Method {
    *
    * @param deviation the deviations
    * @return the result; its degrees of freedom are those above
-   * @throws DeclinedException if there are too few clusters for it, or the deviations don't vary
+   * @throws NotApplicableException if there are too few clusters for it, or the deviations don't
+   *     vary
    */
   public TestResult of(DesignedDeviation deviation) {
     return switch (this) {

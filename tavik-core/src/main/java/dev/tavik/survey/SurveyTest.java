@@ -1,11 +1,11 @@
 package dev.tavik.survey;
 
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 
@@ -31,14 +31,14 @@ public enum SurveyTest implements Method {
       "binomial tail at the effective sample size",
       "Korn and Graubard 1998, Survey Methodology 24, 193-201");
 
-  private final Card card;
+  private final MethodInfo card;
 
   SurveyTest(String id, String description, String reference) {
-    this.card = Card.of(id, description, reference, Basis.APPROXIMATE);
+    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -50,7 +50,7 @@ public enum SurveyTest implements Method {
    * @param alpha the significance level, strictly between 0 and 1; the effective sample size
    *     depends on it a little
    * @return the result
-   * @throws DeclinedException if the test has no value here
+   * @throws NotApplicableException if the test has no value here
    * @throws IllegalArgumentException if the null value or alpha is not strictly between 0 and 1
    */
   public TestResult of(DesignedProportion proportion, Hypothesis hypothesis, double alpha) {
@@ -59,7 +59,7 @@ public enum SurveyTest implements Method {
     return switch (this) {
       case T_LOGIT -> {
         if (!Double.isFinite(proportion.logitError())) {
-          throw new DeclinedException(
+          throw new NotApplicableException(
               proportion.allOrNone()
                   ? "has no odds where all are successes, or none; use korn-graubard"
                   : "has no odds in one of the replicates; use t or korn-graubard");

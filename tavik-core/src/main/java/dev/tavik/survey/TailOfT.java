@@ -1,8 +1,8 @@
 package dev.tavik.survey;
 
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic;
 import dev.tavik.tail.Tail;
@@ -14,13 +14,13 @@ final class TailOfT {
   /**
    * The test.
    *
-   * @throws DeclinedException if the standard error is 0 or has no value: that is no certainty, and
-   *     has no statistic
+   * @throws NotApplicableException if the standard error is 0 or has no value: that is no
+   *     certainty, and has no statistic
    */
   static TestResult of(
       Method method, double distance, double error, double df, Alternative alternative) {
     if (!(error > 0 && Double.isFinite(error))) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           error == 0
               ? "has no statistic where the sample shows no variance"
               : "has no statistic where a replicate gives the rate no weight");

@@ -18,9 +18,9 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.compare.CompareGroupsQuestion;
@@ -99,7 +99,7 @@ class AnswerTest {
     assertThat(answer.interval(ProportionInterval.WILSON, Side.UPPER))
         .isEqualTo(ProportionInterval.WILSON.of(NORTH, 0.95, Side.UPPER));
     assertThat(answer.intervals(ProportionInterval.WILSON)).hasSize(2);
-    assertThat(answer.estimate(Quantity.PROPORTION).value()).isEqualTo(14.0 / 400);
+    assertThat(answer.estimate(Estimand.PROPORTION).value()).isEqualTo(14.0 / 400);
     assertThatThrownBy(() -> answer.test(ProportionTest.MID_P))
         .isInstanceOf(NoSuchElementException.class)
         .hasMessageContaining("mid-p")
@@ -107,7 +107,7 @@ class AnswerTest {
     assertThatThrownBy(() -> answer.interval(ProportionInterval.JEFFREYS))
         .isInstanceOf(NoSuchElementException.class)
         .hasMessageContaining("jeffreys");
-    assertThatThrownBy(() -> answer.estimate(Quantity.ODDS_RATIO))
+    assertThatThrownBy(() -> answer.estimate(Estimand.ODDS_RATIO))
         .isInstanceOf(NoSuchElementException.class)
         .hasMessageContaining("odds-ratio");
   }
@@ -124,7 +124,7 @@ class AnswerTest {
     assertThat(answer.parts())
         .allSatisfy(
             pair -> assertThat(pair.interval(DifferenceInterval.MEE).level()).isEqualTo(0.95));
-    assertThat(answer.find(Parts.class).orElseThrow().names())
+    assertThat(answer.find(SubAnswers.class).orElseThrow().names())
         .containsExactly("North minus South", "North minus Tunnel", "South minus Tunnel");
   }
 

@@ -11,14 +11,14 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.MatchedTest;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.PairedTest;
+import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -128,7 +128,7 @@ class OrderAndStrataTest {
             / Math.sqrt((n * sums[3] - sums[0] * sums[0]) * (n * sums[4] - sums[1] * sums[1]));
     assertThat(statistic(TableTest.LINEAR.of(table))).isCloseTo((n - 1) * r * r, within(1e-11));
     assertThatThrownBy(() -> TableTest.TREND.of(table))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("use linear");
   }
 
@@ -182,7 +182,7 @@ class OrderAndStrataTest {
         .isCloseTo(CommonOddsRatio.of(one).value(), within(1e-13));
     assertThat(statistic(StratifiedTest.BRESLOW_DAY.of(twice))).isCloseTo(0, within(1e-10));
     assertThatThrownBy(() -> StratifiedTest.BRESLOW_DAY.of(one))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("two strata");
   }
 
@@ -241,7 +241,7 @@ class OrderAndStrataTest {
     assertThat(CommonOddsRatio.of(more).value())
         .isCloseTo(CommonOddsRatio.of(some).value(), within(1e-14));
     assertThatThrownBy(() -> StratifiedTest.MANTEL_HAENSZEL.of(strata("0/20 0/30")))
-        .isInstanceOf(DeclinedException.class);
+        .isInstanceOf(NotApplicableException.class);
     assertThat(CommonOddsRatio.interval(strata("0/20 3/30"), 0.95)).isEmpty();
     assertThatIllegalArgumentException().isThrownBy(() -> strata());
   }
@@ -273,16 +273,17 @@ class OrderAndStrataTest {
     }
     double g = Arrays.stream(columns).map(x -> x * x).sum();
     double q = 2 * (3 * g - units * units) / (3 * units - squares);
-    TestResult test = MatchedTest.COCHRAN_Q.of(matched(patterns));
+    TestResult test = RepeatedMeasuresTest.COCHRAN_Q.of(matched(patterns));
     assertThat(statistic(test)).isCloseTo(q, within(1e-12));
     assertThat(test.df()).isEqualTo(2);
     TestResult two =
-        MatchedTest.COCHRAN_Q.of(matched(Map.of("11", 14L, "10", 11L, "01", 3L, "00", 90L)));
+        RepeatedMeasuresTest.COCHRAN_Q.of(
+            matched(Map.of("11", 14L, "10", 11L, "01", 3L, "00", 90L)));
     assertThat(two.pValue())
         .isCloseTo(
             PairedTest.MCNEMAR.of(PairedTally.of(14, 11, 3, 90), Alternative.TWO_SIDED).pValue(),
             within(1e-13));
-    assertThat(MatchedTest.COCHRAN_Q.of(matched(Map.of("111", 5L, "000", 4L))).pValue())
+    assertThat(RepeatedMeasuresTest.COCHRAN_Q.of(matched(Map.of("111", 5L, "000", 4L))).pValue())
         .isEqualTo(1);
     assertThat(matched(patterns).pair(0, 2)).isEqualTo(PairedTally.of(10, 6, 4, 18));
     assertThatIllegalArgumentException().isThrownBy(() -> matched(Map.of("11", 0L)));

@@ -9,9 +9,9 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.math.BigDecimal;
 import java.math.BigInteger;
@@ -145,7 +145,7 @@ class SharesTestTest {
             () ->
                 SharesTest.EXACT_MULTINOMIAL.of(
                     counts(200, 200, 200, 200, 200, 200), Shares.equal(6)))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("outcomes of 1,200 units in 6 categories");
     assertThatIllegalArgumentException()
         .isThrownBy(() -> SharesTest.PEARSON.of(counts(1, 2, 3), Shares.equal(2)))
@@ -346,7 +346,7 @@ class SharesTestTest {
             () ->
                 SharesInterval.SISON_GLAZ.of(
                     counts(4_000_000_000L, 3_000_000_000L, 3_000_000_000L), 0.95))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("goodman");
   }
 

@@ -12,9 +12,9 @@ import dev.tavik.count.SquareTable;
 import dev.tavik.numeric.NoncentralChiSquare;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
@@ -418,7 +418,7 @@ class StrengthTest {
               PairedTest.MCNEMAR_EXACT.of(tally, Alternative.TWO_SIDED).log10PValue(),
               within(1e-10));
     }
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SquareTest.EXACT_SYMMETRY.of(square(counts("3 9000000;13 5"))))
         .withMessageContaining("bowker is good");
   }

@@ -10,8 +10,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.LogFactorials;
 import dev.tavik.proofs.KeptValues;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.simulation.Draws;
 import dev.tavik.simulation.NullWorld;
@@ -412,7 +412,7 @@ class TableTestTest {
             "12 15 11 14 13;15 12 14 11 13;11 13 15 12 14;14 11 13 15 12;13 14 12 10 15",
             "90000 1 2;90000 1 3;90000 2 1")) {
       assertThatThrownBy(() -> TableTest.FISHER.of(table(large)))
-          .isInstanceOf(DeclinedException.class)
+          .isInstanceOf(NotApplicableException.class)
           .hasMessageMatching("would take longer than its budget of 5 seconds.*|.*200,000 units.*");
     }
   }
@@ -466,7 +466,7 @@ class TableTestTest {
   void testsOfTwoByTwoDeclineOtherTables() {
     for (TableTest test : List.of(TableTest.YATES, TableTest.N_MINUS_1)) {
       assertThatThrownBy(() -> test.of(table("1 2 3;4 5 6")))
-          .isInstanceOf(DeclinedException.class)
+          .isInstanceOf(NotApplicableException.class)
           .hasMessageContaining("two rows and two columns");
     }
     // Yates's correction never passes the expectation.

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
@@ -52,7 +52,7 @@ class WorkTest {
       Work work = Work.of(seconds, 10, () -> FIXED_CLOCK);
       try {
         answers[turn] = String.valueOf(ExactTable.pValue(table, work));
-      } catch (DeclinedException e) {
+      } catch (NotApplicableException e) {
         answers[turn] = e.reason();
         assertThat(e.reason()).contains("budget of 0.2 seconds");
       }
@@ -71,7 +71,7 @@ class WorkTest {
     clock.set(2_900_000_000L);
     slow.spend(4_000_000);
     clock.set(3_100_000_000L);
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> slow.spend(4_000_000))
         .withMessageContaining("budget of 1 second");
     assertThat(slow.spent()).isEqualTo(12_000_000);

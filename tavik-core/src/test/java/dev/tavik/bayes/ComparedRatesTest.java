@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.Tally;
 import dev.tavik.proofs.KeptValues;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
@@ -61,8 +61,8 @@ class ComparedRatesTest {
     BigDecimal below = firstAbove(x2 + 1, n2 - x2 + 1, x1 + 1, n1 - x1 + 1);
     double expected = above.doubleValue();
     ComparedRates rates = ComparedRates.of(BetaPrior.uniform(), first, second);
-    for (Quantity measure : ComparedRates.MEASURES) {
-      double none = measure == Quantity.DIFFERENCE ? 0 : 1;
+    for (Estimand measure : ComparedRates.MEASURES) {
+      double none = measure == Estimand.DIFFERENCE ? 0 : 1;
       assertThat(rates.above(measure, none))
           .as(measure.id())
           .isCloseTo(expected, within(1e-12 * expected));
@@ -91,7 +91,7 @@ class ComparedRatesTest {
   }
 
   private static double kept(
-      Quantity measure, double value, BetaDistribution first, BetaDistribution second) {
+      Estimand measure, double value, BetaDistribution first, BetaDistribution second) {
     String key =
         String.join(
             " ",
@@ -104,7 +104,7 @@ class ComparedRatesTest {
 
   /** The double integral the plain way: a fine grid over the second, the first's tail for each. */
   private static double twin(
-      Quantity measure, double value, BetaDistribution first, BetaDistribution second) {
+      Estimand measure, double value, BetaDistribution first, BetaDistribution second) {
     int steps = 60_000;
     double from = second.inverseCumulativeProbability(1e-11);
     double width = (second.inverseSurvivalProbability(1e-11) - from) / steps;
@@ -133,17 +133,17 @@ class ComparedRatesTest {
     BetaDistribution second = BetaDistribution.of(a + x2, b + n2 - x2);
     double[][] values = {{-0.4, -0.07, -0.02, 0, 0.01, 0.3}, {0.2, 0.7, 1.5, 4}, {0.1, 0.5, 2, 9}};
     for (int i = 0; i < values.length; i++) {
-      Quantity measure = ComparedRates.MEASURES.get(i);
+      Estimand measure = ComparedRates.MEASURES.get(i);
       for (double value : values[i]) {
         assertThat(rates.above(measure, value))
             .as("%s %s", measure.id(), value)
             .isCloseTo(kept(measure, value, first, second), within(2e-9));
       }
     }
-    assertThat(rates.inside(Quantity.DIFFERENCE, -0.4, 0.01))
+    assertThat(rates.inside(Estimand.DIFFERENCE, -0.4, 0.01))
         .isCloseTo(
-            kept(Quantity.DIFFERENCE, -0.4, first, second)
-                - kept(Quantity.DIFFERENCE, 0.01, first, second),
+            kept(Estimand.DIFFERENCE, -0.4, first, second)
+                - kept(Estimand.DIFFERENCE, 0.01, first, second),
             within(2e-9));
   }
 
@@ -166,8 +166,8 @@ class ComparedRatesTest {
     BetaPrior prior = new BetaPrior(a, b);
     ComparedRates rates = ComparedRates.of(prior, Tally.of(x1, n1), Tally.of(x2, n2));
     ComparedRates swapped = ComparedRates.of(prior, Tally.of(x2, n2), Tally.of(x1, n1));
-    for (Quantity measure : ComparedRates.MEASURES) {
-      boolean difference = measure == Quantity.DIFFERENCE;
+    for (Estimand measure : ComparedRates.MEASURES) {
+      boolean difference = measure == Estimand.DIFFERENCE;
       Credible equal = rates.equalTailed(measure, level);
       assertThat(1 - rates.above(measure, equal.lower())).isCloseTo((1 - level) / 2, within(1e-10));
       assertThat(rates.above(measure, equal.upper())).isCloseTo((1 - level) / 2, within(1e-10));
@@ -220,20 +220,20 @@ class ComparedRatesTest {
     ComparedRates rates = ComparedRates.before(BetaPrior.uniform());
     for (double d : new double[] {-0.7, -0.2, 0, 0.3, 0.9}) {
       double above = d < 0 ? 1 - (1 + d) * (1 + d) / 2 : (1 - d) * (1 - d) / 2;
-      assertThat(rates.above(Quantity.DIFFERENCE, d)).isCloseTo(above, within(1e-12));
-      assertThat(rates.density(Quantity.DIFFERENCE, d)).isCloseTo(1 - Math.abs(d), within(1e-11));
+      assertThat(rates.above(Estimand.DIFFERENCE, d)).isCloseTo(above, within(1e-12));
+      assertThat(rates.density(Estimand.DIFFERENCE, d)).isCloseTo(1 - Math.abs(d), within(1e-11));
     }
     for (double r : new double[] {0.1, 0.8, 1, 2.5, 40}) {
       double above = r < 1 ? 1 - r / 2 : 1 / (2 * r);
-      assertThat(rates.above(Quantity.RATIO, r)).isCloseTo(above, within(1e-12));
-      assertThat(rates.density(Quantity.RATIO, r))
+      assertThat(rates.above(Estimand.RATIO, r)).isCloseTo(above, within(1e-12));
+      assertThat(rates.density(Estimand.RATIO, r))
           .isCloseTo(r < 1 ? 0.5 : 1 / (2 * r * r), within(1e-11));
-      assertThat(rates.above(Quantity.ODDS_RATIO, r))
+      assertThat(rates.above(Estimand.ODDS_RATIO, r))
           .isCloseTo(r == 1 ? 0.5 : 1 - r * below(r), within(1e-11));
     }
-    assertThat(rates.mean(Quantity.DIFFERENCE)).isZero();
-    assertThat(rates.mean(Quantity.RATIO)).isInfinite();
-    assertThat(rates.mean(Quantity.ODDS_RATIO)).isInfinite();
+    assertThat(rates.mean(Estimand.DIFFERENCE)).isZero();
+    assertThat(rates.mean(Estimand.RATIO)).isInfinite();
+    assertThat(rates.mean(Estimand.ODDS_RATIO)).isInfinite();
     assertThatIllegalArgumentException()
         .isThrownBy(() -> ComparedRates.before(new BetaPrior(1, 0.05)))
         .withMessageContaining("from 0.1");
@@ -252,14 +252,14 @@ class ComparedRatesTest {
     ComparedRates swapped = ComparedRates.of(prior, Tally.of(31, 410), Tally.of(14, 400));
     double[][] ends = {{0.05, 0.06}, {-0.3, -0.15}, {0.1, 0.9}, {-0.9, -0.2}, {-0.05, -0.03}};
     for (double[] end : ends) {
-      double inside = rates.inside(Quantity.DIFFERENCE, end[0], end[1]);
+      double inside = rates.inside(Estimand.DIFFERENCE, end[0], end[1]);
       assertThat(inside).isPositive();
-      assertThat(swapped.inside(Quantity.DIFFERENCE, -end[1], -end[0]))
+      assertThat(swapped.inside(Estimand.DIFFERENCE, -end[1], -end[0]))
           .isCloseTo(inside, within(1e-9 * inside));
       double width = (end[1] - end[0]) / 2_000;
       double sum = 0;
       for (int i = 0; i < 2_000; i++) {
-        sum += width * rates.density(Quantity.DIFFERENCE, end[0] + (i + 0.5) * width);
+        sum += width * rates.density(Estimand.DIFFERENCE, end[0] + (i + 0.5) * width);
       }
       assertThat(inside).isCloseTo(sum, within(2e-3 * sum));
     }
@@ -315,7 +315,7 @@ class ComparedRatesTest {
     "1, 0, 9, 9, 9, ODDS_RATIO, 0"
   })
   void theShortestIntervalMayEndWhereTheScaleDoes(
-      double parameter, long x1, long n1, long x2, long n2, Quantity measure, double end) {
+      double parameter, long x1, long n1, long x2, long n2, Estimand measure, double end) {
     BetaPrior prior = new BetaPrior(parameter, parameter);
     ComparedRates rates = ComparedRates.of(prior, Tally.of(x1, n1), Tally.of(x2, n2));
     Credible highest = rates.highestDensity(measure, 0.9);
@@ -330,9 +330,9 @@ class ComparedRatesTest {
   void densitiesAndMeansBelongToTheProbabilities() {
     ComparedRates rates =
         ComparedRates.of(BetaPrior.uniform(), Tally.of(30, 200), Tally.of(41, 180));
-    for (Quantity measure : ComparedRates.MEASURES) {
-      double from = measure == Quantity.DIFFERENCE ? -1 : 0;
-      double to = measure == Quantity.DIFFERENCE ? 1 : 12;
+    for (Estimand measure : ComparedRates.MEASURES) {
+      double from = measure == Estimand.DIFFERENCE ? -1 : 0;
+      double to = measure == Estimand.DIFFERENCE ? 1 : 12;
       int steps = 4000;
       double h = (to - from) / steps;
       double mean = from;
@@ -345,12 +345,12 @@ class ComparedRatesTest {
       assertThat(rates.density(measure, at)).isCloseTo(grown, within(1e-4 * grown));
     }
     ComparedRates none = ComparedRates.of(BetaPrior.uniform(), Tally.of(3, 9), Tally.of(0, 9));
-    assertThat(none.mean(Quantity.RATIO)).isInfinite();
-    assertThat(none.mean(Quantity.ODDS_RATIO)).isInfinite();
+    assertThat(none.mean(Estimand.RATIO)).isInfinite();
+    assertThat(none.mean(Estimand.ODDS_RATIO)).isInfinite();
     ComparedRates all = ComparedRates.of(BetaPrior.uniform(), Tally.of(9, 9), Tally.of(3, 9));
-    assertThat(all.mean(Quantity.ODDS_RATIO)).isInfinite();
+    assertThat(all.mean(Estimand.ODDS_RATIO)).isInfinite();
     // E(p₁) E(1/p₂) of betas with 10, 1 and 4, 7.
-    assertThat(all.mean(Quantity.RATIO)).isCloseTo(10.0 / 11 * (10.0 / 3), within(1e-14));
+    assertThat(all.mean(Estimand.RATIO)).isCloseTo(10.0 / 11 * (10.0 / 3), within(1e-14));
   }
 
   @Test
@@ -361,13 +361,13 @@ class ComparedRatesTest {
         .withMessageContaining("from 0.1");
     ComparedRates rates = ComparedRates.of(BetaPrior.uniform(), tally, tally);
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> rates.inside(Quantity.DIFFERENCE, 0.2, -0.2))
+        .isThrownBy(() -> rates.inside(Estimand.DIFFERENCE, 0.2, -0.2))
         .withMessageContaining("upwards");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> rates.equalTailed(Quantity.RATIO, 1))
+        .isThrownBy(() -> rates.equalTailed(Estimand.RATIO, 1))
         .withMessageContaining("level");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> rates.median(Quantity.COHENS_H))
+        .isThrownBy(() -> rates.median(Estimand.COHENS_H))
         .withMessageContaining("cohens-h");
   }
 }

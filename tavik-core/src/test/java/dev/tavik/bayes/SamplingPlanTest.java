@@ -8,7 +8,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.MathContext;
@@ -199,7 +199,7 @@ class SamplingPlanTest {
   void whatHasNoMeaningIsRefused() {
     CrossTable table = table("8 1 4;2 9 3;5 5 0");
     assertThatThrownBy(() -> SamplingPlan.TOTAL.logBayesFactor(table, 0.5))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("needs a prior above 0.6667");
     assertThat(SamplingPlan.BOTH.logBayesFactor(table, 0.5)).isFinite();
     for (double prior : new double[] {0, -1, Double.NaN, Double.POSITIVE_INFINITY}) {
@@ -211,7 +211,7 @@ class SamplingPlanTest {
             () ->
                 SamplingPlan.BOTH.logBayesFactor(
                     table("8000 1000 4000;2000 9000 3000;5000 5000 100"), 1))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("too many; use total");
     assertThatIllegalArgumentException()
         .isThrownBy(() -> SamplingPlan.of("margins"))
@@ -258,7 +258,7 @@ class SamplingPlanTest {
     List<Long> rows = Arrays.stream(rowSums.split(",")).map(Long::valueOf).toList();
     List<Long> columns = Arrays.stream(columnSums.split(",")).map(Long::valueOf).toList();
     assertThatThrownBy(() -> SamplingPlan.BOTH.logBayesFactor(filled(rows, columns), 1))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("about 1e" + digits + " steps, too many");
   }
 
@@ -292,7 +292,7 @@ class SamplingPlanTest {
     double evenly = 2 * logWeight(prior, n / 2);
     long apart = Math.round((evenly - logWeight(prior, n)) / Math.log(10));
     assertThatThrownBy(() -> SamplingPlan.BOTH.logBayesFactor(table, prior))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("1e" + apart + " apart under such a prior");
   }
 

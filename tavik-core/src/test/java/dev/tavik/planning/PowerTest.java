@@ -9,7 +9,7 @@ import dev.tavik.bayes.EvidenceChances;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -48,7 +48,7 @@ class PowerTest {
   void ratesAreSumsOverCounts(ProportionTest test) {
     for (Alternative alternative : Alternative.values()) {
       Hypothesis hypothesis = new Hypothesis(0.3, alternative);
-      Design design = RateDesign.of(test, hypothesis, 0.05).withTheory(Theory.EXACT);
+      Design design = RateDesign.of(test, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
       Power near = design.at(Sizes.of(4));
       for (int n = 5; n <= 60; n++) {
         int trials = n;
@@ -66,13 +66,16 @@ class PowerTest {
   @Test
   void lotsAreSumsOverDraws() {
     Hypothesis hypothesis = Hypothesis.twoSided(0.2);
-    RateDesign design = new RateDesign(ProportionTest.EXACT, Theory.EXACT, hypothesis, 0.1, 50L);
+    RateDesign design =
+        new RateDesign(ProportionTest.EXACT, PowerMethod.EXACT, hypothesis, 0.1, 50L);
     for (int n : new int[] {5, 17, 40}) {
       Tail draws = Tail.hypergeometric(50, 22, n);
       double sum = 0;
       for (int x = 0; x <= Math.min(n, 22); x++) {
         sum +=
-            LotTest.EXACT.of(Tally.of(x, n), 50, hypothesis).rejects(0.1) ? draws.between(x, x) : 0;
+            FinitePopulationTest.EXACT.of(Tally.of(x, n), 50, hypothesis).rejects(0.1)
+                ? draws.between(x, x)
+                : 0;
       }
       assertThat(design.at(Sizes.of(n)).at(0.44)).isCloseTo(sum, within(1e-13));
     }
@@ -84,7 +87,7 @@ class PowerTest {
     double first = 0.25;
     double second = 0.1;
     for (Alternative alternative : Alternative.values()) {
-      Design design = new PairedDesign(test, Theory.EXACT, second, alternative, 0.1);
+      Design design = new PairedDesign(test, PowerMethod.EXACT, second, alternative, 0.1);
       for (int n : new int[] {3, 12, 40}) {
         double sum = 0;
         for (int b = 0; b <= n; b++) {
@@ -106,7 +109,7 @@ class PowerTest {
     double other = Tail.normal(0, 1).valueAbove(0.2) * Math.sqrt(0.08 - 0.04 * 0.04);
     long n = (long) Math.ceil(Math.pow((z + other) / 0.04, 2));
     Design design =
-        new PairedDesign(PairedTest.MCNEMAR, Theory.NORMAL, 0.02, Alternative.TWO_SIDED, 0.05);
+        new PairedDesign(PairedTest.MCNEMAR, PowerMethod.NORMAL, 0.02, Alternative.TWO_SIDED, 0.05);
     assertThat(SampleSize.of(design, 0.06, 0.8).sizes()).isEqualTo(Sizes.of(n));
   }
 
@@ -156,7 +159,13 @@ class PowerTest {
     double error = Math.sqrt(2 * 0.3 * 0.7 / 200);
     CompareDesign design =
         new CompareDesign(
-            TwoProportionTest.Z_SEPARATE, Theory.NORMAL, 0.3, Hypothesis.twoSided(0), 0.1, 0.05, 1);
+            TwoProportionTest.Z_SEPARATE,
+            PowerMethod.NORMAL,
+            0.3,
+            Hypothesis.twoSided(0),
+            0.1,
+            0.05,
+            1);
     double missed = normal.upper(0.1 / error - normal.valueAbove(0.05));
     assertThat(design.at(Sizes.of(200, 200)).at(0.3)).isCloseTo(1 - 2 * missed, within(1e-13));
   }
@@ -167,7 +176,7 @@ class PowerTest {
     CompareDesign design =
         CompareDesign.of(TwoProportionTest.SCORE, 0.3, Hypothesis.less(0.1), 0.05);
     assertThat(design.at(Sizes.of(150, 150)).at(0.4)).isCloseTo(0.05, within(1e-3));
-    assertThat(design.withTheory(Theory.EXACT).at(Sizes.of(150, 150)).at(0.3))
+    assertThat(design.withTheory(PowerMethod.EXACT).at(Sizes.of(150, 150)).at(0.3))
         .isCloseTo(design.at(Sizes.of(150, 150)).at(0.3), within(0.02));
   }
 

@@ -9,8 +9,8 @@ import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.tail.Tail;
 import java.util.List;
 import java.util.function.LongToDoubleFunction;
@@ -116,7 +116,7 @@ class SampleSizeTest {
     CompareDesign design =
         new CompareDesign(
             TwoProportionTest.Z_POOLED,
-            Theory.NORMAL,
+            PowerMethod.NORMAL,
             0.08,
             Hypothesis.twoSided(0),
             null,
@@ -178,7 +178,7 @@ class SampleSizeTest {
         Arguments.of(compare(TwoProportionTest.SCORE, Hypothesis.less(0.2)), 0.3, 0.8),
         Arguments.of(
             new PairedDesign(
-                PairedTest.MCNEMAR_EXACT, Theory.EXACT, 0.05, Alternative.TWO_SIDED, 0.05),
+                PairedTest.MCNEMAR_EXACT, PowerMethod.EXACT, 0.05, Alternative.TWO_SIDED, 0.05),
             0.2,
             0.8),
         Arguments.of(
@@ -188,11 +188,11 @@ class SampleSizeTest {
   }
 
   private static Design rate(ProportionTest test, Hypothesis hypothesis) {
-    return RateDesign.of(test, hypothesis, 0.05).withTheory(Theory.EXACT);
+    return RateDesign.of(test, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
   }
 
   private static Design compare(TwoProportionTest test, Hypothesis hypothesis) {
-    return CompareDesign.of(test, 0.3, hypothesis, 0.05).withTheory(Theory.EXACT);
+    return CompareDesign.of(test, 0.3, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
   }
 
   /** Every number is looked at, also far beyond where the search ended. */
@@ -231,13 +231,14 @@ class SampleSizeTest {
   @Test
   void aLotEndsTheSearch() {
     RateDesign design =
-        new RateDesign(ProportionTest.SCORE, Theory.NORMAL, Hypothesis.twoSided(0.08), 0.05, 800L);
+        new RateDesign(
+            ProportionTest.SCORE, PowerMethod.NORMAL, Hypothesis.twoSided(0.08), 0.05, 800L);
     double n = (double) n(design, 0.05, 0.9);
     // In a lot n tells as much as n(N - 1)/(N - n) without one.
     assertThat(n * 799.0 / (800.0 - n)).isGreaterThanOrEqualTo(730.0);
     assertThat((n - 1) * 799.0 / (801.0 - n)).isLessThan(731.0);
     assertThatThrownBy(() -> SampleSize.of(design, 0.0799, 0.9))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("not reached even with 799");
   }
 
@@ -265,7 +266,8 @@ class SampleSizeTest {
             compare(TwoProportionTest.FISHER, Hypothesis.twoSided(0)), Sizes.of(60, 60), 0.8, 2),
         Arguments.of(new TableDesign(6, 0.05, Double.POSITIVE_INFINITY), Sizes.of(436), 0.9, 1),
         Arguments.of(
-            new PairedDesign(PairedTest.MCNEMAR, Theory.NORMAL, 0.02, Alternative.GREATER, 0.05),
+            new PairedDesign(
+                PairedTest.MCNEMAR, PowerMethod.NORMAL, 0.02, Alternative.GREATER, 0.05),
             Sizes.of(300),
             0.8,
             1));

@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NumberNeeded;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import java.util.Arrays;
 import java.util.Objects;
@@ -153,7 +153,7 @@ class ComparisonIntervalTest {
           .ifPresent(
               test -> {
                 double p = test.of(first, second, Hypothesis.noDifference()).pValue();
-                double nothing = method.quantity() == Quantity.DIFFERENCE ? 0 : 1;
+                double nothing = method.quantity() == Estimand.DIFFERENCE ? 0 : 1;
                 if (p > 1e-12 && p < 1) {
                   Interval interval = method.of(first, second, 1 - p);
                   double nearer =
@@ -175,7 +175,7 @@ class ComparisonIntervalTest {
     for (ComparisonInterval method : ComparisonInterval.values()) {
       Interval there = method.of(first, second, 0.95);
       Interval back = method.of(second, first, 0.95);
-      boolean difference = method.quantity() == Quantity.DIFFERENCE;
+      boolean difference = method.quantity() == Estimand.DIFFERENCE;
       assertThat(back.lower())
           .as(method.id())
           .isCloseTo(difference ? -there.upper() : 1 / there.upper(), within(1e-8));
@@ -225,7 +225,7 @@ class ComparisonIntervalTest {
   void numberNeededPassesThroughInfinityWithTheDifferenceThroughZero() {
     Interval clear =
         new Interval(
-            Quantity.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, -0.01);
+            Estimand.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, -0.01);
     NumberNeeded certain = NumberNeeded.of(-0.04, clear);
     assertThat(certain.value()).isEqualTo(-25);
     assertThat(certain.throughInfinity()).isFalse();
@@ -233,7 +233,7 @@ class ComparisonIntervalTest {
     assertThat(certain.upper()).isEqualTo(-12.5);
     Interval both =
         new Interval(
-            Quantity.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, 0.02);
+            Estimand.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, 0.02);
     NumberNeeded through = NumberNeeded.of(-0.04, both);
     assertThat(through.throughInfinity()).isTrue();
     assertThat(through.lower()).isEqualTo(-12.5);

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiPredicate;
@@ -121,7 +121,7 @@ class CriticalPairsTest {
   void tooMuchIsDeclined() {
     assertThatThrownBy(
             () -> TwoProportionTest.FISHER.criticalPairs(20_000, 1, Hypothesis.twoSided(0), 0.05))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("up to 20,000 units");
   }
 }

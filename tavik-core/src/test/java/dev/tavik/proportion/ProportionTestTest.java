@@ -122,7 +122,7 @@ class ProportionTestTest {
               size += rejected ? rational.mass(x) : 0;
             }
             assertThat(counts.size()).isCloseTo(size, within(1e-12));
-            assertThat(test.basis() == dev.tavik.result.Basis.EXACT && size > alpha).isFalse();
+            assertThat(test.basis() == dev.tavik.result.Exactness.EXACT && size > alpha).isFalse();
           }
         }
       }

@@ -7,9 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.Tally;
 import dev.tavik.proofs.KeptValues;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import java.math.BigDecimal;
 import java.math.BigInteger;
@@ -300,7 +300,7 @@ class TwoProportionTestTest {
       assertThat(result.nuisance()).isCloseTo(0.5, within(1e-4));
       assertThatThrownBy(
               () -> test.of(Tally.of(9, 60_000), Tally.of(1, 60_000), Hypothesis.noDifference()))
-          .isInstanceOf(DeclinedException.class)
+          .isInstanceOf(NotApplicableException.class)
           .hasMessageContaining("up to 100,000 trials")
           .hasMessageContaining("fisher");
     }
@@ -403,7 +403,7 @@ class TwoProportionTestTest {
             .isBetween(0.0, 1.0);
       } else {
         assertThatThrownBy(() -> test.of(Tally.of(3, 9), Tally.of(4, 9), Hypothesis.less(0.02)))
-            .isInstanceOf(DeclinedException.class)
+            .isInstanceOf(NotApplicableException.class)
             .hasMessageContaining("no difference only");
       }
     }

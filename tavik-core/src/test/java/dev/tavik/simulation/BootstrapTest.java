@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class BootstrapTest {
   private static Interval one(
-      List<Interval> all, Quantity quantity, dev.tavik.result.Method method) {
+      List<Interval> all, Estimand quantity, dev.tavik.result.Method method) {
     return all.stream()
         .filter(each -> each.quantity() == quantity && each.method() == method)
         .findFirst()
@@ -33,7 +33,7 @@ class BootstrapTest {
     Tally tally = Tally.of(x, n);
     List<Interval> found = Bootstrap.ofRate(tally, level, Draws.of(200_000, 3));
     BinomialDistribution resampled = BinomialDistribution.of((int) n, tally.proportion());
-    Interval plain = one(found, Quantity.PROPORTION, BootstrapInterval.PERCENTILE);
+    Interval plain = one(found, Estimand.PROPORTION, BootstrapInterval.PERCENTILE);
     double step = Math.max(1, 0.05 * Math.sqrt(resampled.getVariance()));
     assertThat(plain.lower() * n)
         .isCloseTo(resampled.inverseCumulativeProbability((1 - level) / 2), within(step));
@@ -48,7 +48,7 @@ class BootstrapTest {
     double acceleration = (1 - 2 * p) / (6 * Math.sqrt(n * p * (1 - p)));
     double deviate = normal.inverseCumulativeProbability((1 - level) / 2);
     double low = bias + (bias + deviate) / (1 - acceleration * (bias + deviate));
-    Interval corrected = one(found, Quantity.PROPORTION, BootstrapInterval.CORRECTED);
+    Interval corrected = one(found, Estimand.PROPORTION, BootstrapInterval.CORRECTED);
     assertThat(corrected.lower() * n)
         .isCloseTo(
             resampled.inverseCumulativeProbability(normal.cumulativeProbability(low)),
@@ -78,9 +78,9 @@ class BootstrapTest {
       at++;
       sum += pairs[at][1];
     }
-    assertThat(one(found, Quantity.DIFFERENCE, BootstrapInterval.PERCENTILE).lower())
+    assertThat(one(found, Estimand.DIFFERENCE, BootstrapInterval.PERCENTILE).lower())
         .isCloseTo(pairs[at][0], within(0.006));
-    Interval ratio = one(found, Quantity.RATIO, BootstrapInterval.PERCENTILE);
+    Interval ratio = one(found, Estimand.RATIO, BootstrapInterval.PERCENTILE);
     assertThat(ratio.lower()).isLessThan(9 / 40.0 / 0.44);
     assertThat(ratio.upper()).isGreaterThan(9 / 40.0 / 0.44);
     // One seed, one answer; swapped groups turn the ratio round.
@@ -88,11 +88,11 @@ class BootstrapTest {
     Interval turned =
         one(
             Bootstrap.ofComparison(second, first, 0.9, Draws.of(200_000, 8)),
-            Quantity.ODDS_RATIO,
+            Estimand.ODDS_RATIO,
             BootstrapInterval.CORRECTED);
     assertThat(1 / turned.upper())
         .isCloseTo(
-            one(found, Quantity.ODDS_RATIO, BootstrapInterval.CORRECTED).lower(), within(0.01));
+            one(found, Estimand.ODDS_RATIO, BootstrapInterval.CORRECTED).lower(), within(0.01));
   }
 
   /** Of two by two V is |phi|; its resamples against all that can be drawn of a small table. */
@@ -126,9 +126,9 @@ class BootstrapTest {
       at++;
       sum += all.get(at)[1];
     }
-    Interval plain = one(found, Quantity.CRAMERS_V, BootstrapInterval.PERCENTILE);
+    Interval plain = one(found, Estimand.CRAMERS_V, BootstrapInterval.PERCENTILE);
     assertThat(plain.lower()).isCloseTo(all.get(at)[0], within(0.01));
-    assertThat(one(found, Quantity.CRAMERS_V, BootstrapInterval.CORRECTED).contains(0.55)).isTrue();
+    assertThat(one(found, Estimand.CRAMERS_V, BootstrapInterval.CORRECTED).contains(0.55)).isTrue();
   }
 
   @Test

@@ -14,13 +14,13 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.simulated.SimulatedQuestion;
@@ -79,7 +79,7 @@ class SimulationTest {
     assertEstimates(
         NullWorld.ofLot(Tally.of(2, 60), 500, hypothesis).simulate(draws),
         "exact",
-        LotTest.EXACT.of(Tally.of(2, 60), 500, hypothesis).pValue());
+        FinitePopulationTest.EXACT.of(Tally.of(2, 60), 500, hypothesis).pValue());
     assertEstimates(
         NullWorld.shuffled(first, second, alternative).simulate(draws),
         "fisher",
@@ -343,16 +343,16 @@ class SimulationTest {
         .withMessageContaining("draws must be from 1");
     assertThatThrownBy(
             () -> NullWorld.pooled(Tally.of(0, 9), Tally.of(0, 8), Alternative.TWO_SIDED))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("use shuffle");
     assertThatThrownBy(() -> NullWorld.signFlips(PairedTally.of(3, 0, 0, 4), Alternative.TWO_SIDED))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("judged differently");
     assertThatThrownBy(
             () ->
                 NullWorld.ofRate(
                     Tally.of(500_000_000_000L, 1_000_000_000_000L), Hypothesis.twoSided(0.5)))
-        .isInstanceOf(DeclinedException.class)
+        .isInstanceOf(NotApplicableException.class)
         .hasMessageContaining("too many to simulate");
   }
 }

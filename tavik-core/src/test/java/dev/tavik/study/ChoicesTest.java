@@ -22,7 +22,7 @@ import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
-import dev.tavik.study.rate.OutlookQuestion;
+import dev.tavik.study.rate.EvidenceForecastQuestion;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
@@ -145,8 +145,10 @@ class ChoicesTest {
         .contains("0.683");
     assertThat(TailQuestion.leaving(Tail.normal(0, 1), 0.025).named("z").ask().label())
         .isEqualTo("z");
-    OutlookQuestion outlook =
-        OutlookQuestion.of(Hypothesis.less(0.05), 200L, 400L).threshold(10).expecting(0.03);
+    EvidenceForecastQuestion outlook =
+        EvidenceForecastQuestion.of(Hypothesis.less(0.05), 200L, 400L)
+            .threshold(10)
+            .expecting(0.03);
     assertThat(outlook.planned()).containsExactly(200L, 400L);
     assertThat(outlook.ask().verdict().text()).isNotBlank();
     assertThatIllegalArgumentException().isThrownBy(() -> outlook.expecting(3));

@@ -11,7 +11,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
@@ -36,11 +36,11 @@ class DataCautionsTest {
 
   @Test
   void missingValuesAndSimilarLevelsAreTold() {
-    CountedFrom from = CountedFrom.of(LOG, List.of("cracked"), null, List.of("shift=early"));
+    Provenance from = Provenance.of(LOG, List.of("cracked"), null, List.of("shift=early"));
     assertThat(from.outcome()).isEqualTo("grade");
     assertThat(from.group()).isEqualTo("kiln");
     Answer answer = RateQuestion.of(LOG.tally("grade", "cracked"), 0.05).countedFrom(from).ask();
-    assertThat(answer.estimate(Quantity.PROPORTION).value()).isEqualTo(14.0 / 410);
+    assertThat(answer.estimate(Estimand.PROPORTION).value()).isEqualTo(14.0 / 410);
     assertThat(answer.cautions())
         .extracting(Caution::code)
         .contains(Caution.Code.MISSING_VALUES, Caution.Code.SIMILAR_LEVELS);
@@ -60,7 +60,7 @@ class DataCautionsTest {
             Map.of("North", Tally.of(14, 400)),
             List.of("Tunnel", "Old"),
             RateSettings.against(0.05),
-            CountedFrom.of(LOG, List.of("cracked"), "n", List.of()));
+            Provenance.of(LOG, List.of("cracked"), "n", List.of()));
     Answer answer = question.ask();
     assertThat(answer.cautions())
         .extracting(Caution::code)

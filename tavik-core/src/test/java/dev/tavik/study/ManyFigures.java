@@ -13,10 +13,10 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
@@ -103,7 +103,7 @@ final class ManyFigures {
   private void test(Method method, Supplier<TestResult> made) {
     try {
       figure(method.id(), made.get().log10PValue());
-    } catch (DeclinedException | IllegalArgumentException e) {
+    } catch (NotApplicableException | IllegalArgumentException e) {
       // It has no answer here, and none anywhere.
       lines.add(method.id() + " declined");
     }
@@ -114,7 +114,7 @@ final class ManyFigures {
       Interval interval = made.get();
       figure(method.id() + " lower", interval.lower());
       figure(method.id() + " upper", interval.upper());
-    } catch (DeclinedException | IllegalArgumentException e) {
+    } catch (NotApplicableException | IllegalArgumentException e) {
       lines.add(method.id() + " declined");
     }
   }

@@ -16,9 +16,9 @@ import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.compare.CompareSettings;
@@ -157,7 +157,7 @@ class SurveyQuestionsTest {
       raw.add(test.pValue());
       SimpleRandom simply = part.find(SimpleRandom.class).orElseThrow();
       assertThat(simply.interval().contains(simply.value())).isTrue();
-      assertThat(part.estimate(Quantity.PROPORTION).standardError()).isPositive();
+      assertThat(part.estimate(Estimand.PROPORTION).standardError()).isPositive();
     }
     double least = Math.min(raw.get(0), raw.get(1));
     for (Answer part : answer.parts()) {
@@ -293,7 +293,7 @@ class SurveyQuestionsTest {
             .tests(List.of(SurveyTableTest.values()))
             .ask();
     assertThat(near.tests()).hasSize(3).allSatisfy(test -> assertThat(test.pValue()).isEqualTo(1));
-    assertThat(far.intervals()).hasSize(2).allMatch(each -> each.quantity() == Quantity.SHARE);
+    assertThat(far.intervals()).hasSize(2).allMatch(each -> each.quantity() == Estimand.SHARE);
     // Of two categories the tests are the square of one t, whichever way it is written.
     Answer some =
         SurveySharesQuestion.of(counts, Shares.of(0.6, 0.4))
@@ -330,8 +330,8 @@ class SurveyQuestionsTest {
           .as(test.id())
           .isCloseTo(one.test(test).pValue(), within(1e-10));
     }
-    assertThat(other.estimate(Quantity.CRAMERS_V).value())
-        .isCloseTo(one.estimate(Quantity.CRAMERS_V).value(), within(1e-13));
+    assertThat(other.estimate(Estimand.CRAMERS_V).value())
+        .isCloseTo(one.estimate(Estimand.CRAMERS_V).value(), within(1e-13));
     // A difference of two rates is an association of two rows: nearly the same p.
     double difference =
         SurveyCompareQuestion.of(rows.byCluster(), "cracked")
@@ -447,17 +447,17 @@ class SurveyQuestionsTest {
             row -> rows.row("", row.cluster(), row.weight(), row.levels().toArray(String[]::new)));
     Answer plain = SurveyCompareQuestion.of(rows.byCluster(), "cracked").ask();
     Answer replicated = SurveyCompareQuestion.of(rows.byJackknife(), "cracked").ask();
-    double error = plain.estimate(Quantity.DIFFERENCE).standardError();
-    assertThat(replicated.estimate(Quantity.DIFFERENCE).standardError())
+    double error = plain.estimate(Estimand.DIFFERENCE).standardError();
+    assertThat(replicated.estimate(Estimand.DIFFERENCE).standardError())
         .isCloseTo(error, within(0.08 * error));
     assertThat(replicated.test().df()).isEqualTo(39.0);
     Answer table = SurveyCrossQuestion.of(rows.byJackknife()).ask();
     Interval strength =
         table.intervals().stream()
-            .filter(each -> each.quantity() == Quantity.CRAMERS_V)
+            .filter(each -> each.quantity() == Estimand.CRAMERS_V)
             .findFirst()
             .orElseThrow();
-    assertThat(strength.contains(table.estimate(Quantity.CRAMERS_V).value())).isTrue();
+    assertThat(strength.contains(table.estimate(Estimand.CRAMERS_V).value())).isTrue();
     assertThat(Math.log(table.test().pValue()))
         .isCloseTo(
             Math.log(SurveyCrossQuestion.of(rows.byCluster()).ask().test().pValue()), within(1.0));
@@ -494,7 +494,7 @@ class SurveyQuestionsTest {
         .withMessageContaining("at least one column");
     SurveyRows census = new SurveyRows().population("", 2);
     census.row("", "a", 1, "cracked").row("", "b", 1, "sound");
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyRateQuestion.of(census.byCluster(), 0.5, "cracked").ask())
         .withMessageContaining("every cluster of the population is in the sample");
     assertThat(Set.copyOf(codes(SurveyRateQuestion.of(two(), 0.5, "cracked").ask())))

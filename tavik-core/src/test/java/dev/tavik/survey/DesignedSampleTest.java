@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.SampleDesign.Lone;
 import dev.tavik.count.SurveyCounts;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.survey.SurveyRows.Row;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -399,7 +399,7 @@ class DesignedSampleTest {
   @Test
   void loneClustersAreNamed() {
     SurveyRows rows = random(3).row("island", "only", 2, "yes", "a");
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> DesignedSample.of(rows.byCluster()))
         .withMessageContaining("stratum 'island' has only one cluster")
         .withMessageContaining("lone=centre");
@@ -423,7 +423,7 @@ class DesignedSampleTest {
   @Test
   void oneClusterLeavesNoDegreesOfFreedom() {
     SurveyRows rows = new SurveyRows().row("", "c", 1, "yes").row("", "c", 1, "no");
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> DesignedSample.of(rows.byCluster()))
         .withMessageContaining(
             "no degrees of freedom are left: the sample has 1 cluster in 1 stratum");

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.tail.Tail;
@@ -117,27 +117,27 @@ class SurveyMethodsTest {
     assertThat(interval.upper()).isCloseTo(1 - Math.pow(0.025, 1.0 / 48), within(1e-12));
     TestResult test = SurveyTest.KORN_GRAUBARD.of(none, Hypothesis.less(interval.upper()), 0.025);
     assertThat(test.pValue()).isCloseTo(0.025, within(1e-10));
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyInterval.LOGIT.of(none, 0.95, Side.TWO_SIDED))
         .withMessageContaining("use korn-graubard");
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyTest.T_LOGIT.of(none, Hypothesis.less(0.1), 0.05))
         .withMessageContaining("use korn-graubard");
     // A variance of zero is no knowledge: neither a statistic nor limits of no length.
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyTest.T.of(none, Hypothesis.less(0.1), 0.05))
         .withMessageContaining("shows no variance");
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyInterval.WALD.of(none, 0.95, Side.TWO_SIDED))
         .withMessageContaining("shows no variance");
     DesignedProportion alike = new DesignedProportion(0.5, 0.5, 30, 60, 0, 0, 48, 19);
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyInterval.LOGIT.of(alike, 0.95, Side.TWO_SIDED))
         .withMessageContaining("shows no variance");
     DesignedComparison half =
         new DesignedComparison(none, proportion(0.4, 0.03, 20), 0.03, 1, 1, 20);
     for (SurveyComparisonTest each : SurveyComparisonTest.values()) {
-      assertThatExceptionOfType(DeclinedException.class)
+      assertThatExceptionOfType(NotApplicableException.class)
           .isThrownBy(() -> each.of(half, Hypothesis.twoSided(0)));
     }
   }
@@ -186,7 +186,7 @@ class SurveyMethodsTest {
                 .of(compared(0.4, 0.25), Hypothesis.greater(interval.lower()))
                 .pValue())
         .isCloseTo(0.05, within(1e-10));
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(
             () -> SurveyComparisonTest.T_LOG_ODDS.of(compared(0.4, 0.25), Hypothesis.greater(0.1)))
         .withMessageContaining("t-difference");
@@ -238,10 +238,10 @@ class SurveyMethodsTest {
     DesignedDeviation flat =
         DesignedDeviation.of(
             300, away, new double[] {0.4, 0.6}, new double[2][2], new int[] {0}, 17);
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyTableTest.RAO_SCOTT.of(flat))
         .withMessageContaining("shows no variance");
-    assertThatExceptionOfType(DeclinedException.class)
+    assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SurveyTableTest.WALD_F.of(flat))
         .withMessageContaining("use rao-scott");
   }

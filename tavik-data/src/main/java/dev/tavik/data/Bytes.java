@@ -20,7 +20,7 @@ final class Bytes extends FilterInputStream {
   private static final long EXPANSION_FROM = 1L << 26;
 
   private final String name;
-  private final Beginning beginning;
+  private final FileHeader beginning;
   private final @Nullable Path file;
 
   Bytes(String name, InputStream bytes) throws IOException {
@@ -33,7 +33,7 @@ final class Bytes extends FilterInputStream {
     this.name = name;
     this.file = file;
     in.mark(BEGINNING);
-    this.beginning = new Beginning(in.readNBytes(BEGINNING));
+    this.beginning = new FileHeader(in.readNBytes(BEGINNING));
     in.reset();
   }
 
@@ -42,7 +42,7 @@ final class Bytes extends FilterInputStream {
     return name;
   }
 
-  Beginning beginning() {
+  FileHeader beginning() {
     return beginning;
   }
 

@@ -65,7 +65,7 @@ public final class Codebook {
    * @return the codebook
    * @throws DataException if it can't be read, or is no Table Schema
    */
-  public static Codebook read(String name, Opening opening) {
+  public static Codebook read(String name, SourceOpener opening) {
     Codebook codebook = new Codebook(name);
     try (Reader text = StrictReader.of(name, opening.open(name))) {
       JsonNode root = JsonMapper.builder().build().readTree(text);

@@ -34,7 +34,7 @@ final class DelimitedFormat implements Format {
   private static final int MOST_PEEKED = 1 << 18;
 
   @Override
-  public boolean takes(Beginning beginning) {
+  public boolean takes(FileHeader beginning) {
     return true;
   }
 

@@ -14,7 +14,7 @@ record Encoding(Charset charset, int mark) {
 
   /** What was said, else what a byte-order mark says, else UTF-8. */
   static Encoding of(Bytes bytes, Reading said) {
-    Beginning beginning = bytes.beginning();
+    FileHeader beginning = bytes.beginning();
     Encoding marked =
         beginning.startsWith("\u00EF\u00BB\u00BF")
             ? new Encoding(StandardCharsets.UTF_8, 3)
@@ -33,7 +33,7 @@ record Encoding(Charset charset, int mark) {
   }
 
   /** Every second byte is zero in what UTF-16 makes of plain letters. */
-  private static void requireText(String name, Beginning beginning) {
+  private static void requireText(String name, FileHeader beginning) {
     int[] zeros = new int[2];
     for (int i = 0; i < beginning.length(); i++) {
       zeros[i % 2] += beginning.isZero(i) ? 1 : 0;

@@ -19,10 +19,10 @@ final class FileSource extends RowSource {
           new DelimitedFormat());
 
   private final String path;
-  private final Opening opening;
+  private final SourceOpener opening;
   private final Reading said;
 
-  FileSource(String path, Opening opening, Reading said) {
+  FileSource(String path, SourceOpener opening, Reading said) {
     super(path.equals(Sources.STANDARD_INPUT) ? "standard input" : path);
     int member = path.indexOf(".zip#");
     this.path = member < 0 ? path : path.substring(0, member + 4);

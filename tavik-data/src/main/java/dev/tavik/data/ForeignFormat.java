@@ -39,11 +39,11 @@ final class ForeignFormat implements Format {
   }
 
   @Override
-  public boolean takes(Beginning beginning) {
+  public boolean takes(FileHeader beginning) {
     return kind(beginning).isPresent();
   }
 
-  private static Optional<Kind> kind(Beginning beginning) {
+  private static Optional<Kind> kind(FileHeader beginning) {
     String text = beginning.text().toLowerCase(Locale.ROOT);
     if (text.startsWith("<!doctype html") || text.startsWith("<html")) {
       return Optional.of(

@@ -6,7 +6,7 @@ import java.io.IOException;
 /** A kind of file: how it is known, and how its rows are read. */
 interface Format {
   /** Whether a file that begins so is of this kind. */
-  boolean takes(Beginning beginning);
+  boolean takes(FileHeader beginning);
 
   /**
    * Reads every row.

@@ -9,7 +9,7 @@ final class GzipFormat implements Format {
   private static final int BUFFER = 1 << 16;
 
   @Override
-  public boolean takes(Beginning beginning) {
+  public boolean takes(FileHeader beginning) {
     return beginning.startsWith("\u001F\u008B");
   }
 

@@ -37,7 +37,7 @@ final class JsonFormat implements Format {
           .build();
 
   @Override
-  public boolean takes(Beginning beginning) {
+  public boolean takes(FileHeader beginning) {
     String text = beginning.text();
     String inside = text.startsWith("[") ? text.substring(1).stripLeading() : text;
     return inside.startsWith("{")

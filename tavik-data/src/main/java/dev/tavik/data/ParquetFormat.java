@@ -6,7 +6,7 @@ import java.io.IOException;
 /** A Parquet file, which a column engine reads, where there is one. */
 final class ParquetFormat implements Format {
   @Override
-  public boolean takes(Beginning beginning) {
+  public boolean takes(FileHeader beginning) {
     return beginning.startsWith("PAR1");
   }
 

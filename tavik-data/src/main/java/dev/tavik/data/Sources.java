@@ -24,7 +24,7 @@ public final class Sources {
    * @return the source; the file is read when it is asked
    */
   public static CountSource open(Path file) {
-    return open(file.toString(), Opening.ofFiles());
+    return open(file.toString(), SourceOpener.ofFiles());
   }
 
   /**
@@ -35,7 +35,7 @@ public final class Sources {
    * @param opening how its bytes are reached
    * @return the source; it is opened when it is asked
    */
-  public static CountSource open(String name, Opening opening) {
+  public static CountSource open(String name, SourceOpener opening) {
     return open(name, opening, Reading.usual());
   }
 
@@ -47,7 +47,7 @@ public final class Sources {
    * @param said its encoding, its sheet, the part of that
    * @return the source; it is opened when it is asked
    */
-  public static CountSource open(String name, Opening opening, Reading said) {
+  public static CountSource open(String name, SourceOpener opening, Reading said) {
     return new FileSource(name, opening, said);
   }
 }

@@ -60,7 +60,7 @@ public final class TextTable {
    * @return the lines
    * @throws DataException if it can't be read, or is too long for a table
    */
-  public static List<Line> read(String name, Opening opening, Reading said) {
+  public static List<Line> read(String name, SourceOpener opening, Reading said) {
     String shown = name.equals(Sources.STANDARD_INPUT) ? "standard input" : name;
     try (Bytes bytes = new Bytes(shown, opening.open(name))) {
       List<Line> lines =

@@ -23,7 +23,7 @@ final class ZipFormat implements Format {
       Pattern.compile("(?i)(^|/)(__MACOSX/|\\.|Thumbs\\.db$|desktop\\.ini$)");
 
   @Override
-  public boolean takes(Beginning beginning) {
+  public boolean takes(FileHeader beginning) {
     return beginning.startsWith("PK\u0003\u0004") || beginning.startsWith("PK\u0005\u0006");
   }
 

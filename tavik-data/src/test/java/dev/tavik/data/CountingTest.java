@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.count.Names;
 import dev.tavik.count.SparseRows;
-import dev.tavik.data.study.Spec;
+import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.study.SpecException;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -137,9 +137,10 @@ class CountingTest {
 
   @Test
   void aSpecNamesItsWordsAsTheyWereWritten() {
-    Spec options =
-        new Spec(
-            Map.of("tests", List.of("a, b", "c"), "alpha", List.of("1", "2")), Spec.Wording.OPTION);
+    QuestionArguments options =
+        new QuestionArguments(
+            Map.of("tests", List.of("a, b", "c"), "alpha", List.of("1", "2")),
+            QuestionArguments.Wording.OPTION);
     assertThat(options.list("tests")).containsExactly("a", "b", "c");
     assertThat(options.text("label")).isNull();
     assertThatExceptionOfType(SpecException.class)
@@ -148,7 +149,7 @@ class CountingTest {
     assertThatExceptionOfType(SpecException.class)
         .isThrownBy(() -> options.requireWith("data", "tests"))
         .withMessage("--tests needs --data");
-    Spec keys = new Spec(Map.of(), Spec.Wording.KEY);
+    QuestionArguments keys = new QuestionArguments(Map.of(), QuestionArguments.Wording.KEY);
     assertThatExceptionOfType(SpecException.class)
         .isThrownBy(() -> keys.required("against", "a proportion"))
         .withMessage("against is needed: a proportion");

@@ -131,7 +131,7 @@ class RecodingTest {
         "{\"fields\": [{\"name\": \"other\"}]} | none of the columns that its codebook describes"
       })
   void aCodebookThatIsNoneIsNamed(String content, String message) {
-    Opening opening =
+    SourceOpener opening =
         name -> new ByteArrayInputStream(content.strip().getBytes(StandardCharsets.UTF_8));
     assertThatExceptionOfType(DataException.class)
         .isThrownBy(

@@ -125,10 +125,10 @@ class TextTest {
   }
 
   private static CountSource meddled(Path file, Meddling meddling) {
-    Opening files = Opening.ofFiles();
+    SourceOpener files = SourceOpener.ofFiles();
     return Sources.open(
         file.toString(),
-        new Opening() {
+        new SourceOpener() {
           @Override
           public InputStream open(String name) throws IOException {
             InputStream opened = files.open(name);

@@ -2,7 +2,7 @@ package dev.tavik.dist;
 
 import dev.tavik.cli.Tavik;
 import dev.tavik.cli.Terminal;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Report;
 import dev.tavik.report.Screen;
 import java.io.IOException;
@@ -53,7 +53,7 @@ public final class ManPages {
   public static void main(String... arguments) throws IOException {
     PrintWriter nowhere = new PrintWriter(Writer.nullWriter());
     Tavik tavik =
-        new Tavik(new Terminal(nowhere, nowhere, Opening.ofFiles(), Screen.PLAIN, "tavik"));
+        new Tavik(new Terminal(nowhere, nowhere, SourceOpener.ofFiles(), Screen.PLAIN, "tavik"));
     String date = arguments[1].substring(0, arguments[1].indexOf('T'));
     Path folder = Files.createDirectories(Path.of(arguments[0]));
     ManPages pages = new ManPages(tavik.everything(), date);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.tavik.cli.Tavik;
 import dev.tavik.cli.Terminal;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Screen;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -70,7 +70,7 @@ class ContentsTest {
   void everyCommandHasAPageWithAllOfItsOptions() throws IOException {
     PrintWriter nowhere = new PrintWriter(Writer.nullWriter());
     CommandLine all =
-        new Tavik(new Terminal(nowhere, nowhere, Opening.ofFiles(), Screen.PLAIN, "tavik"))
+        new Tavik(new Terminal(nowhere, nowhere, SourceOpener.ofFiles(), Screen.PLAIN, "tavik"))
             .everything();
     String overview = Files.readString(PROGRAM.resolve("man/man1/tavik.1"));
     for (String name : all.getSubcommands().keySet()) {

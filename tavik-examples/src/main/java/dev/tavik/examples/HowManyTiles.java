@@ -5,9 +5,9 @@ import dev.tavik.answer.Detail;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
-import dev.tavik.planning.Theory;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.Report;
 import dev.tavik.result.Hypothesis;
@@ -46,7 +46,7 @@ public final class HowManyTiles {
 
     CompareDesign exact =
         CompareDesign.of(TwoProportionTest.FISHER, 0.08, Hypothesis.twoSided(0), 0.05)
-            .withTheory(Theory.EXACT);
+            .withTheory(PowerMethod.EXACT);
     out.printf(
         Locale.ROOT,
         "%nWith %d tiles of each firing Fisher's exact test has a power of %.1f%% to find a fall to"

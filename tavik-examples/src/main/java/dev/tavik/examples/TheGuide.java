@@ -10,7 +10,7 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.Sources;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.planning.CompareDesign;
@@ -71,7 +71,7 @@ public final class TheGuide {
     return svg.length + large.length;
   }
 
-  static String conclude(Opening demo) {
+  static String conclude(SourceOpener demo) {
     StudyAnswer study = StudyFile.of("kiln-acceptance.yaml", demo).read().ask();
     study.decisions().forEach(each -> System.out.println(each.label() + ": " + each.survives()));
     String page = Report.HTML.of(study, Detail.EVERY_ROW, Charts::main);

@@ -8,7 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.tavik.cli.Tavik;
 import dev.tavik.cli.Terminal;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.report.Screen;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -45,7 +45,7 @@ record Asked(
   static Asked of(List<String> words, Map<String, byte[]> files) {
     StringWriter out = new StringWriter();
     StringWriter err = new StringWriter();
-    Opening opening = name -> open(name, files);
+    SourceOpener opening = name -> open(name, files);
     Terminal terminal =
         new Terminal(new PrintWriter(out), new PrintWriter(err), opening, Screen.PLAIN, "tavik");
     long before = System.nanoTime();

@@ -26,7 +26,7 @@ import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.AgreementQuestion;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
-import dev.tavik.study.rate.OutlookQuestion;
+import dev.tavik.study.rate.EvidenceForecastQuestion;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
@@ -63,7 +63,7 @@ class HostileLabelsTest {
     return Stream.of(
         rate,
         RateByGroupQuestion.of(groups, RateSettings.against(0.05)).named(LABEL),
-        OutlookQuestion.of(Hypothesis.less(0.05), 40L).named(LABEL),
+        EvidenceForecastQuestion.of(Hypothesis.less(0.05), 40L).named(LABEL),
         CompareQuestion.of(FIRST, SECOND).named(LABEL).groups(ONE, TWO),
         CompareGroupsQuestion.of(
                 List.of(

@@ -2,7 +2,7 @@ package dev.tavik.spark;
 
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.study.SpecException;
 import dev.tavik.report.Report;
 import java.io.IOException;
@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  * The files of a study where a cluster keeps them: the study and what it includes, by their bytes;
  * the data that it names, by the rows that stand for them.
  */
-final class ClusterFiles implements Opening {
+final class ClusterFiles implements SourceOpener {
   /** How far from its beginning or end a file bears a mark. */
   private static final int MARKED = 4_096;
 

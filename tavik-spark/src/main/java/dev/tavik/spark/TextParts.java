@@ -2,7 +2,7 @@ package dev.tavik.spark;
 
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.Sources;
 import java.io.IOException;
 import java.io.InputStream;
@@ -63,8 +63,8 @@ final class TextParts {
   private static Found found(Tuple2<String, PortableDataStream> part) {
     String path = part._1();
     String name = path.substring(path.lastIndexOf('/') + 1);
-    Opening opening =
-        new Opening() {
+    SourceOpener opening =
+        new SourceOpener() {
           @Override
           public InputStream open(String wanted) throws IOException {
             return part._2().open();

@@ -13,8 +13,8 @@ import dev.tavik.data.CountRequest;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Missing;
-import dev.tavik.data.Opening;
 import dev.tavik.data.Recoding;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.Sources;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.report.Report;
@@ -129,9 +129,9 @@ class SparkCountsTest {
   }
 
   /** Files as they are; data as rows on the cluster. */
-  private static Opening onCluster() {
-    Opening files = Opening.ofFiles();
-    return new Opening() {
+  private static SourceOpener onCluster() {
+    SourceOpener files = SourceOpener.ofFiles();
+    return new SourceOpener() {
       @Override
       public InputStream open(String name) throws IOException {
         return files.open(name);
@@ -145,7 +145,7 @@ class SparkCountsTest {
     };
   }
 
-  private static String json(Path study, Opening opening) {
+  private static String json(Path study, SourceOpener opening) {
     return Report.JSON
         .of(StudyFile.of(study.toString(), opening).read().ask(), Detail.EVERY_ROW)
         .replaceAll("(?s),\\s*\"remarks\": \\[[^]]*]", "")
@@ -171,7 +171,7 @@ class SparkCountsTest {
     String place = "(firing-log|panel-codes).csv(, (line|group) \\d+)?";
     assertThat(rounded(counted.replaceAll(place, "")))
         .contains("\"question\"")
-        .isEqualTo(rounded(json(study, Opening.ofFiles()).replaceAll(place, "")));
+        .isEqualTo(rounded(json(study, SourceOpener.ofFiles()).replaceAll(place, "")));
   }
 
   /**

@@ -13,9 +13,9 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.simulation.Performance;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
@@ -164,7 +164,7 @@ public record AssessQuestion(
               .map(
                   method ->
                       new Assessed.Covered(
-                          Quantity.PROPORTION, method, performance.of(method, level(), p)))
+                          Estimand.PROPORTION, method, performance.of(method, level(), p)))
               .toList();
       List<Assessed.Rejecting> rejecting =
           tests().stream()

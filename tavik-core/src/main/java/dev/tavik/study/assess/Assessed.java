@@ -7,9 +7,9 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.simulation.Performance;
 import dev.tavik.simulation.Performance.Coverage;
 import java.util.ArrayList;
@@ -76,7 +76,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
    * @param method its id
    * @param coverage its true coverage and mean length
    */
-  public record Covered(Quantity quantity, Method method, Coverage coverage) {}
+  public record Covered(Estimand quantity, Method method, Coverage coverage) {}
 
   /**
    * How a test behaves.
@@ -190,7 +190,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
       for (Covered each : line.intervals()) {
         Coverage coverage = each.coverage();
         boolean points =
-            each.quantity() == Quantity.PROPORTION || each.quantity() == Quantity.DIFFERENCE;
+            each.quantity() == Estimand.PROPORTION || each.quantity() == Estimand.DIFFERENCE;
         sheet.row(
             truth,
             points && line.rates().size() == 1 ? "" : each.quantity().id().replace('-', ' '),

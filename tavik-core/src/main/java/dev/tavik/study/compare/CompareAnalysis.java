@@ -8,12 +8,12 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.Basis;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DirectedTest;
@@ -30,7 +30,7 @@ final class CompareAnalysis {
   private final Tally second;
   private final boolean approximationHolds;
   private final List<TestResult> tests = new ArrayList<>();
-  private final List<Refusal> refusals = new ArrayList<>();
+  private final List<NotApplicable> refusals = new ArrayList<>();
   private final List<DirectedTest> oneSided = new ArrayList<>();
 
   CompareAnalysis(CompareQuestion question, boolean approximationHolds) {
@@ -85,8 +85,8 @@ final class CompareAnalysis {
       if (each.size() > 1) {
         oneSided.addAll(each);
       }
-    } catch (DeclinedException | ArithmeticException e) {
-      refusals.add(Refusal.of(method, e));
+    } catch (NotApplicableException | ArithmeticException e) {
+      refusals.add(NotApplicable.of(method, e));
     }
   }
 
@@ -125,7 +125,7 @@ final class CompareAnalysis {
     TwoProportionTest same = test == TwoProportionTest.Z_POOLED ? TwoProportionTest.SCORE : test;
     List<ComparisonInterval> chosen = settings.intervals();
     List<ComparisonInterval> differences =
-        chosen.stream().filter(each -> each.quantity() == Quantity.DIFFERENCE).toList();
+        chosen.stream().filter(each -> each.quantity() == Estimand.DIFFERENCE).toList();
     List<ComparisonInterval> candidates = differences.isEmpty() ? chosen : differences;
     return candidates.stream()
         .filter(each -> each.inverts().filter(same::equals).isPresent())
@@ -164,7 +164,7 @@ final class CompareAnalysis {
               expected.withVerb());
     }
     return Preference.asked(test, false)
-        + (test.basis() == Basis.APPROXIMATE && !approximationHolds
+        + (test.basis() == Exactness.APPROXIMATE && !approximationHolds
             ? ", though the expected counts are too small for it"
             : "");
   }

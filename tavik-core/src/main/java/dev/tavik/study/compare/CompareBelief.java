@@ -13,8 +13,8 @@ import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.Credible;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Likelier;
@@ -96,7 +96,7 @@ final class CompareBelief {
             Column.numbers(""),
             Column.words(),
             Column.numbers(""));
-    for (Quantity measure : ComparedRates.MEASURES) {
+    for (Estimand measure : ComparedRates.MEASURES) {
       if (extent == Extent.WHOLE || measure == ComparedRates.MEASURES.get(0)) {
         Belief belief = belief(measure);
         posterior.belief(belief);
@@ -106,7 +106,7 @@ final class CompareBelief {
     findings.add(sheet);
   }
 
-  private Belief belief(Quantity measure) {
+  private Belief belief(Estimand measure) {
     Credible equalTailed = rates.equalTailed(measure, settings.level());
     return new Belief(
         measure,
@@ -119,7 +119,7 @@ final class CompareBelief {
   }
 
   private static void rows(Sheet sheet, Belief belief) {
-    Quantity quantity = belief.quantity();
+    Estimand quantity = belief.quantity();
     for (Credible interval : belief.credible()) {
       boolean begins = interval.kind() == Credible.Kind.EQUAL_TAILED;
       sheet.row(
@@ -133,12 +133,12 @@ final class CompareBelief {
     }
   }
 
-  private static Value figure(Quantity quantity, double value) {
+  private static Value figure(Estimand quantity, double value) {
     return Double.isInfinite(value) ? Value.none("none") : Value.of(quantity, value);
   }
 
   private void chances(Posterior posterior) {
-    double above = rates.above(Quantity.DIFFERENCE, 0);
+    double above = rates.above(Estimand.DIFFERENCE, 0);
     posterior.above(above);
     findings.add(
         Finding.sentence(
@@ -153,7 +153,7 @@ final class CompareBelief {
           posterior,
           findings,
           region,
-          rates.inside(Quantity.DIFFERENCE, region.low(), region.high()),
+          rates.inside(Estimand.DIFFERENCE, region.low(), region.high()),
           "the difference, in points,",
           Figures::exactPoints);
     }

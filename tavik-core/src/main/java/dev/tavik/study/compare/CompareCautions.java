@@ -5,15 +5,15 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Basis;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import java.util.ArrayList;
@@ -67,7 +67,7 @@ final class CompareCautions {
     found.testAndInterval(decisions);
     found.cautions.addAll(withinMargin(found.settings, found.rejects, answer.intervals()));
     found.cautions.addAll(decisions.nearAlpha());
-    CountedFrom from = answer.from();
+    Provenance from = answer.from();
     if (from != null) {
       found.cautions.addAll(DataCautions.of(from, found.first.trials() + found.second.trials()));
     }
@@ -90,7 +90,7 @@ final class CompareCautions {
     double pooled = (double) (first.successes() + second.successes()) / trials();
     boolean asked =
         answer.preferredTest().method() instanceof TwoProportionTest test
-            && test.basis() == Basis.APPROXIMATE
+            && test.basis() == Exactness.APPROXIMATE
             && settings.show() == Show.DIFFERENCE
             && settings.hypothesis().against() == 0
             && trials() <= MOST_FOR_SIZE
@@ -116,7 +116,7 @@ final class CompareCautions {
                 Figures.percent(size),
                 Figures.exactPercent(settings.alpha())));
       }
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       // Its pairs can't be gone through.
     }
   }
@@ -170,7 +170,7 @@ final class CompareCautions {
     PooledExpectation expected = PooledExpectation.of(first, second);
     String approximate =
         settings.tests().stream()
-            .filter(test -> test.basis() == Basis.APPROXIMATE)
+            .filter(test -> test.basis() == Exactness.APPROXIMATE)
             .map(TwoProportionTest::id)
             .collect(Collectors.joining(", "));
     if (expected.enough() || approximate.isEmpty() || expected.smallest() == 0) {
@@ -233,7 +233,7 @@ final class CompareCautions {
   private void clippedLimit() {
     String clipped =
         answer.intervals().stream()
-            .filter(each -> each.quantity() == Quantity.DIFFERENCE)
+            .filter(each -> each.quantity() == Estimand.DIFFERENCE)
             .filter(
                 each ->
                     (each.side() != Side.UPPER && each.lower() == -1 && observed() > -1)
@@ -273,11 +273,11 @@ final class CompareCautions {
   /** The bound goes with a directional test; ratios speak only of no difference at all. */
   private boolean comparable(Interval interval) {
     return interval.side() == settings.hypothesis().alternative().matchingSide()
-        && (interval.quantity() == Quantity.DIFFERENCE || settings.plain());
+        && (interval.quantity() == Estimand.DIFFERENCE || settings.plain());
   }
 
   private boolean leavesOut(Interval interval) {
-    if (interval.quantity() != Quantity.DIFFERENCE) {
+    if (interval.quantity() != Estimand.DIFFERENCE) {
       return !interval.contains(1);
     }
     return settings.tested().stream()
@@ -307,7 +307,7 @@ final class CompareCautions {
 
   private static String name(Interval interval) {
     String what =
-        interval.quantity() == Quantity.DIFFERENCE
+        interval.quantity() == Estimand.DIFFERENCE
             ? interval.method().id()
             : interval.method().id() + " (" + interval.quantity().id() + ")";
     return switch (interval.side()) {

@@ -19,16 +19,16 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Derivation;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NumberNeeded;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Effects;
 import dev.tavik.study.parts.LookUp;
@@ -75,7 +75,7 @@ final class CompareFindings {
         each ->
             all.add(
                 new Estimate(
-                    Quantity.NUMBER_NEEDED,
+                    Estimand.NUMBER_NEEDED,
                     "1 / (" + found.order() + ")",
                     each.value(),
                     Double.NaN)));
@@ -152,7 +152,7 @@ final class CompareFindings {
   static Value hypothesis(CompareSettings settings) {
     Value.Fields fields =
         Value.fields()
-            .with("quantity", Quantity.DIFFERENCE.id())
+            .with("quantity", Estimand.DIFFERENCE.id())
             .with("against", settings.hypothesis().against())
             .with("alternative", settings.hypothesis().alternative().id())
             .with("alpha", settings.alpha());
@@ -164,7 +164,7 @@ final class CompareFindings {
   /** From the interval of the difference that the verdict rests on, else from the first. */
   private Optional<NumberNeeded> numberNeeded() {
     return found.intervals().stream()
-        .filter(each -> each.quantity() == Quantity.DIFFERENCE && each.side() == Side.TWO_SIDED)
+        .filter(each -> each.quantity() == Estimand.DIFFERENCE && each.side() == Side.TWO_SIDED)
         .reduce((last, next) -> next.method() == found.preference().interval() ? next : last)
         .map(
             interval ->
@@ -309,7 +309,7 @@ final class CompareFindings {
 
   private void refused(Answer.Builder answer) {
     Map<String, List<String>> byReason = new LinkedHashMap<>();
-    for (Refusal refusal : found.made().refusals()) {
+    for (NotApplicable refusal : found.made().refusals()) {
       byReason
           .computeIfAbsent(refusal.reason(), key -> new ArrayList<>())
           .add(refusal.method().id());
@@ -346,7 +346,7 @@ final class CompareFindings {
         each ->
             intervals.row(
                 new Interval(
-                    Quantity.NUMBER_NEEDED,
+                    Estimand.NUMBER_NEEDED,
                     each.method(),
                     each.level(),
                     Side.TWO_SIDED,
@@ -362,7 +362,7 @@ final class CompareFindings {
     Double margin = settings.margin();
     if (margin == null
         || settings.show() != Show.DIFFERENCE
-        || interval.quantity() != Quantity.DIFFERENCE) {
+        || interval.quantity() != Estimand.DIFFERENCE) {
       return List.of();
     }
     return List.of(
@@ -375,13 +375,13 @@ final class CompareFindings {
   }
 
   static boolean within(Interval interval, double margin) {
-    return interval.quantity() == Quantity.DIFFERENCE
+    return interval.quantity() == Estimand.DIFFERENCE
         && interval.lower() > -margin
         && interval.upper() < margin;
   }
 
-  private List<Working> working() {
-    List<Working> workings =
+  private List<Derivation> working() {
+    List<Derivation> workings =
         new ArrayList<>(CompareTestWorking.of(found.first(), found.second(), settings));
     workings.addAll(CompareIntervalWorking.of(found.first(), found.second(), settings));
     return workings;

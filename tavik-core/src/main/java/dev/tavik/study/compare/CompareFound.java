@@ -1,11 +1,11 @@
 package dev.tavik.study.compare;
 
 import dev.tavik.count.NamedTally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Preference;
 import java.util.List;
@@ -16,7 +16,7 @@ record CompareFound(
     CompareQuestion question, Made made, List<Interval> intervals, Preference preference) {
 
   /** Tests, those that declined, and the one-sided ones behind a p-value. */
-  record Made(List<TestResult> tests, List<Refusal> refusals, List<DirectedTest> oneSided) {
+  record Made(List<TestResult> tests, List<NotApplicable> refusals, List<DirectedTest> oneSided) {
     Made {
       tests = List.copyOf(tests);
       refusals = List.copyOf(refusals);
@@ -40,7 +40,7 @@ record CompareFound(
     return question.settings();
   }
 
-  @Nullable CountedFrom from() {
+  @Nullable Provenance from() {
     return question.from();
   }
 
@@ -57,9 +57,9 @@ record CompareFound(
   }
 
   Interval preferredInterval() {
-    Quantity wanted =
-        intervals.stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE)
-            ? Quantity.DIFFERENCE
+    Estimand wanted =
+        intervals.stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE)
+            ? Estimand.DIFFERENCE
             : intervals.get(0).quantity();
     return intervals.stream()
         .filter(

@@ -11,7 +11,7 @@ import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Extent;
@@ -112,7 +112,7 @@ final class CompareGroupsAnalysis {
 
   private List<Caution> cautions(List<Caution> common, int pairs) {
     List<Caution> cautions = new ArrayList<>(common);
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       long used = question.groups().stream().mapToLong(group -> group.tally().trials()).sum();
       cautions.addAll(DataCautions.of(from, used));

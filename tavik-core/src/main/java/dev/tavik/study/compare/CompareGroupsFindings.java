@@ -7,10 +7,10 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Posterior;
 import dev.tavik.answer.Selection;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -20,10 +20,10 @@ import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Conditions;
@@ -62,7 +62,7 @@ final class CompareGroupsFindings {
         .addAll(Observed.source(question.from()))
         .add(overall(overall))
         .add(Finding.fact("adjustment", new Value.Words("holm")))
-        .add(new Parts("pairs", pairs.stream().map(CompareFound::order).toList(), answers));
+        .add(new SubAnswers("pairs", pairs.stream().map(CompareFound::order).toList(), answers));
     if (pairs.isEmpty()) {
       return answer.cautions(cautions).concluded(verdict);
     }
@@ -111,7 +111,7 @@ final class CompareGroupsFindings {
           .add(Finding.say(new Block.Rest("Every pair, every test and interval")).at(Depth.CUT));
     }
     answer.add(pairByPair().at(whole));
-    for (Quantity quantity : quantities()) {
+    for (Estimand quantity : quantities()) {
       answer.add(intervals(quantity).at(whole));
     }
     Double margin = settings.margin();
@@ -127,7 +127,7 @@ final class CompareGroupsFindings {
     List<CompareFound> shown =
         Selection.first(
             pairs, Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
-    boolean points = pairs.get(0).preferredInterval().quantity() == Quantity.DIFFERENCE;
+    boolean points = pairs.get(0).preferredInterval().quantity() == Estimand.DIFFERENCE;
     Sheet sheet =
         Sheet.read(
             say(
@@ -194,7 +194,7 @@ final class CompareGroupsFindings {
             decision(test));
         name = "";
       }
-      for (Refusal refusal : pair.made().refusals()) {
+      for (NotApplicable refusal : pair.made().refusals()) {
         sheet.row(name, refusal.method().id(), "", "not made", "", "");
       }
     }
@@ -202,18 +202,18 @@ final class CompareGroupsFindings {
   }
 
   /** The quantities of the intervals that were asked for; the difference unless any were. */
-  private Set<Quantity> quantities() {
-    Set<Quantity> asked = new LinkedHashSet<>();
+  private Set<Estimand> quantities() {
+    Set<Estimand> asked = new LinkedHashSet<>();
     boolean chosen = !settings.intervals().equals(CompareSettings.usual().intervals());
     for (ComparisonInterval interval : settings.intervals()) {
-      if (chosen || interval.quantity() == Quantity.DIFFERENCE) {
+      if (chosen || interval.quantity() == Estimand.DIFFERENCE) {
         asked.add(interval.quantity());
       }
     }
     return asked;
   }
 
-  private Sheet intervals(Quantity quantity) {
+  private Sheet intervals(Estimand quantity) {
     String what =
         switch (quantity) {
           case DIFFERENCE -> "Differences in points";
@@ -238,7 +238,7 @@ final class CompareGroupsFindings {
               name,
               name.isEmpty()
                   ? Value.none()
-                  : quantity == Quantity.DIFFERENCE
+                  : quantity == Estimand.DIFFERENCE
                       ? Value.points(value)
                       : CompareFindings.number(value),
               interval.method().id(),

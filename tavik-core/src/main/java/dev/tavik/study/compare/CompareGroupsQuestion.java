@@ -8,7 +8,7 @@ import dev.tavik.count.NamedTally;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.study.Adjustable;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +32,7 @@ public record CompareGroupsQuestion(
     List<String> emptyGroups,
     @Nullable String baseline,
     CompareSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Adjustable<
         CompareGroupsQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
   /** The largest number of groups. */

@@ -11,8 +11,8 @@ import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.RatioInterval;
+import dev.tavik.result.Derivation;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Working;
 import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,8 +57,8 @@ final class CompareIntervalWorking {
     by.deviateOf(level).let(first, "1").let(second, "2");
   }
 
-  static List<Working> of(NamedTally first, NamedTally second, CompareSettings settings) {
-    List<Working> workings = new ArrayList<>();
+  static List<Derivation> of(NamedTally first, NamedTally second, CompareSettings settings) {
+    List<Derivation> workings = new ArrayList<>();
     for (ComparisonInterval method : settings.intervals()) {
       Consumer<CompareIntervalWorking> byHand = BY_HAND.get(method);
       if (byHand == null || tooLarge(method, first, second)) {
@@ -69,7 +69,7 @@ final class CompareIntervalWorking {
       if (!Double.isInfinite(working.interval.upper())) {
         byHand.accept(working);
         workings.add(
-            new Working(
+            new Derivation(
                 method,
                 say(
                     "the two-sided %s interval of the %s by hand",

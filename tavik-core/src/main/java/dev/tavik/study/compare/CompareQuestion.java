@@ -8,7 +8,7 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.Adjustable;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,7 +26,7 @@ public record CompareQuestion(
     NamedTally first,
     NamedTally second,
     CompareSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Adjustable<CompareQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
@@ -96,7 +96,7 @@ public record CompareQuestion(
    * @param source the source; null for none
    * @return the question
    */
-  public CompareQuestion countedFrom(@Nullable CountedFrom source) {
+  public CompareQuestion countedFrom(@Nullable Provenance source) {
     return new CompareQuestion(label, first, second, settings, source);
   }
 

@@ -6,10 +6,10 @@ import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Derivation;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
@@ -46,8 +46,8 @@ final class CompareTestWorking {
   /**
    * The score test of no difference is z-pooled; of another one its variance has no closed form.
    */
-  static List<Working> of(NamedTally first, NamedTally second, CompareSettings settings) {
-    List<Working> workings = new ArrayList<>();
+  static List<Derivation> of(NamedTally first, NamedTally second, CompareSettings settings) {
+    List<Derivation> workings = new ArrayList<>();
     for (TwoProportionTest test : settings.tests()) {
       for (Hypothesis hypothesis : settings.tested()) {
         boolean pooled = test == TwoProportionTest.SCORE && hypothesis.against() == 0;
@@ -64,14 +64,14 @@ final class CompareTestWorking {
     return workings;
   }
 
-  private Working working(String one, String two, CompareSettings settings) {
+  private Derivation working(String one, String two, CompareSettings settings) {
     String against =
         settings.plain()
             ? ""
             : say(
                 " against %s, %s",
                 Figures.shortPoints(hypothesis.against()), hypothesis.alternative().id());
-    return new Working(
+    return new Derivation(
         test,
         "the " + test.id() + " test by hand" + against,
         say("x1 of n1: %s; x2 of n2: %s; d is %s minus %s", one, two, one, two),

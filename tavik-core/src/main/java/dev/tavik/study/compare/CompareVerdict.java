@@ -5,9 +5,9 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.NamedTally;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Reach;
 
@@ -142,7 +142,7 @@ final class CompareVerdict {
   /** The interval in words; where it still includes what the test rejects, that is said. */
   private String extent() {
     String range = Reach.range(one, two, interval);
-    if (interval.quantity() != Quantity.DIFFERENCE) {
+    if (interval.quantity() != Estimand.DIFFERENCE) {
       return range + " (" + Reach.name(interval) + ")";
     }
     boolean clear =

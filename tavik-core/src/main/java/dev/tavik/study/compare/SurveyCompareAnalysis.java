@@ -5,11 +5,11 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
@@ -133,19 +133,19 @@ final class SurveyCompareAnalysis {
     DesignedComparison compared = comparisons.get(groups.indexOf(one)).get(groups.indexOf(two));
     List<TestResult> tests = new ArrayList<>();
     List<DirectedTest> oneSided = new ArrayList<>();
-    List<Refusal> refusals = new ArrayList<>();
+    List<NotApplicable> refusals = new ArrayList<>();
     for (SurveyComparisonTest test : question.tests()) {
       try {
         tests.add(test(test, compared, oneSided));
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(test, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(test, e));
       }
     }
     if (tests.isEmpty()) {
       tests.add(standIn(compared, oneSided));
     }
     List<Interval> intervals = new ArrayList<>();
-    List<Refusal> without = new ArrayList<>();
+    List<NotApplicable> without = new ArrayList<>();
     for (SurveyComparisonInterval method : question.intervals()) {
       limits(method, compared, intervals, without);
     }
@@ -169,7 +169,7 @@ final class SurveyCompareAnalysis {
   private TestResult standIn(DesignedComparison compared, List<DirectedTest> oneSided) {
     try {
       return test(SurveyComparisonTest.T_DIFFERENCE, compared, oneSided);
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       return TestResult.of(SurveyComparisonTest.T_DIFFERENCE, null, 0);
     }
   }
@@ -193,7 +193,7 @@ final class SurveyCompareAnalysis {
       SurveyComparisonInterval method,
       DesignedComparison compared,
       List<Interval> to,
-      List<Refusal> without) {
+      List<NotApplicable> without) {
     Refusals.limits(
         method,
         side -> method.of(compared, question.level(), side),

@@ -7,9 +7,9 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SimpleRandom;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -17,11 +17,11 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Caution;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Design;
@@ -262,7 +262,7 @@ final class SurveyCompareFindings {
             .add(design.sentence())
             .add(together)
             .add(Finding.fact("adjustment", new Value.Words("holm")))
-            .add(new Parts("pairs", pairs.stream().map(SurveyPair::order).toList(), answers))
+            .add(new SubAnswers("pairs", pairs.stream().map(SurveyPair::order).toList(), answers))
             .add(pairByPair(pairs))
             .add(differences(pairs));
     Double margin = claim.margin();
@@ -325,7 +325,7 @@ final class SurveyCompareFindings {
     for (SurveyPair pair : pairs) {
       pair.intervals().stream()
           .filter(each -> each.side() == Side.TWO_SIDED)
-          .filter(each -> each.quantity() == Quantity.DIFFERENCE || !differences)
+          .filter(each -> each.quantity() == Estimand.DIFFERENCE || !differences)
           .forEach(each -> intervals.row(each, "", pair.order(), each.method().id()));
       if (differences) {
         intervals.row(simple(pair).interval(), "as if simple random", pair.order(), "");

@@ -7,7 +7,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
 import java.util.List;
@@ -38,7 +38,7 @@ public record SurveyCompareQuestion(
     @Nullable String baseline,
     CompareSettings claim,
     Choices<SurveyComparisonTest, SurveyComparisonInterval> choices,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question,
         Choosing<SurveyCompareQuestion, SurveyComparisonTest, SurveyComparisonInterval> {
 
@@ -144,7 +144,7 @@ public record SurveyCompareQuestion(
    *
    * @param source where the counts come from
    */
-  public SurveyCompareQuestion countedFrom(CountedFrom source) {
+  public SurveyCompareQuestion countedFrom(Provenance source) {
     return new SurveyCompareQuestion(
         label, counts, success, groups, baseline, claim, choices, source);
   }

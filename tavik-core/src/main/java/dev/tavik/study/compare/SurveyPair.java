@@ -1,8 +1,8 @@
 package dev.tavik.study.compare;
 
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Design;
@@ -30,9 +30,9 @@ record SurveyPair(
     DesignedComparison compared,
     List<TestResult> tests,
     List<DirectedTest> oneSided,
-    List<Refusal> refusals,
+    List<NotApplicable> refusals,
     List<Interval> intervals,
-    List<Refusal> without,
+    List<NotApplicable> without,
     Preference preference) {
 
   Design.Group first() {
@@ -74,6 +74,6 @@ record SurveyPair(
   }
 
   boolean hasDifference() {
-    return intervals.stream().anyMatch(each -> each.quantity() == Quantity.DIFFERENCE);
+    return intervals.stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE);
   }
 }

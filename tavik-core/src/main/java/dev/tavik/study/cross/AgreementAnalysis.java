@@ -18,13 +18,13 @@ import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Discordance;
@@ -40,7 +40,7 @@ final class AgreementAnalysis {
   private final double alpha;
   private final double level;
   private final List<TestResult> tests = new ArrayList<>();
-  private final List<Refusal> refusals = new ArrayList<>();
+  private final List<NotApplicable> refusals = new ArrayList<>();
   private final TestResult test;
 
   AgreementAnalysis(AgreementQuestion question) {
@@ -51,8 +51,8 @@ final class AgreementAnalysis {
     for (SquareTest each : SquareTest.values()) {
       try {
         tests.add(each.of(table));
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(each, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(each, e));
       }
     }
     SquareTest wanted =
@@ -175,7 +175,7 @@ final class AgreementAnalysis {
     DecisionCautions decisions = new DecisionCautions(tests, alpha, test);
     cautions.addAll(moved() > 0 ? decisions.disagree() : List.of());
     cautions.addAll(decisions.nearAlpha());
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, table.total()));
     }

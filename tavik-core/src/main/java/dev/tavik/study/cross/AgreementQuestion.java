@@ -3,7 +3,7 @@ package dev.tavik.study.cross;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SquareTable;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,7 +22,7 @@ public record AgreementQuestion(
     String second,
     SquareTable table,
     CrossSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question {
 
   /**

@@ -19,14 +19,14 @@ import dev.tavik.count.Tally;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossSettings.RowPairs;
@@ -53,7 +53,7 @@ final class CrossAnalysis {
   private final ExpectedCounts expected;
   private final List<List<AdjustedP>> standingOut = new ArrayList<>();
   private final List<TestResult> tests = new ArrayList<>();
-  private final List<Refusal> refusals = new ArrayList<>();
+  private final List<NotApplicable> refusals = new ArrayList<>();
   private final @Nullable DrawnTest drawn;
   private final TestResult test;
 
@@ -74,8 +74,8 @@ final class CrossAnalysis {
     for (TableTest method : methods()) {
       try {
         tests.add(made(method));
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(method, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(method, e));
       }
     }
     boolean declined = refusals.stream().anyMatch(each -> each.method() == TableTest.FISHER);
@@ -99,7 +99,7 @@ final class CrossAnalysis {
 
   private TestResult made(TableTest method) {
     if (method.ofOrder() && !order.allows(method)) {
-      throw new DeclinedException(order.reason(method));
+      throw new NotApplicableException(order.reason(method));
     }
     return method.of(table, settings.options());
   }
@@ -209,7 +209,7 @@ final class CrossAnalysis {
         .with("alpha", alpha);
   }
 
-  static Finding notMade(Refusal refusal) {
+  static Finding notMade(NotApplicable refusal) {
     return Finding.say(
         Block.paragraph(
             "not made: " + refusal.method().id() + " " + refusal.reason() + ".",
@@ -294,7 +294,7 @@ final class CrossAnalysis {
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
     cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, table.total()));
     }

@@ -10,9 +10,9 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.SamplingPlan;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.parts.Likelier;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
@@ -35,8 +35,8 @@ final class CrossBelief {
   private static UnderPlan under(SamplingPlan plan, CrossQuestion question, double prior) {
     try {
       return new UnderPlan(plan, plan.logBayesFactor(question.table(), prior), null);
-    } catch (DeclinedException | ArithmeticException e) {
-      return new UnderPlan(plan, null, Refusal.reason(e));
+    } catch (NotApplicableException | ArithmeticException e) {
+      return new UnderPlan(plan, null, NotApplicable.reason(e));
     }
   }
 

@@ -16,12 +16,12 @@ import dev.tavik.association.CellFigures;
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.DrawnMethod;
@@ -59,7 +59,7 @@ final class CrossFindings {
       List<Strength> strengths,
       @Nullable CompareQuestion rates,
       List<TestResult> tests,
-      List<Refusal> refusals,
+      List<NotApplicable> refusals,
       @Nullable DrawnTest drawn,
       List<RowPair> rowPairs) {
     List<Estimate> estimates = new ArrayList<>(strengths.stream().map(Strength::estimate).toList());
@@ -158,7 +158,7 @@ final class CrossFindings {
     };
   }
 
-  private Tests tests(List<TestResult> tests, List<Refusal> refusals) {
+  private Tests tests(List<TestResult> tests, List<NotApplicable> refusals) {
     Tests made =
         Tests.ofTables(
                 say(
@@ -263,7 +263,7 @@ final class CrossFindings {
     return sheet;
   }
 
-  private static @Nullable Interval of(List<Interval> intervals, Quantity quantity) {
+  private static @Nullable Interval of(List<Interval> intervals, Estimand quantity) {
     return intervals.stream().filter(each -> each.quantity() == quantity).findFirst().orElse(null);
   }
 

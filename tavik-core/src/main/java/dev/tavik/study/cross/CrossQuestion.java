@@ -4,7 +4,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.ExpectedCounts;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +25,7 @@ public record CrossQuestion(
     List<String> empty,
     List<String> merged,
     CrossSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question {
 
   /**

@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
@@ -62,7 +62,7 @@ final class RowComparison {
   private List<TestResult> exact(List<Optional<CrossTable>> tables) {
     try {
       return tests(tables, TableTest.FISHER);
-    } catch (DeclinedException | ArithmeticException e) {
+    } catch (NotApplicableException | ArithmeticException e) {
       return tests(tables, TableTest.PEARSON);
     }
   }

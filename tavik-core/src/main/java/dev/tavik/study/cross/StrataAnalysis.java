@@ -21,14 +21,14 @@ import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Observed;
@@ -43,7 +43,7 @@ final class StrataAnalysis {
   private final StratifiedTables tables;
   private final double alpha;
   private final List<TestResult> tests = new ArrayList<>();
-  private final List<Refusal> refusals = new ArrayList<>();
+  private final List<NotApplicable> refusals = new ArrayList<>();
   private final Estimate common;
   private final Optional<Interval> interval;
   private final Estimate together;
@@ -55,8 +55,8 @@ final class StrataAnalysis {
     for (StratifiedTest method : StratifiedTest.values()) {
       try {
         tests.add(method.of(tables));
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(method, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(method, e));
       }
     }
     require(
@@ -177,7 +177,7 @@ final class StrataAnalysis {
   private static Estimate oddsRatio(String label, Tally first, Tally second) {
     double diagonal = (double) first.successes() * second.failures();
     double other = (double) first.failures() * second.successes();
-    return new Estimate(Quantity.ODDS_RATIO, label, diagonal / other, Double.NaN);
+    return new Estimate(Estimand.ODDS_RATIO, label, diagonal / other, Double.NaN);
   }
 
   /**
@@ -242,7 +242,7 @@ final class StrataAnalysis {
                   Figures.significant(together.value(), 3),
                   Figures.significant(common.value(), 3))));
     }
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       cautions.addAll(
           DataCautions.of(

@@ -3,7 +3,7 @@ package dev.tavik.study.cross;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.StratifiedTables;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -21,7 +21,7 @@ public record StrataQuestion(
     StratifiedTables tables,
     List<String> empty,
     CrossSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question {
 
   /**

@@ -10,11 +10,11 @@ import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -84,7 +84,7 @@ final class SurveyCrossAnalysis {
                                     && question.columns().contains(each.getKey().get(1))))
             .toList();
     if (seen.size() < 2) {
-      throw new DeclinedException(
+      throw new NotApplicableException(
           "a table needs two %s or more that occur, got %s",
           column == 0 ? "rows" : "columns", seen.isEmpty() ? "none" : "only " + seen.get(0));
     }
@@ -101,7 +101,7 @@ final class SurveyCrossAnalysis {
   /**
    * The answer of one layer.
    *
-   * @throws DeclinedException if it has no table
+   * @throws NotApplicableException if it has no table
    */
   static Answer layer(SurveyCrossQuestion question, DesignedSample sample, String layer) {
     return new SurveyCrossAnalysis(question, layer, sample, unit -> unit.get(2).equals(layer))
@@ -123,7 +123,7 @@ final class SurveyCrossAnalysis {
                 new Estimates(
                     List.of(
                         new Estimate(
-                            Quantity.CRAMERS_V,
+                            Estimand.CRAMERS_V,
                             "of the weighted table",
                             table.cramersV(),
                             table.strength()))))
@@ -228,7 +228,7 @@ final class SurveyCrossAnalysis {
     DesignedProportion share = at(table.ofColumn(), row, column);
     try {
       return question.intervals().get(0).of(share, question.level(), Side.TWO_SIDED);
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       return SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
     }
   }

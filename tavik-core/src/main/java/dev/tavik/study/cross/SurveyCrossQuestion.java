@@ -7,7 +7,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTableTest;
 import java.util.List;
@@ -31,7 +31,7 @@ public record SurveyCrossQuestion(
     List<String> rows,
     List<String> columns,
     Choices<SurveyTableTest, SurveyInterval> choices,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question, Choosing<SurveyCrossQuestion, SurveyTableTest, SurveyInterval> {
 
   /** The largest number of cells. */

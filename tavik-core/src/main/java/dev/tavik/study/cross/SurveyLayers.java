@@ -6,13 +6,13 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Finding;
-import dev.tavik.answer.Parts;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedSample;
@@ -33,12 +33,12 @@ final class SurveyLayers {
     for (String layer : question.counts().units().levels(2)) {
       try {
         layers.add(SurveyCrossAnalysis.layer(question, sample, layer));
-      } catch (DeclinedException e) {
+      } catch (NotApplicableException e) {
         without.add(layer + " (" + e.reason() + ")");
       }
     }
     if (layers.isEmpty()) {
-      throw new DeclinedException("no layer has a table: " + String.join("; ", without));
+      throw new NotApplicableException("no layer has a table: " + String.join("; ", without));
     }
   }
 
@@ -52,7 +52,7 @@ final class SurveyLayers {
             .add(design.fact())
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
-            .add(new Parts("layers", layers.stream().map(Answer::label).toList(), layers));
+            .add(new SubAnswers("layers", layers.stream().map(Answer::label).toList(), layers));
     layers.forEach(layer -> add(layer, answer));
     answer.add(
         Finding.sentence(

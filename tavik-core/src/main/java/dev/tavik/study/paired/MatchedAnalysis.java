@@ -13,16 +13,16 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
-import dev.tavik.proportion.MatchedTest;
 import dev.tavik.proportion.PairedTest;
+import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Discordance;
@@ -44,7 +44,7 @@ final class MatchedAnalysis {
   MatchedAnalysis(MatchedQuestion question) {
     this.question = question;
     this.tallies = question.tallies();
-    this.test = MatchedTest.COCHRAN_Q.of(tallies);
+    this.test = RepeatedMeasuresTest.COCHRAN_Q.of(tallies);
   }
 
   private record Pair(String first, String second, double difference, TestResult test) {}
@@ -58,7 +58,7 @@ final class MatchedAnalysis {
                 Finding.fact(
                     "hypothesis",
                     Value.fields()
-                        .with("quantity", Quantity.DIFFERENCE.id())
+                        .with("quantity", Estimand.DIFFERENCE.id())
                         .with("against", 0.0)
                         .with("alternative", "two-sided")
                         .with("alpha", question.alpha())))
@@ -68,7 +68,7 @@ final class MatchedAnalysis {
                         .map(
                             rate ->
                                 new Estimate(
-                                    Quantity.PROPORTION,
+                                    Estimand.PROPORTION,
                                     rate.name(),
                                     rate.tally().proportion(),
                                     Double.NaN))
@@ -207,7 +207,7 @@ final class MatchedAnalysis {
   private List<Caution> cautions() {
     List<Caution> cautions =
         new ArrayList<>(new DecisionCautions(List.of(test), question.alpha(), test).nearAlpha());
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, tallies.units()));
     }

@@ -3,7 +3,7 @@ package dev.tavik.study.paired;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param from where the counts came from; null when they were given as counts
  */
 public record MatchedQuestion(
-    String label, MatchedTallies tallies, double alpha, @Nullable CountedFrom from)
+    String label, MatchedTallies tallies, double alpha, @Nullable Provenance from)
     implements Question {
 
   /**

@@ -13,12 +13,12 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Discordance;
@@ -66,7 +66,7 @@ final class PairedAnalysis {
             Observed.proportion(question.first(), tally.first()),
             Observed.proportion(question.second(), tally.second()),
             new Estimate(
-                Quantity.DIFFERENCE,
+                Estimand.DIFFERENCE,
                 question.first() + " minus " + question.second(),
                 tally.difference(),
                 PairedDifferenceInterval.standardError(tally)));
@@ -184,7 +184,7 @@ final class PairedAnalysis {
         && interval.contains(0) == test.rejects(settings.alpha())) {
       cautions.add(decisions.testAndInterval("", interval.method().id(), DecisionCautions.CLOSE));
     }
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, tally.pairs()));
     }

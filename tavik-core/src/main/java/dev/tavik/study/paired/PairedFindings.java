@@ -11,10 +11,10 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.count.PairedTally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Sentences;
@@ -74,7 +74,7 @@ final class PairedFindings {
 
   private Value hypothesis() {
     return Value.fields()
-        .with("quantity", Quantity.DIFFERENCE.id())
+        .with("quantity", Estimand.DIFFERENCE.id())
         .with("against", 0.0)
         .with("alternative", settings.alternative().id())
         .with("alpha", settings.alpha());

@@ -6,7 +6,7 @@ import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.Adjustable;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -27,7 +27,7 @@ public record PairedQuestion(
     String second,
     PairedTally tally,
     PairedSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Adjustable<PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
 
   /**

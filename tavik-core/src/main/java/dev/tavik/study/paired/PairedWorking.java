@@ -4,9 +4,9 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Derivation;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
@@ -17,16 +17,16 @@ record PairedWorking(PairedTally tally, PairedSettings settings) {
   private static final String SYMBOLS =
       "b pairs with success the first time only, c the second time only, n pairs in all";
 
-  static List<Working> of(PairedTally tally, PairedSettings settings, List<TestResult> results) {
+  static List<Derivation> of(PairedTally tally, PairedSettings settings, List<TestResult> results) {
     PairedWorking working = new PairedWorking(tally, settings);
-    List<Working> workings = new ArrayList<>();
+    List<Derivation> workings = new ArrayList<>();
     for (int i = 0; i < results.size(); i++) {
       PairedTest test = settings.tests().get(i);
       TestResult.Statistic statistic = results.get(i).statistic();
       boolean byHand = test == PairedTest.MCNEMAR || test == PairedTest.MCNEMAR_CC;
       if (byHand && statistic != null) {
         workings.add(
-            new Working(
+            new Derivation(
                 test,
                 "the " + test.id() + " test by hand",
                 SYMBOLS,
@@ -37,7 +37,7 @@ record PairedWorking(PairedTally tally, PairedSettings settings) {
       if (method == PairedDifferenceInterval.WALD
           || method == PairedDifferenceInterval.BONETT_PRICE) {
         workings.add(
-            new Working(
+            new Derivation(
                 method,
                 "the two-sided " + method.title() + " interval by hand",
                 SYMBOLS,

@@ -6,7 +6,7 @@ import dev.tavik.count.SampleDesign;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -22,7 +22,7 @@ public final class DataCautions {
    * @param used how many units were counted
    * @return the cautions
    */
-  public static List<Caution> of(CountedFrom from, long used) {
+  public static List<Caution> of(Provenance from, long used) {
     List<Caution> cautions = new ArrayList<>();
     long missing = from.missing().values().stream().mapToLong(Long::longValue).sum();
     if (missing > 0) {
@@ -62,7 +62,7 @@ public final class DataCautions {
   }
 
   /** Told where a column is called like a weight, and was not used as one. */
-  public static List<Caution> weights(CountedFrom from) {
+  public static List<Caution> weights(Provenance from) {
     List<Caution> cautions = new ArrayList<>();
     String count = from.count();
     if (count != null && SampleDesign.isCalledWeight(count)) {
@@ -138,7 +138,7 @@ public final class DataCautions {
                 "Without any observation, and left out: " + String.join(", ", groups) + "."));
   }
 
-  private static String missing(CountedFrom from, long missing, long used) {
+  private static String missing(Provenance from, long missing, long used) {
     String columns =
         from.missing().entrySet().stream()
             .map(column -> say("%s lacks %s", column.getKey(), Figures.count(column.getValue())))

@@ -17,14 +17,14 @@ import dev.tavik.planning.Sampling;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
@@ -73,7 +73,7 @@ public record Design(DesignedSample sample) {
     /** The estimate, with its standard error. */
     public Estimate estimate() {
       return new Estimate(
-          Quantity.PROPORTION, name, proportion.value(), proportion.standardError());
+          Estimand.PROPORTION, name, proportion.value(), proportion.standardError());
     }
   }
 
@@ -268,8 +268,8 @@ public record Design(DesignedSample sample) {
       SurveyInterval method, DesignedProportion proportion, double level, Intervals to) {
     try {
       return method.of(proportion, level, Side.TWO_SIDED);
-    } catch (DeclinedException | ArithmeticException e) {
-      to.declined(Refusal.of(method, e));
+    } catch (NotApplicableException | ArithmeticException e) {
+      to.declined(NotApplicable.of(method, e));
       return SurveyInterval.KORN_GRAUBARD.of(proportion, level, Side.TWO_SIDED);
     }
   }
@@ -367,7 +367,7 @@ public record Design(DesignedSample sample) {
 
   /** The same, with what there is to say of the data. */
   public List<Caution> cautions(
-      Predicate<List<String>> outcome, String what, @Nullable CountedFrom from) {
+      Predicate<List<String>> outcome, String what, @Nullable Provenance from) {
     List<Caution> cautions = cautions(outcome, what);
     if (from != null) {
       cautions.addAll(DataCautions.of(from, counts().units().total()));

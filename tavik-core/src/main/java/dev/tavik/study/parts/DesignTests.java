@@ -7,10 +7,10 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.result.TestResult.Statistic;
@@ -30,19 +30,19 @@ import java.util.OptionalDouble;
  * @param refusals the tests that declined
  */
 public record DesignTests(
-    DesignedDeviation deviation, List<TestResult> made, List<Refusal> refusals) {
+    DesignedDeviation deviation, List<TestResult> made, List<NotApplicable> refusals) {
 
   /** A smaller effect is rounding, and no sample would find it. */
   private static final double LEAST_PLANNED = 1e-4;
 
   public static DesignTests of(DesignedDeviation deviation, List<SurveyTableTest> wanted) {
     List<TestResult> made = new ArrayList<>();
-    List<Refusal> refusals = new ArrayList<>();
+    List<NotApplicable> refusals = new ArrayList<>();
     for (SurveyTableTest test : wanted) {
       try {
         made.add(test.of(deviation));
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(test, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(test, e));
       }
     }
     if (made.isEmpty()) {
@@ -55,7 +55,7 @@ public record DesignTests(
   private static TestResult standIn(DesignedDeviation deviation) {
     try {
       return SurveyTableTest.RAO_SCOTT.of(deviation);
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       return TestResult.of(SurveyTableTest.RAO_SCOTT, null, 0).withDf(deviation.categories());
     }
   }

@@ -7,8 +7,8 @@ import dev.tavik.answer.Value;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.simulation.Draws;
 import dev.tavik.simulation.NullWorld;
@@ -39,7 +39,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
     int cells = table.rows().size() * table.columns().size();
     try {
       return Optional.of(of(DrawnMethod.FISHER, NullWorld.ofTable(table), cells, seed));
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       return Optional.empty();
     }
   }
@@ -50,7 +50,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
     try {
       return Optional.of(
           of(DrawnMethod.PEARSON, NullWorld.ofShares(counts, claimed), counts.size(), seed));
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       return Optional.empty();
     }
   }

@@ -6,9 +6,9 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
-import dev.tavik.result.Quantity;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,11 +17,11 @@ public final class Observed {
   private Observed() {}
 
   /** Says which file or table the counts are from, if they are. */
-  public static List<Finding> source(@Nullable CountedFrom from) {
+  public static List<Finding> source(@Nullable Provenance from) {
     return from == null ? List.of() : List.of(Finding.sentence(from.inWords() + "."));
   }
 
-  public static Value.Fields input(@Nullable CountedFrom from) {
+  public static Value.Fields input(@Nullable Provenance from) {
     return from == null ? Value.fields() : from.figures();
   }
 
@@ -39,7 +39,7 @@ public final class Observed {
   public static Estimate proportion(String name, Tally tally) {
     double value = tally.proportion();
     return new Estimate(
-        Quantity.PROPORTION,
+        Estimand.PROPORTION,
         name,
         value,
         Math.sqrt(value * ((double) tally.failures() / tally.trials()) / tally.trials()));

@@ -2,9 +2,9 @@ package dev.tavik.study.parts;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import java.util.List;
 
 /** How far an interval reaches, in words. */
@@ -16,7 +16,7 @@ public final class Reach {
    * of the difference, of the ratio or the odds ratio.
    */
   public static String range(String one, String two, Interval interval) {
-    if (interval.quantity() != Quantity.DIFFERENCE) {
+    if (interval.quantity() != Estimand.DIFFERENCE) {
       return multiple(one, two, interval);
     }
     return switch (interval.side()) {
@@ -54,7 +54,7 @@ public final class Reach {
   }
 
   private static String multiple(String one, String two, Interval interval) {
-    String what = interval.quantity() == Quantity.RATIO ? "the rate of " : "the odds of ";
+    String what = interval.quantity() == Estimand.RATIO ? "the rate of " : "the odds of ";
     String times =
         switch (interval.side()) {
           case TWO_SIDED -> times(interval.lower()) + " to " + times(interval.upper());

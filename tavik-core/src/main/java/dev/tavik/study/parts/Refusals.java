@@ -2,10 +2,10 @@ package dev.tavik.study.parts;
 
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import java.util.List;
 import java.util.function.Function;
@@ -23,19 +23,19 @@ public final class Refusals {
       Function<Side, Interval> made,
       Side matching,
       List<Interval> to,
-      List<Refusal> without) {
+      List<NotApplicable> without) {
     try {
       to.add(made.apply(Side.TWO_SIDED));
       if (matching != Side.TWO_SIDED) {
         to.add(made.apply(matching));
       }
-    } catch (DeclinedException | ArithmeticException e) {
-      without.add(Refusal.of(method, e));
+    } catch (NotApplicableException | ArithmeticException e) {
+      without.add(NotApplicable.of(method, e));
     }
   }
 
   /** Says of each why, below the methods that were made. */
-  public static List<Finding> said(List<Refusal> refusals) {
+  public static List<Finding> said(List<NotApplicable> refusals) {
     return refusals.stream()
         .map(
             refusal ->

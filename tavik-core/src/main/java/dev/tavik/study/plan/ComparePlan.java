@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Value;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.Effect;
-import dev.tavik.planning.Theory;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Figures;
 import dev.tavik.study.plan.Plans.Plan;
@@ -56,7 +56,7 @@ final class ComparePlan extends PlanDescription {
   @Override
   public int points() {
     boolean boschloo = design.twoProportionTest() == TwoProportionTest.BOSCHLOO;
-    return design.theory() == Theory.NORMAL
+    return design.theory() == PowerMethod.NORMAL
         ? super.points()
         : boschloo ? BOSCHLOO_POINTS : GROUPS_POINTS;
   }
@@ -82,13 +82,13 @@ final class ComparePlan extends PlanDescription {
   Optional<Approximation> approximation(Plan plan) {
     double ofFirst = plan.sizes().first() * rarer(design.base());
     double ofSecond = plan.sizes().groups().get(1) * rarer(plan.effect());
-    return design.theory() == Theory.EXACT
+    return design.theory() == PowerMethod.EXACT
         ? Optional.empty()
         : Optional.of(
             new Approximation(
                 Math.min(ofFirst, ofSecond),
                 ENOUGH,
-                design.withTheory(Theory.EXACT),
+                design.withTheory(PowerMethod.EXACT),
                 MOST_UNASKED));
   }
 

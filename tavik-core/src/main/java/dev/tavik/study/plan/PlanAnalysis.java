@@ -11,8 +11,8 @@ import dev.tavik.planning.Power;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
 import dev.tavik.result.Caution;
-import dev.tavik.result.DeclinedException;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.plan.PlanDescription.Approximation;
 import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
@@ -93,9 +93,9 @@ record PlanAnalysis(PlanQuestion asked) {
     Plan plan;
     try {
       plan = solving.plan();
-    } catch (DeclinedException | ArithmeticException e) {
+    } catch (NotApplicableException | ArithmeticException e) {
       double expected = stated.from(PlanDescription.of(design).statedFrom());
-      return refused(design, expected, wanted, Refusal.reason(e));
+      return refused(design, expected, wanted, NotApplicable.reason(e));
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
@@ -154,8 +154,8 @@ record PlanAnalysis(PlanQuestion asked) {
           for (double effect : DetectableEffect.of(design, sizes, power)) {
             lines.add(line(design, power, given(design, effect, sizes), List.of()));
           }
-        } catch (DeclinedException | ArithmeticException e) {
-          lines.add(refused(design, Double.NaN, power, Refusal.reason(e)));
+        } catch (NotApplicableException | ArithmeticException e) {
+          lines.add(refused(design, Double.NaN, power, NotApplicable.reason(e)));
         }
       }
     }
@@ -172,12 +172,12 @@ record PlanAnalysis(PlanQuestion asked) {
         SampleSize size = SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
         return solved(exact, plan.effect(), size);
       }
-    } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
+    } catch (NotApplicableException | IllegalArgumentException | ArithmeticException e) {
       // Too long to be searched unasked: then the exact power of the same number.
     }
     try {
       return given(exact, plan.effect(), plan.sizes());
-    } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
+    } catch (NotApplicableException | IllegalArgumentException | ArithmeticException e) {
       // A lot whose null isn't a whole number of units has no exact test.
       return null;
     }
@@ -210,7 +210,7 @@ record PlanAnalysis(PlanQuestion asked) {
       return PlanDescription.of(design)
           .varied(stated, plan.effect(), factor)
           .map(variation -> varied(variation, wanted, plan));
-    } catch (DeclinedException | IllegalArgumentException | ArithmeticException e) {
+    } catch (NotApplicableException | IllegalArgumentException | ArithmeticException e) {
       return Optional.empty();
     }
   }

@@ -9,9 +9,9 @@ import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.Theory;
 import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
@@ -156,7 +156,7 @@ public abstract class PlanDescription {
    * @return fewer where exact power takes long
    */
   public int points() {
-    return design.theory() == Theory.NORMAL ? SMOOTH_POINTS : EXACT_POINTS;
+    return design.theory() == PowerMethod.NORMAL ? SMOOTH_POINTS : EXACT_POINTS;
   }
 
   /**
@@ -177,7 +177,7 @@ public abstract class PlanDescription {
    * @return such as {@code , by the normal distribution}
    */
   public String theory(boolean swings) {
-    return design.theory() == Theory.NORMAL
+    return design.theory() == PowerMethod.NORMAL
         ? ", by the normal distribution"
         : swings ? ", exact: it swings because counts are whole numbers" : ", exact";
   }
@@ -232,7 +232,7 @@ public abstract class PlanDescription {
    * @return such as {@code score, exact}
    */
   public final String testName() {
-    boolean exact = hasBothTheories() && design.theory() == Theory.EXACT;
+    boolean exact = hasBothTheories() && design.theory() == PowerMethod.EXACT;
     return design.test() + (exact ? ", exact" : "");
   }
 
@@ -285,7 +285,7 @@ public abstract class PlanDescription {
         testInWords(),
         Figures.plain(design.alpha()),
         isSeveralTests() ? "have" : "has",
-        design.theory() == Theory.EXACT ? "an exact" : "a",
+        design.theory() == PowerMethod.EXACT ? "an exact" : "a",
         Figures.chance(plan.power()),
         purpose(plan));
   }

@@ -5,8 +5,8 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Value;
 import dev.tavik.planning.Design;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Sizes;
-import dev.tavik.planning.Theory;
 import dev.tavik.result.Figures;
 import dev.tavik.study.parts.ColumnOf;
 import dev.tavik.study.plan.Plans.Line;
@@ -29,7 +29,7 @@ final class PlanReading {
   /** A line, or the exact plan beside one. */
   private record Row(Line line, @Nullable Plan plan, boolean beside) {
     boolean exact() {
-      return beside || line.design().theory() == Theory.EXACT;
+      return beside || line.design().theory() == PowerMethod.EXACT;
     }
 
     String test() {

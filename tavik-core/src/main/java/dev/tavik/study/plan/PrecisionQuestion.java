@@ -14,10 +14,10 @@ import dev.tavik.planning.RatePrecision;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
 import dev.tavik.result.Caution;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Refusal;
 import dev.tavik.study.plan.Precisions.Line;
 import java.util.ArrayList;
 import java.util.List;
@@ -154,8 +154,8 @@ public record PrecisionQuestion(
   private Line solved(Precision interval, double half) {
     try {
       return line(interval, half, SampleSize.of(interval, half).sizes());
-    } catch (DeclinedException | ArithmeticException e) {
-      return new Line(interval, half, null, 0, Refusal.reason(e), List.of(), "");
+    } catch (NotApplicableException | ArithmeticException e) {
+      return new Line(interval, half, null, 0, NotApplicable.reason(e), List.of(), "");
     }
   }
 

@@ -3,8 +3,8 @@ package dev.tavik.study.plan;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Value;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.RateDesign;
-import dev.tavik.planning.Theory;
 import dev.tavik.result.Figures;
 import dev.tavik.study.plan.Plans.Plan;
 import java.util.Optional;
@@ -45,10 +45,10 @@ final class RatePlan extends PlanDescription {
   @Override
   Optional<Approximation> approximation(Plan plan) {
     double fewest = plan.sizes().first() * Math.min(rarer(plan.effect()), rarer(against));
-    return design.theory() == Theory.EXACT
+    return design.theory() == PowerMethod.EXACT
         ? Optional.empty()
         : Optional.of(
-            new Approximation(fewest, ENOUGH, design.withTheory(Theory.EXACT), MOST_UNASKED));
+            new Approximation(fewest, ENOUGH, design.withTheory(PowerMethod.EXACT), MOST_UNASKED));
   }
 
   @Override

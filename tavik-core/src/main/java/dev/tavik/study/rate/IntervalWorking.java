@@ -5,10 +5,10 @@ import static dev.tavik.study.parts.Calculation.number;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
-import dev.tavik.proportion.Centred;
+import dev.tavik.proportion.CentreHalfWidth;
 import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.result.Derivation;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Working;
 import dev.tavik.study.parts.Calculation;
 import java.util.EnumSet;
 import java.util.List;
@@ -37,14 +37,14 @@ final class IntervalWorking {
     by.observed(tally).deviateOf(level);
   }
 
-  static List<Working> of(Tally tally, RateSettings settings) {
+  static List<Derivation> of(Tally tally, RateSettings settings) {
     return settings.intervals().stream()
         .filter(INTERVALS::contains)
         .map(method -> of(method, tally, settings.level()))
         .toList();
   }
 
-  private static Working of(ProportionInterval method, Tally tally, double level) {
+  private static Derivation of(ProportionInterval method, Tally tally, double level) {
     IntervalWorking working = new IntervalWorking(method, tally, level);
     switch (method) {
       case WALD, WALD_CC -> working.wald(method);
@@ -53,18 +53,18 @@ final class IntervalWorking {
       case WILSON_CC -> working.correctedWilson();
       default -> throw new IllegalArgumentException(method.id() + " has no closed form");
     }
-    return new Working(
+    return new Derivation(
         method,
         "the two-sided " + method.title() + " interval by hand",
         "x successes in n trials",
         working.by.steps());
   }
 
-  private Centred centred(ProportionInterval method, double x) {
+  private CentreHalfWidth centred(ProportionInterval method, double x) {
     return method.centred(x, (double) tally.trials(), level).orElseThrow();
   }
 
-  private Centred centred(ProportionInterval method) {
+  private CentreHalfWidth centred(ProportionInterval method) {
     return centred(method, (double) tally.successes());
   }
 
@@ -74,7 +74,7 @@ final class IntervalWorking {
 
   private void wald(ProportionInterval method) {
     boolean corrected = method == ProportionInterval.WALD_CC;
-    Centred wald = centred(method);
+    CentreHalfWidth wald = centred(method);
     by.line(
         "standard error of the estimate",
         "SE",
@@ -83,11 +83,11 @@ final class IntervalWorking {
         "The observed proportion stands here: an interval has no null value.");
     double half = wald.halfWidth() + (corrected ? 0.5 / tally.trials() : 0);
     by.line("half width", "h", corrected ? "z* SE + 1 / (2 n)" : "z* SE", half);
-    limits("p", new Centred(wald.centre(), half));
+    limits("p", new CentreHalfWidth(wald.centre(), half));
   }
 
   private void agrestiCoull(ProportionInterval method) {
-    Centred added = centred(method);
+    CentreHalfWidth added = centred(method);
     by.line("trials, with z*^2 added", "n'", "n + z*^2", tally.trials() + z() * z());
     by.line("proportion, with half of them successes", "p'", "(x + z*^2 / 2) / n'", added.centre());
     by.line("half width", "h", "z* sqrt(p' (1 - p') / n')", added.halfWidth());
@@ -95,7 +95,7 @@ final class IntervalWorking {
   }
 
   private void wilson(ProportionInterval method) {
-    Centred wilson = centred(method);
+    CentreHalfWidth wilson = centred(method);
     by.line("centre", "c", "(x + z*^2 / 2) / (n + z*^2)", wilson.centre());
     by.told(
         "half width",
@@ -120,13 +120,13 @@ final class IntervalWorking {
       by.told(name, "", "the end of the scale", outside, number(limit), "");
       return;
     }
-    Centred moved = centred(ProportionInterval.WILSON_CC, x);
+    CentreHalfWidth moved = centred(ProportionInterval.WILSON_CC, x);
     String filled = by.let("c", moved.centre()).let("h", moved.halfWidth()).filled(formula);
     String inWords = formula + " of the plain interval with " + shifted + " in place of x";
     by.told(name, "", inWords, filled, number(limit), "");
   }
 
-  private void limits(String symbol, Centred closed) {
+  private void limits(String symbol, CentreHalfWidth closed) {
     String clipped = "Set to the end of the scale.";
     double below = closed.centre() - closed.halfWidth();
     double above = closed.centre() + closed.halfWidth();

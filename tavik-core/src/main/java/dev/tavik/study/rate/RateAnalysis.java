@@ -6,7 +6,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.result.Basis;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
@@ -86,7 +86,7 @@ final class RateAnalysis {
   private ProportionInterval partner(ProportionTest test) {
     List<ProportionInterval> intervals = methods();
     ProportionInterval similar =
-        test.basis() == Basis.APPROXIMATE
+        test.basis() == Exactness.APPROXIMATE
             ? ProportionInterval.WILSON
             : ProportionInterval.CLOPPER_PEARSON;
     return intervals.stream()

@@ -16,9 +16,9 @@ import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.RateBayesFactor;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Quantity;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Likelier;
@@ -103,7 +103,7 @@ final class RateBelief {
       posterior.highestDensity(settings.level()).ifPresent(credible::add);
     }
     into.belief(
-        new Belief(Quantity.PROPORTION, "", posterior.mean(), posterior.median(), credible),
+        new Belief(Estimand.PROPORTION, "", posterior.mean(), posterior.median(), credible),
         posterior.truncated(),
         posterior.mode());
     String side = hypothesis.alternative() == Alternative.LESS ? "below " : "above ";

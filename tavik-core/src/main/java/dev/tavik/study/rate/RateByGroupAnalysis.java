@@ -4,7 +4,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Extent;
@@ -76,7 +76,7 @@ final class RateByGroupAnalysis {
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>(common);
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       // Where every level is a group of its own, each has all units.
       boolean everyLevel = from.success().isEmpty();

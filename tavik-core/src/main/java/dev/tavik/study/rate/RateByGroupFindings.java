@@ -9,10 +9,10 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Posterior;
 import dev.tavik.answer.Selection;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tally;
@@ -50,7 +50,7 @@ final class RateByGroupFindings {
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", RateFindings.hypothesis(settings)))
             .add(Finding.fact("adjustment", new Value.Words("holm")))
-            .add(new Parts("groups", groups.stream().map(RateFound::label).toList(), answers));
+            .add(new SubAnswers("groups", groups.stream().map(RateFound::label).toList(), answers));
     Depth whole = Depth.ALWAYS;
     if (Selection.needed(groups.size())) {
       whole = Depth.WHOLE;

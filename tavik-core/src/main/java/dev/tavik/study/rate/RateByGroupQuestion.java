@@ -7,7 +7,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.study.Adjustable;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,7 +29,7 @@ public record RateByGroupQuestion(
     Map<String, Tally> groups,
     List<String> emptyGroups,
     RateSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Adjustable<RateByGroupQuestion, RateSettings, ProportionTest, ProportionInterval> {
 
   /**

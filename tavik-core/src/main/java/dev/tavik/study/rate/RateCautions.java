@@ -5,13 +5,13 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Basis;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import java.util.ArrayList;
@@ -52,7 +52,7 @@ final class RateCautions {
                 Figures.exactPercent(found.against))));
     found.testAndInterval(decisions);
     found.cautions.addAll(decisions.nearAlpha());
-    CountedFrom from = answer.from();
+    Provenance from = answer.from();
     if (from != null) {
       found.cautions.addAll(DataCautions.of(from, answer.tally().trials()));
     }
@@ -83,12 +83,12 @@ final class RateCautions {
     NormalApproximation expected = NormalApproximation.of(answer.tally(), settings.hypothesis());
     String approximate =
         settings.tests().stream()
-            .filter(test -> test.basis() == Basis.APPROXIMATE)
+            .filter(test -> test.basis() == Exactness.APPROXIMATE)
             .map(ProportionTest::id)
             .collect(Collectors.joining(", "));
     SizedTest chosen = answer.chosen();
     boolean known = !Double.isNaN(chosen.size());
-    if (known && chosen.holds(settings.alpha()) && chosen.test().basis() == Basis.APPROXIMATE) {
+    if (known && chosen.holds(settings.alpha()) && chosen.test().basis() == Exactness.APPROXIMATE) {
       return;
     }
     if (known && !chosen.holds(settings.alpha())) {

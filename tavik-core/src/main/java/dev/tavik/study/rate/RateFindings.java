@@ -19,15 +19,15 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
+import dev.tavik.result.Derivation;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Sentences;
@@ -51,7 +51,7 @@ final class RateFindings {
     Estimate endless = Observed.proportion(found.label(), tally);
     this.estimate =
         new Estimate(
-            Quantity.PROPORTION,
+            Estimand.PROPORTION,
             found.label(),
             endless.value(),
             endless.standardError() * RateMethods.of(tally, settings).correction());
@@ -87,7 +87,7 @@ final class RateFindings {
 
   static Value hypothesis(RateSettings settings) {
     return Value.fields()
-        .with("quantity", Quantity.PROPORTION.id())
+        .with("quantity", Estimand.PROPORTION.id())
         .with("against", settings.hypothesis().against())
         .with("alternative", settings.hypothesis().alternative().id())
         .with("alpha", settings.alpha());
@@ -241,11 +241,11 @@ final class RateFindings {
     return from >= to ? Figures.count(to) : Figures.count(from) + " to " + Figures.count(to);
   }
 
-  private List<Working> working() {
+  private List<Derivation> working() {
     if (!settings.hasWorking()) {
       return List.of();
     }
-    List<Working> workings = new ArrayList<>(TestWorking.of(tally, settings, found.tests()));
+    List<Derivation> workings = new ArrayList<>(TestWorking.of(tally, settings, found.tests()));
     workings.addAll(IntervalWorking.of(tally, settings));
     return workings;
   }

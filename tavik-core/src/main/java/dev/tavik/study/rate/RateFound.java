@@ -5,7 +5,7 @@ import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.Preference;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +30,7 @@ record RateFound(
     return question.settings();
   }
 
-  @Nullable CountedFrom from() {
+  @Nullable Provenance from() {
     return question.from();
   }
 

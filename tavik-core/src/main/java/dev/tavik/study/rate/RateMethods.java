@@ -2,8 +2,8 @@ package dev.tavik.study.rate;
 
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.CriticalCounts;
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.LotInterval;
-import dev.tavik.proportion.LotTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Interval;
@@ -55,7 +55,7 @@ interface RateMethods {
   record Lot(Tally tally, RateSettings settings, long lot) implements RateMethods {
     @Override
     public TestResult test(ProportionTest method) {
-      return LotTest.inLot(method).of(tally, lot, settings.hypothesis());
+      return FinitePopulationTest.inLot(method).of(tally, lot, settings.hypothesis());
     }
 
     @Override
@@ -65,7 +65,7 @@ interface RateMethods {
 
     @Override
     public CriticalCounts criticalCounts(ProportionTest method) {
-      return LotTest.inLot(method)
+      return FinitePopulationTest.inLot(method)
           .criticalCounts(tally.trials(), lot, settings.hypothesis(), settings.alpha());
     }
 

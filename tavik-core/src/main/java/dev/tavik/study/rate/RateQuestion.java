@@ -8,7 +8,7 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.Adjustable;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,7 +24,7 @@ public record RateQuestion(
     String label,
     Tally tally,
     RateSettings settings,
-    @Nullable CountedFrom from,
+    @Nullable Provenance from,
     @Nullable OutcomeSequence sequence)
     implements Adjustable<RateQuestion, RateSettings, ProportionTest, ProportionInterval> {
 
@@ -97,7 +97,7 @@ public record RateQuestion(
    * @param source the source
    * @return the question
    */
-  public RateQuestion countedFrom(CountedFrom source) {
+  public RateQuestion countedFrom(Provenance source) {
     return new RateQuestion(label, tally, settings, source, sequence);
   }
 

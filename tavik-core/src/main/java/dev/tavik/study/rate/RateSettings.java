@@ -3,8 +3,8 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.LotInterval;
-import dev.tavik.proportion.LotTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
@@ -63,7 +63,10 @@ public record RateSettings(
               bayes.region().low(), bayes.region().high()));
     }
     if (lot != null) {
-      requireKnown("tests", choices.tests().stream().map(Enum::name).toList(), LotTest.values());
+      requireKnown(
+          "tests",
+          choices.tests().stream().map(Enum::name).toList(),
+          FinitePopulationTest.values());
       requireKnown(
           "intervals", choices.intervals().stream().map(Enum::name).toList(), LotInterval.values());
     }

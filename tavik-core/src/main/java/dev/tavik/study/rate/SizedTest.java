@@ -1,7 +1,7 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import java.util.List;
 
 /**
@@ -58,7 +58,7 @@ record SizedTest(ProportionTest test, double size) {
       }
       try {
         largest = Math.max(largest, each.criticalCounts(test).size());
-      } catch (DeclinedException | IllegalArgumentException e) {
+      } catch (NotApplicableException | IllegalArgumentException e) {
         // Mid-p has no form for a lot, and a null that is no whole number of units has no exact
         // one.
         return Double.POSITIVE_INFINITY;

@@ -1,7 +1,7 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.result.Interval;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Design;
@@ -26,9 +26,9 @@ record SurveyRate(
     String level,
     DesignedProportion proportion,
     List<TestResult> made,
-    List<Refusal> refusals,
+    List<NotApplicable> refusals,
     List<Interval> limits,
-    List<Refusal> without,
+    List<NotApplicable> without,
     Preference preference) {
 
   Design.Group group() {

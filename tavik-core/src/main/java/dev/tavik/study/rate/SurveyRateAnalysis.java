@@ -6,10 +6,10 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
@@ -71,12 +71,12 @@ final class SurveyRateAnalysis {
 
   private SurveyRate rate(String name, String level, DesignedProportion proportion) {
     List<TestResult> tests = new ArrayList<>();
-    List<Refusal> refusals = new ArrayList<>();
+    List<NotApplicable> refusals = new ArrayList<>();
     for (SurveyTest test : question.tests()) {
       test(test, proportion, tests, refusals);
     }
     List<Interval> limits = new ArrayList<>();
-    List<Refusal> without = new ArrayList<>();
+    List<NotApplicable> without = new ArrayList<>();
     for (SurveyInterval method : question.intervals()) {
       limits(method, proportion, limits, without);
     }
@@ -93,11 +93,14 @@ final class SurveyRateAnalysis {
   }
 
   private void test(
-      SurveyTest test, DesignedProportion proportion, List<TestResult> to, List<Refusal> refusals) {
+      SurveyTest test,
+      DesignedProportion proportion,
+      List<TestResult> to,
+      List<NotApplicable> refusals) {
     try {
       to.add(test.of(proportion, question.hypothesis(), question.alpha()));
-    } catch (DeclinedException | ArithmeticException e) {
-      refusals.add(Refusal.of(test, e));
+    } catch (NotApplicableException | ArithmeticException e) {
+      refusals.add(NotApplicable.of(test, e));
     }
   }
 
@@ -111,7 +114,7 @@ final class SurveyRateAnalysis {
       SurveyInterval method,
       DesignedProportion proportion,
       List<Interval> to,
-      List<Refusal> without) {
+      List<NotApplicable> without) {
     Refusals.limits(
         method,
         side -> method.of(proportion, question.level(), side),

@@ -9,10 +9,10 @@ import dev.tavik.answer.Depth;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Selection;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SimpleRandom;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -21,9 +21,9 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Design;
@@ -82,7 +82,7 @@ final class SurveyRateFindings {
 
   private Value hypothesis() {
     return Value.fields()
-        .with("quantity", Quantity.PROPORTION.id())
+        .with("quantity", Estimand.PROPORTION.id())
         .with("against", question.hypothesis().against())
         .with("alternative", question.hypothesis().alternative().id())
         .with("alpha", question.alpha());
@@ -159,7 +159,7 @@ final class SurveyRateFindings {
             .add(Finding.fact("hypothesis", hypothesis()))
             .add(design.fact())
             .add(Finding.fact("adjustment", new Value.Words("holm")))
-            .add(new Parts("groups", rates.stream().map(SurveyRate::name).toList(), answers));
+            .add(new SubAnswers("groups", rates.stream().map(SurveyRate::name).toList(), answers));
     Depth whole = Depth.ALWAYS;
     if (Selection.needed(rates.size())) {
       whole = Depth.WHOLE;

@@ -10,7 +10,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTest;
 import java.util.List;
@@ -34,7 +34,7 @@ public record SurveyRateQuestion(
     Set<String> success,
     Hypothesis hypothesis,
     Choices<SurveyTest, SurveyInterval> choices,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question, Choosing<SurveyRateQuestion, SurveyTest, SurveyInterval> {
 
   /**
@@ -105,7 +105,7 @@ public record SurveyRateQuestion(
    *
    * @param source where the counts come from
    */
-  public SurveyRateQuestion countedFrom(CountedFrom source) {
+  public SurveyRateQuestion countedFrom(Provenance source) {
     return new SurveyRateQuestion(label, counts, success, hypothesis, choices, source);
   }
 

@@ -7,9 +7,9 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Derivation;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import dev.tavik.study.parts.Calculation;
 import java.util.ArrayList;
@@ -47,15 +47,15 @@ final class TestWorking {
   }
 
   /** The working of those tests that are z tests and have a statistic. */
-  static List<Working> of(Tally tally, RateSettings settings, List<TestResult> results) {
-    List<Working> workings = new ArrayList<>();
+  static List<Derivation> of(Tally tally, RateSettings settings, List<TestResult> results) {
+    List<Derivation> workings = new ArrayList<>();
     for (int i = 0; i < results.size(); i++) {
       ProportionTest test = (ProportionTest) results.get(i).method();
       TestResult.Statistic statistic = results.get(i).statistic();
       if (TESTS.contains(test) && statistic != null) {
         TestWorking working = new TestWorking(test, tally, settings, results.get(i), statistic);
         workings.add(
-            new Working(
+            new Derivation(
                 test,
                 "the " + test.id() + " test by hand",
                 "x successes in n trials, p0 the null value",

@@ -13,14 +13,14 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DrawnTest;
@@ -46,7 +46,7 @@ final class SharesAnalysis {
   private final List<AdjustedP> standingOut;
   private final List<TestResult> tests = new ArrayList<>();
   private final List<Interval> intervals = new ArrayList<>();
-  private final List<Refusal> refusals = new ArrayList<>();
+  private final List<NotApplicable> refusals = new ArrayList<>();
   private final @Nullable DrawnTest drawn;
   private final Method preferred;
   private final TestResult test;
@@ -66,8 +66,8 @@ final class SharesAnalysis {
     for (SharesTest method : methods()) {
       try {
         tests.add(method.of(counts, claimed));
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(method, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(method, e));
       }
     }
     List<SharesInterval> shown = new ArrayList<>();
@@ -75,8 +75,8 @@ final class SharesAnalysis {
       try {
         intervals.addAll(method.of(counts, settings.level()));
         shown.add(method);
-      } catch (DeclinedException | ArithmeticException e) {
-        refusals.add(Refusal.of(method, e));
+      } catch (NotApplicableException | ArithmeticException e) {
+        refusals.add(NotApplicable.of(method, e));
       }
     }
     boolean declined =
@@ -212,7 +212,7 @@ final class SharesAnalysis {
               "Wilson's intervals hold at the level one at a time; all together they miss some share"
                   + " more often. Use goodman or sison-glaz to look at several."));
     }
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     if (from != null) {
       cautions.addAll(DataCautions.of(from, counts.total()));
     }

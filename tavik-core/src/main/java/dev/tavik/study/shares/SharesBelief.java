@@ -11,8 +11,8 @@ import dev.tavik.answer.Value;
 import dev.tavik.bayes.BetaPosterior;
 import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Quantity;
 import dev.tavik.study.parts.Likelier;
 import java.util.List;
 
@@ -50,7 +50,7 @@ final class SharesBelief {
       BetaPosterior share = prior.posterior(counts, i);
       Belief belief =
           new Belief(
-              Quantity.SHARE,
+              Estimand.SHARE,
               counts.levels().get(i),
               share.mean(),
               share.median(),

@@ -16,12 +16,12 @@ import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.Quantity;
-import dev.tavik.result.Refusal;
+import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.DrawnMethod;
@@ -58,7 +58,7 @@ final class SharesFindings {
   Answer.Builder begin(
       List<TestResult> tests,
       List<Interval> intervals,
-      List<Refusal> refusals,
+      List<NotApplicable> refusals,
       @Nullable DrawnTest drawn) {
     List<Estimate> estimates = estimates();
     Answer.Builder answer =
@@ -97,7 +97,7 @@ final class SharesFindings {
       against.add(claimed.share(i));
     }
     return Value.fields()
-        .with("quantity", Quantity.SHARE.id())
+        .with("quantity", Estimand.SHARE.id())
         .with("against", Value.numbers(against))
         .with("alternative", "two-sided")
         .with("alpha", settings.alpha());
@@ -109,12 +109,12 @@ final class SharesFindings {
       Estimate proportion = Observed.proportion(counts.levels().get(i), counts.tally(i));
       estimates.add(
           new Estimate(
-              Quantity.SHARE, proportion.label(), proportion.value(), proportion.standardError()));
+              Estimand.SHARE, proportion.label(), proportion.value(), proportion.standardError()));
     }
     double chiSquare = cells.stream().mapToDouble(CellFigures::contribution).sum();
     estimates.add(
         new Estimate(
-            Quantity.COHENS_W, "sqrt(X2 / n)", Math.sqrt(chiSquare / counts.total()), Double.NaN));
+            Estimand.COHENS_W, "sqrt(X2 / n)", Math.sqrt(chiSquare / counts.total()), Double.NaN));
     return estimates;
   }
 
@@ -151,10 +151,10 @@ final class SharesFindings {
   }
 
   /** In the order in which they were asked for, those that were made all the same at the end. */
-  private Tests tests(List<TestResult> tests, List<Refusal> refusals) {
+  private Tests tests(List<TestResult> tests, List<NotApplicable> refusals) {
     Set<Method> methods = new LinkedHashSet<>(settings.tests());
     refusals.stream()
-        .map(Refusal::method)
+        .map(NotApplicable::method)
         .filter(method -> method == SharesTest.EXACT_MULTINOMIAL)
         .forEach(methods::add);
     tests.stream().map(TestResult::method).forEach(methods::add);
@@ -180,7 +180,7 @@ final class SharesFindings {
             : "outcomes no more probable");
   }
 
-  private Intervals intervals(List<Interval> all, List<Refusal> refusals) {
+  private Intervals intervals(List<Interval> all, List<NotApplicable> refusals) {
     Intervals intervals =
         Intervals.of("Intervals of the shares, level " + Figures.exactPercent(settings.level()));
     for (SharesInterval method : settings.intervals()) {

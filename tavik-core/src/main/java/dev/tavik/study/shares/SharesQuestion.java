@@ -8,7 +8,7 @@ import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.study.Adjustable;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,7 +25,7 @@ public record SharesQuestion(
     CategoryCounts counts,
     Shares claimed,
     SharesSettings settings,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Adjustable<SharesQuestion, SharesSettings, SharesTest, SharesInterval> {
 
   /**

@@ -12,10 +12,10 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;
@@ -105,7 +105,7 @@ final class SurveySharesAnalysis {
 
   private Value hypothesis() {
     return Value.fields()
-        .with("quantity", Quantity.SHARE.id())
+        .with("quantity", Estimand.SHARE.id())
         .with(
             "against",
             Value.numbers(
@@ -119,7 +119,7 @@ final class SurveySharesAnalysis {
         .mapToObj(
             i ->
                 new Estimate(
-                    Quantity.SHARE,
+                    Estimand.SHARE,
                     question.levels().get(i),
                     shares.get(i).value(),
                     shares.get(i).standardError()))
@@ -173,7 +173,7 @@ final class SurveySharesAnalysis {
     Interval limits = Design.limits(method, shares.get(category), question.level(), to);
     Interval interval =
         new Interval(
-            Quantity.SHARE,
+            Estimand.SHARE,
             limits.method(),
             limits.level(),
             limits.side(),

@@ -8,7 +8,7 @@ import dev.tavik.association.Shares;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTableTest;
 import java.util.List;
@@ -31,7 +31,7 @@ public record SurveySharesQuestion(
     List<String> levels,
     Shares claimed,
     Choices<SurveyTableTest, SurveyInterval> choices,
-    @Nullable CountedFrom from)
+    @Nullable Provenance from)
     implements Question, Choosing<SurveySharesQuestion, SurveyTableTest, SurveyInterval> {
 
   /**

@@ -4,18 +4,18 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Drawn;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Question;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
-import dev.tavik.proportion.LotTest;
+import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.simulation.Bootstrap;
 import dev.tavik.simulation.Draws;
@@ -44,25 +44,25 @@ record SimulationAnalysis(SimulatedQuestion asked) {
   /** Returns an answer with the simulated view beside it, and beside each of its parts. */
   Answer beside(Answer answer) {
     try {
-      if (answer.find(Parts.class).isEmpty()) {
+      if (answer.find(SubAnswers.class).isEmpty()) {
         return answer.with(view("", answer, 0));
       }
       return answer.withFindings(
           answer.findings().stream()
-              .map(finding -> finding instanceof Parts parts ? beside(parts) : finding)
+              .map(finding -> finding instanceof SubAnswers parts ? beside(parts) : finding)
               .toList());
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       throw new IllegalArgumentException("the simulated view " + e.reason(), e);
     }
   }
 
-  private Parts beside(Parts parts) {
+  private SubAnswers beside(SubAnswers parts) {
     List<Answer> answers = new ArrayList<>();
     for (int i = 0; i < parts.answers().size(); i++) {
       Answer part = parts.answers().get(i);
       answers.add(part.with(view(parts.names().get(i), part, i)));
     }
-    return new Parts(parts.key(), parts.names(), answers);
+    return new SubAnswers(parts.key(), parts.names(), answers);
   }
 
   private Drawn view(String label, Answer answer, int number) {
@@ -111,7 +111,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
   private static double formula(Method method, Function<Method, TestResult> test) {
     try {
       return test.apply(method).log10PValue();
-    } catch (DeclinedException | ArithmeticException e) {
+    } catch (NotApplicableException | ArithmeticException e) {
       return Double.NaN;
     }
   }
@@ -132,7 +132,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
           ProportionTest test = ((ProportionTest) method);
           return lot == null
               ? test.of(rate.tally(), settings.hypothesis())
-              : LotTest.inLot(test).of(rate.tally(), lot, settings.hypothesis());
+              : FinitePopulationTest.inLot(test).of(rate.tally(), lot, settings.hypothesis());
         });
   }
 

@@ -2,7 +2,7 @@ package dev.tavik.study.sweep;
 
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -30,7 +30,7 @@ record ColumnShares(List<Swept> columns, Letters letters, double alpha) implemen
     for (int group = 0; group < groups.size(); group++) {
       shares.add(
           Value.fields()
-              .with("quantity", Quantity.SHARE.id())
+              .with("quantity", Estimand.SHARE.id())
               .with("column", column.name())
               .with("level", column.table().columns().get(level))
               .with("label", groups.get(group))

@@ -8,16 +8,16 @@ import dev.tavik.answer.Cells;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.parts.Design;
@@ -45,7 +45,7 @@ final class SurveySweepAnalysis {
   /** A column, what a question about it alone is answered, and its test adjusted over all. */
   private record Asked(String name, SurveyCounts counts, Answer answer, @Nullable TestResult test) {
     double strength() {
-      return answer.estimate(Quantity.CRAMERS_V).value();
+      return answer.estimate(Estimand.CRAMERS_V).value();
     }
   }
 
@@ -108,7 +108,7 @@ final class SurveySweepAnalysis {
             .add(Finding.fact("adjustment", new Value.Words(settings.adjustment().id())))
             .add(design.fact())
             .add(
-                new Parts(
+                new SubAnswers(
                     "columns",
                     columns.stream().map(Asked::name).toList(),
                     columns.stream().map(each -> each.answer().withoutCautions()).toList()))
@@ -239,7 +239,7 @@ final class SurveySweepAnalysis {
               SurveyComparisonTest.T_DIFFERENCE.of(
                   compared.get(one).get(other), Hypothesis.noDifference()));
           pairs.add(new int[] {one, other});
-        } catch (DeclinedException e) {
+        } catch (NotApplicableException e) {
           // A group without variance is not told from others.
         }
       }

@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -27,7 +27,7 @@ public record SurveySweepQuestion(
     Map<String, SurveyCounts> columns,
     SweepQuestion.SweepSettings settings,
     String label,
-    @Nullable CountedFrom from,
+    @Nullable Provenance from,
     Map<String, String> leftOut)
     implements Question {
   /**

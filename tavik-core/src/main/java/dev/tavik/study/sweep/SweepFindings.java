@@ -7,15 +7,15 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
-import dev.tavik.answer.Parts;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
@@ -57,7 +57,7 @@ final class SweepFindings {
             .add(Finding.fact("hypothesis", Value.fields().with("alpha", settings.alpha())))
             .add(Finding.fact("adjustment", new Value.Words(settings.adjustment().id())))
             .add(
-                new Parts(
+                new SubAnswers(
                     "columns",
                     columns.stream().map(Swept::name).toList(),
                     columns.stream().map(each -> each.answer().withoutCautions()).toList()))
@@ -77,7 +77,7 @@ final class SweepFindings {
     if (!question.leftOut().isEmpty()) {
       answer.add(Finding.sentence(leftOut(question.leftOut())));
     }
-    CountedFrom from = question.from();
+    Provenance from = question.from();
     return answer
         .conditions(List.of(INDEPENDENCE))
         .cautions(from == null ? List.of() : DataCautions.weights(from))
@@ -94,7 +94,7 @@ final class SweepFindings {
   }
 
   /** How many rows each column lacks. */
-  static List<Finding> missing(@Nullable CountedFrom from) {
+  static List<Finding> missing(@Nullable Provenance from) {
     return from == null || from.missing().isEmpty()
         ? List.of()
         : List.of(

@@ -7,7 +7,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -30,7 +30,7 @@ public record SweepQuestion(
     Map<String, CrossTable> tables,
     SweepSettings settings,
     String label,
-    @Nullable CountedFrom from,
+    @Nullable Provenance from,
     Map<String, String> leftOut)
     implements Question {
 
@@ -110,7 +110,7 @@ public record SweepQuestion(
    * @param source how the tables were counted
    * @param without columns that were left out, and why
    */
-  public SweepQuestion counted(CountedFrom source, Map<String, String> without) {
+  public SweepQuestion counted(Provenance source, Map<String, String> without) {
     return new SweepQuestion(group, tables, settings, label, source, without);
   }
 

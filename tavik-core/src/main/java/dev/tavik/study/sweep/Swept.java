@@ -6,9 +6,9 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DrawnTest;
 import java.util.ArrayList;
@@ -42,7 +42,7 @@ record Swept(String name, CrossTable table, Answer answer, TestResult test) {
   /** Cramér's V, corrected for what chance alone gives to small tables. */
   double strength() {
     return answer.estimates().stream()
-        .filter(each -> each.quantity() == Quantity.CRAMERS_V_CORRECTED)
+        .filter(each -> each.quantity() == Estimand.CRAMERS_V_CORRECTED)
         .findFirst()
         .map(each -> each.value())
         .orElse(0.0);

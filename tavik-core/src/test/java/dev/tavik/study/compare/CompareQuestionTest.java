@@ -19,8 +19,8 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution.Code;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Quantity;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
@@ -254,10 +254,10 @@ class CompareQuestionTest {
         boolean rejects = answer.test().rejects(0.05);
         boolean contradiction =
             answer.intervals().stream()
-                .filter(each -> each.quantity() != Quantity.NUMBER_NEEDED)
+                .filter(each -> each.quantity() != Estimand.NUMBER_NEEDED)
                 .anyMatch(
                     each ->
-                        each.contains(each.quantity() == Quantity.DIFFERENCE ? 0 : 1) == rejects);
+                        each.contains(each.quantity() == Estimand.DIFFERENCE ? 0 : 1) == rejects);
         assertThat(codes(answer).contains(Code.TEST_AND_INTERVAL))
             .as("%d/6 and %d/7", x, y)
             .isEqualTo(contradiction);

@@ -10,7 +10,7 @@ import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
-import dev.tavik.result.Quantity;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.TestResult;
 import java.util.Arrays;
 import java.util.List;
@@ -133,16 +133,16 @@ class CrossQuestionTest {
     assertThat(CrossQuestion.of(KILNS).ask().estimates())
         .extracting(estimate -> estimate.quantity())
         .containsExactly(
-            Quantity.CRAMERS_V,
-            Quantity.CRAMERS_V_CORRECTED,
-            Quantity.CONTINGENCY,
-            Quantity.COHENS_W,
-            Quantity.LAMBDA,
-            Quantity.LAMBDA,
-            Quantity.THEILS_U,
-            Quantity.THEILS_U);
+            Estimand.CRAMERS_V,
+            Estimand.CRAMERS_V_CORRECTED,
+            Estimand.CONTINGENCY,
+            Estimand.COHENS_W,
+            Estimand.LAMBDA,
+            Estimand.LAMBDA,
+            Estimand.THEILS_U,
+            Estimand.THEILS_U);
     assertThat(CrossQuestion.of(twoByTwo(12, 5, 7, 9)).ask().estimates().get(0).quantity())
-        .isEqualTo(Quantity.PHI);
+        .isEqualTo(Estimand.PHI);
   }
 
   @Test

@@ -20,8 +20,8 @@ import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
-import dev.tavik.result.Quantity;
 import dev.tavik.study.Gate;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossSettings.RowPairs;
@@ -74,7 +74,7 @@ class StrataAndAgreementTest {
     assertThat(
             answer
                 .interval(StrengthInterval.MANTEL_HAENSZEL)
-                .contains(answer.estimate(Quantity.COMMON_ODDS_RATIO).value()))
+                .contains(answer.estimate(Estimand.COMMON_ODDS_RATIO).value()))
         .isTrue();
   }
 
@@ -94,7 +94,7 @@ class StrataAndAgreementTest {
                 strata(stratum("ash", "2/100", "40/900"), stratum("iron", "300/900", "40/100")))
             .ask();
     assertThat(turned.estimates().get(3).value()).isGreaterThan(1);
-    assertThat(turned.estimate(Quantity.COMMON_ODDS_RATIO).value()).isLessThan(1);
+    assertThat(turned.estimate(Estimand.COMMON_ODDS_RATIO).value()).isLessThan(1);
     assertThat(turned.cautions().get(0).message()).contains("turn the association round");
   }
 
@@ -107,7 +107,7 @@ class StrataAndAgreementTest {
     assertThat(one.conditions().get(0).state()).isEqualTo(Condition.State.NOT_MET);
     Answer empty = StrataQuestion.of(strata(stratum("ash", "0/9", "4/11"))).ask();
     assertThat(empty.intervals(StrengthInterval.MANTEL_HAENSZEL)).isEmpty();
-    assertThat(empty.estimate(Quantity.COMMON_ODDS_RATIO).value()).isZero();
+    assertThat(empty.estimate(Estimand.COMMON_ODDS_RATIO).value()).isZero();
     StrataQuestion nothing = StrataQuestion.of(strata(stratum("ash", "0/9", "0/11")));
     assertThatIllegalArgumentException()
         .isThrownBy(nothing::ask)
@@ -130,7 +130,7 @@ class StrataAndAgreementTest {
     Answer answer = AgreementQuestion.of("Ann", "Ben", grades(a, b, c, d)).ask();
     assertThat(answer.verdict().text()).startsWith("Ann and Ben agree on ").contains(words);
     assertThat(answer.conditions().get(0).state()).isEqualTo(state);
-    assertThat(answer.estimate(Quantity.PROPORTION).value())
+    assertThat(answer.estimate(Estimand.PROPORTION).value())
         .isCloseTo((double) (a + d) / (a + b + c + d), within(1e-15));
     // Weights make no difference to two levels.
     assertThat(
@@ -139,7 +139,7 @@ class StrataAndAgreementTest {
                 .ask()
                 .estimates())
         .extracting(each -> each.quantity())
-        .containsExactly(Quantity.PROPORTION, Quantity.KAPPA);
+        .containsExactly(Estimand.PROPORTION, Estimand.KAPPA);
   }
 
   @Test
@@ -194,10 +194,10 @@ class StrataAndAgreementTest {
     Answer answer = CrossQuestion.of(KILNS).settings(CrossSettings.usual().ordered(ordered)).ask();
     boolean both = ordered == Ordered.BOTH;
     assertThat(answer.verdict().test().orElseThrow().id()).isEqualTo(both ? "linear" : "pearson");
-    assertThat(answer.estimates().stream().anyMatch(each -> each.quantity() == Quantity.GAMMA))
+    assertThat(answer.estimates().stream().anyMatch(each -> each.quantity() == Estimand.GAMMA))
         .isEqualTo(both);
     assertThat(Ordered.of(ordered.id())).isEqualTo(ordered);
-    assertThat(answer.estimates().get(0).quantity()).isEqualTo(Quantity.CRAMERS_V);
+    assertThat(answer.estimates().get(0).quantity()).isEqualTo(Estimand.CRAMERS_V);
   }
 
   @Test
@@ -213,13 +213,13 @@ class StrataAndAgreementTest {
             .groups("North", "South")
             .alpha(0.01)
             .ask();
-    for (Quantity quantity : List.of(Quantity.DIFFERENCE, Quantity.RATIO, Quantity.ODDS_RATIO)) {
+    for (Estimand quantity : List.of(Estimand.DIFFERENCE, Estimand.RATIO, Estimand.ODDS_RATIO)) {
       assertThat(within.estimate(quantity)).isEqualTo(own.estimate(quantity));
     }
     assertThat(within.interval(DifferenceInterval.MEE))
         .isEqualTo(own.interval(DifferenceInterval.MEE));
     assertThat(CrossQuestion.of(KILNS).ask().estimates())
-        .noneMatch(each -> each.quantity() == Quantity.DIFFERENCE);
+        .noneMatch(each -> each.quantity() == Estimand.DIFFERENCE);
     assertThat(
             CrossQuestion.of(KILNS)
                 .settings(

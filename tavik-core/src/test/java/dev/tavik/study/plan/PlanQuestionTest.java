@@ -12,13 +12,13 @@ import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.RatePrecision;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sampling;
 import dev.tavik.planning.Sizes;
 import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.Theory;
 import dev.tavik.planning.TrendDesign;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
@@ -60,7 +60,8 @@ class PlanQuestionTest {
             List.of()),
         Arguments.of(new TableDesign(6, 0.05, 2), Effect.w(0.2), List.of()),
         Arguments.of(
-            new PairedDesign(PairedTest.MCNEMAR, Theory.NORMAL, 0.02, Alternative.TWO_SIDED, 0.05),
+            new PairedDesign(
+                PairedTest.MCNEMAR, PowerMethod.NORMAL, 0.02, Alternative.TWO_SIDED, 0.05),
             Effect.rate(0.06),
             List.of(0.015, 0.018, 0.022, 0.025)));
   }
@@ -80,7 +81,11 @@ class PlanQuestionTest {
             design instanceof CompareDesign comparison
                 ? comparison.withBase(bases.get(i))
                 : new PairedDesign(
-                    PairedTest.MCNEMAR, Theory.NORMAL, bases.get(i), Alternative.TWO_SIDED, 0.05);
+                    PairedTest.MCNEMAR,
+                    PowerMethod.NORMAL,
+                    bases.get(i),
+                    Alternative.TWO_SIDED,
+                    0.05);
       }
       assertThat(varied.power()).isEqualTo(other.at(plan(line).sizes()).at(varied.effect()));
       assertThat(varied.needed()).isEqualTo(SampleSize.of(other, varied.effect(), 0.8).sizes());
@@ -120,7 +125,7 @@ class PlanQuestionTest {
   void poorApproximationsHaveTheExactPlanBeside() {
     RateDesign design = RateDesign.of(ProportionTest.SCORE, Hypothesis.less(0.02), 0.05);
     Answer answer = PlanQuestion.forSizes(design, List.of(Effect.rate(0.005)), List.of(0.8)).ask();
-    SampleSize exact = SampleSize.of(design.withTheory(Theory.EXACT), 0.005, 0.8);
+    SampleSize exact = SampleSize.of(design.withTheory(PowerMethod.EXACT), 0.005, 0.8);
     Plan beside = Objects.requireNonNull(lines(answer).get(0).exact());
     assertThat(beside.sizes()).isEqualTo(exact.sizes());
     assertThat(beside.holdsFrom()).isEqualTo(exact.holdsFrom());
@@ -145,7 +150,8 @@ class PlanQuestionTest {
   @Test
   void whatCantBeReachedIsToldInItsPlace() {
     Design lot =
-        new RateDesign(ProportionTest.SCORE, Theory.NORMAL, Hypothesis.twoSided(0.5), 0.05, 30L);
+        new RateDesign(
+            ProportionTest.SCORE, PowerMethod.NORMAL, Hypothesis.twoSided(0.5), 0.05, 30L);
     Answer answer =
         PlanQuestion.forSizes(lot, List.of(Effect.rate(0.51), Effect.rate(0.9)), List.of(0.8))
             .ask();

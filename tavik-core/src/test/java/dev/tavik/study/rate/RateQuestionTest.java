@@ -12,11 +12,11 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Condition.State;
+import dev.tavik.result.Derivation;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.Working;
 import dev.tavik.result.WorkingStep;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -214,7 +214,7 @@ class RateQuestionTest {
   /** Each line can be done again from the numbers it shows. */
   @Test
   void workingCanBeRedoneByHand() {
-    List<Working> workings = ask("14/400", 0.05, "less").working();
+    List<Derivation> workings = ask("14/400", 0.05, "less").working();
     assertThat(workings).extracting(each -> each.method().id()).containsExactly("score", "wilson");
     List<WorkingStep> steps = workings.get(0).steps();
     assertThat(steps)
@@ -249,7 +249,7 @@ class RateQuestionTest {
               .ask();
       boolean degenerate = tally.equals("0/30") || tally.equals("30/30");
       assertThat(answer.working()).hasSize(degenerate ? 7 : 8);
-      for (Working working : answer.working()) {
+      for (Derivation working : answer.working()) {
         List<WorkingStep> steps = working.steps();
         answer.intervals().stream()
             .filter(interval -> working.title().endsWith("interval by hand"))

@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Several answers in one field, such as {@code ash;iron}: a unit may have given each of them. */
-record Answers(Spec spec, String separator) {
+record Answers(QuestionArguments spec, String separator) {
   Answers {
     spec.check(!separator.isEmpty(), "{split} must be what stands between answers, such as ';'");
     spec.check(

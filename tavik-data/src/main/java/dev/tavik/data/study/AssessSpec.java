@@ -1,7 +1,7 @@
 package dev.tavik.data.study;
 
 import dev.tavik.answer.Question;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the behaviour of methods from its words. */
-record AssessSpec(Spec spec) {
+record AssessSpec(QuestionArguments spec) {
 
   /**
    * Makes the question.
@@ -24,7 +24,7 @@ record AssessSpec(Spec spec) {
    * @throws SpecException if the words make no question
    * @throws IllegalArgumentException if a value is out of its range
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     return new AssessSpec(spec).question();
   }
 

@@ -7,7 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The words of the Bayesian view of one rate or of two. */
-record BayesSpec(Spec spec) {
+record BayesSpec(QuestionArguments spec) {
   private static final List<String> WORDS = List.of("prior", "region");
 
   /** The view of one rate; null where no word asks for it. */

@@ -7,9 +7,9 @@ import dev.tavik.planning.Design;
 import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.Sampling;
-import dev.tavik.planning.Theory;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.TwoProportionTest;
@@ -29,7 +29,7 @@ final class ComparePlanSpec {
   private static final String BASE = "the rate of the group to compare with, such as 8%";
 
   private final PlanSpec plan;
-  private final Spec spec;
+  private final QuestionArguments spec;
 
   ComparePlanSpec(PlanSpec plan) {
     this.plan = plan;
@@ -60,12 +60,13 @@ final class ComparePlanSpec {
     }
     double margin = written == null ? 0 : Proportion.parse(spec.name("margin"), written);
     Hypothesis hypothesis = hypothesis(show, margin, bases, effects);
-    @Nullable Theory theory = plan.theory();
+    @Nullable PowerMethod theory = plan.theory();
     List<Design> designs = new ArrayList<>();
     for (double base : bases) {
       for (double alpha : plan.alphas()) {
         for (TwoProportionTest test : tests(show != Show.DIFFERENCE)) {
-          Theory usual = CompareDesign.hasNormal(test) ? Theory.NORMAL : Theory.EXACT;
+          PowerMethod usual =
+              CompareDesign.hasNormal(test) ? PowerMethod.NORMAL : PowerMethod.EXACT;
           designs.add(
               new CompareDesign(
                   test,
@@ -171,12 +172,12 @@ final class ComparePlanSpec {
         Ranges.proportions(spec, "first-only").stream().map(Effect::rate).toList();
     List<PairedTest> tests =
         spec.methods("tests", List.of(PairedTest.values()), List.of(PairedTest.MCNEMAR));
-    @Nullable Theory theory = plan.theory();
+    @Nullable PowerMethod theory = plan.theory();
     List<Design> designs = new ArrayList<>();
     for (double second : seconds) {
       for (double alpha : plan.alphas()) {
         for (PairedTest test : tests) {
-          Theory usual = test == PairedTest.MCNEMAR ? Theory.NORMAL : Theory.EXACT;
+          PowerMethod usual = test == PairedTest.MCNEMAR ? PowerMethod.NORMAL : PowerMethod.EXACT;
           designs.add(
               new PairedDesign(
                   test,

@@ -6,13 +6,13 @@ import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
@@ -31,11 +31,11 @@ import org.jspecify.annotations.Nullable;
  * units or from four cells.
  */
 final class CompareSpec {
-  private final Spec spec;
-  private final Opening opening;
+  private final QuestionArguments spec;
+  private final SourceOpener opening;
   private final CountsSpec counts;
 
-  private CompareSpec(Spec spec, Opening opening) {
+  private CompareSpec(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.opening = opening;
     this.counts = new CountsSpec(spec, opening);
@@ -52,7 +52,7 @@ final class CompareSpec {
    * @throws IllegalArgumentException if a value is out of its range
    * @throws DataException if the file can't be read or lacks what is asked for
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     if (spec.has("design")) {
       return new CompareSpec(spec, opening).byDesign();
     }
@@ -63,7 +63,7 @@ final class CompareSpec {
     return SimulationSpec.of(spec, () -> new CompareSpec(spec, opening).question());
   }
 
-  private static void requireNoBayes(Spec spec) {
+  private static void requireNoBayes(QuestionArguments spec) {
     for (String word : List.of("bayes", "prior", "region")) {
       spec.check(
           !spec.has(word),
@@ -200,7 +200,7 @@ final class CompareSpec {
     Tabulation counted = counts.tabulation(outcome, group);
     Set<String> success = counts.success(counted, counts.levels(counted));
     CountsSpec.Groups groups = counts.groups(counted, success);
-    CountedFrom from = counts.from(counted, success);
+    Provenance from = counts.from(counted, success);
     return question(
         counts.label(from.outcome() + " " + String.join(" or ", success)),
         groups.tallies(),
@@ -214,7 +214,7 @@ final class CompareSpec {
       Map<String, Tally> tallies,
       List<String> empty,
       CompareSettings settings,
-      @Nullable CountedFrom from) {
+      @Nullable Provenance from) {
     List<NamedTally> groups = new ArrayList<>();
     tallies.forEach((name, tally) -> groups.add(new NamedTally(name, tally)));
     if (groups.size() < 2) {
@@ -246,7 +246,7 @@ final class CompareSpec {
   }
 
   /** The group that the others are compared with, among all groups. */
-  static @Nullable String baseline(Spec spec, List<String> names) {
+  static @Nullable String baseline(QuestionArguments spec, List<String> names) {
     String typed = spec.text("baseline");
     if (typed == null) {
       return null;

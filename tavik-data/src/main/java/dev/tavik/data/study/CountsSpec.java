@@ -12,12 +12,12 @@ import dev.tavik.data.CountRequest;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Missing;
-import dev.tavik.data.Opening;
 import dev.tavik.data.Reading;
 import dev.tavik.data.Recoding;
 import dev.tavik.data.RowsInOrder;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.Sources;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -31,8 +31,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The words that say where counts come from, which every kind of question has. */
-record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
-  CountsSpec(Spec spec, Opening opening) {
+record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodings) {
+  CountsSpec(QuestionArguments spec, SourceOpener opening) {
     this(spec, opening, new Recodings(spec, opening));
   }
 
@@ -360,8 +360,8 @@ record CountsSpec(Spec spec, Opening opening, Recodings recodings) {
   }
 
   /** Where the counts of a file came from. */
-  CountedFrom from(Tabulation counted, Set<String> success) {
-    return CountedFrom.of(counted, List.copyOf(success), spec.text("count"), filters());
+  Provenance from(Tabulation counted, Set<String> success) {
+    return Provenance.of(counted, List.copyOf(success), spec.text("count"), filters());
   }
 
   /** Refuses one column for two purposes. */

@@ -12,7 +12,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The words that say how strictly an association is judged, by which tests, and what is shown. */
-record CrossSettingsSpec(Spec spec) {
+record CrossSettingsSpec(QuestionArguments spec) {
 
   CrossSettings settings() {
     CrossSettings settings = CrossSettings.usual();

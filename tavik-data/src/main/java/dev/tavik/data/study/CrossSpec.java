@@ -13,8 +13,8 @@ import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.data.SourceOpener;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.cross.AgreementQuestion;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.cross.CrossSettings;
@@ -47,11 +47,11 @@ final class CrossSpec {
     "sampling"
   };
 
-  private final Spec spec;
-  private final Opening opening;
+  private final QuestionArguments spec;
+  private final SourceOpener opening;
   private final CountsSpec counts;
 
-  private CrossSpec(Spec spec, Opening opening) {
+  private CrossSpec(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.opening = opening;
     this.counts = new CountsSpec(spec, opening);
@@ -68,7 +68,7 @@ final class CrossSpec {
    * @throws IllegalArgumentException if a value is out of its range
    * @throws DataException if the file can't be read or lacks what is asked for
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     return spec.has("design")
         ? new CrossSpec(spec, opening).byDesign()
         : SimulationSpec.of(spec, () -> new CrossSpec(spec, opening).question());
@@ -185,8 +185,8 @@ final class CrossSpec {
         TwoWayTable.read(
                 spec.required("table", "a labelled two-way table"), opening, counts.reading())
             .withoutTotalColumn();
-    CountedFrom from =
-        CountedFrom.table(
+    Provenance from =
+        Provenance.table(
             table.source(),
             String.join(", ", table.columns()),
             List.of(),
@@ -200,7 +200,7 @@ final class CrossSpec {
 
   private Question fromFile(CrossSettings settings, boolean paired) {
     Tabulation counted = counts.unmerged(column("rows"), column("columns"));
-    CountedFrom from = counts.from(counted, Set.of());
+    Provenance from = counts.from(counted, Set.of());
     String first = counted.columns().get(0);
     String second = counted.columns().get(1);
     return paired
@@ -250,7 +250,7 @@ final class CrossSpec {
   }
 
   private Question association(
-      String label, Grid found, CrossSettings settings, @Nullable CountedFrom from) {
+      String label, Grid found, CrossSettings settings, @Nullable Provenance from) {
     Grid grid = arranged(found);
     CrossTable table = grid.table();
     if (settings.ordered().rows()) {
@@ -343,7 +343,7 @@ final class CrossSpec {
 
   /** Rows and columns get the same levels, those that either lacks with counts of 0. */
   private Question agreement(
-      Grid found, String first, String second, CrossSettings settings, @Nullable CountedFrom from) {
+      Grid found, String first, String second, CrossSettings settings, @Nullable Provenance from) {
     Grid grid = arranged(found);
     Set<String> all = new LinkedHashSet<>(grid.rows());
     all.addAll(grid.columns());
@@ -414,7 +414,7 @@ final class CrossSpec {
           DataException.Code.LEVEL,
           counted.source() + ": no stratum has units of both " + String.join(" and ", rowNames));
     }
-    CountedFrom from = counts.from(counted, Set.of());
+    Provenance from = counts.from(counted, Set.of());
     return new StrataQuestion(
         counts.label(
             say(

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 
 /** Opens the rows of a database from their words. */
-record DatabaseSpec(Spec spec) {
+record DatabaseSpec(QuestionArguments spec) {
   /** The words beside the database itself. */
   static final String[] WORDS = {
     "query", "relation", "order-by", "show-sql", "db-timeout", "db-credentials", "driver-path"

@@ -33,10 +33,10 @@ final class DesignSpec {
 
   private static final String FAY = "balanced-fay";
 
-  private final Spec spec;
+  private final QuestionArguments spec;
   private final Map<String, String> parts = new LinkedHashMap<>();
 
-  private DesignSpec(Spec spec) {
+  private DesignSpec(QuestionArguments spec) {
     this.spec = spec;
     for (String written : spec.list("design")) {
       int equals = written.indexOf('=');
@@ -57,7 +57,7 @@ final class DesignSpec {
    *
    * @param column the column that is meant by what is written
    */
-  static SampleDesign of(Spec spec, UnaryOperator<String> column) {
+  static SampleDesign of(QuestionArguments spec, UnaryOperator<String> column) {
     return new DesignSpec(spec).design(column);
   }
 

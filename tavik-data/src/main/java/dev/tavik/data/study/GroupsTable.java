@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.Names;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -46,7 +46,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
           "of");
 
   /** The groups, those without observations, and a note of how the table was read. */
-  record Read(Map<String, Tally> groups, List<String> empty, CountedFrom from) {}
+  record Read(Map<String, Tally> groups, List<String> empty, Provenance from) {}
 
   Read read() {
     int totalColumn = totalColumn();
@@ -86,8 +86,8 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
     if (redundant) {
       totals.add("column " + table.columns().get(totalColumn));
     }
-    CountedFrom from =
-        CountedFrom.table(
+    Provenance from =
+        Provenance.table(
             table.source(),
             byTotal ? names(chosen) + " of " + table.columns().get(totalColumn) : names(outcomes),
             chosen.stream().map(table.columns()::get).toList(),
@@ -102,7 +102,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
   }
 
   /** A name such as inspected, or one number in every row, tells of a total. */
-  private CountedFrom doubtful(CountedFrom from, int other, List<Integer> chosen) {
+  private Provenance doubtful(Provenance from, int other, List<Integer> chosen) {
     String name = table.columns().get(other);
     boolean atLeast =
         IntStream.range(0, table.rows().size())

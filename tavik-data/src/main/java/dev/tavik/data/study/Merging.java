@@ -12,7 +12,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /** Puts levels together, as {@code cracked+warped=damaged} says. */
-record Merging(Spec spec, Recodings recodings) {
+record Merging(QuestionArguments spec, Recodings recodings) {
   /**
    * What is put together.
    *

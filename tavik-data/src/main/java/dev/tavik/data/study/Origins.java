@@ -3,7 +3,7 @@ package dev.tavik.data.study;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Origin;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.words.ShellWord;
 import dev.tavik.data.words.Word;
 import java.io.IOException;
@@ -29,10 +29,10 @@ final class Origins {
   private static final DateTimeFormatter DATE =
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm 'UTC'", Locale.ROOT);
 
-  private final Asking asking;
+  private final QuestionKind asking;
   private final Map<String, List<String>> words;
 
-  private Origins(Asking asking, Map<String, List<String>> words) {
+  private Origins(QuestionKind asking, Map<String, List<String>> words) {
     this.asking = asking;
     this.words = words;
   }
@@ -45,7 +45,8 @@ final class Origins {
    * @param opening how files are opened
    * @param study the study that it stands in, beside which its files lie; empty for none
    */
-  static Origin of(Asking asking, Spec spec, Opening opening, String study) {
+  static Origin of(
+      QuestionKind asking, QuestionArguments spec, SourceOpener opening, String study) {
     String data = spec.text("data");
     if (data != null && opening.source(data).isPresent()) {
       // Rows that lie elsewhere are asked by whoever reached them, not by a command.
@@ -71,7 +72,7 @@ final class Origins {
   }
 
   /** Groups that only studies can write under keys of their own are named tallies. */
-  private static void asOptions(Asking asking, Map<String, List<String>> words) {
+  private static void asOptions(QuestionKind asking, Map<String, List<String>> words) {
     List<String> tallies =
         Stream.of("first", "second")
             .map(words::remove)
@@ -136,15 +137,15 @@ final class Origins {
               asking.words().words().stream()
                   .anyMatch(word -> word.name().equals(name) && word.many() == Word.Many.ONE);
           List<String> each = one ? List.of(joined(name, values)) : values;
-          boolean flag = Spec.FLAGS.contains(name);
+          boolean flag = QuestionArguments.FLAGS.contains(name);
           each.forEach(value -> parts.add(literal(flag ? name : name + "=" + value)));
         });
     return say(
         """
-        Spec words =
-            Spec.of(
+        QuestionArguments words =
+            QuestionArguments.of(
                 %s);
-        Answer answer = Asking.%s.question(words, Opening.ofFiles()).ask();
+        Answer answer = QuestionKind.%s.question(words, SourceOpener.ofFiles()).ask();
         Files.writeString(
             Path.of("report.html"), Report.HTML.of(answer, Charts.of(answer)));
         """,
@@ -166,7 +167,7 @@ final class Origins {
     return literal.append('"').toString();
   }
 
-  private static List<String> dates(Spec spec, Opening opening) {
+  private static List<String> dates(QuestionArguments spec, SourceOpener opening) {
     List<String> dates = new ArrayList<>();
     for (String word : List.of("data", "table")) {
       for (String name : spec.all(word)) {

@@ -5,18 +5,18 @@ import dev.tavik.data.words.Words;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.rate.OutlookQuestion;
+import dev.tavik.study.rate.EvidenceForecastQuestion;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about planned observations of a rate from its words. */
-record OutlookSpec(Spec spec) {
+record OutlookSpec(QuestionArguments spec) {
   private static final List<String> WORDS =
       List.of(
           "planned", "threshold", "expect", "against", "alternative", "prior", "bayes", "label");
   private static final int MOST_LINES = 200;
 
-  OutlookQuestion question() {
+  EvidenceForecastQuestion question() {
     for (String word : Words.RATE.names()) {
       // A study gives its alpha to every question.
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
@@ -33,7 +33,7 @@ record OutlookSpec(Spec spec) {
     @Nullable String alternative = spec.text("alternative");
     @Nullable String label = spec.text("label");
     @Nullable String expected = spec.text("expect");
-    return new OutlookQuestion(
+    return new EvidenceForecastQuestion(
         label == null ? "" : label,
         planned(),
         new Hypothesis(
@@ -49,7 +49,7 @@ record OutlookSpec(Spec spec) {
   private double threshold() {
     @Nullable String text = spec.text("threshold");
     if (text == null) {
-      return OutlookQuestion.USUAL_THRESHOLD;
+      return EvidenceForecastQuestion.USUAL_THRESHOLD;
     }
     spec.check(
         text.matches("\\d{1,9}(\\.\\d{1,9})?") && Double.parseDouble(text) > 1,

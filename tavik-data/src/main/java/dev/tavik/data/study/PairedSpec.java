@@ -4,12 +4,12 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.paired.MatchedQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.paired.PairedSettings;
@@ -37,10 +37,10 @@ final class PairedSpec {
               Arrays.stream(DatabaseSpec.WORDS))
           .flatMap(words -> words)
           .toList();
-  private final Spec spec;
+  private final QuestionArguments spec;
   private final CountsSpec counts;
 
-  PairedSpec(Spec spec, Opening opening) {
+  PairedSpec(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.counts = new CountsSpec(spec, opening);
   }
@@ -146,7 +146,7 @@ final class PairedSpec {
         counts.label(String.join(" or ", success)),
         new MatchedTallies(counted.columns(), patterns),
         alpha == null ? 0.05 : Proportion.parse(spec.name("alpha"), alpha),
-        CountedFrom.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters()));
+        Provenance.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters()));
   }
 
   private PairedQuestion fromFile(PairedSettings settings) {
@@ -169,8 +169,8 @@ final class PairedSpec {
     Set<String> levels = new LinkedHashSet<>(counted.levels(0));
     levels.addAll(counted.levels(1));
     Set<String> success = counts.success(counted, new ArrayList<>(levels));
-    CountedFrom from =
-        CountedFrom.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters());
+    Provenance from =
+        Provenance.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters());
     return new PairedQuestion(
         counts.label(String.join(" or ", success)),
         counted.columns().get(0),

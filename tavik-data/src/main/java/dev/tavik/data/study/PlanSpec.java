@@ -4,17 +4,17 @@ import dev.tavik.answer.Question;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
-import dev.tavik.planning.Theory;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
-import dev.tavik.result.DeclinedException;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.plan.PlanQuestion;
 import dev.tavik.study.plan.PlanWords;
-import dev.tavik.study.rate.OutlookQuestion;
+import dev.tavik.study.rate.EvidenceForecastQuestion;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * Makes a plan from its words. What is left out of {@code n}, {@code power} and the effect is
  * solved for; {@code half-width} asks for an interval instead of a test.
  */
-record PlanSpec(Spec spec, Opening opening) {
+record PlanSpec(QuestionArguments spec, SourceOpener opening) {
   private static final Set<String> SHARED = Set.of("label", "for", "n", "units", "response");
   private static final Set<String> OF_TESTS =
       Set.of("alpha", "power", "sides", "alternative", "tests", "method");
@@ -99,10 +99,10 @@ record PlanSpec(Spec spec, Opening opening) {
    * @throws IllegalArgumentException if a value is out of its range
    * @throws DataException if a pilot's file can't be read or lacks what is asked for
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     try {
       return new PlanSpec(spec, opening).question();
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       // A test that was chosen together with something that it can't do.
       throw new SpecException(String.valueOf(e.getMessage()));
     }
@@ -226,7 +226,7 @@ record PlanSpec(Spec spec, Opening opening) {
   List<Double> thresholds() {
     return spec.has("threshold")
         ? Ranges.positive(spec, "threshold", "10,20")
-        : List.of(OutlookQuestion.USUAL_THRESHOLD);
+        : List.of(EvidenceForecastQuestion.USUAL_THRESHOLD);
   }
 
   double number(String word, double otherwise) {
@@ -270,9 +270,9 @@ record PlanSpec(Spec spec, Opening opening) {
   }
 
   /** How power is computed, if that was said. */
-  @Nullable Theory theory() {
+  @Nullable PowerMethod theory() {
     @Nullable String method = spec.text("method");
-    return method == null ? null : Theory.of(method);
+    return method == null ? null : PowerMethod.of(method);
   }
 
   /** The direction; of a one-sided plan without one, where what is expected lies. */

@@ -14,7 +14,7 @@ final class Ranges {
   private Ranges() {}
 
   /** Whole numbers from 1, with thousands separators only in quotes of a file; 1e3 is no number. */
-  static List<Long> counts(Spec spec, String word) {
+  static List<Long> counts(QuestionArguments spec, String word) {
     return read(spec, word, "numbers such as 200,400 or 200..2000:200", Ranges::count).stream()
         .map(BigDecimal::longValueExact)
         .toList();
@@ -29,7 +29,7 @@ final class Ranges {
   }
 
   /** Proportions as people write them. */
-  static List<Double> proportions(Spec spec, String word) {
+  static List<Double> proportions(QuestionArguments spec, String word) {
     return doubles(
         spec,
         word,
@@ -38,7 +38,7 @@ final class Ranges {
   }
 
   /** Differences of proportions. */
-  static List<Double> differences(Spec spec, String word) {
+  static List<Double> differences(QuestionArguments spec, String word) {
     return doubles(
         spec,
         word,
@@ -47,7 +47,7 @@ final class Ranges {
   }
 
   /** Numbers above 0. */
-  static List<Double> positive(Spec spec, String word, String example) {
+  static List<Double> positive(QuestionArguments spec, String word, String example) {
     return doubles(spec, word, "numbers such as " + example, Ranges::positive);
   }
 
@@ -56,12 +56,18 @@ final class Ranges {
   }
 
   private static List<Double> doubles(
-      Spec spec, String word, String example, BiFunction<String, String, BigDecimal> parse) {
+      QuestionArguments spec,
+      String word,
+      String example,
+      BiFunction<String, String, BigDecimal> parse) {
     return read(spec, word, example, parse).stream().map(BigDecimal::doubleValue).toList();
   }
 
   private static List<BigDecimal> read(
-      Spec spec, String word, String example, BiFunction<String, String, BigDecimal> parse) {
+      QuestionArguments spec,
+      String word,
+      String example,
+      BiFunction<String, String, BigDecimal> parse) {
     List<BigDecimal> values = new ArrayList<>();
     for (String part : spec.list(word)) {
       if (!part.contains("..")) {

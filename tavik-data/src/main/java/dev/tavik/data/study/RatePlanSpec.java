@@ -4,11 +4,11 @@ import dev.tavik.answer.Question;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.RatePrecision;
 import dev.tavik.planning.Sampling;
-import dev.tavik.planning.Theory;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Hypothesis;
@@ -22,7 +22,7 @@ final class RatePlanSpec {
   private static final double WORST = 0.5;
 
   private final PlanSpec plan;
-  private final Spec spec;
+  private final QuestionArguments spec;
 
   RatePlanSpec(PlanSpec plan) {
     this.plan = plan;
@@ -39,13 +39,13 @@ final class RatePlanSpec {
     List<Effect> effects = plan.effects();
     List<ProportionTest> tests =
         spec.methods("tests", List.of(ProportionTest.values()), List.of(ProportionTest.SCORE));
-    @Nullable Theory theory = plan.theory();
+    @Nullable PowerMethod theory = plan.theory();
     List<Design> designs = new ArrayList<>();
     for (double value : against) {
       Hypothesis hypothesis = new Hypothesis(value, plan.alternative(against, effects));
       for (double alpha : plan.alphas()) {
         for (ProportionTest test : tests) {
-          Theory usual = RateDesign.hasNormal(test) ? Theory.NORMAL : Theory.EXACT;
+          PowerMethod usual = RateDesign.hasNormal(test) ? PowerMethod.NORMAL : PowerMethod.EXACT;
           designs.add(
               new RateDesign(test, theory == null ? usual : theory, hypothesis, alpha, plan.lot()));
         }

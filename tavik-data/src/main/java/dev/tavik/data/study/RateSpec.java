@@ -5,14 +5,14 @@ import dev.tavik.count.Names;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
 import dev.tavik.data.RowsInOrder;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
@@ -32,10 +32,10 @@ import org.jspecify.annotations.Nullable;
 final class RateSpec {
   private static final int MOST_LEVELS = 50;
 
-  private final Spec spec;
+  private final QuestionArguments spec;
   private final CountsSpec counts;
 
-  private RateSpec(Spec spec, Opening opening) {
+  private RateSpec(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.counts = new CountsSpec(spec, opening);
   }
@@ -51,7 +51,7 @@ final class RateSpec {
    * @throws IllegalArgumentException if a value is out of its range
    * @throws DataException if the file can't be read or lacks what is asked for
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     return spec.has("design")
         ? new RateSpec(spec, opening).question()
         : SimulationSpec.of(spec, () -> new RateSpec(spec, opening).question());
@@ -153,7 +153,7 @@ final class RateSpec {
             ? rows.counts()
             : group == null ? counts.tabulation(outcome) : counts.tabulation(outcome, group);
     Set<String> success = counts.success(counted, counts.levels(counted));
-    CountedFrom from = counts.from(counted, success);
+    Provenance from = counts.from(counted, success);
     String label = counts.label(from.outcome() + " " + String.join(" or ", success));
     if (group == null) {
       RateQuestion question =
@@ -189,8 +189,8 @@ final class RateSpec {
       boolean other = tallies.put(column, Tally.of(sum, counted.total())) == null;
       spec.check(other, "{outcome} must name different columns, got %s twice", column);
     }
-    CountedFrom from =
-        CountedFrom.each(each, List.copyOf(success), spec.text("count"), counts.filters());
+    Provenance from =
+        Provenance.each(each, List.copyOf(success), spec.text("count"), counts.filters());
     String said = String.join(" or ", success);
     return each.size() == 1
         ? RateQuestion.of(tallies.values().iterator().next(), settings)
@@ -219,7 +219,7 @@ final class RateSpec {
     }
     Map<String, Tally> tallies = new LinkedHashMap<>();
     levels.forEach(level -> tallies.put(level, tally(counted, Set.of(level))));
-    CountedFrom from = counts.from(counted, Set.of());
+    Provenance from = counts.from(counted, Set.of());
     return new RateByGroupQuestion(
         counts.label("each level of " + from.outcome()), tallies, List.of(), settings, from);
   }

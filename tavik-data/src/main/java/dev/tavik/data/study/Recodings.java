@@ -6,8 +6,8 @@ import dev.tavik.data.Codebook;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Missing;
-import dev.tavik.data.Opening;
 import dev.tavik.data.Recoding;
+import dev.tavik.data.SourceOpener;
 import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -27,15 +27,15 @@ final class Recodings {
   private static final List<String> COLUMNS =
       List.of("outcome", "outcomes", "group", "rows", "columns", "strata");
 
-  private final Spec spec;
-  private final Opening opening;
+  private final QuestionArguments spec;
+  private final SourceOpener opening;
 
   /** The codebook, once it was read: a file may be a pipe, and is read once. */
   private Optional<Codebook> read = Optional.empty();
 
   private boolean sought;
 
-  Recodings(Spec spec, Opening opening) {
+  Recodings(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.opening = opening;
   }

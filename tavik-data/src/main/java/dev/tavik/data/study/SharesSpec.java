@@ -10,9 +10,9 @@ import dev.tavik.count.Names;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Numbers;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.shares.SharesQuestion;
 import dev.tavik.study.shares.SharesSettings;
 import dev.tavik.survey.SurveyTableTest;
@@ -34,11 +34,11 @@ final class SharesSpec {
       "the claimed shares: 40%,30%,30%, fractions 1/8,7/8, a ratio 4:3:3, named ash=40%,iron=60%, or"
           + " equal";
 
-  private final Spec spec;
-  private final Opening opening;
+  private final QuestionArguments spec;
+  private final SourceOpener opening;
   private final CountsSpec counts;
 
-  private SharesSpec(Spec spec, Opening opening) {
+  private SharesSpec(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.opening = opening;
     this.counts = new CountsSpec(spec, opening);
@@ -55,7 +55,7 @@ final class SharesSpec {
    * @throws IllegalArgumentException if a value is out of its range
    * @throws DataException if the file can't be read or lacks what is asked for
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     return spec.has("design")
         ? new SharesSpec(spec, opening).question()
         : SimulationSpec.of(spec, () -> new SharesSpec(spec, opening).question());
@@ -98,7 +98,7 @@ final class SharesSpec {
     SurveyCounts counted =
         survey().shares(spec.required("outcome", "the column whose levels are counted"));
     Tabulation units = counted.units();
-    CountedFrom from = counts.from(units, Set.of());
+    Provenance from = counts.from(units, Set.of());
     Map<String, Long> named = named(units);
     Shares claimed = claimed(named, from);
     return survey()
@@ -151,8 +151,8 @@ final class SharesSpec {
     for (int i = 0; i < table.rows().size(); i++) {
       named.put(table.rows().get(i), table.cells().get(i).get(0));
     }
-    CountedFrom from =
-        CountedFrom.table(
+    Provenance from =
+        Provenance.table(
             table.source(), table.columns().get(0), List.of(), table.rows(), table.totals());
     return question("", named, settings, from);
   }
@@ -162,7 +162,7 @@ final class SharesSpec {
     counts.requireDifferent("outcome", "count");
     Tabulation counted = counts.tabulation(outcome);
     Map<String, Long> named = named(counted);
-    CountedFrom from = counts.from(counted, Set.of());
+    Provenance from = counts.from(counted, Set.of());
     return question(counted.columns().get(0), named, settings, from);
   }
 
@@ -201,7 +201,7 @@ final class SharesSpec {
   }
 
   private Question question(
-      String label, Map<String, Long> named, SharesSettings settings, @Nullable CountedFrom from) {
+      String label, Map<String, Long> named, SharesSettings settings, @Nullable Provenance from) {
     Shares claimed = claimed(named, from);
     CategoryCounts categories =
         CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
@@ -210,7 +210,7 @@ final class SharesSpec {
   }
 
   /** The claimed shares, one a category; a category that never occurred is added to the others. */
-  private Shares claimed(Map<String, Long> named, @Nullable CountedFrom from) {
+  private Shares claimed(Map<String, Long> named, @Nullable Provenance from) {
     List<String> written = spec.list("against");
     Shares claimed;
     if (written.size() == 1 && written.get(0).equals("equal")) {
@@ -257,7 +257,7 @@ final class SharesSpec {
   }
 
   /** Shares by name; a category that is claimed but was never counted has a count of 0. */
-  private Shares byName(List<String> written, Map<String, Long> named, @Nullable CountedFrom from) {
+  private Shares byName(List<String> written, Map<String, Long> named, @Nullable Provenance from) {
     Map<String, String> shares = new LinkedHashMap<>();
     for (String each : written) {
       int equals = each.lastIndexOf('=');

@@ -16,7 +16,7 @@ final class SimulationSpec {
   private SimulationSpec() {}
 
   /** The question, with its simulated view if that is asked for. */
-  static Question of(Spec spec, Supplier<Question> question) {
+  static Question of(QuestionArguments spec, Supplier<Question> question) {
     spec.requireWith("simulate", "seed", "until-clear", "null-model");
     @Nullable String written = spec.text("simulate");
     if (written == null) {
@@ -36,7 +36,7 @@ final class SimulationSpec {
   }
 
   /** Without one a seed is drawn; the answer names it. */
-  private static long seed(Spec spec) {
+  private static long seed(QuestionArguments spec) {
     @Nullable String written = spec.text("seed");
     if (written == null) {
       return new SecureRandom().nextInt(MOST_SEED);

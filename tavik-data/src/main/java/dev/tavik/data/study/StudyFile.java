@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.answer.Question;
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.study.StudyTree.Items;
 import dev.tavik.data.study.StudyTree.Keys;
 import dev.tavik.data.study.StudyTree.Node;
@@ -42,11 +42,11 @@ public final class StudyFile {
   private static final int DEEPEST = 10;
 
   private final String name;
-  private final Opening opening;
+  private final SourceOpener opening;
   private final Map<String, String> set;
   private final boolean confined;
 
-  private StudyFile(String name, Opening opening, Map<String, String> set, boolean confined) {
+  private StudyFile(String name, SourceOpener opening, Map<String, String> set, boolean confined) {
     this.name = name;
     this.opening = opening;
     this.set = set;
@@ -59,7 +59,7 @@ public final class StudyFile {
    * @param name the file's path; {@code .json} is read as JSON, everything else as YAML
    */
   public static StudyFile of(String name) {
-    return of(name, Opening.ofFiles());
+    return of(name, SourceOpener.ofFiles());
   }
 
   /**
@@ -68,7 +68,7 @@ public final class StudyFile {
    * @param name the file's name; {@code .json} is read as JSON, everything else as YAML
    * @param opening how the file, and the files it names, are opened
    */
-  public static StudyFile of(String name, Opening opening) {
+  public static StudyFile of(String name, SourceOpener opening) {
     return new StudyFile(name, opening, Map.of(), true);
   }
 
@@ -219,7 +219,7 @@ public final class StudyFile {
 
   private static void requireTop(String file, Keys root) {
     Set<String> known = new LinkedHashSet<>(TOP);
-    for (Asking each : Asking.values()) {
+    for (QuestionKind each : QuestionKind.values()) {
       known.addAll(each.words().names());
     }
     known.removeAll(Set.of("label", "working"));

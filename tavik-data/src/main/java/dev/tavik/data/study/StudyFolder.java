@@ -1,7 +1,7 @@
 package dev.tavik.data.study;
 
 import dev.tavik.data.CountSource;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
@@ -13,13 +13,13 @@ import java.util.Optional;
  * study may come from somebody else, and its errors go somewhere: of a file outside, nothing that
  * stands in it is shown.
  */
-final class StudyFolder implements Opening {
-  private final Opening whole;
+final class StudyFolder implements SourceOpener {
+  private final SourceOpener whole;
   private final String study;
   private final boolean confined;
   private boolean left;
 
-  StudyFolder(Opening whole, String study, boolean confined) {
+  StudyFolder(SourceOpener whole, String study, boolean confined) {
     this.whole = whole;
     this.study = study;
     this.confined = confined;
@@ -53,7 +53,7 @@ final class StudyFolder implements Opening {
   }
 
   /** Refuses databases and their drivers where a study is confined: they lie anywhere. */
-  void requireAllowed(Spec spec) {
+  void requireAllowed(QuestionArguments spec) {
     for (String word : List.of("database", "driver-path", "db-credentials")) {
       spec.check(
           !confined || !spec.has(word),

@@ -67,7 +67,7 @@ final class StudyQuestion {
     try {
       kind = values.text(keys.getOrDefault("ask", new Nothing()));
       label = values.text(keys.getOrDefault("label", new Nothing()));
-      Spec spec = spec(asking(kind));
+      QuestionArguments spec = spec(asking(kind));
       folder.requireAllowed(spec);
       Question made = asking(kind).question(spec, folder);
       Origin origin = Origins.of(asking(kind), spec, folder, study);
@@ -90,15 +90,15 @@ final class StudyQuestion {
         : String.valueOf(e.getMessage());
   }
 
-  private Asking asking(String kind) {
+  private QuestionKind asking(String kind) {
     if (keys.isEmpty()) {
       throw new SpecException("a question must be a mapping with 'ask' and its keys");
     }
     String kinds =
-        Arrays.stream(Asking.values())
+        Arrays.stream(QuestionKind.values())
             .map(each -> each.words().kind())
             .collect(Collectors.joining(", "));
-    return Asking.of(kind)
+    return QuestionKind.of(kind)
         .orElseThrow(
             () ->
                 new SpecException(
@@ -107,7 +107,7 @@ final class StudyQuestion {
                         : "ask must be one of " + kinds + ", got '" + kind + "'"));
   }
 
-  private Spec spec(Asking asking) {
+  private QuestionArguments spec(QuestionKind asking) {
     Set<String> known = new LinkedHashSet<>(asking.words().names());
     known.remove("working");
     Set<String> others = new LinkedHashSet<>(keys.keySet());
@@ -123,12 +123,12 @@ final class StudyQuestion {
     for (String key : others) {
       put(said, key, keys.getOrDefault(key, new Nothing()));
     }
-    return new Spec(said, Spec.Wording.KEY);
+    return new QuestionArguments(said, QuestionArguments.Wording.KEY);
   }
 
   private void put(Map<String, List<String>> said, String key, Node node) {
     List<String> texts = values.texts(key, node);
-    if (!Spec.FLAGS.contains(key) || values.on(key, texts)) {
+    if (!QuestionArguments.FLAGS.contains(key) || values.on(key, texts)) {
       said.put(key, key.equals("outcome") && texts.size() > 1 ? List.of(listed(texts)) : texts);
     }
   }
@@ -141,7 +141,7 @@ final class StudyQuestion {
   }
 
   /** Whether a default is for this question: what is about rows isn't where counts are given. */
-  private boolean holds(Asking asking, String key) {
+  private boolean holds(QuestionKind asking, String key) {
     @Nullable Heading heading =
         asking.words().words().stream()
             .filter(word -> word.name().equals(key))
@@ -152,10 +152,10 @@ final class StudyQuestion {
     boolean otherRows =
         (key.equals("data") && keys.containsKey("database"))
             || (key.equals("database") && keys.containsKey("data"));
-    if (asking == Asking.PLAN && key.equals("level") && !keys.containsKey("half-width")) {
+    if (asking == QuestionKind.PLAN && key.equals("level") && !keys.containsKey("half-width")) {
       return false;
     }
-    return heading != Heading.COUNTS || !(counted || otherRows || asking == Asking.PLAN);
+    return heading != Heading.COUNTS || !(counted || otherRows || asking == QuestionKind.PLAN);
   }
 
   private Question unanswered(String kind, String label, String code, String message) {

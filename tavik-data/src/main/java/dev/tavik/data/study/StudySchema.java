@@ -55,7 +55,7 @@ public final class StudySchema {
     root.put("additionalProperties", false);
     ObjectNode defined = root.putObject("$defs");
     value(defined);
-    for (Asking each : Asking.values()) {
+    for (QuestionKind each : QuestionKind.values()) {
       String kind = each.words().kind();
       kinds.addObject().put("$ref", "#/$defs/" + kind);
       question(defined.putObject(kind), each.words());
@@ -66,7 +66,7 @@ public final class StudySchema {
   /** The words that may stand at the top, for every question that knows them. */
   private static Map<String, String> defaults() {
     Map<String, String> names = new TreeMap<>();
-    for (Asking each : Asking.values()) {
+    for (QuestionKind each : QuestionKind.values()) {
       each.words().names().forEach(name -> names.putIfAbsent(name, help(each.words(), name)));
     }
     names.keySet().removeAll(Set.of("label", "working", "adjust"));

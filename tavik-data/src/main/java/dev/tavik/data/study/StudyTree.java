@@ -10,7 +10,7 @@ import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
 import com.fasterxml.jackson.dataformat.yaml.YAMLParser;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.StrictReader;
 import java.io.IOException;
 import java.io.Reader;
@@ -58,7 +58,7 @@ final class StudyTree {
    *
    * @throws DataException if it can't be read, or is neither YAML nor, where its name ends so, JSON
    */
-  static Node read(String name, Opening opening) {
+  static Node read(String name, SourceOpener opening) {
     JsonFactory factory =
         name.toLowerCase(Locale.ROOT).endsWith(".json") ? new JsonFactory() : new YAMLFactory();
     try (Reader text = StrictReader.of(name, opening.open(name));

@@ -7,12 +7,12 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Choices;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.SurveyCrossQuestion;
@@ -32,7 +32,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Makes questions about designed samples from their words. */
-record SurveySpec(Spec spec, CountsSpec counts) {
+record SurveySpec(QuestionArguments spec, CountsSpec counts) {
   private static final String NO_LIKELIHOOD =
       "a Bayes factor needs a likelihood, which weights and clusters don't give; the nearest is the"
           + " interval by the design";
@@ -110,7 +110,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
     try {
       DesignedSample.of(counted);
       return counted;
-    } catch (DeclinedException e) {
+    } catch (NotApplicableException e) {
       throw new DataException(
           DataException.Code.COUNT, "%s: %s", counted.units().source(), e.reason());
     }
@@ -124,7 +124,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
     SurveyCounts counted = group == null ? counted(outcome) : counted(outcome, group);
     Tabulation units = counted.units();
     Set<String> success = counts.success(units, counts.levels(units));
-    CountedFrom from = counts.from(units, success);
+    Provenance from = counts.from(units, success);
     SurveyRateQuestion question =
         SurveyRateQuestion.of(
             counted, hypothesis.against(), counts.holding(units, success).toArray(String[]::new));
@@ -144,7 +144,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
     SurveyCounts counted = counted(outcome, group);
     Tabulation units = counted.units();
     Set<String> success = counts.success(units, counts.levels(units));
-    CountedFrom from = counts.from(units, success);
+    Provenance from = counts.from(units, success);
     List<String> groups = units.levels(1);
     if (groups.size() < 2) {
       throw new DataException(
@@ -183,7 +183,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
   }
 
   Question shares(
-      SurveyCounts counted, List<String> levels, Shares claimed, CountedFrom from, String label) {
+      SurveyCounts counted, List<String> levels, Shares claimed, Provenance from, String label) {
     SurveySharesQuestion question =
         new SurveySharesQuestion(
             label,
@@ -206,7 +206,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
   Question cross(String... columns) {
     SurveyCounts counted = counted(columns);
     Tabulation units = counted.units();
-    CountedFrom from = counts.from(units, Set.of());
+    Provenance from = counts.from(units, Set.of());
     Grid grid = CrossSpec.grid(units);
     grid = spec.has("order") ? grid.ordered(spec.list("order"), spec.name("order")) : grid;
     List<String> rows = grid.rows();
@@ -247,7 +247,7 @@ record SurveySpec(Spec spec, CountsSpec counts) {
     return each;
   }
 
-  static Hypothesis hypothesis(Spec spec) {
+  static Hypothesis hypothesis(QuestionArguments spec) {
     String against =
         spec.required(
             "against", "the value that the rate is held against, such as 0.05, 5% or 1/20");

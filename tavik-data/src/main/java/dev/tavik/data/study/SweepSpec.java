@@ -6,9 +6,9 @@ import dev.tavik.count.Crossings;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Adjustment;
-import dev.tavik.study.CountedFrom;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.sweep.SurveySweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion.Sorting;
@@ -25,12 +25,12 @@ import org.jspecify.annotations.Nullable;
 final class SweepSpec {
   private static final int MOST_LEVELS = 50;
 
-  private final Spec spec;
+  private final QuestionArguments spec;
   private final CountsSpec counts;
   private final Map<String, CrossTable> tables = new LinkedHashMap<>();
   private final Map<String, String> leftOut = new LinkedHashMap<>();
 
-  private SweepSpec(Spec spec, Opening opening) {
+  private SweepSpec(QuestionArguments spec, SourceOpener opening) {
     this.spec = spec;
     this.counts = new CountsSpec(spec, opening);
   }
@@ -43,7 +43,7 @@ final class SweepSpec {
    * @throws SpecException if the words make no question
    * @throws DataException if the file can't be read or lacks what is asked for
    */
-  static Question question(Spec spec, Opening opening) {
+  static Question question(QuestionArguments spec, SourceOpener opening) {
     return new SweepSpec(spec, opening).question();
   }
 
@@ -78,8 +78,8 @@ final class SweepSpec {
                   .map(each -> each.getKey() + " (" + each.getValue() + ")")
                   .collect(Collectors.joining(", ", "; left out: ", "")));
     }
-    CountedFrom from =
-        CountedFrom.each(swept.tables(), List.of(), spec.text("count"), counts.filters());
+    Provenance from =
+        Provenance.each(swept.tables(), List.of(), spec.text("count"), counts.filters());
     if (spec.has("design")) {
       return byDesign(first.columns().get(1), settings, from);
     }
@@ -91,7 +91,7 @@ final class SweepSpec {
   }
 
   /** The columns of the design are no outcomes. */
-  private Question byDesign(String group, SweepSettings settings, CountedFrom from) {
+  private Question byDesign(String group, SweepSettings settings, Provenance from) {
     SurveySpec survey = new SurveySpec(spec, counts);
     SampleDesign design = survey.design();
     List<String> columns = new ArrayList<>(tables.keySet());

@@ -6,11 +6,11 @@ import dev.tavik.answer.Question;
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CrossTable;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
+import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.TableDesign;
-import dev.tavik.planning.Theory;
 import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Caution;
@@ -36,10 +36,10 @@ final class TablePlanSpec {
   private static final double WHOLE = 1e-9;
 
   private final PlanSpec plan;
-  private final Spec spec;
-  private final Opening opening;
+  private final QuestionArguments spec;
+  private final SourceOpener opening;
 
-  TablePlanSpec(PlanSpec plan, Opening opening) {
+  TablePlanSpec(PlanSpec plan, SourceOpener opening) {
     this.plan = plan;
     this.spec = plan.spec();
     this.opening = opening;
@@ -54,7 +54,7 @@ final class TablePlanSpec {
 
   Question table() {
     spec.check(
-        plan.theory() != Theory.EXACT,
+        plan.theory() != PowerMethod.EXACT,
         "{method} exact isn't offered for tables: their power is by the noncentral chi-square"
             + " distribution");
     spec.requireWith("data", "rows", "columns", "count", "where", "missing");
@@ -220,7 +220,8 @@ final class TablePlanSpec {
       }
     }
     CrossTable table =
-        ((CrossQuestion) CrossSpec.question(new Spec(words, spec.wording()), opening)).table();
+        ((CrossQuestion) CrossSpec.question(new QuestionArguments(words, spec.wording()), opening))
+            .table();
     double w = AssociationMeasure.COHENS_W.of(table).value();
     String name = spec.has("table") ? spec.all("table").get(0) : spec.all("data").get(0);
     cautions.add(pilot(name, table.total(), w));
@@ -250,7 +251,7 @@ final class TablePlanSpec {
     if (scores.isEmpty()) {
       IntStream.rangeClosed(1, rates.size()).forEach(i -> scores.add((double) i));
     }
-    if (plan.theory() == Theory.EXACT || spec.has("tests")) {
+    if (plan.theory() == PowerMethod.EXACT || spec.has("tests")) {
       throw new SpecException(
           "%s has no choice for a trend: its power is by the normal distribution",
           spec.name(spec.has("tests") ? "tests" : "method"));

@@ -1,7 +1,7 @@
 package dev.tavik.data.study;
 
 import dev.tavik.answer.Question;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.words.Words;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
@@ -14,7 +14,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** Makes a question about the tail of a distribution from its words. */
-record TailSpec(Spec spec) {
+record TailSpec(QuestionArguments spec) {
   /** The parameters of each distribution, those that may be left out in brackets. */
   private static final Map<String, List<String>> PARAMETERS = new LinkedHashMap<>();
 
@@ -41,7 +41,7 @@ record TailSpec(Spec spec) {
    * @throws SpecException if the words make no question
    * @throws IllegalArgumentException if a value is out of its range
    */
-  public static Question question(Spec spec, Opening opening) {
+  public static Question question(QuestionArguments spec, SourceOpener opening) {
     return new TailSpec(spec).question();
   }
 

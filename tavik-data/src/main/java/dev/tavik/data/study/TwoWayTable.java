@@ -3,8 +3,8 @@ package dev.tavik.data.study;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
 import dev.tavik.data.Reading;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.TextTable;
 import dev.tavik.data.TextTable.Line;
 import java.util.ArrayList;
@@ -66,7 +66,7 @@ record TwoWayTable(
   }
 
   /** Reads a table; a row of totals that adds up is left out, one that doesn't is refused. */
-  static TwoWayTable read(String name, Opening opening, Reading said) {
+  static TwoWayTable read(String name, SourceOpener opening, Reading said) {
     List<Line> lines = TextTable.read(name, opening, said);
     int head = header(name, lines);
     if (head + 1 >= lines.size()) {

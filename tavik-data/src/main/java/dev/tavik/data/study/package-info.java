@@ -1,7 +1,7 @@
 /**
  * Questions in words. A {@link dev.tavik.data.study.StudyFile} holds questions; a {@link
- * dev.tavik.data.study.Spec} is one question as options or keys wrote it; {@link
- * dev.tavik.data.study.Asking} makes the question.
+ * dev.tavik.data.study.QuestionArguments} is one question as options or keys wrote it; {@link
+ * dev.tavik.data.study.QuestionKind} makes the question.
  */
 @NullMarked
 package dev.tavik.data.study;

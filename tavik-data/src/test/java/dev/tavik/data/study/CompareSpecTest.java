@@ -8,7 +8,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Caution.Code;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
@@ -34,14 +34,15 @@ class CompareSpecTest {
       values.put(
           word.substring(0, colon), Arrays.asList(word.substring(colon + 1).split("\\|", -1)));
     }
-    Opening opening =
+    SourceOpener opening =
         name -> {
           if (!name.equals("file")) {
             throw new NoSuchFileException(name);
           }
           return new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8));
         };
-    return CompareSpec.question(new Spec(values, Spec.Wording.KEY), opening);
+    return CompareSpec.question(
+        new QuestionArguments(values, QuestionArguments.Wording.KEY), opening);
   }
 
   private static CompareQuestion two(Question question) {

@@ -15,7 +15,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is written of a design becomes one, from options and from studies. */
 class DesignSpecTest {
   private static SampleDesign design(String... written) {
-    Spec spec = new Spec(Map.of("design", List.of(written)), Spec.Wording.OPTION);
+    QuestionArguments spec =
+        new QuestionArguments(Map.of("design", List.of(written)), QuestionArguments.Wording.OPTION);
     return DesignSpec.of(spec, column -> column.equals("Region") ? "region" : column);
   }
 

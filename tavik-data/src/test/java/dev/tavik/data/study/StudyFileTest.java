@@ -15,7 +15,7 @@ import dev.tavik.answer.Failure;
 import dev.tavik.answer.Origin;
 import dev.tavik.data.DataException;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Adjustment;
 import dev.tavik.study.StudyAnswer;
 import java.io.IOException;
@@ -283,12 +283,12 @@ class StudyFileTest {
   /** A fault in one question is that question's; the others are answered. */
   @Test
   void aFaultCostsOneQuestion() throws IOException {
-    Opening faulty =
+    SourceOpener faulty =
         name -> {
           if (name.endsWith("fault.csv")) {
             throw new IllegalStateException("a bug");
           }
-          return Opening.file(name);
+          return SourceOpener.file(name);
         };
     Path file = folder.resolve("study/study.yaml");
     Files.writeString(

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import dev.tavik.answer.Answer;
 import dev.tavik.count.CrossTable;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.study.sweep.SweepQuestion;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -26,7 +26,9 @@ class SweepSpecTest {
       rows.add("g" + i + (i % 2 == 0 ? ",sound" : ",cracked"));
     }
     Path file = Files.write(folder.resolve("log.csv"), rows);
-    return Asking.SWEEP.question(Spec.of("data=" + file, "group=group"), Opening.ofFiles()).ask();
+    return QuestionKind.SWEEP
+        .question(QuestionArguments.of("data=" + file, "group=group"), SourceOpener.ofFiles())
+        .ask();
   }
 
   @Test
@@ -47,19 +49,21 @@ class SweepSpecTest {
   void rowsOfOneClassAreSwept() throws IOException {
     List<String> rows = List.of("score,kiln,grade", "3,N,a", ",N,a", "2,S,b", "9,S,a", "4,N,b");
     Path file = Files.write(folder.resolve("scores.csv"), rows);
-    Spec spec =
-        Spec.of("data=" + file, "group=kiln", "where=Score=low", "cut=score:0-6=low,7-10=high");
-    SweepQuestion held = (SweepQuestion) Asking.SWEEP.question(spec, Opening.ofFiles());
+    QuestionArguments spec =
+        QuestionArguments.of(
+            "data=" + file, "group=kiln", "where=Score=low", "cut=score:0-6=low,7-10=high");
+    SweepQuestion held = (SweepQuestion) QuestionKind.SWEEP.question(spec, SourceOpener.ofFiles());
     assertThat(held.tables()).containsOnlyKeys("grade");
     assertThat(held.tables().values()).extracting(CrossTable::total).containsExactly(3L);
-    Spec none = Spec.of("data=" + file, "group=kiln", "where=score=3");
+    QuestionArguments none = QuestionArguments.of("data=" + file, "group=kiln", "where=score=3");
     assertThatExceptionOfType(DataException.class)
-        .isThrownBy(() -> Asking.SWEEP.question(none, Opening.ofFiles()))
+        .isThrownBy(() -> QuestionKind.SWEEP.question(none, SourceOpener.ofFiles()))
         .withMessage(
             "no column classifies what kiln could differ in; left out: grade (one value only)");
-    Spec other = Spec.of("data=" + file, "group=kiln", "cut=marks:0-6=low,7-10=high");
+    QuestionArguments other =
+        QuestionArguments.of("data=" + file, "group=kiln", "cut=marks:0-6=low,7-10=high");
     assertThatExceptionOfType(SpecException.class)
-        .isThrownBy(() -> Asking.SWEEP.question(other, Opening.ofFiles()))
+        .isThrownBy(() -> QuestionKind.SWEEP.question(other, SourceOpener.ofFiles()))
         .withMessageContaining("--cut names marks");
   }
 }

@@ -13,7 +13,7 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Word;
@@ -36,7 +36,7 @@ import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.plan.PlanQuestion;
-import dev.tavik.study.rate.OutlookQuestion;
+import dev.tavik.study.rate.EvidenceForecastQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.shares.SharesQuestion;
 import dev.tavik.study.simulated.SimulatedQuestion;
@@ -59,7 +59,7 @@ class WordsTest {
   private static final Tally NORTH = Tally.of(14, 400);
   private static final Tally SOUTH = Tally.of(31, 410);
 
-  private static Question asked(Asking asking, String... words) {
+  private static Question asked(QuestionKind asking, String... words) {
     Map<String, List<String>> values = new LinkedHashMap<>();
     for (String word : words) {
       int equals = word.indexOf('=');
@@ -67,7 +67,8 @@ class WordsTest {
           .computeIfAbsent(word.substring(0, equals), key -> new ArrayList<>())
           .add(word.substring(equals + 1));
     }
-    return asking.question(new Spec(values, Spec.Wording.OPTION), Opening::file);
+    return asking.question(
+        new QuestionArguments(values, QuestionArguments.Wording.OPTION), SourceOpener::file);
   }
 
   static Stream<Arguments> questions() {
@@ -77,105 +78,109 @@ class WordsTest {
         SharesQuestion.of(
             CategoryCounts.of(List.of("ash", "iron"), List.of(31L, 22L)), Shares.of(0.6, 0.4));
     return Stream.of(
-        Arguments.of(rate, Asking.RATE, "tally=14/400 against=5%"),
+        Arguments.of(rate, QuestionKind.RATE, "tally=14/400 against=5%"),
         Arguments.of(
             rate.named("Cracks").alternative(Alternative.LESS).alpha(0.01).level(0.9),
-            Asking.RATE,
+            QuestionKind.RATE,
             "tally=14/400 against=0.05 label=Cracks alternative=less alpha=1% level=90%"),
         Arguments.of(
             rate.tests(ProportionTest.EXACT, ProportionTest.MID_P)
                 .intervals(ProportionInterval.BLAKER),
-            Asking.RATE,
+            QuestionKind.RATE,
             "tally=14/400 against=1/20 tests=exact,mid-p intervals=blaker"),
         Arguments.of(
-            rate.tests(ProportionTest.values()), Asking.RATE, "tally=14/400 against=5% tests=all"),
+            rate.tests(ProportionTest.values()),
+            QuestionKind.RATE,
+            "tally=14/400 against=5% tests=all"),
         Arguments.of(
             rate.tests(ProportionTest.SCORE).intervals(ProportionInterval.WILSON).lot(1000),
-            Asking.RATE,
+            QuestionKind.RATE,
             "tally=14/400 against=5% tests=score intervals=wilson lot=1000"),
         Arguments.of(
-            rate.bayes(BayesSettings.usual()), Asking.RATE, "tally=14/400 against=5% bayes=true"),
+            rate.bayes(BayesSettings.usual()),
+            QuestionKind.RATE,
+            "tally=14/400 against=5% bayes=true"),
         Arguments.of(
             SimulatedQuestion.of(rate, Draws.of(1000, 7)),
-            Asking.RATE,
+            QuestionKind.RATE,
             "tally=14/400 against=5% simulate=1000 seed=7"),
         Arguments.of(
-            OutlookQuestion.of(Hypothesis.less(0.05), 200L, 400L)
+            EvidenceForecastQuestion.of(Hypothesis.less(0.05), 200L, 400L)
                 .prior(new BetaPrior(2, 38))
                 .threshold(10)
                 .expecting(0.03),
-            Asking.RATE,
+            QuestionKind.RATE,
             "planned=200,400 against=5% alternative=less prior=2,38 threshold=10 expect=3%"),
-        Arguments.of(compare, Asking.COMPARE, "tally=North=14/400 tally=South=31/410"),
+        Arguments.of(compare, QuestionKind.COMPARE, "tally=North=14/400 tally=South=31/410"),
         Arguments.of(
             CompareQuestion.of(SOUTH, NORTH).groups("South", "North"),
-            Asking.COMPARE,
+            QuestionKind.COMPARE,
             "tally=North=14/400 tally=South=31/410 baseline=North"),
         Arguments.of(
             compare
                 .against(0.02)
                 .tests(TwoProportionTest.SCORE)
                 .intervals(DifferenceInterval.MEE, OddsRatioInterval.SCORE),
-            Asking.COMPARE,
+            QuestionKind.COMPARE,
             "tally=North=14/400 tally=South=31/410 against=2% tests=score intervals=mee,score"),
         Arguments.of(
             compare.equivalent(0.03),
-            Asking.COMPARE,
+            QuestionKind.COMPARE,
             "tally=North=14/400 tally=South=31/410 margin=3% show=equivalent"),
         Arguments.of(
             compare.noninferior(0.03, Alternative.LESS),
-            Asking.COMPARE,
+            QuestionKind.COMPARE,
             "tally=North=14/400 tally=South=31/410 margin=3% show=noninferior alternative=less"),
         Arguments.of(
             PairedQuestion.of(PairedTally.of(49, 3, 10, 178))
                 .alternative(Alternative.GREATER)
                 .tests(PairedTest.MCNEMAR_MID_P)
                 .intervals(PairedDifferenceInterval.WALD),
-            Asking.COMPARE,
+            QuestionKind.COMPARE,
             "paired=true cells=49_3;_10_178 alternative=greater tests=mcnemar-mid-p intervals=wald"),
-        Arguments.of(shares, Asking.SHARES, "counts=ash=31 counts=iron=22 against=60%,40%"),
+        Arguments.of(shares, QuestionKind.SHARES, "counts=ash=31 counts=iron=22 against=60%,40%"),
         Arguments.of(
             shares
                 .tests(SharesTest.PEARSON)
                 .intervals(SharesInterval.WILSON, SharesInterval.GOODMAN)
                 .alpha(0.1),
-            Asking.SHARES,
+            QuestionKind.SHARES,
             "counts=ash=31 counts=iron=22 against=iron=0.4,ash=0.6 tests=pearson alpha=10%"
                 + " intervals=wilson,goodman"),
         Arguments.of(
             CrossQuestion.of(CrossTable.of(new long[][] {{12, 5}, {7, 9}}))
                 .tests(TableTest.FISHER, TableTest.PEARSON)
                 .level(0.9),
-            Asking.CROSS,
+            QuestionKind.CROSS,
             "cells=12_5;_7_9 tests=fisher,pearson level=0.9"),
         Arguments.of(
             PlanQuestion.forSizes(
                 RateDesign.of(ProportionTest.SCORE, Hypothesis.twoSided(0.08), 0.05),
                 List.of(Effect.rate(0.05), Effect.rate(0.06)),
                 List.of(0.9)),
-            Asking.PLAN,
+            QuestionKind.PLAN,
             "for=rate against=8% expect=5%,6% power=90%"),
         Arguments.of(
             AssessQuestion.rate(40, List.of(0.05, 0.1)).alternative(Alternative.LESS),
-            Asking.ASSESS,
+            QuestionKind.ASSESS,
             "for=rate n=40 p=5%,10% alternative=less"),
         Arguments.of(
             AssessQuestion.compare(40, 60, List.of(0.05, 0.1)),
-            Asking.ASSESS,
+            QuestionKind.ASSESS,
             "for=compare n=40,60 p=5%,10%"),
         Arguments.of(
             TailQuestion.beyond(Tail.normal(0, 1), -2.5),
-            Asking.TAIL,
+            QuestionKind.TAIL,
             "distribution=normal value=-2.5"),
         Arguments.of(
             TailQuestion.leaving(Tail.chiSquare(6), 0.05),
-            Asking.TAIL,
+            QuestionKind.TAIL,
             "distribution=chi-square df=6 area=5%"));
   }
 
   @ParameterizedTest(name = "{2}")
   @MethodSource("questions")
-  void wordsMakeTheQuestionThatJavaMakes(Question expected, Asking asking, String words) {
+  void wordsMakeTheQuestionThatJavaMakes(Question expected, QuestionKind asking, String words) {
     String[] each = words.split(" ");
     for (int i = 0; i < each.length; i++) {
       each[i] = each[i].replace('_', ' ');
@@ -187,10 +192,10 @@ class WordsTest {
 
   /** Options, study keys and guides are made of it: each word once, said in a sentence. */
   @ParameterizedTest
-  @EnumSource(Asking.class)
-  void everyWordIsSaidOnceAndExplained(Asking asking) {
+  @EnumSource(QuestionKind.class)
+  void everyWordIsSaidOnceAndExplained(QuestionKind asking) {
     Vocabulary words = asking.words();
-    assertThat(Asking.of(words.kind())).contains(asking);
+    assertThat(QuestionKind.of(words.kind())).contains(asking);
     assertThat(Words.all()).contains(words);
     assertThat(words.purpose()).matches("[A-Z].*[.?]");
     assertThat(words.examples()).isNotEmpty();
@@ -208,27 +213,32 @@ class WordsTest {
 
   @Test
   void wordsOfOtherQuestionsAreNotAskedFor() {
-    assertThat(Asking.of("weigh")).isEmpty();
+    assertThat(QuestionKind.of("weigh")).isEmpty();
     assertThat(Words.RATE.names()).contains("tally", "against").doesNotContain("cells", "rows");
     assertThat(Words.CROSS.names()).contains("cells", "rows").doesNotContain("margin");
-    assertThat(Spec.FLAGS).containsAll(Set.of("bayes", "working", "paired", "sequence"));
+    assertThat(QuestionArguments.FLAGS)
+        .containsAll(Set.of("bayes", "working", "paired", "sequence"));
   }
 
   /** Messages name words as they were written. */
   @ParameterizedTest
-  @EnumSource(Spec.Wording.class)
-  void messagesNameWordsAsTheyWereWritten(Spec.Wording wording) {
+  @EnumSource(QuestionArguments.Wording.class)
+  void messagesNameWordsAsTheyWereWritten(QuestionArguments.Wording wording) {
     Map<String, List<String>> values = Map.of("tally", List.of("14/400"), "lot", List.of("many"));
-    String lot = wording == Spec.Wording.OPTION ? "--lot" : "lot";
-    String against = wording == Spec.Wording.OPTION ? "--against" : "against";
+    String lot = wording == QuestionArguments.Wording.OPTION ? "--lot" : "lot";
+    String against = wording == QuestionArguments.Wording.OPTION ? "--against" : "against";
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> Asking.RATE.question(new Spec(values, wording), Opening::file))
+        .isThrownBy(
+            () ->
+                QuestionKind.RATE.question(
+                    new QuestionArguments(values, wording), SourceOpener::file))
         .withMessageStartingWith(against + " is needed");
     assertThatIllegalArgumentException()
         .isThrownBy(
             () ->
-                Asking.RATE.question(
-                    new Spec(values, wording).with("against", "5%"), Opening::file))
+                QuestionKind.RATE.question(
+                    new QuestionArguments(values, wording).with("against", "5%"),
+                    SourceOpener::file))
         .withMessage(lot + " must be a whole number of units, got 'many'");
   }
 }

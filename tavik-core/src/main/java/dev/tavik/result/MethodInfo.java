@@ -12,7 +12,8 @@ import java.util.Objects;
  * @param reference the paper: authors, year, journal, volume, pages
  * @param basis what its probabilities rest on
  */
-public record Card(String id, String title, String description, String reference, Basis basis) {
+public record MethodInfo(
+    String id, String title, String description, String reference, Exactness basis) {
   /**
    * Refuses what is missing.
    *
@@ -22,7 +23,7 @@ public record Card(String id, String title, String description, String reference
    * @param reference the paper: authors, year, journal, volume, pages
    * @param basis what its probabilities rest on
    */
-  public Card {
+  public MethodInfo {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(title, "title");
     Objects.requireNonNull(description, "description");
@@ -39,7 +40,7 @@ public record Card(String id, String title, String description, String reference
    * @param basis what it rests on: an approximation, or exact sums
    * @return the card
    */
-  public static Card of(String id, String description, String reference, Basis basis) {
-    return new Card(id, id, description, reference, basis);
+  public static MethodInfo of(String id, String description, String reference, Exactness basis) {
+    return new MethodInfo(id, id, description, reference, basis);
   }
 }

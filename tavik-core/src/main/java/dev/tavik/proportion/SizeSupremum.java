@@ -17,7 +17,7 @@ import java.util.PriorityQueue;
  * @param logSize the natural logarithm of the supremum
  * @param proportion the proportion at which it is reached; 0 or 1 where it is approached at an end
  */
-record LargestSize(double logSize, double proportion) {
+record SizeSupremum(double logSize, double proportion) {
   private static final double TOLERANCE = 4e-10;
   private static final double NEGLIGIBLE = 1e-19;
 
@@ -31,7 +31,7 @@ record LargestSize(double logSize, double proportion) {
 
   private record Piece(double from, double size, double to, double sizeAtEnd, double bound) {}
 
-  static LargestSize of(double[] logs) {
+  static SizeSupremum of(double[] logs) {
     double largest = Double.NEGATIVE_INFINITY;
     for (double each : logs) {
       largest = Math.max(largest, each);
@@ -39,8 +39,8 @@ record LargestSize(double logSize, double proportion) {
     if (largest == Double.NEGATIVE_INFINITY) {
       throw new ArithmeticException("no table is as extreme as the observed one");
     }
-    LargestSize scaled = new Search(scaled(logs, largest)).largest(Double.POSITIVE_INFINITY);
-    return new LargestSize(largest + scaled.logSize(), scaled.proportion());
+    SizeSupremum scaled = new Search(scaled(logs, largest)).largest(Double.POSITIVE_INFINITY);
+    return new SizeSupremum(largest + scaled.logSize(), scaled.proportion());
   }
 
   /** Whether the supremum is above a value, which is known long before the supremum itself. */
@@ -74,7 +74,7 @@ record LargestSize(double logSize, double proportion) {
     }
 
     /** The supremum; or any size above a value that is enough, or one below if all are. */
-    LargestSize largest(double enough) {
+    SizeSupremum largest(double enough) {
       PriorityQueue<Piece> pieces =
           new PriorityQueue<>((one, two) -> Double.compare(two.bound(), one.bound()));
       int parts = 4 + 2 * (int) Math.sqrt((double) trials);
@@ -98,7 +98,7 @@ record LargestSize(double logSize, double proportion) {
         pieces.add(piece(middle, sizeThere, piece.to(), piece.sizeAtEnd()));
       }
       double sine = Math.sin(bestAngle);
-      return new LargestSize(Math.log(best), sine * sine);
+      return new SizeSupremum(Math.log(best), sine * sine);
     }
 
     /** The line between the ends plus the parabola of the largest curvature. */

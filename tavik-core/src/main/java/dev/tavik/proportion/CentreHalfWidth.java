@@ -6,7 +6,7 @@ package dev.tavik.proportion;
  * @param centre its middle
  * @param halfWidth half its length
  */
-public record Centred(double centre, double halfWidth) {
+public record CentreHalfWidth(double centre, double halfWidth) {
   /** The limits, so much wider on both sides, and no further than the scale goes. */
   Limits clipped(double correction) {
     double half = halfWidth + correction;

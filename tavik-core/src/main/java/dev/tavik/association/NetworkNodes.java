@@ -6,7 +6,7 @@ import java.util.Arrays;
  * What can be left of the rows at one column of a half, without regard to their order, with the
  * bounds of its length.
  */
-final class States {
+final class NetworkNodes {
   private static final int ABSENT = -1;
 
   private long[] keys = new long[64];
@@ -21,7 +21,7 @@ final class States {
   private long[] beyond = new long[32];
   private int size;
 
-  States() {
+  NetworkNodes() {
     Arrays.fill(slots, ABSENT);
   }
 

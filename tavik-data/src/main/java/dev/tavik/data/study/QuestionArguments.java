@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param values what was written under each word, in order
  * @param wording how messages name a word
  */
-public record Spec(Map<String, List<String>> values, Wording wording) {
+public record QuestionArguments(Map<String, List<String>> values, Wording wording) {
 
   /** The words that need no value. */
   static final Set<String> FLAGS =
@@ -53,7 +53,7 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    * @param values what was written under each word, in order
    * @param wording how messages name a word
    */
-  public Spec {
+  public QuestionArguments {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
   }
 
@@ -64,7 +64,7 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    *     for a further value
    * @return the words
    */
-  public static Spec of(String... words) {
+  public static QuestionArguments of(String... words) {
     Map<String, List<String>> values = new LinkedHashMap<>();
     for (String each : words) {
       int equals = each.indexOf('=');
@@ -73,7 +73,7 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
           .computeIfAbsent(name, key -> new ArrayList<>())
           .add(equals < 0 ? "true" : each.substring(equals + 1));
     }
-    return new Spec(values, Wording.OPTION);
+    return new QuestionArguments(values, Wording.OPTION);
   }
 
   /**
@@ -83,10 +83,10 @@ public record Spec(Map<String, List<String>> values, Wording wording) {
    * @param value its only value
    * @return the words
    */
-  public Spec with(String word, String value) {
+  public QuestionArguments with(String word, String value) {
     Map<String, List<String>> more = new LinkedHashMap<>(values);
     more.put(word, List.of(value));
-    return new Spec(more, wording);
+    return new QuestionArguments(more, wording);
   }
 
   /**

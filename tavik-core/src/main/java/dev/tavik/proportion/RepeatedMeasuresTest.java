@@ -2,14 +2,14 @@ package dev.tavik.proportion;
 
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.numeric.ChiSquare;
-import dev.tavik.result.Basis;
-import dev.tavik.result.Card;
+import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
 import dev.tavik.result.TestResult;
 import java.util.List;
 
 /** Tests of whether the same units had successes equally often in several judgements. */
-public enum MatchedTest implements Method {
+public enum RepeatedMeasuresTest implements Method {
   /**
    * Q = (k - 1)(k ΣG² - (ΣG)²)/(k ΣL - ΣL²) with G the successes of each judgement and L those of
    * each unit; chi-square with k - 1 degrees of freedom. With two judgements it is McNemar's test.
@@ -17,17 +17,17 @@ public enum MatchedTest implements Method {
   COCHRAN_Q(
       "cochran-q",
       "several judgements of the same units have the same rate",
-      Basis.APPROXIMATE,
+      Exactness.APPROXIMATE,
       "Cochran 1950, Biometrika 37, 256-266");
 
-  private final Card card;
+  private final MethodInfo card;
 
-  MatchedTest(String id, String description, Basis basis, String reference) {
-    this.card = Card.of(id, description, reference, basis);
+  RepeatedMeasuresTest(String id, String description, Exactness basis, String reference) {
+    this.card = MethodInfo.of(id, description, reference, basis);
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 

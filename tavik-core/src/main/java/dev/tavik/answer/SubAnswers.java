@@ -11,7 +11,7 @@ import java.util.List;
  * @param names what each is called
  * @param answers the answers
  */
-public record Parts(String key, List<String> names, List<Answer> answers) implements Finding {
+public record SubAnswers(String key, List<String> names, List<Answer> answers) implements Finding {
   /**
    * Keeps the answers, each with a name.
    *
@@ -19,7 +19,7 @@ public record Parts(String key, List<String> names, List<Answer> answers) implem
    * @param names what each is called
    * @param answers the answers
    */
-  public Parts {
+  public SubAnswers {
     names = List.copyOf(names);
     answers = List.copyOf(answers);
     require(

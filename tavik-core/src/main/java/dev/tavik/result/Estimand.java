@@ -1,7 +1,7 @@
 package dev.tavik.result;
 
 /** What an estimate or an interval is of. */
-public enum Quantity {
+public enum Estimand {
   /** A chance of success, 0 to 1. */
   PROPORTION("proportion", 0, 1),
   /** The first proportion minus the second, -1 to 1. */
@@ -51,7 +51,7 @@ public enum Quantity {
   private final double least;
   private final double greatest;
 
-  Quantity(String id, double least, double greatest) {
+  Estimand(String id, double least, double greatest) {
     this.id = id;
     this.least = least;
     this.greatest = greatest;

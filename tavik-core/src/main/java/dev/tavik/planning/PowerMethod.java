@@ -3,7 +3,7 @@ package dev.tavik.planning;
 import java.util.Arrays;
 
 /** How power is computed. */
-public enum Theory {
+public enum PowerMethod {
   /** As if estimates were normally distributed around what is expected. */
   NORMAL("normal"),
   /** By going through all outcomes, against the counts that the test truly rejects. */
@@ -11,7 +11,7 @@ public enum Theory {
 
   private final String id;
 
-  Theory(String id) {
+  PowerMethod(String id) {
     this.id = id;
   }
 
@@ -31,7 +31,7 @@ public enum Theory {
    * @return the value
    * @throws IllegalArgumentException for any other name
    */
-  public static Theory of(String id) {
+  public static PowerMethod of(String id) {
     return Arrays.stream(values())
         .filter(theory -> theory.id.equals(id))
         .findFirst()

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * lengths are passed down, so that a list holds only what matters to some state above; then the
  * lists are made, from the first column up.
  */
-final class Half {
+final class ColumnBlock {
   private static final int EDGE = 3;
 
   /** Edges are counted off the budget as they come, so many at a time. */
@@ -50,13 +50,13 @@ final class Half {
   private final long[] bases;
 
   private final TwoColumns pairs;
-  private final States[] levels;
-  private @Nullable Lengths[] lists = {};
-  private @Nullable Lengths[] tops = {};
-  private final Lengths.Gathering gathering = new Lengths.Gathering();
+  private final NetworkNodes[] levels;
+  private @Nullable PathLengths[] lists = {};
+  private @Nullable PathLengths[] tops = {};
+  private final PathLengths.Gathering gathering = new PathLengths.Gathering();
 
   /** At least two columns, in descending order, the number of rows and their most units. */
-  Half(int[] columns, int height, int most, Lookup lookup, Work work) {
+  ColumnBlock(int[] columns, int height, int most, Lookup lookup, Work work) {
     this.columns = columns;
     this.lookup = lookup;
     this.work = work;
@@ -82,7 +82,8 @@ final class Half {
       work.spend((long) most * (level + 1) / 4);
       bounds[level] = bounds(level + 1, most, usual);
     }
-    this.levels = Stream.generate(States::new).limit(columns.length).toArray(States[]::new);
+    this.levels =
+        Stream.generate(NetworkNodes::new).limit(columns.length).toArray(NetworkNodes[]::new);
   }
 
   /** The units of a row go one after another to the column where they add least. */
@@ -175,7 +176,7 @@ final class Half {
   }
 
   private int state(int level, int[] rows, long code) {
-    States states = levels[level];
+    NetworkNodes states = levels[level];
     int known = states.find(code);
     if (known >= 0) {
       return known;
@@ -190,7 +191,7 @@ final class Half {
     }
     long[] bounds = {Long.MAX_VALUE, Long.MIN_VALUE};
     long[] edges = new long[1];
-    new Filling(
+    new ColumnEnumerator(
             sorted,
             columns[level],
             lookup,
@@ -227,8 +228,8 @@ final class Half {
   }
 
   /** The undecided lengths of a state of all columns, listed when they are first asked for. */
-  Lengths lengths(int state) {
-    Lengths found = tops[state];
+  PathLengths lengths(int state) {
+    PathLengths found = tops[state];
     if (found == null) {
       found = listed(columns.length - 1, state, lists);
       tops[state] = found;
@@ -238,7 +239,7 @@ final class Half {
 
   /** Forgets the lengths of a state that won't be asked for again. */
   void forget(int state) {
-    Lengths found = tops[state];
+    PathLengths found = tops[state];
     if (found != null) {
       work.keep(-found.size());
       tops[state] = null;
@@ -262,7 +263,7 @@ final class Half {
 
   /** Makes the lists of all undecided states of fewer columns than all. */
   void list() {
-    tops = new Lengths[states()];
+    tops = new PathLengths[states()];
     for (int level = columns.length - 1; level > 1; level--) {
       passDown(level);
     }
@@ -274,13 +275,13 @@ final class Half {
   }
 
   private void passDown(int level) {
-    States states = levels[level];
-    States below = levels[level - 1];
+    NetworkNodes states = levels[level];
+    NetworkNodes below = levels[level - 1];
     for (int state = 0; state < states.size(); state++) {
       if (states.undecided(state)) {
         long from = states.from(state);
         long beyond = states.beyond(state);
-        new Filling(
+        new ColumnEnumerator(
                 states.rows(state),
                 columns[level],
                 lookup,
@@ -299,10 +300,10 @@ final class Half {
     }
   }
 
-  private @Nullable Lengths[] lists(int level, @Nullable Lengths[] below) {
-    States states = levels[level];
+  private @Nullable PathLengths[] lists(int level, @Nullable PathLengths[] below) {
+    NetworkNodes states = levels[level];
     int size = states.size();
-    @Nullable Lengths[] made = new Lengths[size];
+    @Nullable PathLengths[] made = new PathLengths[size];
     long leftBefore = work.left();
     long keptBefore = work.kept();
     int stride = stride(size);
@@ -326,7 +327,7 @@ final class Half {
     return stride;
   }
 
-  private Lengths listed(int level, int state, @Nullable Lengths[] below) {
+  private PathLengths listed(int level, int state, @Nullable PathLengths[] below) {
     gather(level, state, below, gathering);
     work.spend(SORTED * (long) gathering.size() * (gathering.size() > LARGE ? WAITING : 1));
     work.keep(gathering.size());
@@ -334,11 +335,11 @@ final class Half {
   }
 
   private void gather(
-      int level, int state, @Nullable Lengths[] below, Lengths.Gathering gathering) {
+      int level, int state, @Nullable PathLengths[] below, PathLengths.Gathering gathering) {
     long from = levels[level].from(state);
     long beyond = levels[level].beyond(state);
-    States next = levels[level - 1];
-    new Filling(
+    NetworkNodes next = levels[level - 1];
+    new ColumnEnumerator(
             levels[level].rows(state),
             columns[level],
             lookup,
@@ -354,7 +355,7 @@ final class Half {
               if (next.least(found) + length >= beyond) {
                 gathering.addBeyond(chance);
               } else if (next.greatest(found) + length >= from) {
-                Lengths lengths = below[found];
+                PathLengths lengths = below[found];
                 if (lengths == null) {
                   throw new IllegalStateException("a state was not passed down");
                 }

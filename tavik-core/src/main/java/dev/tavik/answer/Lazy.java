@@ -4,11 +4,11 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** Something that is made when it is first asked for, once. Threads may ask at the same time. */
-final class Later<T> implements Supplier<T> {
+final class Lazy<T> implements Supplier<T> {
   private @Nullable Supplier<? extends T> maker;
   private @Nullable T made;
 
-  Later(Supplier<? extends T> maker) {
+  Lazy(Supplier<? extends T> maker) {
     this.maker = maker;
   }
 

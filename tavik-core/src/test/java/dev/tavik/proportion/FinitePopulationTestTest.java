@@ -8,9 +8,9 @@ import static org.assertj.core.api.Assertions.within;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.math.BigDecimal;
@@ -24,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class LotTestTest {
+class FinitePopulationTestTest {
   private static final List<Alternative> ORDER =
       List.of(Alternative.LESS, Alternative.GREATER, Alternative.TWO_SIDED);
 
@@ -38,7 +38,7 @@ class LotTestTest {
           for (int x = Math.max(0, n + marked - lot); x <= Math.min(n, marked); x++) {
             for (Alternative alternative : Alternative.values()) {
               Hypothesis hypothesis = new Hypothesis((double) marked / lot, alternative);
-              TestResult result = LotTest.EXACT.of(Tally.of(x, n), lot, hypothesis);
+              TestResult result = FinitePopulationTest.EXACT.of(Tally.of(x, n), lot, hypothesis);
               double expected = pValue(lot, marked, n, x, alternative);
               errors.add(
                   expected,
@@ -94,7 +94,8 @@ class LotTestTest {
       Tally sample = Tally.of(Long.parseLong(row[3]), Long.parseLong(row[2]));
       double against = Double.parseDouble(row[1]) / lot;
       for (int i = 0; i < ORDER.size(); i++) {
-        TestResult result = LotTest.EXACT.of(sample, lot, new Hypothesis(against, ORDER.get(i)));
+        TestResult result =
+            FinitePopulationTest.EXACT.of(sample, lot, new Hypothesis(against, ORDER.get(i)));
         BigDecimal expected = new BigDecimal(row[4 + i]);
         double difference = new BigDecimal(result.log10PValue()).subtract(expected).doubleValue();
         errors.add(
@@ -154,7 +155,7 @@ class LotTestTest {
 
   @Test
   void scoreHasTheFinitePopulationCorrection() {
-    TestResult lot = LotTest.SCORE.of(Tally.of(14, 400), 1_000, Hypothesis.less(0.05));
+    TestResult lot = FinitePopulationTest.SCORE.of(Tally.of(14, 400), 1_000, Hypothesis.less(0.05));
     TestResult endless = ProportionTest.SCORE.of(Tally.of(14, 400), Hypothesis.less(0.05));
     double correction = Math.sqrt(600.0 / 999);
     assertThat(Objects.requireNonNull(lot.statistic()).value() * correction)
@@ -165,7 +166,7 @@ class LotTestTest {
   @EnumSource
   void aVastLotIsLikeNone(Alternative alternative) {
     long lot = Tally.MAX_TRIALS;
-    for (LotTest test : LotTest.values()) {
+    for (FinitePopulationTest test : FinitePopulationTest.values()) {
       for (long x : new long[] {0, 3, 9, 20}) {
         Hypothesis hypothesis = new Hypothesis(0.1, alternative);
         double expected =
@@ -179,7 +180,7 @@ class LotTestTest {
   @ParameterizedTest
   @EnumSource
   void criticalCountsAreThoseThatAreRejected(Alternative alternative) {
-    for (LotTest test : LotTest.values()) {
+    for (FinitePopulationTest test : FinitePopulationTest.values()) {
       Hypothesis hypothesis = new Hypothesis(0.2, alternative);
       CriticalCounts counts = test.criticalCounts(15, 40, hypothesis, 0.05);
       double size = 0;
@@ -204,10 +205,10 @@ class LotTestTest {
   void lotsThatFitNotAreRefused() {
     Tally sample = Tally.of(2, 60);
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> LotTest.EXACT.of(sample, 60, Hypothesis.less(0.05)))
+        .isThrownBy(() -> FinitePopulationTest.EXACT.of(sample, 60, Hypothesis.less(0.05)))
         .withMessageContaining("lot must be larger than the sample (60)");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> LotTest.SCORE.of(sample, 510, Hypothesis.less(0.05)))
+        .isThrownBy(() -> FinitePopulationTest.SCORE.of(sample, 510, Hypothesis.less(0.05)))
         .withMessageContaining("did you mean 25/510 or 26/510?");
     assertThatIllegalArgumentException()
         .isThrownBy(() -> LotInterval.WILSON.of(sample, 500, 95, Side.LOWER))
@@ -218,11 +219,12 @@ class LotTestTest {
   void formsForALotGoByTheNamesOfTheEndless() {
     for (ProportionTest test : ProportionTest.values()) {
       if (test == ProportionTest.SCORE || test == ProportionTest.EXACT) {
-        assertThat(LotTest.inLot(test).card().id()).isEqualTo(test.id());
-        assertThat(LotTest.inLot(test).card().description()).isNotEqualTo(test.description());
+        assertThat(FinitePopulationTest.inLot(test).card().id()).isEqualTo(test.id());
+        assertThat(FinitePopulationTest.inLot(test).card().description())
+            .isNotEqualTo(test.description());
       } else {
-        assertThatThrownBy(() -> LotTest.inLot(test))
-            .isInstanceOf(DeclinedException.class)
+        assertThatThrownBy(() -> FinitePopulationTest.inLot(test))
+            .isInstanceOf(NotApplicableException.class)
             .hasMessage(test.id() + " has no form for a finite lot; use score or exact");
       }
     }
@@ -232,7 +234,7 @@ class LotTestTest {
         assertThat(LotInterval.inLot(interval).card().title()).isEqualTo(interval.title());
       } else {
         assertThatThrownBy(() -> LotInterval.inLot(interval))
-            .isInstanceOf(DeclinedException.class)
+            .isInstanceOf(NotApplicableException.class)
             .hasMessage(interval.id() + " has no form for a finite lot");
       }
     }

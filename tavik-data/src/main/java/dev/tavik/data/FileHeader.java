@@ -4,10 +4,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 
 /** The first bytes of a file, by which its kind is known. */
-final class Beginning {
+final class FileHeader {
   private final byte[] bytes;
 
-  Beginning(byte[] bytes) {
+  FileHeader(byte[] bytes) {
     this.bytes = bytes;
   }
 

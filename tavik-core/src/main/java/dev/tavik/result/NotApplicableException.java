@@ -6,7 +6,7 @@ import com.google.errorprone.annotations.FormatMethod;
 import org.jspecify.annotations.Nullable;
 
 /** A method declines: its work would pass its budget, or the question is outside its domain. */
-public final class DeclinedException extends RuntimeException {
+public final class NotApplicableException extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
   /**
@@ -14,7 +14,7 @@ public final class DeclinedException extends RuntimeException {
    *
    * @param reason why, and what to do instead
    */
-  public DeclinedException(String reason) {
+  public NotApplicableException(String reason) {
     super(reason);
   }
 
@@ -25,7 +25,7 @@ public final class DeclinedException extends RuntimeException {
    * @param figures what goes there
    */
   @FormatMethod
-  public DeclinedException(String words, @Nullable Object... figures) {
+  public NotApplicableException(String words, @Nullable Object... figures) {
     this(say(words, figures));
   }
 

@@ -4,10 +4,10 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.Hypergeometric;
-import dev.tavik.result.Card;
-import dev.tavik.result.DeclinedException;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
+import dev.tavik.result.MethodInfo;
+import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.result.TestResult;
 import java.util.Arrays;
@@ -17,7 +17,7 @@ import java.util.Arrays;
  * are those of {@link ProportionTest}, whose forms for a finite lot they are; for a large lot they
  * agree.
  */
-public enum LotTest implements Method {
+public enum FinitePopulationTest implements Method {
   /**
    * z = (x - np₀) / √(np₀(1 - p₀)(N - n)/(N - 1)): the score test with the finite-population
    * correction.
@@ -39,17 +39,18 @@ public enum LotTest implements Method {
       HypergeometricTest::of);
 
   private final ProportionTest endless;
-  private final Card card;
+  private final MethodInfo card;
   private final Algorithm algorithm;
 
-  LotTest(ProportionTest endless, String description, String reference, Algorithm algorithm) {
+  FinitePopulationTest(
+      ProportionTest endless, String description, String reference, Algorithm algorithm) {
     this.endless = endless;
-    this.card = Card.of(endless.id(), description, reference, endless.basis());
+    this.card = MethodInfo.of(endless.id(), description, reference, endless.basis());
     this.algorithm = algorithm;
   }
 
   @Override
-  public Card card() {
+  public MethodInfo card() {
     return card;
   }
 
@@ -64,15 +65,15 @@ public enum LotTest implements Method {
    *
    * @param test a test with such a form
    * @return the form
-   * @throws DeclinedException if it has none
+   * @throws NotApplicableException if it has none
    */
-  public static LotTest inLot(ProportionTest test) {
+  public static FinitePopulationTest inLot(ProportionTest test) {
     return Arrays.stream(values())
         .filter(each -> each.endless == test)
         .findFirst()
         .orElseThrow(
             () ->
-                new DeclinedException(
+                new NotApplicableException(
                     test.id() + " has no form for a finite lot; use score or exact"));
   }
 

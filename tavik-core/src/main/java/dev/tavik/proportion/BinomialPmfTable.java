@@ -8,7 +8,7 @@ import java.util.Arrays;
  * All probabilities of a binomial distribution and their sums from both ends. Ratios of neighbours
  * run outwards from the mode, until they no longer matter; right to about 10⁻¹³.
  */
-final class Masses {
+final class BinomialPmfTable {
   private static final double NEGLIGIBLE = 1e-25;
   private static final int LEAST_ROOM = 64;
 
@@ -20,7 +20,7 @@ final class Masses {
   private final int from;
   private final int to;
 
-  Masses(long trials, double p) {
+  BinomialPmfTable(long trials, double p) {
     DecimalFraction chance = DecimalFraction.of(p);
     Binomial binomial = new Binomial(trials, chance);
     int mode = (int) binomial.mode();
@@ -82,7 +82,7 @@ final class Masses {
   }
 
   /** The chance of a total with a count of these from least to greatest, all of them in range. */
-  double sumWith(Masses other, int total, int least, int greatest) {
+  double sumWith(BinomialPmfTable other, int total, int least, int greatest) {
     double sum = 0;
     int mirrored = total - other.from;
     for (int x = least; x <= greatest; x++) {

@@ -9,7 +9,7 @@ import java.util.Optional;
 
 /** Opens a named source of bytes: a file, standard input, a resource. */
 @FunctionalInterface
-public interface Opening {
+public interface SourceOpener {
   /**
    * Opens the source.
    *
@@ -24,8 +24,8 @@ public interface Opening {
    *
    * @return an opening that also tells where the files are
    */
-  static Opening ofFiles() {
-    return new Opening() {
+  static SourceOpener ofFiles() {
+    return new SourceOpener() {
       @Override
       public InputStream open(String name) throws IOException {
         return file(name);
@@ -45,9 +45,9 @@ public interface Opening {
    * @param name the file's name
    * @return an opening of names that start from the file's folder
    */
-  default Opening beside(String name) {
-    Opening whole = this;
-    return new Opening() {
+  default SourceOpener beside(String name) {
+    SourceOpener whole = this;
+    return new SourceOpener() {
       @Override
       public InputStream open(String other) throws IOException {
         return whole.open(Path.of(name).resolveSibling(other).toString());

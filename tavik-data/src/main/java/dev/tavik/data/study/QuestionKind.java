@@ -5,7 +5,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.DataOverview;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
-import dev.tavik.data.Opening;
+import dev.tavik.data.SourceOpener;
 import dev.tavik.data.words.Vocabulary;
 import dev.tavik.data.words.Words;
 import java.util.Arrays;
@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 
 /** The kinds of questions that words can ask: their vocabulary, and what is made of them. */
-public enum Asking {
+public enum QuestionKind {
   /** Is one proportion different from a value? */
   RATE(Words.RATE, RateSpec::question),
   /** Do two proportions differ, and by how much? */
@@ -32,9 +32,9 @@ public enum Asking {
   ASSESS(Words.ASSESS, AssessSpec::question);
 
   private final Vocabulary words;
-  private final BiFunction<Spec, Opening, Question> maker;
+  private final BiFunction<QuestionArguments, SourceOpener, Question> maker;
 
-  Asking(Vocabulary words, BiFunction<Spec, Opening, Question> maker) {
+  QuestionKind(Vocabulary words, BiFunction<QuestionArguments, SourceOpener, Question> maker) {
     this.words = words;
     this.maker = maker;
   }
@@ -53,7 +53,7 @@ public enum Asking {
    * @throws SpecException if the words can't be understood or contradict one another
    * @throws DataException if a file can't be used
    */
-  public Question question(Spec spec, Opening opening) {
+  public Question question(QuestionArguments spec, SourceOpener opening) {
     return maker.apply(spec, opening);
   }
 
@@ -64,7 +64,7 @@ public enum Asking {
    * @param opening how files are opened, which tells of what date they are
    * @return the origin
    */
-  public Origin origin(Spec spec, Opening opening) {
+  public Origin origin(QuestionArguments spec, SourceOpener opening) {
     return Origins.of(this, spec, opening, "");
   }
 
@@ -76,7 +76,7 @@ public enum Asking {
    * @return the source; it is read when it is asked
    * @throws SpecException if they name none, or contradict one another
    */
-  public static CountSource source(Spec spec, Opening opening) {
+  public static CountSource source(QuestionArguments spec, SourceOpener opening) {
     CountsSpec counts = new CountsSpec(spec, opening);
     counts.requireRows();
     return counts.source();
@@ -90,7 +90,7 @@ public enum Asking {
    * @return the columns and their levels
    * @throws SpecException if the words name no rows, or contradict one another
    */
-  public static DataOverview overview(Spec spec, Opening opening) {
+  public static DataOverview overview(QuestionArguments spec, SourceOpener opening) {
     return described(source(spec, opening).overview(), spec, opening);
   }
 
@@ -102,7 +102,8 @@ public enum Asking {
    * @param opening how files are opened
    * @return the columns and their levels as they are read
    */
-  public static DataOverview described(DataOverview overview, Spec spec, Opening opening) {
+  public static DataOverview described(
+      DataOverview overview, QuestionArguments spec, SourceOpener opening) {
     return new Recodings(spec, opening).described(overview);
   }
 
@@ -112,7 +113,7 @@ public enum Asking {
    * @param kind which kind
    * @return the kind, if there is one
    */
-  public static Optional<Asking> of(String kind) {
+  public static Optional<QuestionKind> of(String kind) {
     return Arrays.stream(values()).filter(each -> each.words.kind().equals(kind)).findFirst();
   }
 }

@@ -6,14 +6,14 @@ import java.util.Arrays;
  * The undecided lengths of the fillings of a part of a table in ascending order, each with its
  * probability, and how likely a longer one is.
  */
-final class Lengths {
+final class PathLengths {
   private final long[] lengths;
   private final double[] chances;
 
   /** Σ of the chances from each length on, those beyond all included. */
   private final double[] sums;
 
-  Lengths(long[] lengths, double[] chances, double beyond) {
+  PathLengths(long[] lengths, double[] chances, double beyond) {
     this.lengths = lengths;
     this.chances = chances;
     this.sums = new double[lengths.length + 1];
@@ -124,7 +124,7 @@ final class Lengths {
     }
 
     /** All that was gathered, in order; this is empty afterwards. */
-    Lengths sorted() {
+    PathLengths sorted() {
       long[] lengths = new long[size];
       int filled = 0;
       for (long key : keys) {
@@ -137,7 +137,7 @@ final class Lengths {
       for (int i = 0; i < size; i++) {
         chances[i] = values[place(keys, lengths[i])];
       }
-      Lengths sorted = new Lengths(lengths, chances, beyond);
+      PathLengths sorted = new PathLengths(lengths, chances, beyond);
       // To clear the room of one long list after each of many short ones would take most of the
       // time.
       int room = Math.max(16, Integer.highestOneBit(4 * size));

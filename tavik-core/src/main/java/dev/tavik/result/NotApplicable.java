@@ -6,7 +6,7 @@ package dev.tavik.result;
  * @param method the public id of the method
  * @param reason why, and what to do instead
  */
-public record Refusal(Method method, String reason) {
+public record NotApplicable(Method method, String reason) {
   /** What is said of a computation that doesn't settle. */
   public static final String UNSETTLED =
       "can't be computed to its full accuracy for these figures; choose another method";
@@ -17,8 +17,8 @@ public record Refusal(Method method, String reason) {
    * @param method the method
    * @param why what it threw
    */
-  public static Refusal of(Method method, RuntimeException why) {
-    return new Refusal(method, reason(why));
+  public static NotApplicable of(Method method, RuntimeException why) {
+    return new NotApplicable(method, reason(why));
   }
 
   /**
@@ -27,6 +27,6 @@ public record Refusal(Method method, String reason) {
    * @param why what it threw
    */
   public static String reason(RuntimeException why) {
-    return why instanceof DeclinedException declined ? declined.reason() : UNSETTLED;
+    return why instanceof NotApplicableException declined ? declined.reason() : UNSETTLED;
   }
 }

@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param remarks how the source was read, where that isn't plain; each the end of a sentence
  * @param unusedWeight a column that is called like a weight and was not used; empty for none
  */
-public record CountedFrom(
+public record Provenance(
     String data,
     String outcome,
     List<String> success,
@@ -59,7 +59,7 @@ public record CountedFrom(
    * @param where the filters, in the analyst's words
    * @return the description
    */
-  public static CountedFrom of(
+  public static Provenance of(
       Tabulation counts, List<String> success, @Nullable String count, List<String> where) {
     String group = counts.columns().size() > 1 ? counts.columns().get(1) : null;
     return counted(List.of(counts), counts.columns().get(0), group, success, count, where);
@@ -74,7 +74,7 @@ public record CountedFrom(
    * @param where the filters, in the analyst's words
    * @return the description; its outcome names both columns
    */
-  public static CountedFrom pairs(
+  public static Provenance pairs(
       Tabulation counts, List<String> success, @Nullable String count, List<String> where) {
     String outcome = String.join(", ", counts.columns());
     return counted(List.of(counts), outcome, null, success, count, where);
@@ -90,13 +90,13 @@ public record CountedFrom(
    * @param totals rows and columns of totals that were left out
    * @return the description
    */
-  public static CountedFrom table(
+  public static Provenance table(
       String table,
       String outcome,
       List<String> success,
       List<String> groups,
       List<String> totals) {
-    return new CountedFrom(
+    return new Provenance(
         table,
         outcome,
         List.copyOf(success),
@@ -119,8 +119,8 @@ public record CountedFrom(
    * @param column its name
    * @return the description
    */
-  public CountedFrom doubting(String column) {
-    return new CountedFrom(
+  public Provenance doubting(String column) {
+    return new Provenance(
         data,
         outcome,
         success,
@@ -146,14 +146,14 @@ public record CountedFrom(
    * @param where the filters, in the analyst's words
    * @return the description; its outcome names all columns
    */
-  public static CountedFrom each(
+  public static Provenance each(
       List<Tabulation> counts, List<String> success, @Nullable String count, List<String> where) {
     String outcome =
         counts.stream().map(each -> each.columns().get(0)).collect(Collectors.joining(", "));
     return counted(counts, outcome, null, success, count, where);
   }
 
-  private static CountedFrom counted(
+  private static Provenance counted(
       List<Tabulation> counts,
       String outcome,
       @Nullable String group,
@@ -168,7 +168,7 @@ public record CountedFrom(
       similar.addAll(similar(each));
       remarks.addAll(each.remarks());
     }
-    return new CountedFrom(
+    return new Provenance(
         counts.get(0).source(),
         outcome,
         List.copyOf(success),

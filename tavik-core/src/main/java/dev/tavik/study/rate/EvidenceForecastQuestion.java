@@ -12,10 +12,10 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.EvidenceChances;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Quantity;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param threshold how many times likelier one hypothesis is to be made, above 1
  * @param expected a value at which the chances are wanted too; null for none
  */
-public record OutlookQuestion(
+public record EvidenceForecastQuestion(
     String label,
     List<Long> planned,
     Hypothesis hypothesis,
@@ -53,7 +53,7 @@ public record OutlookQuestion(
    * @throws IllegalArgumentException if there is no number of observations, or a value is out of
    *     its range
    */
-  public OutlookQuestion {
+  public EvidenceForecastQuestion {
     planned = List.copyOf(planned);
     require(!planned.isEmpty(), "planned must name a number of observations, got none");
     Proportion.require("against", hypothesis.against());
@@ -70,8 +70,8 @@ public record OutlookQuestion(
    * @return the question
    * @throws IllegalArgumentException if a number is out of its range
    */
-  public static OutlookQuestion of(Hypothesis hypothesis, Long... planned) {
-    return new OutlookQuestion(
+  public static EvidenceForecastQuestion of(Hypothesis hypothesis, Long... planned) {
+    return new EvidenceForecastQuestion(
         "", List.of(planned), hypothesis, BetaPrior.uniform(), USUAL_THRESHOLD, null);
   }
 
@@ -80,8 +80,8 @@ public record OutlookQuestion(
    *
    * @param belief what is believed
    */
-  public OutlookQuestion prior(BetaPrior belief) {
-    return new OutlookQuestion(label, planned, hypothesis, belief, threshold, expected);
+  public EvidenceForecastQuestion prior(BetaPrior belief) {
+    return new EvidenceForecastQuestion(label, planned, hypothesis, belief, threshold, expected);
   }
 
   /**
@@ -89,8 +89,8 @@ public record OutlookQuestion(
    *
    * @param times how many times likelier, above 1
    */
-  public OutlookQuestion threshold(double times) {
-    return new OutlookQuestion(label, planned, hypothesis, prior, times, expected);
+  public EvidenceForecastQuestion threshold(double times) {
+    return new EvidenceForecastQuestion(label, planned, hypothesis, prior, times, expected);
   }
 
   /**
@@ -98,8 +98,8 @@ public record OutlookQuestion(
    *
    * @param rate strictly between 0 and 1
    */
-  public OutlookQuestion expecting(double rate) {
-    return new OutlookQuestion(label, planned, hypothesis, prior, threshold, rate);
+  public EvidenceForecastQuestion expecting(double rate) {
+    return new EvidenceForecastQuestion(label, planned, hypothesis, prior, threshold, rate);
   }
 
   /**
@@ -108,8 +108,8 @@ public record OutlookQuestion(
    * @param name what is asked about
    * @return the question with that name
    */
-  public OutlookQuestion named(String name) {
-    return new OutlookQuestion(name, planned, hypothesis, prior, threshold, expected);
+  public EvidenceForecastQuestion named(String name) {
+    return new EvidenceForecastQuestion(name, planned, hypothesis, prior, threshold, expected);
   }
 
   @Override
@@ -131,13 +131,13 @@ public record OutlookQuestion(
             Finding.fact(
                 "hypothesis",
                 Value.fields()
-                    .with("quantity", Quantity.PROPORTION.id())
+                    .with("quantity", Estimand.PROPORTION.id())
                     .with("against", hypothesis.against())
                     .with("alternative", hypothesis.alternative().id())))
         .add(Finding.fact("prior", Value.numbers(List.of(prior.a(), prior.b()))))
         .add(Finding.fact("threshold", Value.number(threshold)))
         .add(Finding.fact("expect", expected == null ? Value.none() : Value.number(expected)))
-        .add(Finding.fact("lines", Value.list(lines, OutlookQuestion::figures)))
+        .add(Finding.fact("lines", Value.list(lines, EvidenceForecastQuestion::figures)))
         .add(chances(lines))
         .add(
             Finding.sentence(

@@ -3,8 +3,8 @@ package dev.tavik.answer;
 import java.util.List;
 
 /** Figures and blocks as they are. */
-record Said(String key, Value figures, List<Block> reading) implements Finding {
-  Said {
+record StaticFinding(String key, Value figures, List<Block> reading) implements Finding {
+  StaticFinding {
     reading = List.copyOf(reading);
   }
 }

@@ -6,7 +6,7 @@ import java.util.function.DoubleConsumer;
  * All ways to take a column's units from what is left of the rows; those that differ only in rows
  * with equal remainders come once, with their number.
  */
-final class Filling {
+final class ColumnEnumerator {
   private final int[] rows;
   private final int column;
   private final Lookup lookup;
@@ -43,7 +43,7 @@ final class Filling {
   }
 
   /** The rows in any order with equal ones beside each other. */
-  Filling(int[] rows, int column, Lookup lookup, Ways ways, Visitor visitor) {
+  ColumnEnumerator(int[] rows, int column, Lookup lookup, Ways ways, Visitor visitor) {
     this.ways = ways;
     this.visitor = visitor;
     this.bounds = lookup.none();
@@ -78,7 +78,7 @@ final class Filling {
    * @param base what is added to the rows' bounds
    * @param beyond takes the ways of the fillings passed over
    */
-  Filling below(long limit, long[] bounds, long base, DoubleConsumer beyond) {
+  ColumnEnumerator below(long limit, long[] bounds, long base, DoubleConsumer beyond) {
     this.limit = limit;
     this.bounds = bounds;
     this.base = base;

@@ -10,7 +10,7 @@ import java.util.List;
  * @param symbols what the symbols stand for
  * @param steps the calculation, line by line
  */
-public record Working(Method method, String title, String symbols, List<WorkingStep> steps) {
+public record Derivation(Method method, String title, String symbols, List<WorkingStep> steps) {
 
   /**
    * Copies the steps.
@@ -20,7 +20,7 @@ public record Working(Method method, String title, String symbols, List<WorkingS
    * @param symbols what the symbols stand for
    * @param steps the calculation, line by line
    */
-  public Working {
+  public Derivation {
     steps = List.copyOf(steps);
   }
 }
