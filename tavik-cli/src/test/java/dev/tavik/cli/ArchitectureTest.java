@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
-/** The data's way through the house is one way: nothing points back up. */
+/** Dependencies point downwards only. */
 class ArchitectureTest {
   private static final JavaClasses CLASSES =
       new ClassFileImporter()
