@@ -10,7 +10,7 @@
  * answer.verdict().text();
  * answer.test(TwoProportionTest.FISHER).pValue();
  * answer.interval(DifferenceInterval.NEWCOMBE).lower();
- * answer.estimate(Quantity.DIFFERENCE).value();
+ * answer.estimate(Estimand.DIFFERENCE).value();
  * }</pre>
  *
  * <p>A {@link dev.tavik.answer.Finding} speaks two languages. To machines it is a key and a {@link

@@ -9,7 +9,7 @@
  * Credible interval = posterior.equalTailed(0.95);
  * double ofShares = DirichletPrior.uniform(3).logBayesFactor(counts, claimed); // whole: 4, 3, 3
  * ComparedRates both = ComparedRates.of(prior, Tally.of(14, 400), Tally.of(31, 410));
- * double firstHigher = both.above(Quantity.DIFFERENCE, 0);
+ * double firstHigher = both.above(Estimand.DIFFERENCE, 0);
  * double ofTable = SamplingPlan.TOTAL.logBayesFactor(table, 1);
  * }</pre>
  *

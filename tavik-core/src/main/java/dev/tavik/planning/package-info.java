@@ -17,9 +17,9 @@
  *
  * <p>A {@code Design} is everything about a planned test but the effect and the number of
  * observations; its {@code at(sizes)} gives a {@code Power}, which knows the chance to reject at
- * any effect. Whether that is by the normal distribution or exact is its {@code Theory}. {@code
- * SampleSize} bisects where power only rises, else it looks at every n from well below; a {@code
- * Power} of neighbouring sizes makes the next one quicker. {@code Precision} is the same for
+ * any effect. Whether that is by the normal distribution or exact is its {@code PowerMethod}.
+ * {@code SampleSize} bisects where power only rises, else it looks at every n from well below; a
+ * {@code Power} of neighbouring sizes makes the next one quicker. {@code Precision} is the same for
  * intervals.
  */
 @NullMarked

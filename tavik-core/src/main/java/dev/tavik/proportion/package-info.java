@@ -47,7 +47,7 @@
  * {@code ScoreLimits} the differences that lie z standard errors away. Fisher's test is the exact
  * test of a hypergeometric distribution, a noncentral one has the odds ratio. {@code
  * UnconditionalTest} turns an order of tables into one conditional probability a total ({@code
- * ConditionalWeights}), and {@code LargestSize} finds the supremum over the common proportion by
+ * ConditionalWeights}), and {@code SizeSupremum} finds the supremum over the common proportion by
  * branch and bound, with a proved bound on the curvature.
  *
  * <p>A limit is found over the log odds: by Newton's method where the slope of the tail that it

@@ -208,8 +208,8 @@ class ComparedRatesTest {
     double both = ComparedRates.logBayesFactor(one, two, Alternative.TWO_SIDED, prior);
     double less = ComparedRates.logBayesFactor(one, two, Alternative.LESS, prior);
     double greater = ComparedRates.logBayesFactor(one, two, Alternative.GREATER, prior);
-    double below = ComparedRates.of(prior, two, one).above(Quantity.DIFFERENCE, 0);
-    double above = ComparedRates.of(prior, one, two).above(Quantity.DIFFERENCE, 0);
+    double below = ComparedRates.of(prior, two, one).above(Estimand.DIFFERENCE, 0);
+    double above = ComparedRates.of(prior, one, two).above(Estimand.DIFFERENCE, 0);
     assertThat(less).isCloseTo(Math.log(2 * below) + both, within(1e-9 * Math.abs(less)));
     assertThat(greater).isCloseTo(Math.log(2 * above) + both, within(1e-9 * Math.abs(greater)));
   }
