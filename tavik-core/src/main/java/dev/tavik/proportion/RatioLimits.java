@@ -1,5 +1,6 @@
 package dev.tavik.proportion;
 
+import dev.tavik.count.Tally;
 import dev.tavik.numeric.Normal;
 
 /**
@@ -65,20 +66,39 @@ final class RatioLimits {
     return new Limits(lower, upper);
   }
 
-  /** (p₁ - φp₂) / √V at the likeliest two proportions with ratio φ = eᵘ; falls in u. */
+  /**
+   * (p₁ - φp₂) / √V at the likeliest two proportions with ratio φ = eᵘ; falls in u. Above φ = 1 the
+   * groups change places, so that nothing is multiplied by a ratio too large to be squared.
+   */
   private static double statistic(TwoTallies data, double u) {
-    // All divided by a ratio above 1, which may be too large to be squared.
-    double ratio = u > 0 ? 1 : Math.exp(u);
-    double unit = u > 0 ? Math.exp(-u) : 1;
-    double n1 = data.first().trials();
-    double n2 = data.second().trials();
-    double b = ratio * (n1 + data.second().successes()) + unit * (data.first().successes() + n2);
-    double c = data.successes();
-    double root = Math.sqrt(Math.max(0, b * b - 4 * data.total() * ratio * unit * c));
-    double p2 = Math.min(1, 2 * c * unit / (b + root));
-    double p1 = Math.min(1, 2 * c * ratio / (b + root));
-    double variance = unit * unit * (p1 * (1 - p1)) / n1 + ratio * ratio * (p2 * (1 - p2)) / n2;
-    double distance = unit * data.first().proportion() - ratio * data.second().proportion();
+    return u > 0
+        ? -upToOne(data.second(), data.first(), -u)
+        : upToOne(data.first(), data.second(), u);
+  }
+
+  /**
+   * For φ ≤ 1. Everything that is small where proportions or φ are near 1 is a sum of numbers of
+   * one sign: the discriminant is (φ(n₁ + x₂) - (x₁ + n₂))² + 4φf₁f₂, with f the failures.
+   */
+  private static double upToOne(Tally first, Tally second, double u) {
+    double ratio = Math.exp(u);
+    double less = Math.expm1(u);
+    double n1 = first.trials();
+    double n2 = second.trials();
+    double x1 = first.successes();
+    double x2 = second.successes();
+    double f1 = first.failures();
+    double f2 = second.failures();
+    double both = x1 + x2;
+    double apart = less * (n1 + x2) + f1 - f2;
+    double root = Math.sqrt(apart * apart + 4 * ratio * f1 * f2);
+    double whole = ratio * (n1 + x2) + x1 + n2 + root;
+    double p2 = Math.min(1, 2 * both / whole);
+    double q1 = Math.min(1, (ratio * f1 + f2 - less * both + root) / whole);
+    double sum = less * (n1 + x2) + f1 + f2;
+    double q2 = (sum < 0 ? -4 * less * f2 * both / (root - sum) : sum + root) / whole;
+    double variance = ratio * p2 * q1 / n1 + ratio * ratio * p2 * Math.min(1, q2) / n2;
+    double distance = 2 * x1 > n1 ? ratio * f2 / n2 - f1 / n1 - less : x1 / n1 - ratio * (x2 / n2);
     return distance == 0 ? 0 : distance / Math.sqrt(variance);
   }
 }

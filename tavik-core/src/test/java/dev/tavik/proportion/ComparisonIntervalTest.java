@@ -285,4 +285,20 @@ class ComparisonIntervalTest {
     assertThatThrownBy(() -> DifferenceInterval.MEE.of(Tally.of(1, 2), Tally.of(1, 2), 1))
         .hasMessageContaining("level");
   }
+
+  /** Koopman's limits by sixty digits (mpmath), where nearly all are successes, or nearly none. */
+  @ParameterizedTest
+  @CsvSource({
+    "266925016699/266925016700, 5/5, 0.8, 0.999999999987474888, 1.32847488302498632",
+    "5/5, 266925016699/266925016700, 0.8, 0.752742872882145207, 1.00000000001252511",
+    "999999999998/1000000000000, 999999999990/1000000000000, 0.95, 1.00000000000145694, 1.00000000001663302",
+    "3/1000000000000, 9/1000000000000, 0.95, 0.0976245596014109657, 1.13814711753479257",
+    "14/400, 31/410, 0.95, 0.251975997398133911, 0.84738650690932245"
+  })
+  void ratiosNextToOneKeepTheirDigits(
+      String first, String second, double level, double lower, double upper) {
+    Interval interval = RatioInterval.KOOPMAN.of(Tally.parse(first), Tally.parse(second), level);
+    assertThat(interval.lower()).isCloseTo(lower, within(1e-12));
+    assertThat(interval.upper()).isCloseTo(upper, within(1e-12));
+  }
 }
