@@ -123,12 +123,21 @@ final class SurveyHandler extends RowHandler {
   public void sums(@Nullable Double[] sums, double squares, double smallest, double largest) {
     Double whole = sums[0];
     current.sums(whole == null ? Double.NaN : whole, squares, smallest, largest);
-    if (smallest < 0) {
-      throw bad(columns.weight(), "has " + Figures.plain(smallest) + ", below 0");
-    }
+    requireSize(smallest);
+    requireSize(largest);
     for (int r = 0; r < replicateWeights.length; r++) {
       Double each = sums[1 + r];
       replicateWeights[r] = each == null ? Double.NaN : each;
+    }
+  }
+
+  private void requireSize(double weight) {
+    if (!Double.isNaN(weight)) {
+      try {
+        Weight.requireSize(weight, Figures.upTo(weight, 6));
+      } catch (IllegalArgumentException e) {
+        throw bad(columns.weight(), String.valueOf(e.getMessage()));
+      }
     }
   }
 

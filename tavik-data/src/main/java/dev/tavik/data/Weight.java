@@ -21,6 +21,9 @@ final class Weight {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
   };
 
+  private static final double LEAST = 1e-99;
+  private static final double GREATEST = 1e15;
+
   private Weight() {}
 
   /** The first column that is called like a weight, and is not among those that are used. */
@@ -75,9 +78,19 @@ final class Weight {
         !UNCLEAR.matcher(text).matches(),
         "has '%s', which may be a thousand or a fraction; write it without a comma",
         text);
-    double number = Double.parseDouble(text.replace(',', '.'));
-    require(number >= 0, "has %s, below 0", text);
-    require(number < 1e15, "has %s, which is too large", text);
+    return requireSize(Double.parseDouble(text.replace(',', '.')), text);
+  }
+
+  /**
+   * A weight whose square is a number, too.
+   *
+   * @throws IllegalArgumentException if it is none; the message goes on after the name of the
+   *     column
+   */
+  static double requireSize(double number, String written) {
+    require(number >= 0, "has %s, below 0", written);
+    require(number < GREATEST, "has %s, which is too large", written);
+    require(number == 0 || number >= LEAST, "has %s, which is too small", written);
     return number;
   }
 }

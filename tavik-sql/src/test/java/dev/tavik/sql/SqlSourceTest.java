@@ -220,6 +220,13 @@ class SqlSourceTest {
     assertThatExceptionOfType(DataException.class)
         .isThrownBy(() -> at(url).relation("drawn").open().survey(design, requests))
         .withMessageContaining("column w has -2, below 0; a weight is a number from 0");
+    try (Connection connection = DriverManager.getConnection(url);
+        Statement statement = connection.createStatement()) {
+      statement.execute("CREATE VIEW faint AS SELECT h, c, 1e-320 AS w, y FROM drawn");
+    }
+    assertThatExceptionOfType(DataException.class)
+        .isThrownBy(() -> at(url).relation("faint").open().survey(design, requests))
+        .withMessageContaining("e-320, which is too small");
   }
 
   /** The sums of weights and of their squares, by combination. */
