@@ -38,7 +38,7 @@ final class CurvePlot {
   private static final int HEIGHT = 520;
   private static final float DOT = 9;
 
-  /** About the plot's own size, a letter's width and a line's height. */
+  /** The approximate size of the plot, of a letter and of a line, in pixels. */
   private static final double PLOT_WIDTH = 840;
 
   private static final double PLOT_HEIGHT = 400;
@@ -51,7 +51,7 @@ final class CurvePlot {
   private final NumberAxis across;
   private final NumberAxis up;
 
-  /** What words may not lie on, besides curves. */
+  /** Obstacles for words, besides curves. */
   private final List<Line2D> lines = new ArrayList<>();
 
   private final List<Rectangle2D> taken = new ArrayList<>();
@@ -94,7 +94,7 @@ final class CurvePlot {
     taken.add(new Rectangle2D.Double(x - width / 2, y - height / 2, width, height));
   }
 
-  /** A piece of a curve's line with its name behind, from a place to the right. */
+  /** An entry of a key: a short piece of the curve's line, then its name. */
   void key(int number, String words, double x, double y) {
     double end = x + 34 * across();
     plot.addAnnotation(
@@ -102,7 +102,7 @@ final class CurvePlot {
     write(" " + words, end, y, TextAnchor.CENTER_LEFT, ink(number), true);
   }
 
-  /** What one pixel is on either axis. */
+  /** The length of one pixel on the axis. */
   private double across() {
     return across.getRange().getLength() / PLOT_WIDTH;
   }
@@ -158,7 +158,7 @@ final class CurvePlot {
     return new Rectangle2D.Double(left, bottom, width(words), LINE * up());
   }
 
-  /** At the first place that is free; where none is, at the first, on a white ground. */
+  /** Writes at the first free place; if none is free, at the first place, on a white ground. */
   private void place(String words, List<Rectangle2D> places, Color ink, boolean strong) {
     Rectangle2D free = places.stream().filter(this::isFree).findFirst().orElse(null);
     Rectangle2D at = free == null ? places.get(0) : free;

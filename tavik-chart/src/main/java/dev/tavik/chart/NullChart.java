@@ -194,7 +194,7 @@ final class NullChart {
     boolean right = isFree(marks.observed(), marks.observed() + room);
     boolean left = isFree(marks.observed() - room, marks.observed());
     label(marker, marks.observed(), left && !right ? Direction.LEFT : Direction.RIGHT);
-    // Last of all lines, so that where one stands on either side the words hide it.
+    // Drawn after the other lines, so that its label covers a line that crosses it.
     marker.setLabelBackgroundColor(Color.WHITE);
   }
 

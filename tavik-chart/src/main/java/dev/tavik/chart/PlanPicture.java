@@ -178,7 +178,7 @@ final class PlanPicture {
     return ROOM + CHARACTER * words.stream().mapToInt(String::length).max().orElse(0);
   }
 
-  /** Of a picture's only curve the words stand beside its dots. */
+  /** Labels a dot of the only curve. */
   private void sized(CurvePlot plot, Plan plan) {
     plot.beside(size(plan), (double) plan.sizes().first(), plan.power(), CurvePlot.ink(0), true);
   }
@@ -216,7 +216,7 @@ final class PlanPicture {
     }
   }
 
-  /** Written last, where nothing runs through it. */
+  /** Labels the power that is wanted, after everything else is drawn. */
   private void wanted(CurvePlot plot, EndingAxis across) {
     for (double power : answer.asked().powers()) {
       plot.along(

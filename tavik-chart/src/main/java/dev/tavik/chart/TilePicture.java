@@ -39,7 +39,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
   private static final double CHARACTER = 7.1;
   private static final int LINE = 16;
 
-  /** What stands behind a band goes on in a further line after so many letters. */
+  /** The longest line of remarks, in letters. */
   private static final int REMARK = 26;
 
   private static final int TICK = 20;
@@ -55,7 +55,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
    * @param tiles from left to right
    */
   record Band(String name, int height, List<Tile> tiles) {
-    /** What stands behind it: what doesn't fit its tiles, what stands out first. */
+    /** The remarks behind the band: what doesn't fit its tiles, outlined tiles first. */
     List<String> remarks(double room) {
       List<String> all =
           tiles.stream()
@@ -113,7 +113,7 @@ record TilePicture(String title, String subtitle, List<Band> bands, List<Swatch>
     double before = 10 + CHARACTER * longest(bands.stream().map(Band::name).toList());
     double after = LAST_TICK;
     double room = WIDTH - PADDING - before - after;
-    // What is said behind takes room, so that more doesn't fit.
+    // Remarks take room from the tiles, and then fewer labels fit.
     for (double needed = behind(room); needed > after; needed = behind(room)) {
       after = needed;
       room = WIDTH - PADDING - before - after;

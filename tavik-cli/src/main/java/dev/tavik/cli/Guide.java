@@ -183,7 +183,7 @@ final class Guide {
 
   private Guided ofFile() {
     DataOverview file = overview("Its name:", 1);
-    String size = Figures.count(file.rows()) + (file.rows() == 1 ? " row" : " rows");
+    String size = Figures.counted(file.rows(), "row", "rows");
     dialogue.say(say("%s, %s, %s.", size, columns(file), file.layout()));
     Optional<Column> frequency = frequency(file);
     long left = classes(file).filter(each -> !frequency.equals(Optional.of(each))).count();

@@ -269,7 +269,7 @@ final class OutputOptions {
     pages(file).forEach(each -> requireReplaceable("--out", each));
   }
 
-  /** Of an earlier report that was longer no page stays behind. */
+  /** Removes the pages that only an earlier, longer report had. */
   private void removePagesBeyond(List<Path> written, Path file) throws IOException {
     for (Path page : pages(file)) {
       if (!written.contains(page) && FileWriting.ours(page)) {

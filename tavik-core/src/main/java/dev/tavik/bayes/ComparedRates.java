@@ -361,7 +361,7 @@ public final class ComparedRates {
         double riseLow = rise(low, atLow);
         double riseHigh = rise(high, atHigh);
         double determinant = slopeHigh * riseLow - slopeLow * riseHigh;
-        // The density rises at the low end and falls at the high one, and is 0 beyond the scale's.
+        // The density must rise at the low end and fall at the high one; beyond the scale it is 0.
         if (!(Double.isFinite(unequal) && slopeLow > 0 && slopeHigh < 0 && determinant < 0)) {
           return false;
         }

@@ -161,8 +161,8 @@ public final class Figures {
   }
 
   /**
-   * A sum that is the same wherever its parts lie: parts that come in another order leave other
-   * last digits.
+   * Rounds a sum so that it is the same from every source: adding its parts in another order
+   * changes the last digits.
    *
    * @param sum a finite number
    * @return the sum, rounded to twelve digits

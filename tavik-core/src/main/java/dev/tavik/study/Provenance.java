@@ -196,7 +196,7 @@ public record Provenance(
     }
     StringBuilder words = new StringBuilder("From ").append(data);
     if (where.isEmpty()) {
-      words.append(", ").append(Figures.count(rows)).append(rows == 1 ? " row" : " rows");
+      words.append(", ").append(Figures.counted(rows, "row", "rows"));
     } else {
       words
           .append(", rows with ")

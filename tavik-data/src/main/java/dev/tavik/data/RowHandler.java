@@ -113,8 +113,8 @@ public abstract class RowHandler {
   }
 
   /**
-   * A column that is wanted holds what isn't one value a row, such as bytes or lists: what a source
-   * finds that can't hand it over.
+   * Tells that the values of a wanted column are no single values, but bytes, lists or parts. A
+   * source calls this in place of handing them over.
    *
    * @param column which column, from 0
    * @param type what the source calls its type

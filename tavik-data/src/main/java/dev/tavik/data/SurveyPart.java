@@ -52,11 +52,7 @@ final class SurveyPart {
   void weigh(SurveyRow row, double factor) {
     WeightSums weights = at().weights;
     weights.add(counts.combination(), counts.units(), factor * row.sum(), factor * row.squares());
-    if (row.together()) {
-      weights.seen(row.least(), row.greatest());
-    } else {
-      weights.seen(row.weight(), row.weight());
-    }
+    weights.seen(row.least(), row.greatest());
   }
 
   /** Adds to the sums of a row of theirs; returns whether more than so many are held. */

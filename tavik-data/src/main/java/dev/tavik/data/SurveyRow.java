@@ -47,10 +47,10 @@ final class SurveyRow {
   }
 
   double least() {
-    return least;
+    return together ? least : weight;
   }
 
   double greatest() {
-    return greatest;
+    return together ? greatest : weight;
   }
 }

@@ -81,7 +81,7 @@ final class SparkRows extends RowSource {
       if (each.need() != Need.NAMES) {
         Slice slice = slice(each);
         if (slice.places().isEmpty() && slice.summed().isEmpty()) {
-          none(each);
+          countRows(each);
         } else {
           slices.add(slice);
           asking.add(each);
@@ -95,8 +95,8 @@ final class SparkRows extends RowSource {
     return Manner.of("rows on a cluster");
   }
 
-  /** Where no column can be handed over the rows are only counted. */
-  private void none(RowHandler handler) {
+  /** Counts the rows where no column can be handed over. */
+  private void countRows(RowHandler handler) {
     long rows = dataset.count();
     if (rows > 0) {
       handler.begin(1);

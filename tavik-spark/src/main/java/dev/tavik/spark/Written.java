@@ -48,7 +48,7 @@ final class Written {
     return type instanceof TimestampType ? told(moment, column) : moment;
   }
 
-  /** Where clocks are set back an hour is there twice; the second is told by its offset. */
+  /** When clocks are set back an hour occurs twice; the second is written with its offset. */
   private static Column told(Column moment, Column instant) {
     Column second = functions.not(instant.eqNullSafe(instant.cast("string").cast("timestamp")));
     return functions

@@ -108,7 +108,7 @@ final class CompareFindings {
         .concluded(found.preference().on(CompareVerdict.of(found)));
   }
 
-  /** The command that tests it as a table, which wants successes and failures, and not too many. */
+  /** The command that tests the counts as a table, where a table of them can be tested. */
   private List<Finding> asTable() {
     if (first.successes() + second.successes() == 0
         || first.failures() + second.failures() == 0

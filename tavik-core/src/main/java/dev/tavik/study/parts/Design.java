@@ -90,10 +90,6 @@ public record Design(DesignedSample sample) {
     return df == Math.rint(df) ? Figures.count((long) df) : Figures.upTo(df, 4);
   }
 
-  private static String several(long count, String one, String many) {
-    return Figures.counted(Figures.count(count), one, many);
-  }
-
   /** What the sample is made of, in words. */
   public String inWords() {
     SampleDesign design = design();
@@ -104,7 +100,7 @@ public record Design(DesignedSample sample) {
     if (design.replication() != null) {
       return say(
           "%s, %s, with %s %s replicate weights (%s)",
-          several(rows, "row", "rows"),
+          Figures.counted(rows, "row", "rows"),
           weighted,
           Figures.count(sample.clusters()),
           design.replication().kind().id(),
@@ -115,18 +111,19 @@ public record Design(DesignedSample sample) {
             ? ", drawn one by one"
             : say(
                 ", in %s (%s)",
-                several(sample.clusters(), "cluster", "clusters"), design.clusters().get(0));
+                Figures.counted(sample.clusters(), "cluster", "clusters"),
+                design.clusters().get(0));
     String strata =
         design.strata() == null
             ? ""
             : say(
                 "%s %s (%s)",
                 sample.rowByRow() ? " in" : " of",
-                several(counts().strata().size(), "stratum", "strata"),
+                Figures.counted(counts().strata().size(), "stratum", "strata"),
                 design.strata());
     return say(
         "%s, %s%s%s%s: %s",
-        several(rows, "row", "rows"), weighted, clusters, strata, drawnFrom(), df);
+        Figures.counted(rows, "row", "rows"), weighted, clusters, strata, drawnFrom(), df);
   }
 
   /** Told where some strata have no such rows. */
@@ -206,7 +203,7 @@ public record Design(DesignedSample sample) {
               say(
                   "%s has %s",
                   least.name(),
-                  several(
+                  Figures.counted(
                       least.clusters(),
                       sample.rowByRow() ? "row" : "cluster",
                       sample.rowByRow() ? "rows" : "clusters"))));
@@ -224,7 +221,7 @@ public record Design(DesignedSample sample) {
         "%s%s of %s",
         design().weight() == null ? "" : "weighted; ",
         Figures.count(proportion.successes()),
-        several(proportion.rows(), "row", "rows"));
+        Figures.counted(proportion.rows(), "row", "rows"));
   }
 
   /** A table of groups and what is estimated of each. */
@@ -276,15 +273,15 @@ public record Design(DesignedSample sample) {
 
   private String what() {
     if (sample.replicated()) {
-      return several(sample.clusters(), "replicate", "replicates");
+      return Figures.counted(sample.clusters(), "replicate", "replicates");
     }
     return say(
         "%s in %s",
-        several(
+        Figures.counted(
             sample.clusters(),
             sample.rowByRow() ? "row" : "cluster",
             sample.rowByRow() ? "rows" : "clusters"),
-        several(counts().strata().size(), "stratum", "strata"));
+        Figures.counted(counts().strata().size(), "stratum", "strata"));
   }
 
   private static Condition.State met(boolean holds) {
@@ -358,9 +355,9 @@ public record Design(DesignedSample sample) {
               Code.NO_WEIGHT,
               say(
                   "%s left out: %s 0, %s no weight.",
-                  Figures.count(without) + (without == 1 ? " row was" : " rows were"),
-                  Figures.count(weights.zero()) + (weights.zero() == 1 ? " weighs" : " weigh"),
-                  Figures.count(weights.missing()) + (weights.missing() == 1 ? " has" : " have"))));
+                  Figures.counted(without, "row was", "rows were"),
+                  Figures.counted(weights.zero(), "weighs", "weigh"),
+                  Figures.counted(weights.missing(), "has", "have"))));
     }
     return cautions;
   }

@@ -32,7 +32,7 @@ import java.util.OptionalDouble;
 public record DesignTests(
     DesignedDeviation deviation, List<TestResult> made, List<NotApplicable> refusals) {
 
-  /** A smaller effect is rounding, and no sample would find it. */
+  /** A smaller effect is a rounding error; no sample would find it. */
   private static final double LEAST_PLANNED = 1e-4;
 
   public static DesignTests of(DesignedDeviation deviation, List<SurveyTableTest> wanted) {

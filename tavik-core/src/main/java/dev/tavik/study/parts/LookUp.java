@@ -31,7 +31,7 @@ public record LookUp(Map<String, List<String>> methodsByTail) implements Finding
 
   public static List<Finding> of(Tally first, Tally second, List<TestResult> tests) {
     long both = first.trials() + second.trials();
-    // A tail is looked up in as many units as a group may have.
+    // The command for tails takes no larger population.
     return of(
         tests,
         both > Tally.MAX_TRIALS

@@ -80,7 +80,7 @@ public record RatesSentence(
       return found.stream().map(this::name).collect(Collectors.joining(", "));
     }
     if (finding.equals("not")) {
-      return Figures.count(found.size()) + (found.size() == 1 ? " group" : " groups");
+      return Figures.counted(found.size(), "group", "groups");
     }
     String clearest =
         found.stream()

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Everything that readers, machines and pictures are told of a plan and that differs between the
  * kinds of plans: what its parameters are called, how an effect is stated and varied, and the
- * sentence for a protocol. Each kind is one class, found in one place.
+ * sentence for a protocol. Each kind is one class.
  */
 public abstract class PlanDescription {
   /** Points of a curve: enough to show how exact power swings, and fewer where it takes long. */
@@ -69,7 +69,7 @@ public abstract class PlanDescription {
    * How good the normal approximation is.
    *
    * @param fewest the fewest successes or failures that are expected in a group
-   * @param enough so many make it good enough
+   * @param enough how many make it good enough
    * @param exact the same test by exact power
    * @param mostUnasked the largest total for which the exact plan is made without being asked for
    */
