@@ -5,6 +5,8 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Selection;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.result.ComparisonClaim;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -14,7 +16,6 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
-import dev.tavik.study.compare.Show;
 import dev.tavik.study.paired.PairedQuestion;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -57,7 +58,7 @@ final class ComparisonPicture {
               answer.question().order() + ", in percentage points",
               Scale.POINTS,
               differences,
-              references(answer.question().settings())));
+              references(answer.question().settings().claim())));
     }
     if (!ratios.isEmpty()) {
       panels.add(
@@ -86,22 +87,23 @@ final class ComparisonPicture {
   }
 
   private static String subtitle(View<CompareQuestion> answer) {
+    ComparisonClaim claim = answer.question().settings().claim();
     return say(
         "%s intervals; rates with Wilson's; %s test, %s: %s",
         Figures.exactPercent(answer.question().settings().level()),
         answer.testId(),
-        answer.question().settings().show() == Show.DIFFERENCE
-            ? answer.question().settings().hypothesis().alternative().id()
-            : "to show " + answer.question().settings().show().id(),
+        claim.goal() == ComparisonGoal.DIFFERENCE
+            ? claim.alternative().id()
+            : "to show " + claim.goal().id(),
         Figures.pEquals(answer.preferredTest().log10PValue()));
   }
 
-  static List<Double> references(CompareSettings settings) {
+  static List<Double> references(ComparisonClaim claim) {
     List<Double> references = new ArrayList<>();
-    Double margin = settings.margin();
-    references.add(settings.hypothesis().against());
+    Double margin = claim.largest();
+    references.add(claim.hypothesis().against());
     // Of non-inferiority the null is the one end of the margin that matters.
-    if (settings.show() != Show.NONINFERIOR && margin != null) {
+    if (claim.goal() != ComparisonGoal.NONINFERIOR && margin != null) {
       references.add(-margin);
       references.add(margin);
     }
@@ -203,7 +205,7 @@ final class ComparisonPicture {
                   : "the first against the second, as a ratio",
               difference ? Scale.POINTS : Scale.TIMES,
               rows,
-              difference ? references(answer.question().settings()) : List.of(1.0)));
+              difference ? references(answer.question().settings().claim()) : List.of(1.0)));
     }
     String title =
         (answer.label().isEmpty() ? "Groups" : answer.label())

@@ -10,12 +10,12 @@ import dev.tavik.bayes.RateBayesFactor;
 import dev.tavik.chart.ChancePlot.Beside;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
-import dev.tavik.study.compare.Show;
 import dev.tavik.study.rate.RateQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -85,7 +85,7 @@ record SensitivityPicture(
     double common =
         (first.successes() + second.successes() + 1.0) / (first.trials() + second.trials() + 2.0);
     Alternative alternative =
-        settings.show() == Show.DIFFERENCE
+        settings.claim().goal() == ComparisonGoal.DIFFERENCE
             ? settings.hypothesis().alternative()
             : Alternative.TWO_SIDED;
     return new SensitivityPicture(

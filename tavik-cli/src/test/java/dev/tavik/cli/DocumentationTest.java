@@ -3,7 +3,7 @@ package dev.tavik.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import dev.tavik.result.Caution;
+import dev.tavik.answer.Caution;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,7 +1,5 @@
 package dev.tavik.answer;
 
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Derivation;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;

@@ -2,8 +2,6 @@ package dev.tavik.answer;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,6 +12,8 @@ import java.util.Map;
  * Puts what readers see of an answer in order: verdict, findings, conditions, cautions, working.
  */
 final class Page {
+  private static final int MOST_NAMED = 6;
+
   private final Answer answer;
   private final Detail detail;
   private final boolean cut;
@@ -106,39 +106,33 @@ final class Page {
     }
   }
 
-  /** Sums up the cautions of many parts, one of each code with the number of the others. */
+  /** The cautions of all parts: what several are told in the same words names them once. */
   private List<Caution> ofParts() {
-    Map<Caution.Code, List<Caution>> byCode = new LinkedHashMap<>();
-    for (Finding finding : answer.findings()) {
-      if (finding instanceof SubAnswers parts) {
-        for (int i = 0; i < parts.answers().size(); i++) {
-          for (Caution each : parts.answers().get(i).cautions()) {
-            byCode
-                .computeIfAbsent(each.code(), key -> new ArrayList<>())
-                .add(new Caution(each.code(), parts.names().get(i) + ": " + each.message()));
-          }
+    Map<Caution, List<Named>> alike = new LinkedHashMap<>();
+    for (SubAnswers parts : answer.findAll(SubAnswers.class)) {
+      for (int i = 0; i < parts.answers().size(); i++) {
+        for (Caution each : parts.answers().get(i).cautions()) {
+          alike
+              .computeIfAbsent(new Caution(each.code(), each.ofSeveral()), key -> new ArrayList<>())
+              .add(new Named(parts.names().get(i), each));
         }
       }
     }
-    List<Caution> shown = new ArrayList<>();
-    byCode.forEach(
-        (code, cautions) -> {
-          int others = cautions.size() - 1;
-          if (!cut || others == 0) {
-            shown.addAll(cautions);
-          } else {
-            shown.add(
-                new Caution(
-                    code,
-                    say(
-                        "%s (And the like of %s %s.)",
-                        cautions.get(0).message(),
-                        Figures.count(others),
-                        others == 1 ? "other" : "others")));
-          }
-        });
-    return shown;
+    return alike.entrySet().stream().map(each -> together(each.getKey(), each.getValue())).toList();
   }
+
+  private Caution together(Caution caution, List<Named> members) {
+    List<String> names = members.stream().map(Named::name).toList();
+    return new Caution(
+        caution.code(),
+        say(
+            "%s: %s",
+            Figures.some(names, cut ? MOST_NAMED : names.size()),
+            names.size() == 1 ? members.get(0).caution().message() : caution.message()));
+  }
+
+  /** A caution of a part, with the part's name. */
+  private record Named(String name, Caution caution) {}
 
   private void addWorking() {
     answer.findings().stream()

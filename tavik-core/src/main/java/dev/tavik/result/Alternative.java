@@ -64,4 +64,17 @@ public enum Alternative {
       case GREATER -> Side.LOWER;
     };
   }
+
+  /**
+   * {@return whether a quantity lies on the other side of the null value than this says}
+   *
+   * @param away the quantity less the null value
+   */
+  public boolean isOpposite(double away) {
+    return switch (this) {
+      case TWO_SIDED -> false;
+      case LESS -> away > 0;
+      case GREATER -> away < 0;
+    };
+  }
 }

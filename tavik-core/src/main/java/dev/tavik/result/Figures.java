@@ -121,6 +121,32 @@ public final class Figures {
   }
 
   /**
+   * The first of some names, and how many more there are.
+   *
+   * @param names the names
+   * @param most how many are named
+   * @return such as {@code North, South and 3 more}
+   */
+  public static String some(List<String> names, int most) {
+    return names.size() <= most
+        ? String.join(", ", names)
+        : say(
+            "%s and %s more",
+            String.join(", ", names.subList(0, most)), count((long) names.size() - most));
+  }
+
+  /**
+   * A part of a count: {@code 14 of 1,400}.
+   *
+   * @param part the part
+   * @param whole the whole
+   * @return its text
+   */
+  public static String outOf(long part, long whole) {
+    return count(part) + " of " + count(whole);
+  }
+
+  /**
    * A count with the noun that it takes.
    *
    * @param count the count

@@ -5,15 +5,15 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Decision;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult.AdjustedP;
 import java.util.ArrayList;
@@ -85,14 +85,7 @@ public record StudyAnswer(
     int tested = decisions().size();
     return tested < MANY || adjustment != Adjustment.NONE
         ? List.of()
-        : List.of(
-            new Caution(
-                Code.MANY_TESTS,
-                say(
-                    "%d tests are made, each at its own alpha, and none is adjusted for the others. Of"
-                        + " as many true nulls about one in twenty is rejected by chance at 0.05. Say"
-                        + " beforehand which question decides, or leave 'adjust: none' out.",
-                    tested)));
+        : List.of(TestCautions.manyTests(tested));
   }
 
   /**

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Posterior;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.rate.RateQuestion;
 import java.util.BitSet;

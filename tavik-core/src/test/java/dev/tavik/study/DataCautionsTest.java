@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Estimand;
 import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;

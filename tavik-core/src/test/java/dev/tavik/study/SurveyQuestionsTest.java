@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Verdict.Decision;
@@ -14,14 +16,12 @@ import dev.tavik.association.Shares;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
+import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.rate.SurveyRateQuestion;
@@ -197,9 +197,10 @@ class SurveyQuestionsTest {
   void aDirectionHasItsBoundAndItsCaution() {
     SurveyCompareQuestion question =
         SurveyCompareQuestion.of(two(), "cracked").groups("North", "South");
-    Answer less = question.claiming(CompareSettings.usual().alternative(Alternative.LESS)).ask();
+    Answer less =
+        question.claiming(ComparisonClaim.NO_DIFFERENCE.alternative(Alternative.LESS)).ask();
     Answer greater =
-        question.claiming(CompareSettings.usual().alternative(Alternative.GREATER)).ask();
+        question.claiming(ComparisonClaim.NO_DIFFERENCE.alternative(Alternative.GREATER)).ask();
     double p = less.test(SurveyComparisonTest.T_DIFFERENCE).pValue();
     assertThat(greater.test(SurveyComparisonTest.T_DIFFERENCE).pValue())
         .isCloseTo(1 - p, within(1e-12));
@@ -216,7 +217,7 @@ class SurveyQuestionsTest {
   void equivalenceIsShownWithinAMargin(double margin, Decision decision) {
     Answer answer =
         SurveyCompareQuestion.of(two(), "cracked")
-            .claiming(CompareSettings.usual().equivalent(margin))
+            .claiming(ComparisonClaim.NO_DIFFERENCE.equivalent(margin))
             .ask();
     Interval interval = answer.interval(SurveyComparisonInterval.WALD);
     assertThat(interval.level()).isEqualTo(0.9);
@@ -230,12 +231,12 @@ class SurveyQuestionsTest {
   void aSmallDifferenceIsSignificantAndOfNoMeaning() {
     Answer answer =
         SurveyCompareQuestion.of(two(), "cracked")
-            .claiming(CompareSettings.usual().margin(0.9))
+            .claiming(ComparisonClaim.NO_DIFFERENCE.margin(0.9))
             .ask();
     assertThat(codes(answer)).contains("within-margin");
     Answer wide =
         SurveyCompareQuestion.of(two(), "cracked")
-            .claiming(CompareSettings.usual().margin(0.01))
+            .claiming(ComparisonClaim.NO_DIFFERENCE.margin(0.01))
             .ask();
     assertThat(codes(wide)).doesNotContain("within-margin");
   }

@@ -2,10 +2,10 @@ package dev.tavik.report;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
 import dev.tavik.answer.Value;
-import dev.tavik.result.Caution;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;

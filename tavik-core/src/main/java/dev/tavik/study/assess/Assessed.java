@@ -7,6 +7,7 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
@@ -91,7 +92,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
     String sizes = String.join(" and ", asked.sizes().stream().map(Figures::count).toList());
     String trials = Figures.counted(sizes, "trial", "trials");
     if (all.isEmpty()) {
-      return "Tests with " + trials + ".";
+      return PlanVerdicts.tests(trials);
     }
     Comparator<Covered> far =
         Comparator.comparingDouble(each -> Math.abs(each.coverage().coverage() - asked.level()));
@@ -100,15 +101,13 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
         all.stream()
             .min(Comparator.comparingDouble(each -> each.coverage().coverage()))
             .orElseThrow();
-    return say(
-        "With %s, %s intervals: nearest to their level is %s (true coverage %s),"
-            + " lowest covers %s (%s).",
+    return PlanVerdicts.coverage(
         trials,
-        Figures.exactPercent(asked.level()),
+        asked.level(),
         nearest.method().id(),
-        Figures.finePercent(nearest.coverage().coverage()),
+        nearest.coverage().coverage(),
         lowest.method().id(),
-        Figures.finePercent(lowest.coverage().coverage()));
+        lowest.coverage().coverage());
   }
 
   @Override

@@ -5,6 +5,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
@@ -138,34 +139,23 @@ final class CompareAnalysis {
 
   private String reason(TwoProportionTest test) {
     if (settings.tests().size() == 1) {
-      return Preference.asked(test, true);
+      return Reasons.asked(test, true);
     }
     if (!settings.plain()) {
-      return test == TwoProportionTest.SCORE
-          ? "the score test takes its standard error from the null difference itself"
-          : Preference.asked(test, false);
+      return test == TwoProportionTest.SCORE ? Reasons.errorFromNull() : Reasons.asked(test, false);
     }
     PooledExpectation expected = PooledExpectation.of(first, second);
     if (test == TwoProportionTest.Z_POOLED && approximationHolds) {
-      return say(
-          "at least %s expected in each group, enough for the normal approximation%s",
-          expected.withVerb(),
-          settings.tests().contains(TwoProportionTest.FISHER)
-              ? "; fisher is the cautious one: it rejects less often than alpha allows"
-              : "");
+      return Reasons.enoughInEach(
+          expected.withVerb(), settings.tests().contains(TwoProportionTest.FISHER));
     }
     if (test == TwoProportionTest.FISHER && !approximationHolds) {
       return expected.enough()
-          ? "another pair has too few expected counts for the normal approximation, and all pairs"
-              + " are judged alike"
-          : say(
-              "only %s expected in one group, too few for the normal approximation; fisher holds"
-                  + " at any size",
-              expected.withVerb());
+          ? Reasons.tooFewInAnotherPair()
+          : Reasons.tooFewInOne(expected.withVerb());
     }
-    return Preference.asked(test, false)
-        + (test.basis() == Exactness.APPROXIMATE && !approximationHolds
-            ? ", though the expected counts are too small for it"
-            : "");
+    return test.basis() == Exactness.APPROXIMATE && !approximationHolds
+        ? Reasons.askedThoughFew(test)
+        : Reasons.asked(test, false);
   }
 }

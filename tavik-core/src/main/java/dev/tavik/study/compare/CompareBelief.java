@@ -13,6 +13,7 @@ import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.Credible;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.study.BayesSettings;
@@ -43,7 +44,7 @@ final class CompareBelief {
     this.view = view;
     this.extent = extent;
     this.alternative =
-        settings.show() == Show.DIFFERENCE
+        settings.claim().goal() == ComparisonGoal.DIFFERENCE
             ? settings.hypothesis().alternative()
             : Alternative.TWO_SIDED;
     this.first = question.first().tally();

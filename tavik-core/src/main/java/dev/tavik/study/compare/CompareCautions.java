@@ -1,18 +1,20 @@
 package dev.tavik.study.compare;
 
-import static dev.tavik.result.Figures.say;
-
+import dev.tavik.answer.Caution;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.IntervalPhrases;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
+import dev.tavik.result.ComparisonClaim;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Exactness;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.Choosing;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
@@ -45,7 +47,12 @@ final class CompareCautions {
 
   static List<Caution> of(CompareFound answer) {
     CompareCautions found = new CompareCautions(answer);
-    found.otherDirection();
+    found.cautions.addAll(
+        otherDirection(
+            found.settings.claim(),
+            answer.first().name(),
+            answer.second().name(),
+            found.difference()));
     found.fewSuccesses();
     found.trueSize();
     found.allOrNone();
@@ -57,15 +64,9 @@ final class CompareCautions {
     }
     found.clippedLimit();
     found.cautions.addAll(decisions.disagree());
-    found.cautions.addAll(
-        decisions.levelAlpha(
-            found.settings.level(),
-            found.settings.matchingLevel(),
-            say(
-                "%s. An interval may include what a test rejects, or the other way round;",
-                found.settings.show() == Show.EQUIVALENT ? ", one on each side" : "")));
+    found.cautions.addAll(levelAlpha(found.settings, found.settings.claim()));
     found.testAndInterval(decisions);
-    found.cautions.addAll(withinMargin(found.settings, found.rejects, answer.intervals()));
+    found.cautions.addAll(withinMargin(found.settings.claim(), found.rejects, answer.intervals()));
     found.cautions.addAll(decisions.nearAlpha());
     Provenance from = answer.from();
     if (from != null) {
@@ -74,15 +75,9 @@ final class CompareCautions {
     return found.cautions;
   }
 
-  private void add(Code code, String message) {
-    cautions.add(new Caution(code, message));
-  }
-
-  private void otherDirection() {
-    if (settings.show() == Show.DIFFERENCE) {
-      cautions.addAll(
-          otherDirection(settings, answer.first().name(), answer.second().name(), away()));
-    }
+  static List<Caution> levelAlpha(Choosing<?, ?, ?> chosen, ComparisonClaim claim) {
+    return DecisionCautions.levelAlpha(
+        chosen, TestCautions.rejected(), claim.goal() == ComparisonGoal.EQUIVALENT);
   }
 
   /** How often the verdict's test rejects where both groups have the rate of all units together. */
@@ -91,8 +86,7 @@ final class CompareCautions {
     boolean asked =
         answer.preferredTest().method() instanceof TwoProportionTest test
             && test.basis() == Exactness.APPROXIMATE
-            && settings.show() == Show.DIFFERENCE
-            && settings.hypothesis().against() == 0
+            && settings.plain()
             && trials() <= MOST_FOR_SIZE
             && pooled > 0
             && pooled < 1;
@@ -106,15 +100,8 @@ final class CompareCautions {
                   first.trials(), second.trials(), settings.hypothesis(), settings.alpha())
               .chance(pooled, pooled);
       if (size > TOLERATED * settings.alpha()) {
-        add(
-            Code.FEW_SUCCESSES,
-            say(
-                "Where both groups have the rate of all units together, %s, the %s test rejects in"
-                    + " %s of such samples, not in %s. Near alpha, read fisher or boschloo.",
-                Figures.percent(pooled),
-                test.id(),
-                Figures.percent(size),
-                Figures.exactPercent(settings.alpha())));
+        cautions.add(
+            SampleCautions.comparisonRejectsTooOften(test, pooled, size, settings.alpha()));
       }
     } catch (NotApplicableException e) {
       // Its pairs can't be gone through.
@@ -125,86 +112,43 @@ final class CompareCautions {
     return first.trials() + second.trials();
   }
 
-  /** Told where the data point the other way than the alternative says. */
+  /** A caution where the data point the other way than the alternative says. */
   static List<Caution> otherDirection(
-      CompareSettings settings, String one, String two, double away) {
-    if (!opposite(settings, away)) {
-      return List.of();
-    }
-    boolean less = settings.hypothesis().alternative() == Alternative.LESS;
-    String comparison =
-        settings.hypothesis().against() == 0
-            ? say("%s is %s than %s", one, less ? "lower" : "higher", two)
-            : say(
-                "%s is %s %s",
-                one + " minus " + two,
-                less ? "below" : "above",
-                Figures.shortPoints(settings.hypothesis().against()));
-    return List.of(
-        new Caution(
-            Code.OTHER_DIRECTION,
-            say(
-                "The alternative '%s' says that %s, but the data point the other way. If the order of"
-                    + " the groups or the direction was mixed up, set it right; if it was meant, the data"
-                    + " lend it no support.",
-                settings.hypothesis().alternative().id(), comparison)));
+      ComparisonClaim claim, String one, String two, double difference) {
+    return !claim.isOpposite(difference)
+        ? List.of()
+        : List.of(
+            TestCautions.otherWay(
+                TestCautions.claim(one, two, claim.alternative(), claim.hypothesis().against()),
+                claim.alternative(),
+                /* support= */ true));
   }
 
-  private double away() {
-    return first.proportion() - second.proportion() - settings.hypothesis().against();
-  }
-
-  private boolean opposite() {
-    return opposite(settings, away());
-  }
-
-  private static boolean opposite(CompareSettings settings, double away) {
-    return switch (settings.hypothesis().alternative()) {
-      case LESS -> away > 0;
-      case GREATER -> away < 0;
-      case TWO_SIDED -> false;
-    };
+  private double difference() {
+    return first.proportion() - second.proportion();
   }
 
   private void fewSuccesses() {
     PooledExpectation expected = PooledExpectation.of(first, second);
-    String approximate =
-        settings.tests().stream()
-            .filter(test -> test.basis() == Exactness.APPROXIMATE)
-            .map(TwoProportionTest::id)
-            .collect(Collectors.joining(", "));
-    if (expected.enough() || approximate.isEmpty() || expected.smallest() == 0) {
-      return;
+    List<TwoProportionTest> approximate =
+        settings.tests().stream().filter(test -> test.basis() == Exactness.APPROXIMATE).toList();
+    if (!expected.enough() && !approximate.isEmpty() && expected.smallest() > 0) {
+      TestResult fisher =
+          answer.tests().stream()
+              .filter(test -> test.method() == TwoProportionTest.FISHER)
+              .findFirst()
+              .orElse(null);
+      cautions.add(
+          SampleCautions.groupExpectsFew(
+              expected.inWords(), approximate, fisher, settings.plain()));
     }
-    String instead =
-        answer.tests().stream()
-            .filter(test -> test.method() == TwoProportionTest.FISHER)
-            .findFirst()
-            .map(
-                fisher -> "Fisher's exact test says " + Figures.pEquals(fisher.log10PValue()) + ".")
-            .orElse(
-                settings.plain()
-                    ? "Use fisher, boschloo or barnard."
-                    : "No exact test of such a null is offered; read the interval with care.");
-    add(
-        Code.FEW_SUCCESSES,
-        say(
-            "One group is expected to have only %s, too few for the normal approximation (%s). %s",
-            expected.inWords(), approximate, instead));
   }
 
   private void allOrNone() {
     boolean none = first.successes() + second.successes() == 0;
     boolean all = first.failures() + second.failures() == 0;
     if (none || all) {
-      add(
-          Code.ALL_OR_NONE,
-          say(
-              "%s was a success in either group%s. The intervals say how far apart they may still be.",
-              none ? "None" : "Every one",
-              settings.show() == Show.DIFFERENCE
-                  ? ": nothing tells them apart, and no test can"
-                  : ", which is no certainty that they are alike"));
+      cautions.add(SampleCautions.allOrNoneOfGroups(none, settings.claim().goal()));
     }
   }
 
@@ -219,54 +163,43 @@ final class CompareCautions {
             .filter(each -> each.side() == Side.TWO_SIDED && Double.isInfinite(each.upper()))
             .toList();
     if (zero && !endless.isEmpty()) {
-      add(
-          Code.ZERO_CELL,
-          say(
-              "One of the four counts is 0, so there is no upper limit for %s. The difference has"
-                  + " limits all the same; gart's odds ratio adds 1/2 to each count.",
-              endless.stream()
-                  .map(each -> each.quantity().id() + " (" + each.method().id() + ")")
-                  .collect(Collectors.joining(", "))));
+      cautions.add(SampleCautions.zeroCell(endless));
     }
   }
 
   private void clippedLimit() {
-    String clipped =
+    List<Interval> clipped =
         answer.intervals().stream()
             .filter(each -> each.quantity() == Estimand.DIFFERENCE)
             .filter(
                 each ->
-                    (each.side() != Side.UPPER && each.lower() == -1 && observed() > -1)
-                        || (each.side() != Side.LOWER && each.upper() == 1 && observed() < 1))
-            .map(CompareCautions::name)
-            .collect(Collectors.joining(" and "));
+                    (each.side() != Side.UPPER && each.lower() == -1 && difference() > -1)
+                        || (each.side() != Side.LOWER && each.upper() == 1 && difference() < 1))
+            .toList();
     if (!clipped.isEmpty()) {
-      add(
-          Code.CLIPPED_LIMIT,
-          say(
-              "A limit came out beyond -100 or 100 points and was set to the end of the scale: %s."
-                  + " Such an interval covers too seldom here; prefer newcombe or mee.",
-              clipped));
+      cautions.add(
+          SampleCautions.clipped(
+              clipped, IntervalPhrases::id, "-100 or 100 points", "newcombe or mee"));
     }
-  }
-
-  private double observed() {
-    return first.proportion() - second.proportion();
   }
 
   /** Where the level matches alpha, the test of the verdict and the intervals should agree. */
   private void testAndInterval(DecisionCautions decisions) {
-    if (!settings.levelMatchesAlpha() || opposite()) {
+    if (!settings.levelMatchesAlpha() || settings.claim().isOpposite(difference())) {
       return;
     }
     String contradicting =
         answer.intervals().stream()
             .filter(this::comparable)
             .filter(each -> leavesOut(each) != rejects)
-            .map(CompareCautions::name)
+            .map(
+                each ->
+                    each.quantity() == Estimand.DIFFERENCE
+                        ? IntervalPhrases.id(each)
+                        : IntervalPhrases.idWithQuantity(each))
             .collect(Collectors.joining(" and "));
     if (!contradicting.isEmpty()) {
-      cautions.add(decisions.testAndInterval("", contradicting, DecisionCautions.CLOSE));
+      cautions.add(decisions.testAndInterval("", contradicting, TestCautions.close()));
     }
   }
 
@@ -284,36 +217,16 @@ final class CompareCautions {
         .noneMatch(hypothesis -> interval.contains(hypothesis.against()));
   }
 
-  /** Told where a difference is significant, but smaller than what matters. */
+  /** A caution where a difference is significant, but smaller than what matters. */
   static List<Caution> withinMargin(
-      CompareSettings settings, boolean rejects, List<Interval> intervals) {
-    Double margin = settings.margin();
-    if (margin == null || settings.show() != Show.DIFFERENCE || !rejects) {
+      ComparisonClaim claim, boolean rejects, List<Interval> intervals) {
+    if (claim.goal() != ComparisonGoal.DIFFERENCE || !rejects) {
       return List.of();
     }
     return intervals.stream()
-        .filter(each -> each.side() == Side.TWO_SIDED && CompareFindings.within(each, margin))
+        .filter(each -> each.side() == Side.TWO_SIDED && claim.hasWithinMargin(each))
         .limit(1)
-        .map(
-            each ->
-                new Caution(
-                    Code.WITHIN_MARGIN,
-                    say(
-                        "The difference is significant, but by the %s interval smaller than the margin of %s:"
-                            + " not zero, and of no practical meaning.",
-                        each.method().id(), Figures.percentagePoints(margin))))
+        .map(each -> SampleCautions.withinMargin(each.method(), claim.margin()))
         .toList();
-  }
-
-  private static String name(Interval interval) {
-    String what =
-        interval.quantity() == Estimand.DIFFERENCE
-            ? interval.method().id()
-            : interval.method().id() + " (" + interval.quantity().id() + ")";
-    return switch (interval.side()) {
-      case TWO_SIDED -> what;
-      case LOWER -> what + " lower bound";
-      case UPPER -> what + " upper bound";
-    };
   }
 }

@@ -4,7 +4,9 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
@@ -14,11 +16,13 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Workings;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.Claims;
 import dev.tavik.proportion.ComparisonEstimate;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
+import dev.tavik.result.ComparisonClaim;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Derivation;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
@@ -33,7 +37,6 @@ import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Effects;
 import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
-import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -42,15 +45,6 @@ import java.util.Optional;
 
 /** Puts the answer about two proportions together. */
 final class CompareFindings {
-  static final Condition INDEPENDENCE =
-      new Condition(
-          "independent units",
-          Condition.State.NOT_IN_THE_DATA,
-          "each unit is in one group only and tells nothing about another. The same units judged"
-              + " twice are pairs and want a paired comparison; units of one batch or person are often alike,"
-              + " and then p-values come out too small. Counts can't show this: you have to know"
-              + " how they were collected");
-
   private final CompareFound found;
   private final CompareSettings settings;
   private final String one;
@@ -82,7 +76,7 @@ final class CompareFindings {
     Answer.Builder answer =
         Answer.to(found.question(), "compare", found.label())
             .add(Finding.fact("input", input()))
-            .add(Finding.fact("hypothesis", hypothesis(settings)))
+            .add(Finding.fact("hypothesis", hypothesis(settings.claim(), settings.alpha())))
             .add(new Estimates(all))
             .add(Observed.groups("Observed", List.of(found.first(), found.second())))
             .addAll(Observed.source(found.from()))
@@ -95,7 +89,7 @@ final class CompareFindings {
       answer.add(oneSided());
     }
     answer.add(intervals(needed));
-    answer.addAll(margin(settings, found.preferredInterval()));
+    answer.addAll(margin(settings.claim(), found.preferredInterval()));
     return answer
         .add(found.preference().finding())
         .add(Decidable.of(this::mayReject))
@@ -105,7 +99,7 @@ final class CompareFindings {
         .addAll(LookUp.of(first, second, found.tests()))
         .conditions(conditions(found))
         .cautions(cautions)
-        .concluded(found.preference().on(CompareVerdict.of(found)));
+        .concluded(found.verdict());
   }
 
   /** The command that tests the counts as a table, where a table of them can be tested. */
@@ -127,7 +121,7 @@ final class CompareFindings {
   static List<Condition> conditions(CompareFound found) {
     return List.of(
         PooledExpectation.of(found.first().tally(), found.second().tally()).condition(),
-        INDEPENDENCE);
+        Assumptions.independentGroups());
   }
 
   /** Whether it would reject where one group has all successes and the other none. */
@@ -137,7 +131,7 @@ final class CompareFindings {
     Tally othersNone = Tally.of(0, second.trials());
     Tally othersAll = Tally.of(second.trials(), second.trials());
     return !(found.preference().test() instanceof TwoProportionTest test)
-        || settings.show() == Show.EQUIVALENT
+        || settings.claim().goal() == ComparisonGoal.EQUIVALENT
         || test.of(none, othersAll, settings.hypothesis()).rejects(settings.alpha())
         || test.of(all, othersNone, settings.hypothesis()).rejects(settings.alpha());
   }
@@ -149,16 +143,16 @@ final class CompareFindings {
         .with("order", found.order());
   }
 
-  static Value hypothesis(CompareSettings settings) {
+  static Value hypothesis(ComparisonClaim claim, double alpha) {
     Value.Fields fields =
         Value.fields()
             .with("quantity", Estimand.DIFFERENCE.id())
-            .with("against", settings.hypothesis().against())
-            .with("alternative", settings.hypothesis().alternative().id())
-            .with("alpha", settings.alpha());
-    return settings.margin() == null && settings.show() == Show.DIFFERENCE
+            .with("against", claim.hypothesis().against())
+            .with("alternative", claim.alternative().id())
+            .with("alpha", alpha);
+    return claim.largest() == null
         ? fields
-        : fields.with("margin", settings.margin()).with("show", settings.show().id());
+        : fields.with("margin", claim.largest()).with("show", claim.goal().id());
   }
 
   /** From the interval of the difference that the verdict rests on, else from the first. */
@@ -220,7 +214,10 @@ final class CompareFindings {
   }
 
   private Tests tests() {
-    Tests tests = Tests.of("Tests: " + claim(settings, one, two), settings.alpha());
+    Tests tests =
+        Tests.of(
+            "Tests: " + Claims.hypotheses(settings.claim(), one, two, settings.alpha()),
+            settings.alpha());
     for (TwoProportionTest method : settings.tests()) {
       found.tests().stream()
           .filter(test -> test.method() == method)
@@ -240,38 +237,6 @@ final class CompareFindings {
       tests.made(each.result(), statistic(each.result()), each.hypothesis());
     }
     return tests;
-  }
-
-  static String claim(CompareSettings settings, String one, String two) {
-    String alpha = "; alpha " + Figures.plain(settings.alpha());
-    Double margin = settings.margin();
-    if (settings.show() == Show.EQUIVALENT && margin != null) {
-      return say(
-          "null, they differ by %s or more; alternative, by less%s",
-          Figures.shortPoints(margin), alpha);
-    }
-    Alternative alternative = settings.hypothesis().alternative();
-    if (settings.show() == Show.NONINFERIOR && margin != null) {
-      return say(
-          "null, %s is %s by %s or more; alternative, it is not%s",
-          one,
-          alternative == Alternative.GREATER ? "lower" : "higher",
-          Figures.shortPoints(margin),
-          alpha);
-    }
-    double against = settings.hypothesis().against();
-    if (against == 0) {
-      return say(
-          "null, no difference; alternative, %s%s",
-          Sentences.alternative(alternative, "they differ", one), alpha);
-    }
-    return say(
-        "null, %s minus %s is %s; alternative, %s%s",
-        one,
-        two,
-        Figures.shortPoints(against),
-        Sentences.alternative(alternative, "it differs", "it"),
-        alpha);
   }
 
   private Value statistic(TestResult test) {
@@ -358,10 +323,10 @@ final class CompareFindings {
   }
 
   /** Where an interval of the difference lies by a margin that nothing is to be shown of. */
-  static List<Finding> margin(CompareSettings settings, Interval interval) {
-    Double margin = settings.margin();
+  static List<Finding> margin(ComparisonClaim claim, Interval interval) {
+    Double margin = claim.largest();
     if (margin == null
-        || settings.show() != Show.DIFFERENCE
+        || claim.goal() != ComparisonGoal.DIFFERENCE
         || interval.quantity() != Estimand.DIFFERENCE) {
       return List.of();
     }
@@ -371,13 +336,7 @@ final class CompareFindings {
                 "The margin is %s; the %s interval %s.",
                 Figures.shortPoints(margin),
                 interval.method().id(),
-                within(interval, margin) ? "lies within it" : "reaches beyond it")));
-  }
-
-  static boolean within(Interval interval, double margin) {
-    return interval.quantity() == Estimand.DIFFERENCE
-        && interval.lower() > -margin
-        && interval.upper() < margin;
+                claim.hasWithinMargin(interval) ? "lies within it" : "reaches beyond it")));
   }
 
   private List<Derivation> working() {

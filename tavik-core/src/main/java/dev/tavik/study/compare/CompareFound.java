@@ -1,7 +1,10 @@
 package dev.tavik.study.compare;
 
+import dev.tavik.answer.Verdict;
 import dev.tavik.count.NamedTally;
+import dev.tavik.phrase.ComparisonVerdicts;
 import dev.tavik.result.Estimand;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
@@ -69,6 +72,31 @@ record CompareFound(
                     && each.side() == settings().hypothesis().alternative().matchingSide())
         .findFirst()
         .orElseThrow();
+  }
+
+  ComparisonVerdicts.Pair pair() {
+    double one = first().tally().proportion();
+    double two = second().tally().proportion();
+    return new ComparisonVerdicts.Pair(
+        first().name(),
+        second().name(),
+        rate(first(), two) + ", " + rate(second(), one),
+        one - two,
+        preferredTest(),
+        preferredInterval());
+  }
+
+  private static String rate(NamedTally group, double other) {
+    return ComparisonVerdicts.rate(
+        group.name(),
+        group.tally().proportion(),
+        other,
+        Figures.outOf(group.tally().successes(), group.tally().trials()));
+  }
+
+  Verdict verdict() {
+    return preference.on(
+        ComparisonVerdicts.pair(label(), pair(), settings().claim(), settings().alpha()));
   }
 
   CompareFound withTests(List<TestResult> adjusted) {

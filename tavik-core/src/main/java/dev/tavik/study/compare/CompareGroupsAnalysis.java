@@ -1,15 +1,12 @@
 package dev.tavik.study.compare;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Verdict;
+import dev.tavik.answer.Caution;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.ComparisonVerdicts;
+import dev.tavik.phrase.SampleCautions;
 import dev.tavik.proportion.HomogeneityTest;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
@@ -54,16 +51,15 @@ final class CompareGroupsAnalysis {
         .answer(
             overall,
             cautions(common, pairs.size()),
-            Verdict.of(
-                    new CompareGroupsVerdict(
-                            question.label(),
-                            question.groups().size(),
-                            question.baseline(),
-                            settings,
-                            overall.get(0),
-                            pairs.stream().map(Compared::of).toList())
-                        .text())
-                .inOwnWords());
+            ComparisonVerdicts.groups(
+                question.label(),
+                question.groups().size(),
+                question.baseline(),
+                overall.get(0),
+                pairs.stream().map(CompareFound::pair).toList(),
+                List.of(),
+                settings.claim(),
+                settings.alpha()));
   }
 
   private List<CompareQuestion> pairs() {
@@ -119,19 +115,11 @@ final class CompareGroupsAnalysis {
     }
     cautions.addAll(DataCautions.empty(question.emptyGroups()));
     if (settings.bayes() != null) {
-      cautions.addAll(DataCautions.brief(pairs, "pairs", ", of the difference only"));
+      cautions.addAll(DataCautions.brief(pairs, /* pairs= */ true));
     }
     if (question.tooManyToPair()) {
-      int groups = question.groups().size();
       cautions.add(
-          new Caution(
-              Code.PAIRS_LEFT_OUT,
-              say(
-                  "%s groups make %s pairs, too many to read; pairs are compared for up to %d groups."
-                      + " Name a baseline to hold each group against one, or choose a coarser grouping.",
-                  Figures.count(groups),
-                  Figures.count((long) groups * (groups - 1) / 2),
-                  CompareGroupsQuestion.MOST_PAIRED)));
+          SampleCautions.pairsLeftOut(question.groups().size(), CompareGroupsQuestion.MOST_PAIRED));
     }
     return cautions;
   }

@@ -4,7 +4,9 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
@@ -16,17 +18,17 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.bayes.Credible;
 import dev.tavik.count.NamedTally;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.Claims;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.Conditions;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Priors;
@@ -55,7 +57,9 @@ final class CompareGroupsFindings {
     Answer.Builder answer =
         Answer.to(question, "compare", question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
-            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(settings)))
+            .add(
+                Finding.fact(
+                    "hypothesis", CompareFindings.hypothesis(settings.claim(), settings.alpha())))
             .add(Finding.fact("groups", Value.list(question.groups(), Observed::figures)));
     observed(answer);
     answer
@@ -114,8 +118,8 @@ final class CompareGroupsFindings {
     for (Estimand quantity : quantities()) {
       answer.add(intervals(quantity).at(whole));
     }
-    Double margin = settings.margin();
-    if (margin != null && settings.show() == Show.DIFFERENCE) {
+    Double margin = settings.claim().largest();
+    if (margin != null && settings.claim().goal() == ComparisonGoal.DIFFERENCE) {
       answer.add(within(margin).at(whole));
     }
     if (settings.bayes() != null) {
@@ -153,7 +157,7 @@ final class CompareGroupsFindings {
   }
 
   private String claim() {
-    return CompareFindings.claim(settings, "the first", "the second");
+    return Claims.hypotheses(settings.claim(), "the first", "the second", settings.alpha());
   }
 
   private static Interval twoSided(CompareFound pair) {
@@ -256,7 +260,7 @@ final class CompareGroupsFindings {
     return within(
         margin,
         pairs.stream()
-            .filter(pair -> CompareFindings.within(pair.preferredInterval(), margin))
+            .filter(pair -> settings.claim().hasWithinMargin(pair.preferredInterval()))
             .map(CompareFound::order)
             .toList());
   }
@@ -291,7 +295,7 @@ final class CompareGroupsFindings {
           Priors.times(posterior.logBayesFactor()),
           CompareBelief.favoured(
               posterior,
-              settings.show() == Show.DIFFERENCE
+              settings.claim().goal() == ComparisonGoal.DIFFERENCE
                   ? settings.hypothesis().alternative()
                   : Alternative.TWO_SIDED),
           Value.Share.PROBABILITY.of(posterior.above().orElseThrow()),
@@ -305,17 +309,12 @@ final class CompareGroupsFindings {
   private List<Condition> conditions() {
     List<Condition> conditions = new ArrayList<>();
     for (CompareFound pair : pairs) {
-      conditions.addAll(Conditions.failed(pair.order(), CompareFindings.conditions(pair)));
+      conditions.addAll(Assumptions.failed(pair.order(), CompareFindings.conditions(pair)));
     }
     if (conditions.isEmpty()) {
-      conditions.add(
-          new Condition(
-              "expected counts",
-              Condition.State.MET,
-              "at least 5 successes and 5 failures are expected in each group of every pair, enough"
-                  + " for the normal approximation"));
+      conditions.add(Assumptions.expectedOfEveryPair());
     }
-    conditions.addAll(Conditions.yourCall(CompareFindings.conditions(pairs.get(0))));
+    conditions.addAll(Assumptions.notTestable(CompareFindings.conditions(pairs.get(0))));
     return conditions;
   }
 }

@@ -11,9 +11,10 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonClaim;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
-import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
@@ -24,71 +25,29 @@ import org.jspecify.annotations.Nullable;
  * How two proportions are to be compared: what is to be shown, in which direction, how strictly, by
  * which methods. Differences are always the first group minus the second.
  *
- * @param hypothesis the null difference, strictly between -1 and 1, and the direction
+ * @param claim the null difference and the direction, or the margin and what is to be shown of it
  * @param choices alpha, level, tests (none: those that fit the claim) and intervals
- * @param margin the largest difference without practical meaning, strictly between 0 and 1; null
- *     for none
- * @param show what is to be shown; non-inferiority and equivalence need a margin
  * @param bayes how the comparison is seen the Bayesian way; null for not at all
  */
 public record CompareSettings(
-    Hypothesis hypothesis,
+    ComparisonClaim claim,
     Choices<TwoProportionTest, ComparisonInterval> choices,
-    @Nullable Double margin,
-    Show show,
     @Nullable BayesSettings bayes)
     implements Choosing<CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
-   * Checks the parts.
+   * Checks that the parts go together.
    *
-   * @param hypothesis the null difference, strictly between -1 and 1, and the direction
-   * @param choices alpha, level, tests (none: those that fit the claim) and intervals
-   * @param margin the largest difference without practical meaning, strictly between 0 and 1
-   * @param show what is to be shown
-   * @param bayes how the comparison is seen the Bayesian way
-   * @throws IllegalArgumentException if a number is out of its range, there is no interval, or
-   *     margin, direction, null value and what is to be shown don't go together
+   * @throws IllegalArgumentException if there is no interval, the Bayesian view meets another null
+   *     difference than 0, or alpha is 0.5 or more where equivalence is to be shown
    */
   public CompareSettings {
-    require(
-        hypothesis.against() > -1 && hypothesis.against() < 1,
-        "against, a null difference, must lie strictly between -1 and 1 (-100 %% and 100 %%),"
-            + " got %s",
-        hypothesis.against());
-    if (margin != null) {
-      Proportion.require("margin", margin);
-    }
     require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
-    if (bayes != null && hypothesis.against() != 0) {
-      throw new IllegalArgumentException(
-          "bayes holds different rates against equal ones; leave against out, and say with a region"
-              + " which differences are as good as none");
-    }
-    if (show != Show.DIFFERENCE) {
-      requireClaim(hypothesis, choices.alpha(), margin, show);
-    }
-  }
-
-  private static void requireClaim(
-      Hypothesis hypothesis, double alpha, @Nullable Double margin, Show show) {
-    if (margin == null) {
-      throw new IllegalArgumentException(
-          "to show " + show.id() + " a margin is needed: the largest difference without meaning");
-    }
     require(
-        hypothesis.against() == 0,
-        "against and %s contradict one another: the margin is the null value",
-        show.id());
-    boolean twoSided = hypothesis.alternative() == Alternative.TWO_SIDED;
-    require(
-        show != Show.EQUIVALENT || (twoSided && alpha < 0.5),
-        "equivalence is shown by two one-sided tests at alpha below 0.5; leave the"
-            + " alternative out");
-    require(
-        show != Show.NONINFERIOR || !twoSided,
-        "non-inferiority needs a direction: greater where a high rate is good, less where a"
-            + " low one is");
+        bayes == null || claim.hypothesis().against() == 0,
+        "bayes holds different rates against equal ones; leave against out, and say with a region"
+            + " which differences are as good as none");
+    claim.requireAlpha(choices.alpha());
   }
 
   /**
@@ -99,7 +58,7 @@ public record CompareSettings(
    */
   public static CompareSettings usual() {
     return new CompareSettings(
-        Hypothesis.noDifference(),
+        ComparisonClaim.NO_DIFFERENCE,
         Choices.of(
             List.of(),
             List.of(
@@ -107,8 +66,6 @@ public record CompareSettings(
                 DifferenceInterval.NEWCOMBE,
                 RatioInterval.KOOPMAN,
                 OddsRatioInterval.CONDITIONAL_EXACT)),
-        null,
-        Show.DIFFERENCE,
         null);
   }
 
@@ -128,13 +85,18 @@ public record CompareSettings(
         : List.of(TwoProportionTest.SCORE, TwoProportionTest.Z_SEPARATE);
   }
 
+  /** {@return the null difference and the direction} */
+  public Hypothesis hypothesis() {
+    return claim.hypothesis();
+  }
+
   /**
    * Whether the null is plainly no difference.
    *
    * @return whether neither another null difference nor a margin is tested
    */
   public boolean plain() {
-    return hypothesis.against() == 0 && show == Show.DIFFERENCE;
+    return claim.plain();
   }
 
   /**
@@ -143,15 +105,7 @@ public record CompareSettings(
    * @return the hypotheses
    */
   public List<Hypothesis> tested() {
-    if (show == Show.DIFFERENCE || margin == null) {
-      return List.of(hypothesis);
-    }
-    Hypothesis notLower = Hypothesis.greater(-margin);
-    Hypothesis notHigher = Hypothesis.less(margin);
-    if (show == Show.EQUIVALENT) {
-      return List.of(notLower, notHigher);
-    }
-    return List.of(hypothesis.alternative() == Alternative.GREATER ? notLower : notHigher);
+    return claim.tested();
   }
 
   /**
@@ -162,7 +116,7 @@ public record CompareSettings(
    */
   @Override
   public double matchingLevel() {
-    return DecimalFraction.complement(show == Show.EQUIVALENT ? 2 * alpha() : alpha());
+    return DecimalFraction.complement(claim.tested().size() * alpha());
   }
 
   /**
@@ -182,7 +136,7 @@ public record CompareSettings(
    * @return the settings
    */
   public CompareSettings alternative(Alternative alternative) {
-    return with(new Hypothesis(hypothesis.against(), alternative));
+    return claim(claim.alternative(alternative));
   }
 
   /**
@@ -194,11 +148,11 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not -1 &lt; difference &lt; 1
    */
   public CompareSettings against(double difference) {
-    return with(new Hypothesis(difference, hypothesis.alternative()));
+    return claim(claim.against(difference));
   }
 
-  private CompareSettings with(Hypothesis changed) {
-    return new CompareSettings(changed, choices, margin, show, bayes);
+  private CompareSettings claim(ComparisonClaim changed) {
+    return new CompareSettings(changed, choices, bayes);
   }
 
   /**
@@ -209,7 +163,7 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
    */
   public CompareSettings margin(double value) {
-    return new CompareSettings(hypothesis, choices, value, show, bayes);
+    return claim(claim.margin(value));
   }
 
   /**
@@ -222,8 +176,7 @@ public record CompareSettings(
    *     direction
    */
   public CompareSettings noninferior(double value, Alternative alternative) {
-    return new CompareSettings(
-        new Hypothesis(hypothesis.against(), alternative), choices, value, Show.NONINFERIOR, bayes);
+    return claim(claim.noninferior(value, alternative));
   }
 
   /**
@@ -234,7 +187,7 @@ public record CompareSettings(
    * @throws IllegalArgumentException if not 0 &lt; value &lt; 1, or the alternative has a direction
    */
   public CompareSettings equivalent(double value) {
-    return new CompareSettings(hypothesis, choices, value, Show.EQUIVALENT, bayes);
+    return claim(claim.equivalent(value));
   }
 
   /**
@@ -245,7 +198,7 @@ public record CompareSettings(
    * @throws IllegalArgumentException if there is another null difference than 0
    */
   public CompareSettings bayes(@Nullable BayesSettings view) {
-    return new CompareSettings(hypothesis, choices, margin, show, view);
+    return new CompareSettings(claim, choices, view);
   }
 
   /**
@@ -254,11 +207,12 @@ public record CompareSettings(
    * @return the region of the Bayesian view, else what the margin says; null for none
    */
   public BayesSettings.@Nullable Region region() {
+    Double margin = claim.largest();
     if (bayes == null || bayes.region() != null || margin == null) {
       return bayes == null ? null : bayes.region();
     }
-    if (show == Show.NONINFERIOR) {
-      return hypothesis.alternative() == Alternative.GREATER
+    if (claim.goal() == ComparisonGoal.NONINFERIOR) {
+      return claim.alternative() == Alternative.GREATER
           ? new BayesSettings.Region(-margin, 1)
           : new BayesSettings.Region(-1, margin);
     }
@@ -267,6 +221,6 @@ public record CompareSettings(
 
   @Override
   public CompareSettings choices(Choices<TwoProportionTest, ComparisonInterval> changed) {
-    return new CompareSettings(hypothesis, changed, margin, show, bayes);
+    return new CompareSettings(claim, changed, bayes);
   }
 }

@@ -1,9 +1,8 @@
 package dev.tavik.study.compare;
 
-import static dev.tavik.result.Figures.say;
-
+import dev.tavik.answer.Condition;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Condition;
+import dev.tavik.phrase.Assumptions;
 import dev.tavik.result.Figures;
 
 /**
@@ -40,17 +39,6 @@ record PooledExpectation(double smallest, boolean ofSuccesses) {
   }
 
   Condition condition() {
-    String found =
-        "with the same proportion in both groups, each is expected to have at least " + inWords();
-    return enough()
-        ? new Condition(
-            "expected counts", Condition.State.MET, found + ", enough for the normal approximation")
-        : new Condition(
-            "expected counts",
-            Condition.State.NOT_MET,
-            say(
-                "with the same proportion in both groups, only %s expected in one; the normal"
-                    + " approximation wants at least %s",
-                withVerb(), ENOUGH));
+    return Assumptions.expectedOfGroups(inWords(), withVerb(), ENOUGH, enough());
   }
 }

@@ -1,11 +1,13 @@
 package dev.tavik.study.compare;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.ComparisonVerdicts;
+import dev.tavik.phrase.DesignCautions;
+import dev.tavik.phrase.Reasons;
+import dev.tavik.phrase.TestCautions;
+import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
@@ -18,7 +20,6 @@ import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
 import dev.tavik.study.parts.Refusals;
-import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
@@ -30,12 +31,11 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 
 /** Compares groups of a designed sample: two, or every pair after the overall test. */
 final class SurveyCompareAnalysis {
   private final SurveyCompareQuestion question;
-  private final CompareSettings claim;
+  private final ComparisonClaim claim;
   private final DesignedSample sample;
   private final Design design;
   private final Predicate<List<String>> success;
@@ -73,26 +73,16 @@ final class SurveyCompareAnalysis {
     }
     TestResult overall = overall();
     List<SurveyPair> decided = pairs.stream().filter(SurveyPair::decided).toList();
-    String undecided =
-        pairs.stream()
-            .filter(pair -> !pair.decided())
-            .map(SurveyPair::order)
-            .collect(Collectors.joining(", "));
-    String text =
-        new CompareGroupsVerdict(
-                question.label(),
-                groups.size(),
-                question.baseline(),
-                claim.level(question.level()),
-                overall,
-                decided.stream().map(this::compared).toList())
-            .text();
     Verdict verdict =
-        Verdict.of(
-                undecided.isEmpty()
-                    ? text
-                    : text + " No variance is seen, and nothing decided, of " + undecided + ".")
-            .inOwnWords();
+        ComparisonVerdicts.groups(
+            question.label(),
+            groups.size(),
+            question.baseline(),
+            overall,
+            decided.stream().map(this::phrase).toList(),
+            pairs.stream().filter(pair -> !pair.decided()).map(SurveyPair::order).toList(),
+            claim,
+            question.alpha());
     return new SurveyCompareFindings(question, design)
         .several(pairs, answers, overall, common(), verdict);
   }
@@ -219,69 +209,50 @@ final class SurveyCompareAnalysis {
         test,
         interval,
         test == SurveyComparisonTest.T_DIFFERENCE
-            ? "the difference is what was asked for, and its standard error knows of clusters that"
-                + " hold both groups"
-            : Preference.asked(test, tests.size() == 1));
-  }
-
-  private Compared compared(SurveyPair pair) {
-    return new Compared(
-        pair.one(),
-        pair.two(),
-        pair.test(),
-        pair.interval(claim.hypothesis().alternative().matchingSide()));
+            ? Reasons.difference()
+            : Reasons.asked(test, tests.size() == 1));
   }
 
   private Verdict verdict(String label, SurveyPair pair) {
-    if (pair.decided()) {
-      return pair.preference().on(sentence(label, pair));
-    }
-    String rates = rate(pair.one(), pair.compared().first(), pair.compared().second());
-    String others = rate(pair.two(), pair.compared().second(), pair.compared().first());
-    return Undecided.verdict(
-        label,
-        switch (claim.show()) {
-          case DIFFERENCE -> say("whether %s and %s differ", rates, others);
-          case EQUIVALENT -> say("whether %s and %s are equivalent", rates, others);
-          case NONINFERIOR -> say("whether %s is non-inferior to %s", rates, others);
-        });
-  }
-
-  private Verdict sentence(String label, SurveyPair pair) {
     DesignedProportion first = pair.compared().first();
     DesignedProportion second = pair.compared().second();
-    return CompareVerdict.of(
-        label,
-        claim.level(question.level()),
-        compared(pair),
+    String one = rate(pair.one(), first, second);
+    String two = rate(pair.two(), second, first);
+    return pair.decided()
+        ? pair.preference()
+            .on(ComparisonVerdicts.pair(label, phrase(pair), claim, question.alpha()))
+        : ComparisonVerdicts.undecided(label, one, two, claim.goal());
+  }
+
+  private ComparisonVerdicts.Pair phrase(SurveyPair pair) {
+    DesignedProportion first = pair.compared().first();
+    DesignedProportion second = pair.compared().second();
+    return new ComparisonVerdicts.Pair(
+        pair.one(),
+        pair.two(),
         rate(pair.one(), first, second) + ", " + rate(pair.two(), second, first),
-        pair.difference());
+        pair.difference(),
+        pair.test(),
+        pair.interval(claim.alternative().matchingSide()));
   }
 
   private String rate(String name, DesignedProportion proportion, DesignedProportion other) {
-    return say(
-        "%s %s (%s)",
-        name, Figures.percentBeside(proportion.value(), other.value()), design.rows(proportion));
+    return ComparisonVerdicts.rate(
+        name, proportion.value(), other.value(), design.rows(proportion));
   }
 
   private List<Caution> cautions(SurveyPair pair) {
-    List<Caution> cautions = new ArrayList<>();
-    if (claim.show() == Show.DIFFERENCE) {
-      cautions.addAll(
-          CompareCautions.otherDirection(
-              claim, pair.one(), pair.two(), pair.difference() - claim.hypothesis().against()));
-    }
-    DecisionCautions decisions = new DecisionCautions(pair.tests(), question.alpha(), pair.test());
+    List<Caution> cautions =
+        new ArrayList<>(
+            CompareCautions.otherDirection(claim, pair.one(), pair.two(), pair.difference()));
     if (!pair.decided()) {
-      cautions.add(Undecided.caution(pair.one() + " and " + pair.two()));
+      cautions.add(DesignCautions.undecided(pair.one() + " and " + pair.two()));
       return cautions;
     }
+    DecisionCautions decisions = new DecisionCautions(pair.tests(), question.alpha(), pair.test());
     cautions.addAll(decisions.disagree());
     cautions.addAll(
-        decisions.levelAlpha(
-            question.level(),
-            question.matchingLevel(),
-            ". An interval may include what a test rejects, or the other way round;"));
+        DecisionCautions.levelAlpha(question, TestCautions.rejected(), /* eachSide= */ false));
     cautions.addAll(
         CompareCautions.withinMargin(
             claim, pair.test().rejects(question.alpha()), pair.intervals()));

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
@@ -14,9 +15,11 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Claims;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.Caution;
+import dev.tavik.result.ComparisonClaim;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -39,7 +42,7 @@ import java.util.List;
 /** Puts the answer about groups of a designed sample together. */
 final class SurveyCompareFindings {
   private final SurveyCompareQuestion question;
-  private final CompareSettings claim;
+  private final ComparisonClaim claim;
   private final Design design;
 
   SurveyCompareFindings(SurveyCompareQuestion question, Design design) {
@@ -52,7 +55,7 @@ final class SurveyCompareFindings {
     Answer.Builder answer =
         Answer.to(question, "compare", alone ? question.label() : pair.order())
             .add(Finding.fact("input", input(pair)))
-            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
+            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
             .add(design.fact())
             .add(new Estimates(estimates(pair)))
             .add(Design.groups(pair.groups()))
@@ -171,7 +174,8 @@ final class SurveyCompareFindings {
   private Tests tests(SurveyPair pair) {
     Tests tests =
         Tests.ofTables(
-            "Tests: " + CompareFindings.claim(claim, pair.one(), pair.two()), question.alpha());
+            "Tests: " + Claims.hypotheses(claim, pair.one(), pair.two(), question.alpha()),
+            question.alpha());
     if (pair.decided()) {
       pair.tests().forEach(test -> tests.made(test, statistic(test)));
     }
@@ -254,7 +258,7 @@ final class SurveyCompareFindings {
     Answer.Builder answer =
         Answer.to(question, "compare", question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
-            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim)))
+            .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
             .add(design.fact())
             .add(Finding.fact("groups", Value.list(groups, SurveyCompareFindings::named)))
             .add(Design.groups(groups))
@@ -265,14 +269,14 @@ final class SurveyCompareFindings {
             .add(new SubAnswers("pairs", pairs.stream().map(SurveyPair::order).toList(), answers))
             .add(pairByPair(pairs))
             .add(differences(pairs));
-    Double margin = claim.margin();
-    if (margin != null && claim.show() == Show.DIFFERENCE) {
+    Double margin = claim.largest();
+    if (margin != null && claim.goal() == ComparisonGoal.DIFFERENCE) {
       answer.add(
           CompareGroupsFindings.within(
               margin,
               pairs.stream()
                   .filter(SurveyPair::decided)
-                  .filter(pair -> CompareFindings.within(pair.interval(Side.TWO_SIDED), margin))
+                  .filter(pair -> claim.hasWithinMargin(pair.interval(Side.TWO_SIDED)))
                   .map(SurveyPair::order)
                   .toList()));
     }
@@ -285,7 +289,8 @@ final class SurveyCompareFindings {
   private Sheet pairByPair(List<SurveyPair> pairs) {
     Sheet sheet =
         Sheet.read(
-            "Pair by pair: " + CompareFindings.claim(claim, "the first", "the second"),
+            "Pair by pair: "
+                + Claims.hypotheses(claim, "the first", "the second", question.alpha()),
             Column.words(),
             Column.words(),
             Column.words(),

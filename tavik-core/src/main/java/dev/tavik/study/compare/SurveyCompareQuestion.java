@@ -5,6 +5,8 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
+import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.result.ComparisonClaim;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Choosing;
 import dev.tavik.study.Provenance;
@@ -25,8 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param groups the groups, two or more, in order
  * @param baseline the group that every other one is compared with, as the second; null for all
  *     pairs
- * @param claim what is to be shown: null difference, direction, margin; of its own methods none is
- *     used
+ * @param claim what is to be shown: null difference, direction, margin
  * @param choices alpha, level, tests and intervals
  * @param from where the counts came from; null when they were given
  */
@@ -36,7 +37,7 @@ public record SurveyCompareQuestion(
     Set<String> success,
     List<String> groups,
     @Nullable String baseline,
-    CompareSettings claim,
+    ComparisonClaim claim,
     Choices<SurveyComparisonTest, SurveyComparisonInterval> choices,
     @Nullable Provenance from)
     implements Question,
@@ -75,9 +76,9 @@ public record SurveyCompareQuestion(
         "baseline must be one of %s, got '%s'",
         String.join(", ", groups),
         baseline);
+    claim.requireAlpha(choices.alpha());
     require(!choices.tests().isEmpty(), "tests must name at least one method, got none");
     require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
-    claim = claim.alpha(choices.alpha());
   }
 
   /**
@@ -95,7 +96,7 @@ public record SurveyCompareQuestion(
         Set.of(success),
         counts.units().levels(1),
         null,
-        CompareSettings.usual(),
+        ComparisonClaim.NO_DIFFERENCE,
         Choices.of(
             List.of(SurveyComparisonTest.T_DIFFERENCE), List.of(SurveyComparisonInterval.values())),
         null);
@@ -134,7 +135,7 @@ public record SurveyCompareQuestion(
    *
    * @param other what takes its place
    */
-  public SurveyCompareQuestion claiming(CompareSettings other) {
+  public SurveyCompareQuestion claiming(ComparisonClaim other) {
     return new SurveyCompareQuestion(
         label, counts, success, groups, baseline, other, choices, from);
   }
@@ -151,7 +152,7 @@ public record SurveyCompareQuestion(
 
   @Override
   public double matchingLevel() {
-    return claim.matchingLevel();
+    return DecimalFraction.complement(claim.tested().size() * alpha());
   }
 
   @Override

@@ -3,7 +3,9 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
@@ -15,9 +17,9 @@ import dev.tavik.association.Agreement;
 import dev.tavik.association.SquareTest;
 import dev.tavik.count.SquareTable;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -98,11 +100,7 @@ final class AgreementAnalysis {
         .add(strength)
         .conditions(conditions())
         .cautions(cautions())
-        .concluded(
-            Verdict.of(conclusion())
-                .inOwnWords()
-                .rejecting(test.rejects(alpha))
-                .restingOn(test.method(), null, ""));
+        .concluded(conclusion().restingOn(test.method(), null, ""));
   }
 
   private Tests listed(Tests to) {
@@ -147,30 +145,18 @@ final class AgreementAnalysis {
 
   private List<Condition> conditions() {
     return List.of(
-        new Condition(
-            "units classified differently",
-            Discordance.few(exchanged()) ? Condition.State.NOT_MET : Condition.State.MET,
-            say(
-                "%s; the chi-square approximation of bowker wants at least %d, and %d of each two"
-                    + " levels that exchanged any",
-                Figures.count(moved()), Discordance.ENOUGH_IN_ALL, Discordance.ENOUGH_EACH)),
-        new Condition(
-            "the same units",
-            Condition.State.NOT_IN_THE_DATA,
-            say(
-                "each unit was classified once by %s and once by %s, without knowing of the other."
-                    + " Counts can't show this",
-                question.first(), question.second())));
+        Assumptions.moved(
+            moved(),
+            Discordance.ENOUGH_IN_ALL,
+            Discordance.ENOUGH_EACH,
+            !Discordance.few(exchanged())),
+        Assumptions.classifiedTwice(question.first(), question.second()));
   }
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
     if (Discordance.few(exchanged()) && test.method() == SquareTest.BOWKER) {
-      cautions.add(
-          new Caution(
-              Code.FEW_SUCCESSES,
-              "Too few units were classified differently for the chi-square approximation; read"
-                  + " bowker's p-value with care."));
+      cautions.add(SampleCautions.fewMoved());
     }
     DecisionCautions decisions = new DecisionCautions(tests, alpha, test);
     cautions.addAll(moved() > 0 ? decisions.disagree() : List.of());
@@ -182,44 +168,15 @@ final class AgreementAnalysis {
     return cautions;
   }
 
-  private String conclusion() {
-    double kappa = Agreement.KAPPA.of(table).value();
-    Optional<Interval> interval = Agreement.KAPPA.interval(table, level);
-    String beyond =
-        Double.isNaN(kappa)
-            ? ", which chance alone would bring too"
-            : say(
-                ", kappa %s%s",
-                Figures.significant(kappa, 3),
-                interval
-                    .map(
-                        each ->
-                            say(
-                                " (%s interval %s to %s)",
-                                Figures.exactPercent(level),
-                                Figures.significant(each.lower(), 3),
-                                Figures.significant(each.upper(), 3)))
-                    .orElse(""));
-    return say(
-        "%s%s and %s agree on %s of %s (%s)%s%s.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
+  private Verdict conclusion() {
+    return TableVerdicts.agreement(
+        question.label(),
         question.first(),
         question.second(),
-        Figures.count(table.alike()),
-        Figures.counted(table.total(), "unit", "units"),
-        Figures.percent((double) table.alike() / table.total()),
-        beyond,
-        moved() == 0 ? "" : whereTheyDiffer());
-  }
-
-  private String whereTheyDiffer() {
-    return say(
-        "; where they differ, %s: %s, %s test at alpha %s",
-        test.rejects(alpha)
-            ? "one leans to other levels than the other"
-            : "neither is shown to lean to other levels than the other",
-        Figures.pEquals(test.log10PValue()),
-        test.method().id(),
-        Figures.plain(alpha));
+        Tally.of(table.alike(), table.total()),
+        Agreement.KAPPA.of(table).value(),
+        Agreement.KAPPA.interval(table, level),
+        test,
+        alpha);
   }
 }

@@ -4,7 +4,9 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
@@ -16,9 +18,10 @@ import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.Reasons;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
@@ -162,12 +165,7 @@ final class CrossAnalysis {
         .addAll(CrossBelief.of(question))
         .conditions(conditions())
         .cautions(cautions())
-        .concluded(
-            Verdict.of(conclusion())
-                .inOwnWords()
-                .rejecting(test.rejects(settings.alpha()))
-                .restingOn(
-                    test.method(), null, "The verdict rests on " + test.method().id() + "."));
+        .concluded(conclusion().restingOn(test.method(), null, Reasons.restsOn(test.method())));
   }
 
   private List<Strength> strengths() {
@@ -235,60 +233,33 @@ final class CrossAnalysis {
         interval == null ? Value.none() : Value.significant(interval.upper(), 4));
   }
 
-  private static String some(List<String> names) {
-    return names.size() <= MOST_NAMED
-        ? String.join(", ", names)
-        : say(
-            "%s and %s more",
-            String.join(", ", names.subList(0, MOST_NAMED)), names.size() - MOST_NAMED);
-  }
-
   private List<Condition> conditions() {
     List<String> small = expected.small();
     return List.of(
         expected.condition(
             say(
-                "%s of %d: %s",
-                small.size(), table.rows().size() * table.columns().size(), some(small))),
-        new Condition(
-            "independent units",
-            Condition.State.NOT_IN_THE_DATA,
-            "each unit stands in one cell and tells nothing about another. Counts can't show this: you"
-                + " have to know how they were collected"));
+                "%s: %s",
+                Figures.outOf(small.size(), (long) table.rows().size() * table.columns().size()),
+                Figures.some(small, MOST_NAMED))),
+        Assumptions.independentCells(/* strata= */ false));
   }
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
     if (!expected.enough()) {
       cautions.add(
-          new Caution(
-              Code.FEW_SUCCESSES,
-              say(
-                  "Expected counts are too small for the chi-square approximation. %s",
-                  test.method() == TableTest.FISHER
-                      ? "The verdict rests on fisher, which is exact."
-                      : drawn != null
-                          ? say(
-                              "The exact test would take too long, so tables with these margins were drawn: %s.",
-                              drawn.inWords())
-                          : "Merge levels that were alike before the data were seen, or read the p-value"
-                              + " with care.")));
+          SampleCautions.smallTable(
+              test.method() == TableTest.FISHER
+                  ? SampleCautions.exact(test.method())
+                  : drawn != null
+                      ? SampleCautions.tablesDrawn(drawn.inWords())
+                      : SampleCautions.mergeLevels()));
     }
     if (new HashSet<>(table.rows()).equals(new HashSet<>(table.columns()))) {
-      cautions.add(
-          new Caution(
-              Code.SAME_LEVELS,
-              "Rows and columns have the same levels. If the same units were classified twice, this"
-                  + " is the wrong question: ask for it as paired, for agreement and symmetry."));
+      cautions.add(SampleCautions.sameLevels());
     }
     if (!question.merged().isEmpty()) {
-      cautions.add(
-          new Caution(
-              Code.LEVELS_MERGED,
-              say(
-                  "Put together: %s. If this was decided after seeing the data, the p-values are too"
-                      + " small; say so beside them.",
-                  String.join("; ", question.merged()))));
+      cautions.add(SampleCautions.merged(question.merged()));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
@@ -302,30 +273,18 @@ final class CrossAnalysis {
     return cautions;
   }
 
-  private String conclusion() {
+  private Verdict conclusion() {
     boolean rejects = test.rejects(settings.alpha());
-    String v = Figures.within(AssociationMeasure.CRAMERS_V.of(table).value(), 2);
-    return say(
-        "%s%s; Cramer's V %s; %s, %s test at alpha %s.%s",
-        question.label().isEmpty() ? "" : question.label() + ": ",
+    return TableVerdicts.association(
+        question.label(),
         order
             .verdict(test, rejects)
-            .orElseGet(
-                () ->
-                    rejects
-                        ? "rows and columns are associated: " + whereItIs()
-                        : "rows and columns are not shown to be associated: " + largest()),
-        v,
+            .orElseGet(() -> TableVerdicts.associated(rejects, rejects ? whereItIs() : largest())),
+        AssociationMeasure.CRAMERS_V.of(table).value(),
         DrawnTest.pEquals(test, table.rows().size() * table.columns().size()),
-        test.method().id(),
-        Figures.plain(settings.alpha()),
-        rejects ? nothingOf() : "");
-  }
-
-  private String nothingOf() {
-    return order.isOfOrder(test)
-        ? " The test says nothing of cause."
-        : " The test says nothing of direction or cause.";
+        test,
+        settings.alpha(),
+        order.isOfOrder(test) ? "cause" : "direction or cause");
   }
 
   private record Place(int row, int column, double size) {}
@@ -359,32 +318,28 @@ final class CrossAnalysis {
                 place -> standingOut.get(place.row()).get(place.column()).rejects(settings.alpha()))
             .map(this::departure)
             .toList();
-    int all = table.rows().size() * table.columns().size();
-    return found.isEmpty()
-        ? "no cell stands out alone, the largest departure is " + departure(places().get(0))
-        : some(found)
-            + (found.size() == 1 ? " stands" : " stand")
-            + " out, after adjustment for "
-            + all
-            + " cells";
+    return TableVerdicts.standingOut(
+        found,
+        departure(places().get(0)),
+        table.rows().size() * table.columns().size(),
+        "cell",
+        "cells");
   }
 
   private String largest() {
     Place place = places().get(0);
     return Math.abs(cells.get(place.row()).get(place.column()).adjustedResidual()) < 1e-9
-        ? "every cell is exactly what independence says"
-        : "the largest departure is " + departure(place);
+        ? TableVerdicts.independent()
+        : TableVerdicts.largest(departure(place));
   }
 
   private String departure(Place place) {
     CellFigures cell = cells.get(place.row()).get(place.column());
-    return say(
-        "%s %s (%s, expected %s)",
-        table.rows().get(place.row()) + " x " + table.columns().get(place.column()),
-        cell.adjustedResidual() < 0 ? "below" : "above",
-        Figures.count(cell.observed()),
-        cell.expected() < 1000
-            ? Figures.significant(cell.expected(), 3)
-            : Figures.count(Math.round(cell.expected())));
+    return TableVerdicts.departure(
+        table.rows().get(place.row()),
+        table.columns().get(place.column()),
+        cell.adjustedResidual() < 0,
+        cell.observed(),
+        cell.expected());
   }
 }

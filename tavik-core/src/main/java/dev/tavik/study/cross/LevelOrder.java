@@ -1,11 +1,9 @@
 package dev.tavik.study.cross;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.TestResult;
 import java.util.List;
 import java.util.Optional;
@@ -60,35 +58,25 @@ record LevelOrder(CrossTable table, Ordered ordered) {
       return Optional.empty();
     }
     if (test.method() == TableTest.LINEAR) {
-      double tau = AssociationMeasure.KENDALLS_TAU_B.of(table).value();
-      String found = "Kendall's tau-b " + Figures.significant(tau, 2);
       return Optional.of(
-          rejects
-              ? (tau > 0 ? "rows and columns rise together: " : "columns fall as rows rise: ")
-                  + found
-              : "rows and columns are not shown to rise or fall together: " + found);
+          TableVerdicts.linear(rejects, AssociationMeasure.KENDALLS_TAU_B.of(table).value()));
     }
     boolean rowsScored = table.columns().size() == 2;
-    List<String> two = rowsScored ? table.columns() : table.rows();
     List<String> levels = rowsScored ? table.rows() : table.columns();
     TestResult.Statistic z = test.statistic();
-    String way = z != null && z.value() < 0 ? "falls" : "rises";
-    int last = levels.size() - 1;
     return Optional.of(
-        say(
-            "the share of %s %s from %s to %s (%s to %s)",
-            two.get(0),
-            rejects ? way : "is not shown to rise or fall",
-            levels.get(0),
-            levels.get(last),
+        TableVerdicts.trend(
+            rejects,
+            /* falls= */ z != null && z.value() < 0,
+            rowsScored ? table.columns().get(0) : table.rows().get(0),
+            levels,
             share(rowsScored, 0),
-            share(rowsScored, last)));
+            share(rowsScored, levels.size() - 1)));
   }
 
-  private String share(boolean ofRow, int level) {
-    return Figures.percent(
-        ofRow
-            ? (double) table.count(level, 0) / table.rowTotal(level)
-            : (double) table.count(0, level) / table.columnTotal(level));
+  private double share(boolean ofRow, int level) {
+    return ofRow
+        ? (double) table.count(level, 0) / table.rowTotal(level)
+        : (double) table.count(0, level) / table.columnTotal(level);
   }
 }

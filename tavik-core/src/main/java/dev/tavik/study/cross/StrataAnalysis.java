@@ -4,7 +4,9 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
@@ -17,10 +19,10 @@ import dev.tavik.association.StratifiedTest;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.proportion.OddsRatioInterval;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -101,13 +103,9 @@ final class StrataAnalysis {
                             .with("second", stratum.second().toString()))));
     TestResult basis = test(StratifiedTest.MANTEL_HAENSZEL).orElse(tests.get(0));
     return answer
-        .conditions(List.of(enough(), independent()))
+        .conditions(List.of(enough(), Assumptions.independentCells(/* strata= */ true)))
         .cautions(cautions())
-        .concluded(
-            Verdict.of(conclusion())
-                .inOwnWords()
-                .rejecting(basis.rejects(alpha))
-                .restingOn(basis.method(), null, ""));
+        .concluded(conclusion(basis).restingOn(basis.method(), null, ""));
   }
 
   private Sheet strength() {
@@ -197,21 +195,7 @@ final class StrataAnalysis {
       greatest += Math.min(successes, first);
     }
     double room = Math.min(expected - least, greatest - expected);
-    return new Condition(
-        "expected counts",
-        room >= ExpectedCounts.SMALL ? Condition.State.MET : Condition.State.NOT_MET,
-        say(
-            "over all strata the expected count lies %s from the least or the most that the"
-                + " margins allow; the approximation wants at least 5",
-            Figures.significant(room, 3)));
-  }
-
-  private static Condition independent() {
-    return new Condition(
-        "independent units",
-        Condition.State.NOT_IN_THE_DATA,
-        "each unit stands in one cell of one stratum and tells nothing about another. Counts can't"
-            + " show this: you have to know how they were collected");
+    return Assumptions.expectedOfStrata(room, room >= ExpectedCounts.SMALL);
   }
 
   private Optional<TestResult> test(StratifiedTest method) {
@@ -222,25 +206,9 @@ final class StrataAnalysis {
     List<Caution> cautions = new ArrayList<>();
     test(StratifiedTest.BRESLOW_DAY)
         .filter(test -> test.rejects(alpha))
-        .ifPresent(
-            test ->
-                cautions.add(
-                    new Caution(
-                        Code.STRATA_DIFFER,
-                        say(
-                            "The odds ratio differs from stratum to stratum (%s, breslow-day): a common one hides"
-                                + " that. Report the strata apart.",
-                            Figures.pEquals(test.log10PValue())))));
+        .ifPresent(test -> cautions.add(SampleCautions.strataDiffer(test)));
     if ((together.value() - 1) * (common.value() - 1) < 0) {
-      cautions.add(
-          new Caution(
-              Code.STRATA_DIFFER,
-              say(
-                  "Put together, the strata turn the association round: odds ratio %s instead of %s"
-                      + " within strata. The groups are spread unevenly over the strata; trust the one"
-                      + " within.",
-                  Figures.significant(together.value(), 3),
-                  Figures.significant(common.value(), 3))));
+      cautions.add(SampleCautions.turnedRound(together.value(), common.value()));
     }
     Provenance from = question.from();
     if (from != null) {
@@ -255,45 +223,16 @@ final class StrataAnalysis {
     return cautions;
   }
 
-  private String conclusion() {
-    TestResult test = test(StratifiedTest.MANTEL_HAENSZEL).orElse(tests.get(0));
-    boolean rejects = test.rejects(alpha);
-    String limits =
-        interval
-            .map(
-                each ->
-                    say(
-                        " (%s interval %s to %s)",
-                        Figures.exactPercent(each.level()),
-                        Figures.significant(each.lower(), 3),
-                        Figures.significant(each.upper(), 3)))
-            .orElse("");
-    String alike =
-        test(StratifiedTest.BRESLOW_DAY)
-            .map(
-                each ->
-                    say(
-                        " The odds ratios of the strata %s (%s, breslow-day).",
-                        each.rejects(alpha) ? "differ" : "are not shown to differ",
-                        Figures.pEquals(each.log10PValue())))
-            .orElse("");
-    return say(
-        "%swithin strata, %s and %s %s: the odds of %s for %s are %s times those for %s%s;"
-            + " %s, %s test at alpha %s.%s",
-        question.label().isEmpty() ? "" : question.label() + ": ",
+  private Verdict conclusion(TestResult basis) {
+    return TableVerdicts.strata(
+        question.label(),
         tables.rows().get(0),
         tables.rows().get(1),
-        rejects ? "differ" : "are not shown to differ",
         tables.columns().get(0),
-        tables.rows().get(0),
-        Double.isFinite(common.value())
-            ? Figures.significant(common.value(), 3)
-            : "infinitely many",
-        tables.rows().get(1),
-        limits,
-        Figures.pEquals(test.log10PValue()),
-        test.method().id(),
-        Figures.plain(alpha),
-        alike);
+        common.value(),
+        interval,
+        basis,
+        test(StratifiedTest.BRESLOW_DAY),
+        alpha);
   }
 }

@@ -3,13 +3,15 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.Caution;
+import dev.tavik.phrase.DesignCautions;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -32,7 +34,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Puts the answer about a two-way table of a designed sample together. */
@@ -165,10 +166,8 @@ final class SurveyCrossAnalysis {
         .cautions(cautions(alone))
         .concluded(
             tests.decided()
-                ? tests
-                    .preference(interval)
-                    .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects))
-                : Undecided.verdict(label, "whether rows and columns are associated"));
+                ? tests.preference(interval).on(conclusion(rejects))
+                : TableVerdicts.undecided(label, "whether rows and columns are associated"));
   }
 
   private <T> T at(List<List<T>> of, int row, int column) {
@@ -275,11 +274,11 @@ final class SurveyCrossAnalysis {
     DecisionCautions decisions = new DecisionCautions(tests.made(), question.alpha(), test);
     List<Caution> cautions = new ArrayList<>();
     if (!tests.decided()) {
-      cautions.add(Undecided.caution("The table"));
+      cautions.add(DesignCautions.undecided("The table"));
     }
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
-    cautions.addAll(decisions.levelAlpha(question.level(), question.matchingLevel(), ";"));
+    cautions.addAll(DecisionCautions.levelAlpha(question));
     if (alone) {
       int[] least = least();
       String row = table.rows().get(least[0]);
@@ -324,42 +323,35 @@ final class SurveyCrossAnalysis {
     return table.rows().size() == 2 && table.columns().size() == 2 ? places.subList(0, 1) : places;
   }
 
-  private String conclusion(boolean rejects) {
+  private Verdict conclusion(boolean rejects) {
     List<Place> places = places();
-    List<Place> found =
+    List<String> found =
         places.stream()
             .filter(each -> out(each.row(), each.column()).rejects(question.alpha()))
             .limit(ALL_NAMED)
+            .map(this::inWords)
             .toList();
     String where =
         rejects && !found.isEmpty()
-            ? found.stream().map(this::inWords).collect(Collectors.joining(", "))
+            ? String.join(", ", found)
             : Math.abs(places.get(0).residual()) < 1e-9
-                ? "every cell is exactly what independence says"
-                : "the largest departure is " + inWords(places.get(0));
-    return say(
-        "%s%s: %s; Cramer's V %s; %s, %s test at alpha %s.%s",
-        label.isEmpty() ? "" : label + ": ",
-        rejects
-            ? "rows and columns are associated"
-            : "rows and columns are not shown to be associated",
-        where,
-        Figures.within(table.cramersV(), 2),
+                ? TableVerdicts.independent()
+                : TableVerdicts.largest(inWords(places.get(0)));
+    return TableVerdicts.association(
+        label,
+        TableVerdicts.associated(rejects, where),
+        table.cramersV(),
         Figures.pEquals(tests.first().log10PValue()),
-        tests.first().method().id(),
-        Figures.plain(question.alpha()),
-        rejects ? " The test says nothing of direction or cause." : "");
+        tests.first(),
+        question.alpha(),
+        "direction or cause");
   }
 
   private String inWords(Place place) {
-    DesignedProportion share = at(table.ofColumn(), place.row(), place.column());
-    return say(
-        "%s and %s occur together %s often than independence says (%s of %s are %s)",
+    return TableVerdicts.together(
         table.rows().get(place.row()),
         table.columns().get(place.column()),
-        place.residual() < 0 ? "less" : "more",
-        Figures.percent(share.value()),
-        table.columns().get(place.column()),
-        table.rows().get(place.row()));
+        place.residual() < 0,
+        at(table.ofColumn(), place.row(), place.column()).value());
   }
 }

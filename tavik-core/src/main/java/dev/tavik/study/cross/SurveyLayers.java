@@ -1,24 +1,21 @@
 package dev.tavik.study.cross;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedSample;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 
 /** Puts the answers about a table within each level of a third column together. */
 final class SurveyLayers {
@@ -61,10 +58,7 @@ final class SurveyLayers {
     if (!without.isEmpty()) {
       answer.add(Finding.sentence("Without an answer: " + String.join("; ", without) + "."));
     }
-    return answer
-        .conditions(design.conditions())
-        .cautions(cautions())
-        .concluded(Verdict.of(conclusion()).inOwnWords());
+    return answer.conditions(design.conditions()).cautions(cautions()).concluded(conclusion());
   }
 
   private static void add(Answer layer, Answer.Builder to) {
@@ -79,35 +73,24 @@ final class SurveyLayers {
     List<Caution> cautions =
         design.cautions(unit -> true, "rows that were counted", question.from());
     if (layers.size() > 1) {
-      cautions.add(
-          new Caution(
-              Code.MANY_TESTS,
-              say(
-                  "%s tables are tested, each at alpha %s, without adjustment for their number: among"
-                      + " many some reject by chance.",
-                  Figures.count(layers.size()), Figures.plain(question.alpha()))));
+      cautions.add(TestCautions.manyTables(layers.size(), question.alpha()));
     }
     return cautions;
   }
 
-  private String conclusion() {
-    List<String> rejecting =
+  private Verdict conclusion() {
+    return TableVerdicts.layers(
+        question.label(),
         layers.stream()
             .filter(each -> each.verdict().decision() == Verdict.Decision.REJECTED)
             .map(Answer::label)
-            .toList();
-    boolean some = !rejecting.isEmpty() && rejecting.size() < layers.size();
-    return say(
-        "%srows and columns are associated in %s of %s%s, %s tests at alpha %s each.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
-        rejecting.isEmpty() ? "none" : Figures.count(rejecting.size()),
-        Figures.counted(layers.size(), "layer", "layers"),
-        some ? rejecting.stream().collect(Collectors.joining(", ", " (", ")")) : "",
+            .toList(),
+        layers.size(),
         layers.stream()
             .filter(each -> each.verdict().test().isPresent())
             .map(each -> each.test().method().id())
             .findFirst()
             .orElse("no"),
-        Figures.plain(question.alpha()));
+        question.alpha());
   }
 }

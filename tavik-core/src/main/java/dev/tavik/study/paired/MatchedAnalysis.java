@@ -1,9 +1,9 @@
 package dev.tavik.study.paired;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
@@ -13,10 +13,10 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.ComparisonVerdicts;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.RepeatedMeasuresTest;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -30,7 +30,6 @@ import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Puts the answer about several judgements of the same units together. */
@@ -85,11 +84,7 @@ final class MatchedAnalysis {
         .add(shown(pairs))
         .conditions(conditions())
         .cautions(cautions())
-        .concluded(
-            Verdict.of(conclusion(pairs))
-                .inOwnWords()
-                .rejecting(test.rejects(question.alpha()))
-                .restingOn(test.method(), null, ""));
+        .concluded(conclusion(pairs).restingOn(test.method(), null, ""));
   }
 
   private List<NamedTally> rates() {
@@ -189,19 +184,8 @@ final class MatchedAnalysis {
   private List<Condition> conditions() {
     long judged = telling() * tallies.names().size();
     return List.of(
-        new Condition(
-            "units that tell the judgements apart",
-            judged >= FEW_UNITS ? Condition.State.MET : Condition.State.NOT_MET,
-            say(
-                "%s, times %d judgements; the chi-square approximation wants a product of at least %d",
-                Figures.count(telling()), tallies.names().size(), FEW_UNITS)),
-        new Condition(
-            "the same units",
-            Condition.State.NOT_IN_THE_DATA,
-            say(
-                "every unit was judged by each of %s, without knowing of the others. Counts can't"
-                    + " show this",
-                String.join(", ", tallies.names()))));
+        Assumptions.telling(telling(), tallies.names().size(), FEW_UNITS, judged >= FEW_UNITS),
+        Assumptions.judgedByEach(tallies.names()));
   }
 
   private List<Caution> cautions() {
@@ -214,32 +198,17 @@ final class MatchedAnalysis {
     return cautions;
   }
 
-  private String conclusion(List<Pair> pairs) {
-    boolean rejects = test.rejects(question.alpha());
-    String different =
+  private Verdict conclusion(List<Pair> pairs) {
+    return ComparisonVerdicts.repeated(
+        question.label(),
+        tallies.names().size(),
+        tallies.units(),
+        test,
         pairs.stream()
             .filter(pair -> pair.test().rejectsAdjusted(question.alpha()))
-            .map(
-                pair ->
-                    say(
-                        "%s %s points %s than %s",
-                        pair.first(),
-                        Figures.points(pair.difference()),
-                        pair.difference() < 0 ? "lower" : "higher",
-                        pair.second()))
-            .collect(Collectors.joining(", "));
-    String found =
-        different.isEmpty()
-            ? "no two alone after adjustment for " + pairs.size() + " pairs"
-            : different + ", after adjustment for " + pairs.size() + " pairs";
-    return say(
-        "%sthe %d judgements of the same %s %s; %s, %s test at alpha %s.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
-        tallies.names().size(),
-        Figures.counted(tallies.units(), "unit", "units"),
-        rejects ? "differ: " + found : "are not shown to differ",
-        Figures.pEquals(test.log10PValue()),
-        test.method().id(),
-        Figures.plain(question.alpha()));
+            .map(pair -> ComparisonVerdicts.apart(pair.first(), pair.difference(), pair.second()))
+            .toList(),
+        pairs.size(),
+        question.alpha());
   }
 }

@@ -3,16 +3,20 @@ package dev.tavik.study.paired;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Verdict;
 import dev.tavik.answer.Workings;
 import dev.tavik.count.PairedTally;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.ComparisonVerdicts;
+import dev.tavik.phrase.Reasons;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -25,8 +29,6 @@ import dev.tavik.study.parts.Discordance;
 import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Preference;
-import dev.tavik.study.parts.Reach;
-import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -78,8 +80,7 @@ final class PairedAnalysis {
         .addAll(LookUp.of(tally, tests))
         .conditions(conditions())
         .cautions(cautions())
-        .concluded(
-            preference.on(Verdict.of(conclusion()).rejecting(test.rejects(settings.alpha()))));
+        .concluded(preference.on(conclusion()));
   }
 
   /** Whether it would reject where all pairs differ the same way. */
@@ -100,89 +101,51 @@ final class PairedAnalysis {
         settings.intervals().contains(PairedDifferenceInterval.TANGO)
             ? PairedDifferenceInterval.TANGO
             : settings.intervals().get(0);
-    String reason;
-    if (settings.tests().size() == 1) {
-      reason = Preference.asked(chosen, true);
-    } else if (chosen != wanted) {
-      reason = Preference.asked(chosen, false);
-    } else {
-      reason =
-          enough()
-              ? say(
-                  "%s discordant pairs are enough for the normal approximation",
-                  Figures.count(tally.discordant()))
-              : say(
-                  "only %s %s too few for the normal approximation; the exact test holds at any size",
-                  discordant(), tally.discordant() == 1 ? "is" : "are");
-    }
+    String reason =
+        settings.tests().size() == 1 || chosen != wanted
+            ? Reasons.asked(chosen, settings.tests().size() == 1)
+            : Reasons.discordant(tally.discordant(), enough());
     return new Preference(chosen, partner, reason);
   }
 
   private List<Condition> conditions() {
-    String found =
-        say(
-            "%s of them (%s only: %s, %s only: %s)",
-            Figures.count(tally.discordant()),
-            question.first(),
-            Figures.count(tally.firstOnly()),
-            question.second(),
-            Figures.count(tally.secondOnly()));
     return List.of(
-        enough()
-            ? new Condition(
-                "discordant pairs",
-                Condition.State.MET,
-                found + ", enough for the normal approximation")
-            : new Condition(
-                "discordant pairs",
-                Condition.State.NOT_MET,
-                found + "; the normal approximation wants at least " + Discordance.ENOUGH_IN_ALL),
-        new Condition(
-            "independent pairs",
-            Condition.State.NOT_IN_THE_DATA,
-            "both judgements are of the same unit, and one unit tells nothing about another. Counts"
-                + " can't show this: you have to know how they were collected"));
+        Assumptions.discordant(
+            question.first(),
+            tally.firstOnly(),
+            question.second(),
+            tally.secondOnly(),
+            Discordance.ENOUGH_IN_ALL,
+            enough()),
+        Assumptions.independentPairs());
   }
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
-    if (opposite()) {
+    Alternative alternative = settings.alternative();
+    boolean opposite = alternative.isOpposite(tally.difference());
+    if (opposite) {
       cautions.add(
-          new Caution(
-              Code.OTHER_DIRECTION,
-              say(
-                  "The alternative '%s' says that %s is %s than %s, but the data point the other way."
-                      + " If the order of the columns or the direction was mixed up, set it right.",
-                  settings.alternative().id(),
-                  question.first(),
-                  settings.alternative() == Alternative.LESS ? "lower" : "higher",
-                  question.second())));
+          TestCautions.otherWay(
+              TestCautions.claim(question.first(), question.second(), alternative, 0),
+              alternative,
+              /* support= */ false));
     }
     if (tally.discordant() == 0) {
-      cautions.add(
-          new Caution(
-              Code.ALL_OR_NONE,
-              "Both judgements agree on every unit: nothing tells them apart, and no test can. The"
-                  + " intervals say how far apart they may still be."));
+      cautions.add(SampleCautions.allAgree());
     } else if (!enough() && settings.tests().contains(PairedTest.MCNEMAR)) {
-      cautions.add(
-          new Caution(
-              Code.FEW_SUCCESSES,
-              say(
-                  "Only %s, too few for the normal approximation; prefer mcnemar-exact or"
-                      + " mcnemar-mid-p.",
-                  discordant())));
+      cautions.add(SampleCautions.fewDiscordant(tally.discordant()));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     if (tally.discordant() > 0) {
       cautions.addAll(decisions.disagree());
       cautions.addAll(decisions.nearAlpha());
     }
-    cautions.addAll(decisions.levelAlpha(settings.level(), settings.matchingLevel(), ";"));
+    cautions.addAll(DecisionCautions.levelAlpha(settings));
     if (settings.level() == settings.matchingLevel()
-        && !opposite()
+        && !opposite
         && interval.contains(0) == test.rejects(settings.alpha())) {
-      cautions.add(decisions.testAndInterval("", interval.method().id(), DecisionCautions.CLOSE));
+      cautions.add(decisions.testAndInterval("", interval.method().id(), TestCautions.close()));
     }
     Provenance from = question.from();
     if (from != null) {
@@ -191,56 +154,25 @@ final class PairedAnalysis {
     return cautions;
   }
 
-  private boolean opposite() {
-    return switch (settings.alternative()) {
-      case LESS -> tally.difference() > 0;
-      case GREATER -> tally.difference() < 0;
-      case TWO_SIDED -> false;
-    };
-  }
-
-  private String conclusion() {
-    boolean rejects = test.rejects(settings.alpha());
+  private Verdict conclusion() {
     String one = question.first();
     String two = question.second();
-    String not = rejects ? " is " : " is not shown to be ";
-    String claim =
-        switch (settings.alternative()) {
-          case TWO_SIDED ->
-              one + " and " + two + (rejects ? " differ" : " are not shown to differ");
-          case LESS -> one + not + "lower than " + two;
-          case GREATER -> one + not + "higher than " + two;
-        };
-    String range = Reach.range(one, two, interval);
-    String name = Reach.name(interval);
-    return say(
-        "%s%s: on the same %s %s %s, %s %s; %s only: %s, %s only: %s. %s%s (%s); %s, %s"
-            + " test at alpha %s.%s",
-        question.label().isEmpty() ? "" : question.label() + ": ",
-        claim,
-        Figures.counted(tally.pairs(), "unit", "units"),
-        one,
-        Figures.percentBeside(tally.first().proportion(), tally.second().proportion()),
-        two,
-        Figures.percentBeside(tally.second().proportion(), tally.first().proportion()),
-        one,
-        Figures.count(tally.firstOnly()),
-        two,
-        Figures.count(tally.secondOnly()),
-        range.startsWith("anything ") ? Sentences.capitalised(range) : range,
-        rejects && !interval.contains(0) ? "" : " can't be excluded",
-        name,
-        Figures.pEquals(test.log10PValue()),
-        test.method().id(),
-        Figures.plain(settings.alpha()),
-        rejects && settings.alternative() == Alternative.TWO_SIDED
-            ? say(
-                " %s looks %s; the two-sided test asked only whether they differ.",
-                one, tally.difference() < 0 ? "lower" : "higher")
-            : "");
-  }
-
-  private String discordant() {
-    return Figures.counted(tally.discordant(), "discordant pair", "discordant pairs");
+    double first = tally.first().proportion();
+    double second = tally.second().proportion();
+    ComparisonVerdicts.Pair pair =
+        new ComparisonVerdicts.Pair(
+            one,
+            two,
+            say(
+                "%s %s, %s %s",
+                one,
+                Figures.percentBeside(first, second),
+                two,
+                Figures.percentBeside(second, first)),
+            tally.difference(),
+            test,
+            interval);
+    return ComparisonVerdicts.paired(
+        question.label(), pair, tally, settings.alternative(), settings.alpha());
   }
 }

@@ -11,13 +11,13 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.count.PairedTally;
+import dev.tavik.phrase.Sentences;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.Observed;
-import dev.tavik.study.parts.Sentences;
 import java.util.List;
 
 /** Puts what was found about two proportions of the same units together. */

@@ -3,7 +3,9 @@ package dev.tavik.study.parts;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Sheet;
@@ -13,10 +15,9 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.count.SurveyCounts.Weights;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.DesignCautions;
 import dev.tavik.planning.Sampling;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -54,14 +55,6 @@ public record Design(DesignedSample sample) {
 
   /** The level of a plan that says none. */
   private static final double USUAL_LEVEL = 0.95;
-
-  private static final Condition INDEPENDENT_CLUSTERS =
-      new Condition(
-          "the design",
-          Condition.State.NOT_IN_THE_DATA,
-          "the first-stage clusters of a stratum were drawn independently, and the weights make up"
-              + " for unequal chances and for those who didn't answer. The data can't show this: you"
-              + " have to know how they were collected");
 
   /** A group and its estimated proportion. */
   public record Group(String name, DesignedProportion proportion) {
@@ -182,36 +175,18 @@ public record Design(DesignedSample sample) {
   /** The assumptions about clusters, strata and weights. */
   public List<Condition> conditions() {
     List<Condition> conditions = new ArrayList<>();
-    conditions.add(
-        new Condition(
-            "degrees of freedom",
-            met(sample.df() >= ENOUGH_DF),
-            say(
-                "%s from %s%s",
-                degrees(),
-                what(),
-                sample.df() >= ENOUGH_DF
-                    ? ", enough for a steady standard error"
-                    : "; fewer than 12 make standard errors unsteady")));
+    conditions.add(Assumptions.degrees(degrees(), what(), sample.df() >= ENOUGH_DF));
     if (!sample.replicated() && design().strata() != null) {
       Stratum least =
           counts().strata().stream().min(Comparator.comparingLong(Stratum::clusters)).orElseThrow();
       conditions.add(
-          new Condition(
-              "smallest stratum",
-              met(least.clusters() >= 2),
-              say(
-                  "%s has %s",
-                  least.name(),
-                  Figures.counted(
-                      least.clusters(),
-                      sample.rowByRow() ? "row" : "cluster",
-                      sample.rowByRow() ? "rows" : "clusters"))));
+          Assumptions.smallestStratum(
+              least.name(), clusters(least.clusters()), least.clusters() >= 2));
     }
     if (design().weight() != null) {
       conditions.add(weights());
     }
-    conditions.add(INDEPENDENT_CLUSTERS);
+    conditions.add(Assumptions.designAsTold());
     return conditions;
   }
 
@@ -277,15 +252,14 @@ public record Design(DesignedSample sample) {
     }
     return say(
         "%s in %s",
-        Figures.counted(
-            sample.clusters(),
-            sample.rowByRow() ? "row" : "cluster",
-            sample.rowByRow() ? "rows" : "clusters"),
+        clusters(sample.clusters()),
         Figures.counted(counts().strata().size(), "stratum", "strata"));
   }
 
-  private static Condition.State met(boolean holds) {
-    return holds ? Condition.State.MET : Condition.State.NOT_MET;
+  private String clusters(long number) {
+    return sample.rowByRow()
+        ? Figures.counted(number, "row", "rows")
+        : Figures.counted(number, "cluster", "clusters");
   }
 
   private boolean extreme() {
@@ -297,14 +271,8 @@ public record Design(DesignedSample sample) {
 
   private Condition weights() {
     Weights weights = counts().weights();
-    return new Condition(
-        "weights",
-        met(!extreme()),
-        say(
-            "from %s to %s, the largest holds %s of their sum",
-            Figures.upTo(weights.least(), 4),
-            Figures.upTo(weights.greatest(), 4),
-            Figures.percent(Math.min(1, shareOfLargest()))));
+    return Assumptions.weights(
+        weights.least(), weights.greatest(), Math.min(1, shareOfLargest()), !extreme());
   }
 
   /**
@@ -316,48 +284,21 @@ public record Design(DesignedSample sample) {
   public List<Caution> cautions(Predicate<List<String>> outcome, String what) {
     List<Caution> cautions = new ArrayList<>();
     if (sample.df() < ENOUGH_DF) {
-      cautions.add(
-          new Caution(
-              Code.FEW_DEGREES,
-              say(
-                  "Only %s %s of freedom: the standard error is imprecise, so borderline results are"
-                      + " unreliable. More clusters help, more rows in each don't.",
-                  degrees(), sample.df() == 1 ? "degree" : "degrees")));
+      cautions.add(DesignCautions.fewDegrees(degrees(), sample.df() == 1));
     }
     long with = sample.clustersWith(outcome);
     boolean few = with < ENOUGH_CLUSTERS && with < sample.clusters();
     if (!sample.replicated() && !sample.rowByRow() && few) {
-      cautions.add(
-          new Caution(
-              Code.FEW_CLUSTERS,
-              say(
-                  "Only %s of %s clusters %s %s; what a few clusters say is not what many would.",
-                  Figures.count(with),
-                  Figures.count(sample.clusters()),
-                  with == 1 ? "has" : "have",
-                  what)));
+      cautions.add(DesignCautions.fewClusters(with, sample.clusters(), what));
     }
     Weights weights = counts().weights();
     if (design().weight() != null && extreme()) {
       cautions.add(
-          new Caution(
-              Code.EXTREME_WEIGHTS,
-              say(
-                  "The heaviest row weighs %s times the mean, %s of the sum of all weights. Ask"
-                      + " whether the large weights are right; trimming them is a decision to report.",
-                  Figures.significant(weights.greatest() * weights.rows() / weights.sum(), 3),
-                  Figures.percent(Math.min(1, shareOfLargest())))));
+          DesignCautions.extremeWeights(
+              weights.greatest() * weights.rows() / weights.sum(), Math.min(1, shareOfLargest())));
     }
-    long without = weights.zero() + weights.missing();
-    if (without > 0) {
-      cautions.add(
-          new Caution(
-              Code.NO_WEIGHT,
-              say(
-                  "%s left out: %s 0, %s no weight.",
-                  Figures.counted(without, "row was", "rows were"),
-                  Figures.counted(weights.zero(), "weighs", "weigh"),
-                  Figures.counted(weights.missing(), "has", "have"))));
+    if (weights.zero() + weights.missing() > 0) {
+      cautions.add(DesignCautions.noWeight(weights.zero(), weights.missing()));
     }
     return cautions;
   }

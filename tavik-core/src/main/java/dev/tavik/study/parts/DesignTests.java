@@ -6,6 +6,7 @@ import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
+import dev.tavik.phrase.Reasons;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
@@ -157,8 +158,8 @@ public record DesignTests(
         test.method(),
         interval,
         test.method() == SurveyTableTest.RAO_SCOTT
-            ? "it allows for unequal design effects and for few clusters"
-            : Preference.asked(test.method(), made.size() == 1));
+            ? Reasons.raoScott()
+            : Reasons.asked(test.method(), made.size() == 1));
   }
 
   /**

@@ -2,9 +2,10 @@ package dev.tavik.study.parts;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.Condition;
 import dev.tavik.association.CellFigures;
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.Condition;
+import dev.tavik.phrase.Assumptions;
 import dev.tavik.result.Figures;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -63,14 +64,6 @@ public final class ExpectedCounts {
    * @param small the small ones in words
    */
   public Condition condition(String small) {
-    return new Condition(
-        "expected counts",
-        enough() ? Condition.State.MET : Condition.State.NOT_MET,
-        small().isEmpty()
-            ? "all are at least 5, enough for the chi-square approximation"
-            : say(
-                "under 5 are %s; the chi-square approximation wants none under 1 and at most a fifth"
-                    + " of them under 5",
-                small));
+    return Assumptions.expectedOfCells(enough(), small().isEmpty() ? "" : small);
   }
 }

@@ -1,7 +1,6 @@
 package dev.tavik.study.plan;
 
-import static dev.tavik.result.Figures.say;
-
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Effect;
 import dev.tavik.result.Figures;
@@ -51,11 +50,9 @@ final class ComparedEvidencePlan extends EvidencePlan {
 
   @Override
   String purpose(Plan plan) {
-    return say(
-        "%s with a chance of %s if the rates are %s and %s",
+    return PlanVerdicts.evidence(
         isForNull(plan.effect()) ? "equal rates" : "a difference",
-        Figures.chance(plan.power()),
-        Figures.exactPercent(none()),
-        Figures.rate(plan.effect()));
+        plan.power(),
+        PlanVerdicts.rates(none(), plan.effect()));
   }
 }

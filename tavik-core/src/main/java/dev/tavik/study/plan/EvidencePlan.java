@@ -3,6 +3,8 @@ package dev.tavik.study.plan;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Value;
+import dev.tavik.count.Names;
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.Evidence;
 import dev.tavik.planning.EvidenceDesign;
@@ -75,17 +77,15 @@ class EvidencePlan extends PlanDescription {
   }
 
   @Override
-  final String sentence(String withSizes, Plan plan) {
-    return say(
-        "%s, the Bayes factor against %s (prior %s) reaches %s for %s; it misleads as strongly%s"
-            + " with a chance of %s.",
-        withSizes,
+  final String sentence(String sizes, Plan plan) {
+    return PlanVerdicts.evidenceProtocol(
+        sizes,
         nullInWords(),
-        design.prior(),
-        Figures.plain(design.threshold()),
+        design.prior().toString(),
+        design.threshold(),
         purpose(plan),
-        isForNull(plan.effect()) ? ", for the alternative," : " if " + nullTruth() + " after all,",
-        Figures.chance(plan.alpha()));
+        isForNull(plan.effect()) ? null : nullTruth(),
+        plan.alpha());
   }
 
   String nullInWords() {
@@ -104,10 +104,9 @@ class EvidencePlan extends PlanDescription {
           case LESS -> "a lower rate";
           case GREATER -> "a higher rate";
         };
-    return say(
-        "%s with a chance of %s if the rate is %s",
+    return PlanVerdicts.evidence(
         isForNull(plan.effect()) ? "that rate" : alternative,
-        Figures.chance(plan.power()),
-        Figures.rate(plan.effect()));
+        plan.power(),
+        PlanVerdicts.rates(plan.effect(), null));
   }
 }

@@ -1,16 +1,17 @@
 package dev.tavik.study.plan;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.Power;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
-import dev.tavik.result.Caution;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.plan.PlanDescription.Approximation;
@@ -113,23 +114,11 @@ record PlanAnalysis(PlanQuestion asked) {
         && exact != null
         && !exact.sizes().equals(plan.sizes())
         && approximation.fewest() < 1) {
-      // Of less than one the normal distribution knows nothing; the exact number leads.
-      String sentence =
-          sentences.of(PlanDescription.of(approximation.exact()), exact)
-              + " "
-              + sentences.besideExact(plan, exact);
+      String sentence = sentences.led(PlanDescription.of(approximation.exact()), exact, plan);
       return new Line(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
     }
-    String sentence = sentences.of(description, plan);
-    return new Line(
-        design,
-        plan.effect(),
-        wanted,
-        plan,
-        "",
-        exact,
-        sensitivity,
-        exact == null ? sentence : sentence + " " + sentences.beside(plan, exact));
+    String sentence = sentences.of(description, plan, exact);
+    return new Line(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
   }
 
   private static Plan given(Design design, double effect, Sizes sizes) {
@@ -237,14 +226,16 @@ record PlanAnalysis(PlanQuestion asked) {
         continue;
       }
       if (poor(line.description(), plan).isPresent()) {
-        cautions.add(PlanSentences.poor(line, plan));
+        double expected = line.description().approximation(plan).orElseThrow().fewest();
+        cautions.add(PlanVerdicts.poor(expected, line.exact() != null));
         break;
       }
     }
     lines.stream()
         .filter(line -> line.trueAlpha() > TOLERATED * line.design().alpha())
         .findFirst()
-        .ifPresent(line -> cautions.add(PlanSentences.trueAlpha(line)));
+        .ifPresent(
+            line -> cautions.add(PlanVerdicts.trueAlpha(line.trueAlpha(), line.design().alpha())));
     lines.stream()
         .flatMap(line -> Stream.ofNullable(line.plan()))
         .filter(plan -> !plan.holdsFrom().equals(plan.sizes()))

@@ -3,6 +3,7 @@ package dev.tavik.study.plan;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Value;
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
 import dev.tavik.planning.Design;
@@ -277,16 +278,15 @@ public abstract class PlanDescription {
     return Math.min(rate, 1 - rate);
   }
 
-  /** The sentence for a protocol, which begins with the sizes. */
-  String sentence(String withSizes, Plan plan) {
-    return say(
-        "%s, %s at alpha %s %s %s power of %s%s.",
-        withSizes,
+  /** The sentence for a protocol; sizes are in words. */
+  String sentence(String sizes, Plan plan) {
+    return PlanVerdicts.protocol(
+        sizes,
         testInWords(),
-        Figures.plain(design.alpha()),
-        isSeveralTests() ? "have" : "has",
-        design.theory() == PowerMethod.EXACT ? "an exact" : "a",
-        Figures.chance(plan.power()),
+        design.alpha(),
+        isSeveralTests(),
+        design.theory() == PowerMethod.EXACT,
+        plan.power(),
         purpose(plan));
   }
 

@@ -4,10 +4,10 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Question;
 import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import java.util.List;

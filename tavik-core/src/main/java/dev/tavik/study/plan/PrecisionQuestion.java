@@ -1,19 +1,19 @@
 package dev.tavik.study.plan;
 
 import static dev.tavik.result.Figures.require;
-import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.RatePrecision;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
@@ -207,44 +207,39 @@ public record PrecisionQuestion(
   }
 
   private String sentence(Precision interval, Sizes planned) {
+    boolean one = interval instanceof RatePrecision;
     String rates =
-        interval instanceof RatePrecision one
-            ? "the rate is " + Figures.rate(one.expected())
-            : say(
-                "the rates are %s and %s",
-                Figures.rate(((DifferencePrecision) interval).base()),
-                Figures.rate(((DifferencePrecision) interval).expected()));
-    return say(
-        "With %s, the %s interval (%s)%s reaches about %s percentage points to either side if"
-            + " %s%s.",
-        new PlanSentences(words).sizes(planned),
-        Figures.exactPercent(interval.level()),
+        interval instanceof RatePrecision rate
+            ? PlanVerdicts.rates(rate.expected(), null)
+            : PlanVerdicts.rates(
+                ((DifferencePrecision) interval).base(),
+                ((DifferencePrecision) interval).expected());
+    return PlanVerdicts.halfWidth(
+        PlanVerdicts.sizes(planned, words.units(), words.group()),
+        interval.level(),
         interval.interval(),
-        interval instanceof RatePrecision ? "" : " of the difference",
-        Figures.points(interval.halfWidth(planned)),
+        !one,
+        interval.halfWidth(planned),
         rates,
-        worstCase ? ", the worst case" : "");
+        worstCase);
   }
 
   private String conclusion(List<Line> lines) {
     List<Line> planned = lines.stream().filter(line -> line.sizes() != null).toList();
     if (planned.isEmpty()) {
-      return "No plan: " + lines.get(0).refused() + ".";
+      return PlanVerdicts.none(lines.get(0).refused());
     }
     if (planned.size() == 1) {
       return planned.get(0).sentence();
     }
     if (!sizes.isEmpty()) {
-      return say(
-          "The intervals reach from %s to %s percentage points to either side.",
-          Figures.points(planned.stream().mapToDouble(Line::halfWidth).min().orElse(0)),
-          Figures.points(planned.stream().mapToDouble(Line::halfWidth).max().orElse(0)));
+      return PlanVerdicts.halfWidths(
+          planned.stream().mapToDouble(Line::halfWidth).min().orElse(0),
+          planned.stream().mapToDouble(Line::halfWidth).max().orElse(0));
     }
     LongStream totals = planned.stream().mapToLong(PrecisionQuestion::total);
     long[] sorted = totals.sorted().toArray();
-    return say(
-        "From %s to %s %s in all are needed, depending on what is planned.",
-        Figures.count(sorted[0]), Figures.count(sorted[sorted.length - 1]), words.units());
+    return PlanVerdicts.needed(sorted[0], sorted[sorted.length - 1], words.units());
   }
 
   private static long total(Line line) {
@@ -265,13 +260,7 @@ public record PrecisionQuestion(
               : ((DifferencePrecision) line.interval()).sampling().population();
       long invited = words.invited(planned.first());
       if (population != null && invited > population) {
-        cautions.add(
-            new Caution(
-                Caution.Code.TOO_FEW_TO_INVITE,
-                say(
-                    "%s would have to be invited, but there are only %s: accept a wider interval, or"
-                        + " raise the response.",
-                    Figures.count(invited), Figures.count(population))));
+        cautions.add(PlanVerdicts.tooFewToInvite(invited, population));
         break;
       }
     }

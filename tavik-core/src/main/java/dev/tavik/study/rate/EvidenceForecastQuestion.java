@@ -1,7 +1,6 @@
 package dev.tavik.study.rate;
 
 import static dev.tavik.result.Figures.require;
-import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Column;
@@ -12,6 +11,7 @@ import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.EvidenceChances;
+import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
@@ -206,16 +206,13 @@ public record EvidenceForecastQuestion(
     if (alternative == null) {
       alternative = line.underAlternative();
     }
-    return say(
-        "With %s the Bayes factor will reach %s for the alternative with a"
-            + " chance of %s if %s is true, and for the null with a chance of %s if that is; the"
-            + " chance of being misled so strongly is %s and %s.",
-        Figures.counted(line.observations(), "observation", "observations"),
-        Figures.plain(threshold),
-        Figures.percent(alternative.forAlternative()),
+    return PlanVerdicts.forecast(
+        line.observations(),
+        threshold,
         truth,
-        Figures.percent(line.underNull().forNull()),
-        Figures.percent(alternative.forNull()),
-        Figures.percent(line.underNull().forAlternative()));
+        alternative.forAlternative(),
+        line.underNull().forNull(),
+        alternative.forNull(),
+        line.underNull().forAlternative());
   }
 }

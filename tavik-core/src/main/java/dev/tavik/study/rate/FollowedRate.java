@@ -1,13 +1,10 @@
 package dev.tavik.study.rate;
 
-import static dev.tavik.result.Figures.say;
-
+import dev.tavik.answer.Caution;
 import dev.tavik.bayes.BayesFactorPath;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.SourceCautions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -94,13 +91,6 @@ record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
     if (!(variance > 0 && expected - runs > FAR_FEWER * Math.sqrt(variance))) {
       return Optional.empty();
     }
-    return Optional.of(
-        new Caution(
-            Code.SORTED_BY_OUTCOME,
-            say(
-                "The rows look sorted by the outcome: it changes %s times along the file, where a"
-                    + " shuffled order has about %s. Sort them by time before following the Bayes factor;"
-                    + " its end doesn't depend on the order, its path does.",
-                Figures.count(runs - 1), Figures.significant(expected - 1, 3))));
+    return Optional.of(SourceCautions.sorted(runs - 1, expected - 1));
   }
 }

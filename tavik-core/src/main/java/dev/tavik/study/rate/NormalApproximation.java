@@ -2,9 +2,10 @@ package dev.tavik.study.rate;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.Condition;
 import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Condition;
+import dev.tavik.phrase.Assumptions;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import java.util.List;
@@ -42,17 +43,8 @@ record NormalApproximation(Tally tally, double against, double successes, double
   }
 
   private Condition condition(String name, double expected, double share) {
-    String sum =
-        say(
-            "%s x %s = %s",
-            Figures.count(tally.trials()), Figures.exactPercent(share), expected(expected));
-    return enough(expected)
-        ? new Condition(
-            name, Condition.State.MET, sum + " under the null, enough for the normal approximation")
-        : new Condition(
-            name,
-            Condition.State.NOT_MET,
-            sum + " under the null; the normal approximation wants at least " + ENOUGH);
+    return Assumptions.expectedOfRate(
+        name, tally.trials(), share, expected(expected), ENOUGH, enough(expected));
   }
 
   /** The scarcer of both, in words. */

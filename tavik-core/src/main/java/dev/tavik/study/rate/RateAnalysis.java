@@ -1,13 +1,11 @@
 package dev.tavik.study.rate;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
+import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Exactness;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.study.parts.Extent;
@@ -97,29 +95,19 @@ final class RateAnalysis {
 
   private String reason(ProportionTest test) {
     if (settings.tests().size() == 1) {
-      return Preference.asked(test, true);
+      return Reasons.asked(test, true);
     }
-    if (Double.isNaN(chosen.size())) {
-      return say(
-          "of %s trials the normal approximation is good",
-          Figures.count(question.tally().trials()));
-    }
-    return say(
-        "%s rejects a true null in %s of such samples, %s",
-        test.id(),
-        Figures.percent(chosen.size()),
-        !chosen.holds(settings.alpha())
-            ? "more often than alpha allows, and is what was asked for"
-            : (chosen.size() <= settings.alpha() ? "no" : "hardly")
-                + " more often than alpha"
-                + instead(test));
+    return Double.isNaN(chosen.size())
+        ? Reasons.manyTrials(question.tally().trials())
+        : Reasons.trueSize(
+            test, chosen.size(), settings.alpha(), chosen.holds(settings.alpha()), instead(test));
   }
 
-  /** What the tests do that would have come first. */
+  /** The tests that would have come first. */
   private static String instead(ProportionTest test) {
     return switch (test) {
-      case MID_P -> ", as the score test does here";
-      case EXACT -> ", as the score and mid-p tests do here";
+      case MID_P -> "score test does";
+      case EXACT -> "score and mid-p tests do";
       default -> "";
     };
   }

@@ -1,15 +1,15 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.Caution;
+import dev.tavik.phrase.RateVerdicts;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Holm;
-import dev.tavik.study.parts.RatesSentence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -60,7 +60,7 @@ final class RateByGroupAnalysis {
               .answer(RateBelief.of(group.question(), extent), cautions(group, i)));
     }
     return new RateByGroupFindings(question, groups, answers)
-        .answer(cautions(), groups.get(0).preference().onEach(verdict(), "group", ""));
+        .answer(cautions(), groups.get(0).preference().onEach(verdict(), "group"));
   }
 
   private List<Caution> cautions(RateFound group, int position) {
@@ -88,22 +88,16 @@ final class RateByGroupAnalysis {
     }
     cautions.addAll(DataCautions.empty(question.emptyGroups()));
     if (settings.bayes() != null) {
-      cautions.addAll(DataCautions.brief(groups.size(), "groups", ""));
+      cautions.addAll(DataCautions.brief(groups.size(), /* pairs= */ false));
     }
     return cautions;
   }
 
   private Verdict verdict() {
-    return new RatesSentence(
-            question.label(),
-            settings.hypothesis(),
-            settings.alpha(),
-            groups.stream()
-                .map(
-                    group ->
-                        new RatesSentence.Member(
-                            group.label(), group.tally().proportion(), group.preferredTest()))
-                .toList())
-        .verdict();
+    return RateVerdicts.several(
+        question.label(),
+        groups.stream().map(RateFound::rate).toList(),
+        settings.hypothesis(),
+        settings.alpha());
   }
 }

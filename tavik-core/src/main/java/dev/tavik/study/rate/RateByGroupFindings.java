@@ -5,7 +5,9 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Belief;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
@@ -16,14 +18,13 @@ import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tally;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Condition;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.Claims;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.Conditions;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Priors;
@@ -76,7 +77,10 @@ final class RateByGroupFindings {
         Sheet.read(
             say(
                 "The %d highest and the %d lowest rates of %s; %s",
-                half, half, Figures.count(groups.size()), RateFindings.claim(settings)),
+                half,
+                half,
+                Figures.count(groups.size()),
+                Claims.hypotheses(settings.hypothesis(), settings.alpha())),
             Column.words(),
             Column.counts("successes"),
             Column.counts("of"),
@@ -138,7 +142,7 @@ final class RateByGroupFindings {
   private Sheet tests() {
     Sheet sheet =
         Sheet.read(
-            "Tests: " + RateFindings.claim(settings),
+            "Tests: " + Claims.hypotheses(settings.hypothesis(), settings.alpha()),
             Column.words(),
             Column.words(),
             Column.numbers("z"),
@@ -207,17 +211,12 @@ final class RateByGroupFindings {
   private List<Condition> conditions() {
     List<Condition> conditions = new ArrayList<>();
     for (RateFound group : groups) {
-      conditions.addAll(Conditions.failed(group.label(), RateConditions.of(group)));
+      conditions.addAll(Assumptions.failed(group.label(), RateConditions.of(group)));
     }
     if (conditions.isEmpty()) {
-      conditions.add(
-          new Condition(
-              "expected successes and failures",
-              Condition.State.MET,
-              "at least 10 each under the null in every group, enough for the normal"
-                  + " approximation"));
+      conditions.add(Assumptions.expectedOfEveryRate());
     }
-    conditions.addAll(Conditions.yourCall(RateConditions.of(groups.get(0))));
+    conditions.addAll(Assumptions.notTestable(RateConditions.of(groups.get(0))));
     return conditions;
   }
 }

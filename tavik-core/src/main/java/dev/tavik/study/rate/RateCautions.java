@@ -1,16 +1,17 @@
 package dev.tavik.study.rate;
 
-import static dev.tavik.result.Figures.say;
-
+import dev.tavik.answer.Caution;
 import dev.tavik.count.OutcomeSequence;
+import dev.tavik.phrase.IntervalPhrases;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Exactness;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
@@ -35,7 +36,8 @@ final class RateCautions {
 
   static List<Caution> of(RateFound answer) {
     RateCautions found = new RateCautions(answer);
-    found.otherDirection();
+    found.cautions.addAll(
+        DecisionCautions.otherDirection(found.settings.hypothesis(), answer.tally().proportion()));
     found.fewSuccesses();
     found.allOrNone();
     DecisionCautions decisions =
@@ -44,12 +46,8 @@ final class RateCautions {
     found.clippedLimit();
     found.cautions.addAll(decisions.disagree());
     found.cautions.addAll(
-        decisions.levelAlpha(
-            found.settings.level(),
-            found.settings.matchingLevel(),
-            say(
-                ". An interval may include %s while a test rejects it, or the other way round;",
-                Figures.exactPercent(found.against))));
+        DecisionCautions.levelAlpha(
+            found.settings, TestCautions.rejected(found.against), /* eachSide= */ false));
     found.testAndInterval(decisions);
     found.cautions.addAll(decisions.nearAlpha());
     Provenance from = answer.from();
@@ -63,99 +61,54 @@ final class RateCautions {
     return found.cautions;
   }
 
-  private void add(Code code, String message) {
-    cautions.add(new Caution(code, message));
-  }
-
-  private void otherDirection() {
-    cautions.addAll(
-        DecisionCautions.otherDirection(
-            alternative, answer.tally().proportion() - against, Figures.exactPercent(against)));
-  }
-
-  private boolean opposite() {
-    double observed = answer.tally().proportion();
-    return (alternative == Alternative.LESS && observed > against)
-        || (alternative == Alternative.GREATER && observed < against);
-  }
-
   private void fewSuccesses() {
     NormalApproximation expected = NormalApproximation.of(answer.tally(), settings.hypothesis());
-    String approximate =
-        settings.tests().stream()
-            .filter(test -> test.basis() == Exactness.APPROXIMATE)
-            .map(ProportionTest::id)
-            .collect(Collectors.joining(", "));
     SizedTest chosen = answer.chosen();
     boolean known = !Double.isNaN(chosen.size());
-    if (known && chosen.holds(settings.alpha()) && chosen.test().basis() == Exactness.APPROXIMATE) {
-      return;
-    }
     if (known && !chosen.holds(settings.alpha())) {
-      add(
-          Code.FEW_SUCCESSES,
-          say(
-              "The %s test rejects a true null in %s of such samples, not in %s: too few %s are"
-                  + " expected. Leave the choice of tests out, or ask for mid-p or exact.",
-              chosen.test().id(),
-              Figures.percent(chosen.size()),
-              Figures.exactPercent(settings.alpha()),
-              expected.successes() <= expected.failures() ? "successes" : "failures"));
+      cautions.add(
+          SampleCautions.rejectsTooOften(
+              chosen.test(),
+              chosen.size(),
+              settings.alpha(),
+              expected.successes() <= expected.failures()));
       return;
     }
-    if (!expected.holds() && !approximate.isEmpty()) {
-      String instead =
+    List<ProportionTest> approximate =
+        settings.tests().stream().filter(test -> test.basis() == Exactness.APPROXIMATE).toList();
+    boolean holds = known && chosen.test().basis() == Exactness.APPROXIMATE;
+    if (!holds && !expected.holds() && !approximate.isEmpty()) {
+      TestResult exact =
           answer.tests().stream()
               .filter(test -> test.method() == ProportionTest.EXACT)
               .findFirst()
-              .map(exact -> "The exact test says " + Figures.pEquals(exact.log10PValue()) + ".")
-              .orElse("Use the exact test.");
-      add(
-          Code.FEW_SUCCESSES,
-          say(
-              "The null expects only %s, too few for the normal approximation (%s). %s",
-              expected.scarce(), approximate, instead));
+              .orElse(null);
+      cautions.add(SampleCautions.nullExpectsFew(expected.scarce(), approximate, exact));
     }
   }
 
   /** Only an interval that isn't naturally within 0 and 1 ends there with both outcomes seen. */
   private void clippedLimit() {
     boolean both = answer.tally().successes() > 0 && answer.tally().failures() > 0;
-    String clipped =
+    List<Interval> clipped =
         answer.intervals().stream()
             .filter(
                 interval ->
                     (interval.side() != Side.UPPER && interval.lower() == 0)
                         || (interval.side() != Side.LOWER && interval.upper() == 1))
-            .map(RateCautions::name)
-            .collect(Collectors.joining(" and "));
+            .toList();
     if (both && !clipped.isEmpty()) {
-      add(
-          Code.CLIPPED_LIMIT,
-          say(
-              "A limit came out beyond 0%% or 100%% and was set to the end of the scale: %s. Such"
-                  + " an interval covers too seldom here; prefer wilson or clopper-pearson.",
-              clipped));
+      cautions.add(
+          SampleCautions.clipped(
+              clipped, IntervalPhrases::idWithSide, "0% or 100%", "wilson or clopper-pearson"));
     }
   }
 
   private void allOrNone() {
     long successes = answer.tally().successes();
     if (successes == 0 || answer.tally().failures() == 0) {
-      add(
-          Code.ALL_OR_NONE,
-          say(
-              "%s, so the standard error comes out as 0. That is not certainty: read the interval.",
-              allOrNone(successes, answer.tally().trials())));
+      cautions.add(SampleCautions.allOrNone(successes == 0, answer.tally().trials()));
     }
-  }
-
-  private static String allOrNone(long successes, long trials) {
-    return trials == 1
-        ? "The only trial was " + (successes == 0 ? "no success" : "a success")
-        : say(
-            "%s of %s trials was a success",
-            successes == 0 ? "None" : "Every one", Figures.count(trials));
   }
 
   /** Where the level matches alpha, a test and the interval of its side should agree. */
@@ -174,27 +127,20 @@ final class RateCautions {
     cautions.add(
         decisions.testAndInterval(
             " " + Figures.exactPercent(against),
-            contradicting.stream().map(RateCautions::name).collect(Collectors.joining(" and ")),
+            contradicting.stream()
+                .map(IntervalPhrases::idWithSide)
+                .collect(Collectors.joining(" and ")),
             why(contradicting)));
-  }
-
-  private static String name(Interval interval) {
-    return switch (interval.side()) {
-      case TWO_SIDED -> interval.method().id() + " (two-sided)";
-      case LOWER -> interval.method().id() + " lower bound";
-      case UPPER -> interval.method().id() + " upper bound";
-    };
   }
 
   private String why(List<Interval> contradicting) {
     boolean allTwoSided =
         contradicting.stream().allMatch(interval -> interval.side() == Side.TWO_SIDED);
-    if (opposite()) {
-      return "They do so on the other side, which the alternative doesn't ask about.";
+    if (alternative.isOpposite(answer.tally().proportion() - against)) {
+      return TestCautions.otherSide();
     }
     return alternative != Alternative.TWO_SIDED && allTwoSided
-        ? "A two-sided interval has half the error on each side; the one-sided bound is the one"
-            + " that goes with a directional test."
-        : DecisionCautions.CLOSE;
+        ? TestCautions.halfOnEachSide()
+        : TestCautions.close();
   }
 }

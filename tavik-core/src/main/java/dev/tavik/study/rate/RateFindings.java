@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Estimates;
@@ -14,23 +15,21 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Workings;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Claims;
 import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Derivation;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
-import dev.tavik.study.parts.Sentences;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -77,7 +76,7 @@ final class RateFindings {
         .addAll(LookUp.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
         .conditions(RateConditions.of(found))
         .cautions(cautions)
-        .concluded(found.preference().on(RateVerdict.of(found)));
+        .concluded(found.verdict());
   }
 
   private Value input() {
@@ -110,21 +109,12 @@ final class RateFindings {
   }
 
   private Tests tests() {
-    Tests tests = Tests.of("Tests: " + claim(settings), settings.alpha());
+    Tests tests =
+        Tests.of(
+            "Tests: " + Claims.hypotheses(settings.hypothesis(), settings.alpha()),
+            settings.alpha());
     found.tests().forEach(test -> tests.made(test, statistic(test)));
     return tests;
-  }
-
-  static String claim(RateSettings settings) {
-    return claim(settings.hypothesis(), settings.alpha());
-  }
-
-  static String claim(Hypothesis hypothesis, double alpha) {
-    return say(
-        "null, the rate is %s; alternative, %s; alpha %s",
-        Figures.exactPercent(hypothesis.against()),
-        Sentences.alternative(hypothesis.alternative(), "it differs", "it"),
-        Figures.plain(alpha));
   }
 
   private Value statistic(TestResult test) {

@@ -1,8 +1,11 @@
 package dev.tavik.study.rate;
 
+import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.RateVerdicts;
 import dev.tavik.proportion.CriticalCounts;
 import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
@@ -48,6 +51,20 @@ record RateFound(
 
   Interval preferredInterval() {
     return preference.among(intervals, settings().hypothesis().alternative().matchingSide());
+  }
+
+  RateVerdicts.Rate rate() {
+    return new RateVerdicts.Rate(
+        label(),
+        tally().proportion(),
+        Figures.outOf(tally().successes(), tally().trials()),
+        preferredTest(),
+        preferredInterval());
+  }
+
+  Verdict verdict() {
+    return preference.on(
+        RateVerdicts.one(rate(), settings().lot(), settings().hypothesis(), settings().alpha()));
   }
 
   RateFound withTests(List<TestResult> adjusted) {

@@ -1,12 +1,12 @@
 package dev.tavik.study.rate;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.DesignCautions;
+import dev.tavik.phrase.RateVerdicts;
+import dev.tavik.phrase.Reasons;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
@@ -15,8 +15,6 @@ import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Design;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Preference;
-import dev.tavik.study.parts.RateSentence;
-import dev.tavik.study.parts.RatesSentence;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
@@ -146,10 +144,8 @@ final class SurveyRateAnalysis {
                 .orElse(limits.get(0).method());
     String reason =
         none
-            ? "the clusters show no variance, and its limits need none"
-            : test == SurveyTest.T_LOGIT
-                ? "the logit keeps its limits within 0 and 100%"
-                : Preference.asked(test, tests.size() == 1);
+            ? Reasons.needsNoVariance()
+            : test == SurveyTest.T_LOGIT ? Reasons.logit() : Reasons.asked(test, tests.size() == 1);
     return new Preference(test, interval, reason);
   }
 
@@ -179,66 +175,46 @@ final class SurveyRateAnalysis {
   }
 
   private Verdict sentence(SurveyRate rate) {
-    return new RateSentence(
-            rate.name().isEmpty() ? "The rate" : rate.name() + ": the rate",
-            say(
-                "%s (%s)",
-                Figures.percentBeside(rate.proportion().value(), question.hypothesis().against()),
-                design.rows(rate.proportion())),
-            rate.proportion().value(),
-            rate.test(),
-            rate.interval(question.hypothesis().alternative().matchingSide()),
-            question.hypothesis(),
-            question.alpha())
-        .verdict();
+    return RateVerdicts.one(phrase(rate), null, question.hypothesis(), question.alpha());
+  }
+
+  private RateVerdicts.Rate phrase(SurveyRate rate) {
+    return new RateVerdicts.Rate(
+        rate.name(),
+        rate.proportion().value(),
+        design.rows(rate.proportion()),
+        rate.test(),
+        rate.interval(question.hypothesis().alternative().matchingSide()));
   }
 
   private Verdict together() {
     Verdict verdict =
-        new RatesSentence(
-                question.label(),
-                question.hypothesis(),
-                question.alpha(),
-                rates.stream()
-                    .map(
-                        rate ->
-                            new RatesSentence.Member(
-                                rate.name(), rate.proportion().value(), rate.test()))
-                    .toList())
-            .verdict();
-    return rates.get(0).preference().onEach(verdict, "group", "");
+        RateVerdicts.several(
+            question.label(),
+            rates.stream().map(this::phrase).toList(),
+            question.hypothesis(),
+            question.alpha());
+    return rates.get(0).preference().onEach(verdict, "group");
   }
 
   private List<Caution> cautions(SurveyRate rate) {
-    List<Caution> cautions = new ArrayList<>();
-    double away = rate.proportion().value() - question.hypothesis().against();
+    DesignedProportion proportion = rate.proportion();
     DecisionCautions decisions = new DecisionCautions(rate.made(), question.alpha(), rate.test());
-    cautions.addAll(
-        DecisionCautions.otherDirection(
-            question.hypothesis().alternative(),
-            away,
-            Figures.exactPercent(question.hypothesis().against())));
-    if (rate.proportion().allOrNone()) {
+    List<Caution> cautions =
+        new ArrayList<>(DecisionCautions.otherDirection(question.hypothesis(), proportion.value()));
+    if (proportion.allOrNone()) {
       cautions.add(
-          new Caution(
-              Code.ALL_OR_NONE,
-              say(
-                  "%s of %s rows is a success: how clusters vary can't be seen, and %s counts only"
-                      + " how unequal weights lower the number of rows.",
-                  rate.proportion().value() == 0 ? "None" : "Every one",
-                  Figures.count(rate.proportion().rows()),
-                  rate.preference().interval().title())));
+          DesignCautions.allOrNone(
+              proportion.value() == 0, proportion.rows(), rate.preference().interval().title()));
     } else {
       cautions.addAll(decisions.noStatistic());
     }
     cautions.addAll(decisions.disagree());
     cautions.addAll(
-        decisions.levelAlpha(
-            question.level(),
-            question.matchingLevel(),
-            say(
-                ". An interval may include %s while a test rejects it, or the other way round;",
-                Figures.exactPercent(question.hypothesis().against()))));
+        DecisionCautions.levelAlpha(
+            question,
+            TestCautions.rejected(question.hypothesis().against()),
+            /* eachSide= */ false));
     cautions.addAll(decisions.nearAlpha());
     return cautions;
   }

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Estimates;
@@ -17,10 +18,10 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.Claims;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -89,7 +90,7 @@ final class SurveyRateFindings {
   }
 
   private String claim() {
-    return RateFindings.claim(question.hypothesis(), question.alpha());
+    return Claims.hypotheses(question.hypothesis(), question.alpha());
   }
 
   private Finding observed(SurveyRate rate) {

@@ -3,6 +3,8 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Verdict;
 import dev.tavik.association.CellFigures;
@@ -10,10 +12,12 @@ import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.Reasons;
+import dev.tavik.phrase.SampleCautions;
+import dev.tavik.phrase.ShareVerdicts;
+import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicable;
@@ -123,9 +127,7 @@ final class SharesAnalysis {
         .add(Decidable.of(this::mayReject))
         .conditions(conditions())
         .cautions(cautions())
-        .concluded(
-            preference.on(
-                Verdict.of(conclusion()).inOwnWords().rejecting(test.rejects(settings.alpha()))));
+        .concluded(preference.on(conclusion()));
   }
 
   /** Whether it would reject where all are of the category with the smallest claim. */
@@ -151,66 +153,38 @@ final class SharesAnalysis {
   private List<Condition> conditions() {
     return List.of(
         expected.condition(String.join(", ", expected.small())),
-        new Condition(
-            "independent units",
-            Condition.State.NOT_IN_THE_DATA,
-            "each unit falls into one category on its own. Units that come in lots are alike, and then"
-                + " p-values come out too small. Counts can't show this"),
-        new Condition(
-            "shares claimed beforehand",
-            Condition.State.NOT_IN_THE_DATA,
-            "the shares were not taken from these counts; each one that was costs a degree of freedom"));
+        Assumptions.independentCategories(),
+        Assumptions.claimedBeforehand());
   }
 
   private String reason() {
     if (settings.tests().size() == 1 && settings.tests().get(0) == preferred) {
-      return Preference.asked(preferred, true);
+      return Reasons.asked(preferred, true);
     }
     if (drawn != null) {
-      return "some expected counts are too small for the chi-square approximation, and the exact"
-          + " test would take too long; so the claimed shares were drawn";
+      return Reasons.drawn();
     }
-    if (preferred == SharesTest.PEARSON && expected.enough()) {
-      return "the expected counts are enough for the chi-square approximation";
-    }
-    return preferred == SharesTest.EXACT_MULTINOMIAL && !expected.enough()
-        ? "some expected counts are too small for the chi-square approximation; the exact test holds"
-            + " at any size"
-        : preferred.id() + " is the first of the tests that could be made";
+    return preferred == (expected.enough() ? SharesTest.PEARSON : SharesTest.EXACT_MULTINOMIAL)
+        ? Reasons.chiSquare(expected.enough())
+        : Reasons.made(preferred);
   }
 
   private List<Caution> cautions() {
     List<Caution> cautions = new ArrayList<>();
     if (drawn != null) {
-      cautions.add(
-          new Caution(
-              Code.FEW_SUCCESSES,
-              say(
-                  "Some expected counts are too small for the chi-square approximation: %s. The verdict"
-                      + " rests on outcomes drawn with the claimed shares: %s.",
-                  String.join(", ", expected.small()), drawn.inWords())));
+      cautions.add(SampleCautions.smallCategoriesDrawn(expected.small(), drawn.inWords()));
     } else if (!expected.enough() && preferred != SharesTest.EXACT_MULTINOMIAL) {
-      cautions.add(
-          new Caution(
-              Code.FEW_SUCCESSES,
-              say(
-                  "Some expected counts are too small for the chi-square approximation: %s. Use"
-                      + " exact-multinomial, or merge categories that were alike before the data were seen.",
-                  String.join(", ", expected.small()))));
+      cautions.add(SampleCautions.smallCategories(expected.small()));
     }
     DecisionCautions decisions = new DecisionCautions(tests, settings.alpha(), test);
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
     cautions.addAll(DecisionCautions.open(drawn, settings.alpha()));
-    cautions.addAll(decisions.levelAlpha(settings.level(), settings.matchingLevel(), ";"));
+    cautions.addAll(DecisionCautions.levelAlpha(settings));
 
     testAndIntervals(decisions, cautions);
     if (settings.intervals().stream().anyMatch(method -> !method.simultaneous())) {
-      cautions.add(
-          new Caution(
-              Code.ONE_AT_A_TIME,
-              "Wilson's intervals hold at the level one at a time; all together they miss some share"
-                  + " more often. Use goodman or sison-glaz to look at several."));
+      cautions.add(TestCautions.oneAtATime(/* wilson= */ true));
     }
     Provenance from = question.from();
     if (from != null) {
@@ -228,11 +202,7 @@ final class SharesAnalysis {
           decisions.testAndInterval(
               " the shares together",
               interval.id(),
-              rejects
-                  ? "Each claimed share lies inside its interval: small departures of several add up."
-                  : String.join(", ", outside())
-                      + " lies outside its interval. They ask different questions, and here the case"
-                      + " is close."));
+              rejects ? TestCautions.addUp() : TestCautions.outside(outside())));
     }
   }
 
@@ -245,44 +215,34 @@ final class SharesAnalysis {
         .toList();
   }
 
-  private String conclusion() {
+  private Verdict conclusion() {
     boolean rejects = test.rejects(settings.alpha());
-    return say(
-        "%s%s: %s; %s, %s test at alpha %s.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
-        rejects
-            ? "the counts don't follow the claimed shares"
-            : "the counts are not shown to depart from the claimed shares",
+    return ShareVerdicts.of(
+        question.label(),
+        /* weighted= */ false,
         rejects ? whatStandsOut() : widest(),
         DrawnTest.pEquals(test, counts.size()),
-        test.method().id(),
-        Figures.plain(settings.alpha()));
+        test,
+        settings.alpha());
   }
 
   private String whatStandsOut() {
-    List<String> found =
+    return TableVerdicts.standingOut(
         IntStream.range(0, counts.size())
             .filter(i -> standingOut.get(i).rejects(settings.alpha()))
             .mapToObj(this::departure)
-            .toList();
-    return found.isEmpty()
-        ? "no category stands out alone, the largest departure is " + departure(largest())
-        : String.join(", ", found)
-            + (found.size() == 1 ? " stands" : " stand")
-            + " out, after adjustment for "
-            + counts.size()
-            + " categories";
+            .toList(),
+        departure(largest()),
+        counts.size(),
+        "category",
+        "categories");
   }
 
   private String departure(int category) {
-    double share = counts.tally(category).proportion();
-    double claim = claimed.share(category);
-    return say(
-        "%s %s (%s against %s)",
+    return ShareVerdicts.departure(
         counts.levels().get(category),
-        share < claim ? "below" : "above",
-        Figures.percentBeside(share, claim),
-        Figures.percentBeside(claim, share));
+        counts.tally(category).proportion(),
+        claimed.share(category));
   }
 
   private int largest() {
@@ -305,18 +265,10 @@ final class SharesAnalysis {
 
   private String widest() {
     int category = largest();
-    if (exactFit()) {
-      return "every count is exactly what the shares say";
-    }
-    Interval shown =
-        intervals.stream().filter(each -> each.method() == interval).toList().get(category);
-    return say(
-        "the largest departure is %s, and shares from %s to %s can't be excluded there (%s %s"
-            + " interval)",
-        departure(category),
-        Figures.percentBeside(shown.lower(), shown.upper()),
-        Figures.percentBeside(shown.upper(), shown.lower()),
-        Figures.exactPercent(settings.level()),
-        interval.title());
+    return exactFit()
+        ? ShareVerdicts.asClaimed(/* weighted= */ false)
+        : ShareVerdicts.notExcluded(
+            departure(category),
+            intervals.stream().filter(each -> each.method() == interval).toList().get(category));
   }
 }

@@ -1,8 +1,7 @@
 package dev.tavik.study.shares;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
@@ -10,8 +9,10 @@ import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
+import dev.tavik.phrase.DesignCautions;
+import dev.tavik.phrase.ShareVerdicts;
+import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -89,10 +90,8 @@ final class SurveySharesAnalysis {
         .cautions(cautions())
         .concluded(
             tests.decided()
-                ? tests
-                    .preference(interval)
-                    .on(Verdict.of(conclusion(rejects)).inOwnWords().rejecting(rejects))
-                : Undecided.verdict(question.label(), "whether the shares are as claimed"));
+                ? tests.preference(interval).on(conclusion(rejects))
+                : TableVerdicts.undecided(question.label(), "whether the shares are as claimed"));
   }
 
   private Value input() {
@@ -192,16 +191,12 @@ final class SurveySharesAnalysis {
     TestResult test = tests.first();
     DecisionCautions decisions = new DecisionCautions(tests.made(), question.alpha(), test);
     if (!tests.decided()) {
-      cautions.add(Undecided.caution("The shares"));
+      cautions.add(DesignCautions.undecided("The shares"));
     }
     cautions.addAll(decisions.disagree());
     cautions.addAll(decisions.nearAlpha());
-    cautions.addAll(decisions.levelAlpha(question.level(), question.matchingLevel(), ";"));
-    cautions.add(
-        new Caution(
-            Code.ONE_AT_A_TIME,
-            "These intervals hold at the level one at a time; all together they miss some share more"
-                + " often."));
+    cautions.addAll(DecisionCautions.levelAlpha(question));
+    cautions.add(TestCautions.oneAtATime(/* wilson= */ false));
     int rarest =
         IntStream.range(0, shares.size())
             .reduce((a, b) -> shares.get(b).value() < shares.get(a).value() ? b : a)
@@ -211,34 +206,28 @@ final class SurveySharesAnalysis {
     return cautions;
   }
 
-  private String conclusion(boolean rejects) {
-    List<Integer> found =
+  private Verdict conclusion(boolean rejects) {
+    List<String> found =
         IntStream.range(0, shares.size())
             .filter(i -> standingOut.get(i).rejects(question.alpha()))
-            .boxed()
+            .mapToObj(this::departure)
             .toList();
     int largest =
         IntStream.range(0, shares.size()).reduce((a, b) -> size(b) > size(a) ? b : a).orElseThrow();
     String where =
         rejects && !found.isEmpty()
-            ? say(
-                "%s %s out, after adjustment for %s categories",
-                String.join(", ", found.stream().map(this::departure).toList()),
-                found.size() == 1 ? "stands" : "stand",
-                Figures.count(shares.size()))
+            ? TableVerdicts.standingOut(
+                found, departure(largest), shares.size(), "category", "categories")
             : Math.abs(away(largest)) < 1e-12
-                ? "every share is exactly as claimed"
-                : "the largest departure is " + departure(largest);
-    return say(
-        "%s%s: %s; %s, %s test at alpha %s.",
-        question.label().isEmpty() ? "" : question.label() + ": ",
-        rejects
-            ? "the shares are not as claimed"
-            : "the shares are not shown to depart from the claimed ones",
+                ? ShareVerdicts.asClaimed(/* weighted= */ true)
+                : TableVerdicts.largest(departure(largest));
+    return ShareVerdicts.of(
+        question.label(),
+        /* weighted= */ true,
         where,
         Figures.pEquals(tests.first().log10PValue()),
-        tests.first().method().id(),
-        Figures.plain(question.alpha()));
+        tests.first(),
+        question.alpha());
   }
 
   private double size(int category) {
@@ -246,12 +235,9 @@ final class SurveySharesAnalysis {
   }
 
   private String departure(int category) {
-    double share = shares.get(category).value();
-    double claimed = question.claimed().share(category);
-    return say(
-        "%s (%s, claimed %s)",
+    return ShareVerdicts.estimated(
         question.levels().get(category),
-        Figures.percentBeside(share, claimed),
-        Figures.percentBeside(claimed, share));
+        shares.get(category).value(),
+        question.claimed().share(category));
   }
 }

@@ -13,6 +13,7 @@ import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
@@ -24,7 +25,6 @@ import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.simulation.Simulation;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
-import dev.tavik.study.compare.Show;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.rate.RateQuestion;
@@ -141,7 +141,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
     require(
         settings.plain(),
         "the simulated view is of no difference at all; leave %s out, or simulate",
-        settings.show() == Show.DIFFERENCE ? "against" : "show");
+        settings.claim().goal() == ComparisonGoal.DIFFERENCE ? "against" : "show");
     var first = comparison.first().tally();
     var second = comparison.second().tally();
     Alternative alternative = settings.hypothesis().alternative();

@@ -1,8 +1,6 @@
 package dev.tavik.study.sweep;
 
-import static dev.tavik.result.Figures.say;
-
-import dev.tavik.result.Figures;
+import dev.tavik.phrase.TableVerdicts;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -12,8 +10,6 @@ import java.util.stream.Collectors;
  */
 record Letters(List<String> groups) {
   private static final int MOST = 26;
-  private static final String TOO_MANY =
-      "There are more groups than letters, so that no cell says which others have less.";
 
   private boolean enough() {
     return groups.size() <= MOST;
@@ -35,27 +31,12 @@ record Letters(List<String> groups) {
         : " " + smaller.stream().map(this::letter).sorted().collect(Collectors.joining());
   }
 
-  /** What the letters of a designed sample mean. */
-  String noteByDesign(double alpha) {
-    return enough()
-        ? say(
-            "A letter in a cell: this group's share is larger than that of the group with the"
-                + " letter, at alpha %s; t tests of each two groups by the design, p-values"
-                + " adjusted by Holm's method over the pairs of a level. Where a column as a whole"
-                + " is not shown to differ, a letter is a hint at most.",
-            Figures.plain(alpha))
-        : TOO_MANY;
-  }
-
-  String note(double alpha) {
-    return enough()
-        ? say(
-            "A letter in a cell: this group's share is larger than that of the group with the"
-                + " letter, at alpha %s; pooled z tests of each two groups, Fisher's where fewer"
-                + " than 5 are expected, p-values adjusted by Holm's method over the pairs of a"
-                + " level. Where a column as a whole is not shown to differ, a letter is a hint at"
-                + " most.",
-            Figures.plain(alpha))
-        : TOO_MANY;
+  /**
+   * What the letters mean.
+   *
+   * @param designed whether the tests are those of a design
+   */
+  String note(double alpha, boolean designed) {
+    return enough() ? TableVerdicts.letters(alpha, designed) : TableVerdicts.noLetters();
   }
 }

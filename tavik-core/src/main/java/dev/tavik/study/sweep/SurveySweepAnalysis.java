@@ -11,8 +11,8 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
-import dev.tavik.answer.Verdict;
 import dev.tavik.count.SurveyCounts;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
@@ -129,7 +129,7 @@ final class SurveySweepAnalysis {
                     "Percents are weighted; in brackets their %s intervals by the design, one at a"
                         + " time.",
                     Figures.exactPercent(1 - settings.alpha()))))
-        .add(Finding.sentence(letters.noteByDesign(settings.alpha())));
+        .add(Finding.sentence(letters.note(settings.alpha(), /* designed= */ true)));
     if (!question.leftOut().isEmpty()) {
       answer.add(Finding.sentence(SweepFindings.leftOut(question.leftOut())));
     }
@@ -137,19 +137,16 @@ final class SurveySweepAnalysis {
         .conditions(design.conditions())
         .cautions(design.cautions(unit -> true, "rows that were counted"))
         .concluded(
-            Verdict.of(
-                    SweepAnalysis.conclusion(
-                        question.label(),
-                        question.group(),
-                        settings,
-                        columns.stream()
-                            .filter(each -> each.test() != null)
-                            .map(
-                                each ->
-                                    new SweepAnalysis.Told(
-                                        each.name(), "V", each.strength(), each.test()))
-                            .toList()))
-                .inOwnWords());
+            SweepAnalysis.conclusion(
+                question.label(),
+                question.group(),
+                settings,
+                columns.stream()
+                    .filter(each -> each.test() != null)
+                    .map(
+                        each ->
+                            new TableVerdicts.Swept(each.name(), "V", each.strength(), each.test()))
+                    .toList()));
   }
 
   private Value input() {

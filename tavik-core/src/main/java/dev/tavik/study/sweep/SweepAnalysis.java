@@ -1,12 +1,10 @@
 package dev.tavik.study.sweep;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Verdict;
 import dev.tavik.association.TestOptions;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Progress;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.CrossQuestion;
@@ -16,14 +14,11 @@ import dev.tavik.study.sweep.SweepQuestion.SweepSettings;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Collectors;
 
 /** Asks of each column what a question about its table alone would, and adjusts over all. */
 final class SweepAnalysis {
   /** Seconds that an exact test of one table may take; there may be a thousand tables. */
   private static final double BUDGET = 0.1;
-
-  private static final int MOST_NAMED = 4;
 
   private final SweepQuestion question;
   private final SweepSettings settings;
@@ -66,52 +61,29 @@ final class SweepAnalysis {
   }
 
   Answer answer() {
-    return new SweepFindings(question, columns).answer(Verdict.of(conclusion()).inOwnWords());
+    return new SweepFindings(question, columns)
+        .answer(
+            conclusion(
+                question.label(),
+                question.group(),
+                settings,
+                columns.stream()
+                    .map(
+                        each ->
+                            new TableVerdicts.Swept(
+                                each.name(), "corrected V", each.strength(), each.test()))
+                    .toList()));
   }
-
-  private String conclusion() {
-    return conclusion(
-        question.label(),
-        question.group(),
-        settings,
-        columns.stream()
-            .map(each -> new Told(each.name(), "corrected V", each.strength(), each.test()))
-            .toList());
-  }
-
-  /** A column as the verdict tells of it. */
-  record Told(String name, String measure, double strength, TestResult test) {}
 
   /** The verdict on all columns. */
-  static String conclusion(
-      String label, String group, SweepQuestion.SweepSettings settings, List<Told> columns) {
-    List<Told> differing =
-        columns.stream().filter(each -> each.test().rejectsAdjusted(settings.alpha())).toList();
-    String named =
-        differing.stream()
-            .limit(MOST_NAMED)
-            .map(
-                each ->
-                    say(
-                        "%s (%s %s)",
-                        each.name(), each.measure(), Figures.significant(each.strength(), 2)))
-            .collect(Collectors.joining(", "));
-    String adjustment =
-        settings.adjustment() == Adjustment.NONE
-            ? "p-values as they are"
-            : say(
-                "p-values adjusted by %s over %s",
-                settings.adjustment().title(), columns.size() == 1 ? "one column" : "all columns");
-    return say(
-        "%s%s of %s %s %s between the groups of %s%s; %s, alpha %s.",
-        label.isEmpty() ? "" : label + ": ",
-        differing.isEmpty() ? label.isEmpty() ? "None" : "none" : Figures.count(differing.size()),
-        Figures.count(columns.size()),
-        columns.size() == 1 ? "column" : "columns",
-        differing.isEmpty() ? "is shown to differ" : differing.size() == 1 ? "differs" : "differ",
+  static Verdict conclusion(
+      String label, String group, SweepSettings settings, List<TableVerdicts.Swept> columns) {
+    Adjustment adjustment = settings.adjustment();
+    return TableVerdicts.sweep(
+        label,
         group,
-        named.isEmpty() ? "" : ": " + named + (differing.size() > MOST_NAMED ? " and others" : ""),
-        adjustment,
-        Figures.plain(settings.alpha()));
+        adjustment == Adjustment.NONE ? "" : adjustment.title(),
+        settings.alpha(),
+        columns);
   }
 }

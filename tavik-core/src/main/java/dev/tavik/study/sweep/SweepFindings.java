@@ -11,8 +11,8 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.Assumptions;
 import dev.tavik.result.Adjustment;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
@@ -28,13 +28,6 @@ import org.jspecify.annotations.Nullable;
 final class SweepFindings {
   private static final int MOST_COLUMNS = 20;
   private static final int MOST_TABLES = 5;
-  private static final Condition INDEPENDENCE =
-      new Condition(
-          "independent units",
-          Condition.State.NOT_IN_THE_DATA,
-          "each unit is in one group and counts once in each column, and tells nothing about"
-              + " another. Counts can't show this: you have to know how they were collected");
-
   private final SweepQuestion question;
   private final List<Swept> columns;
   private final Letters letters;
@@ -73,13 +66,13 @@ final class SweepFindings {
     Observed.source(question.from()).forEach(answer::add);
     missing(question.from()).forEach(answer::add);
     columns.forEach(each -> answer.add(table(each).at(whole)));
-    answer.add(Finding.sentence(letters.note(settings.alpha())));
+    answer.add(Finding.sentence(letters.note(settings.alpha(), /* designed= */ false)));
     if (!question.leftOut().isEmpty()) {
       answer.add(Finding.sentence(leftOut(question.leftOut())));
     }
     Provenance from = question.from();
     return answer
-        .conditions(List.of(INDEPENDENCE))
+        .conditions(List.of(Assumptions.independentColumns()))
         .cautions(from == null ? List.of() : DataCautions.weights(from))
         .concluded(verdict);
   }

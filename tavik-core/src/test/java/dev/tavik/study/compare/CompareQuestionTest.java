@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution.Code;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Tests;
 import dev.tavik.count.NamedTally;
@@ -18,7 +19,6 @@ import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution.Code;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;

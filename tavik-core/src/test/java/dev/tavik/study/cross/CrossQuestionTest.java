@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution.Code;
 import dev.tavik.answer.Cells;
+import dev.tavik.answer.Condition;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.TestResult;
 import java.util.Arrays;

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution.Code;
+import dev.tavik.answer.Condition;
 import dev.tavik.answer.Detail;
 import dev.tavik.association.StrengthInterval;
 import dev.tavik.association.TableTest;
@@ -18,8 +20,6 @@ import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.study.Gate;

@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
+import dev.tavik.answer.Caution.Code;
+import dev.tavik.answer.Condition.State;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition.State;
 import dev.tavik.result.Derivation;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;

@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution.Code;
 import dev.tavik.answer.Cells;
+import dev.tavik.answer.Condition;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
-import dev.tavik.result.Caution.Code;
-import dev.tavik.result.Condition;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;

@@ -14,9 +14,9 @@ import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.compare.Show;
 import dev.tavik.study.plan.PrecisionQuestion;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -51,20 +51,20 @@ final class ComparePlanSpec {
     List<Effect> effects = plan.effects();
     @Nullable String shown = spec.text("show");
     @Nullable String written = spec.text("margin");
-    Show show = shown == null ? Show.DIFFERENCE : Show.of(shown);
-    if ((show == Show.DIFFERENCE) != (written == null)) {
+    ComparisonGoal goal = shown == null ? ComparisonGoal.DIFFERENCE : ComparisonGoal.of(shown);
+    if ((goal == ComparisonGoal.DIFFERENCE) != (written == null)) {
       throw new SpecException(
           written == null
-              ? spec.say("{show} %s needs {margin}, such as 3%%", show.id())
+              ? spec.say("{show} %s needs {margin}, such as 3%%", goal.id())
               : spec.name("margin") + " needs " + spec.name("show") + " noninferior or equivalent");
     }
     double margin = written == null ? 0 : Proportion.parse(spec.name("margin"), written);
-    Hypothesis hypothesis = hypothesis(show, margin, bases, effects);
+    Hypothesis hypothesis = hypothesis(goal, margin, bases, effects);
     @Nullable PowerMethod theory = plan.theory();
     List<Design> designs = new ArrayList<>();
     for (double base : bases) {
       for (double alpha : plan.alphas()) {
-        for (TwoProportionTest test : tests(show != Show.DIFFERENCE)) {
+        for (TwoProportionTest test : tests(goal != ComparisonGoal.DIFFERENCE)) {
           PowerMethod usual =
               CompareDesign.hasNormal(test) ? PowerMethod.NORMAL : PowerMethod.EXACT;
           designs.add(
@@ -73,7 +73,7 @@ final class ComparePlanSpec {
                   theory == null ? usual : theory,
                   base,
                   hypothesis,
-                  show == Show.EQUIVALENT ? margin : null,
+                  goal == ComparisonGoal.EQUIVALENT ? margin : null,
                   alpha,
                   plan.number("allocation", 1)));
         }
@@ -97,8 +97,8 @@ final class ComparePlanSpec {
 
   /** Not lower by the margin, or, where the alternative is less, not higher. */
   private Hypothesis hypothesis(
-      Show show, double margin, List<Double> bases, List<Effect> effects) {
-    if (show == Show.DIFFERENCE) {
+      ComparisonGoal goal, double margin, List<Double> bases, List<Effect> effects) {
+    if (goal == ComparisonGoal.DIFFERENCE) {
       return new Hypothesis(0, plan.alternative(bases, effects));
     }
     @Nullable String alternative = spec.text("alternative");
@@ -106,14 +106,14 @@ final class ComparePlanSpec {
         !Alternative.TWO_SIDED.id().equals(alternative),
         "{alternative} two-sided doesn't go with {show} %s, which is about one side; leave it"
             + " out, or say less or greater",
-        show.id());
-    if (show == Show.EQUIVALENT || spec.has("sides")) {
+        goal.id());
+    if (goal == ComparisonGoal.EQUIVALENT || spec.has("sides")) {
       if (alternative != null || spec.has("sides")) {
         throw spec.refusal(
             "%s doesn't go with {show} %s%s",
             spec.name(spec.has("sides") ? "sides" : "alternative"),
-            show.id(),
-            show == Show.EQUIVALENT
+            goal.id(),
+            goal == ComparisonGoal.EQUIVALENT
                 ? ", which looks to both sides"
                 : "; say with " + spec.name("alternative") + " less that low is good");
       }

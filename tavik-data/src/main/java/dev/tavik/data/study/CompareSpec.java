@@ -10,13 +10,14 @@ import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonClaim;
+import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
-import dev.tavik.study.compare.Show;
 import dev.tavik.survey.SurveyComparisonTest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -104,36 +105,35 @@ final class CompareSpec {
     SurveySpec survey = new SurveySpec(spec, counts);
     survey.requireDesigned(
         List.of(SurveyComparisonTest.values()), List.of(TwoProportionTest.values()));
-    Double alpha = spec.proportion("alpha");
-    CompareSettings usual = CompareSettings.usual();
-    return survey.compare(claim(alpha == null ? usual : usual.alpha(alpha)));
+    return survey.compare(claim());
   }
 
   private CompareSettings settings() {
-    return claim(
+    return new CompareSettings(
+        claim(),
         spec.choices(
-            CompareSettings.usual(),
-            List.of(TwoProportionTest.values()),
-            ComparisonInterval.values()));
+                CompareSettings.usual(),
+                List.of(TwoProportionTest.values()),
+                ComparisonInterval.values())
+            .choices(),
+        new BayesSpec(spec).ofComparison());
   }
 
-  private CompareSettings claim(CompareSettings usual) {
+  private ComparisonClaim claim() {
     @Nullable String alternative = spec.text("alternative");
     @Nullable String against = spec.text("against");
     @Nullable String shown = spec.text("show");
-    Show show = shown == null ? Show.DIFFERENCE : Show.of(shown);
+    ComparisonGoal goal = shown == null ? ComparisonGoal.DIFFERENCE : ComparisonGoal.of(shown);
     Alternative direction =
         alternative != null
             ? Alternative.of(alternative)
-            : show == Show.NONINFERIOR ? Alternative.GREATER : Alternative.TWO_SIDED;
-    return new CompareSettings(
+            : goal == ComparisonGoal.NONINFERIOR ? Alternative.GREATER : Alternative.TWO_SIDED;
+    return new ComparisonClaim(
+        goal,
         new Hypothesis(
             against == null ? 0 : Proportion.parseDifference(spec.name("against"), against),
             direction),
-        usual.choices(),
-        spec.proportion("margin"),
-        show,
-        new BayesSpec(spec).ofComparison());
+        spec.proportion("margin"));
   }
 
   private Question fromTallies(CompareSettings settings) {

@@ -1,5 +1,6 @@
 package dev.tavik.data.study;
 
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Question;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Names;
@@ -9,7 +10,6 @@ import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.plan.PlanQuestion;

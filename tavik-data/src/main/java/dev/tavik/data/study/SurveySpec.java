@@ -7,13 +7,13 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Choices;
 import dev.tavik.study.Provenance;
-import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.rate.SurveyRateQuestion;
@@ -136,7 +136,7 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
         .countedFrom(from);
   }
 
-  Question compare(CompareSettings claim) {
+  Question compare(ComparisonClaim claim) {
     String outcome = spec.required("outcome", "the column that says what became of each unit");
     counts.requireSuccess(outcome);
     String group = spec.required("group", "the column whose levels are compared");

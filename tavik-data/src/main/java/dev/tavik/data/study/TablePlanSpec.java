@@ -2,6 +2,7 @@ package dev.tavik.data.study;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Question;
 import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.Shares;
@@ -13,7 +14,6 @@ import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.TableDesign;
 import dev.tavik.planning.TrendDesign;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Caution;
 import dev.tavik.result.Figures;
 import dev.tavik.study.cross.CrossQuestion;
 import java.math.BigDecimal;

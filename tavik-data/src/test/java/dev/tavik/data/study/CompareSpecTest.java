@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution.Code;
 import dev.tavik.answer.Question;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.result.Caution.Code;
 import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.paired.PairedQuestion;

@@ -1,4 +1,4 @@
-package dev.tavik.study.compare;
+package dev.tavik.result;
 
 import static dev.tavik.result.Figures.require;
 
@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 
 /** What a comparison is to show. */
-public enum Show {
+public enum ComparisonGoal {
   /** That the difference is not the null value. */
   DIFFERENCE("difference"),
   /** That the first group isn't worse than the second by the margin or more. */
@@ -16,7 +16,7 @@ public enum Show {
 
   private final String id;
 
-  Show(String id) {
+  ComparisonGoal(String id) {
     this.id = id;
   }
 
@@ -36,8 +36,8 @@ public enum Show {
    * @return the value
    * @throws IllegalArgumentException for any other name
    */
-  public static Show of(String id) {
-    List<String> ids = Arrays.stream(values()).map(Show::id).toList();
+  public static ComparisonGoal of(String id) {
+    List<String> ids = Arrays.stream(values()).map(ComparisonGoal::id).toList();
     require(ids.contains(id), "show must be one of %s, got '%s'", String.join(", ", ids), id);
     return values()[ids.indexOf(id)];
   }

@@ -1,12 +1,31 @@
-package dev.tavik.result;
+package dev.tavik.answer;
 
 /**
  * Something the analyst should know before using an answer, and what to do about it.
  *
  * @param code a stable name for programs
  * @param message a plain sentence or two for people
+ * @param ofSeveral what it says of several groups or pairs at once, without figures of each
  */
-public record Caution(Code code, String message) {
+public record Caution(Code code, String message, String ofSeveral) {
+  /**
+   * A caution that says the same of several groups as of one.
+   *
+   * @param code a stable name for programs
+   * @param message a plain sentence or two for people
+   */
+  public Caution(Code code, String message) {
+    this(code, message, message);
+  }
+
+  /**
+   * {@return this caution with what it says of several groups or pairs at once}
+   *
+   * @param words the sentence, without figures of each
+   */
+  public Caution ofSeveral(String words) {
+    return new Caution(code, message, words);
+  }
 
   /** The stable names. */
   public enum Code {

@@ -1,4 +1,4 @@
-package dev.tavik.result;
+package dev.tavik.answer;
 
 /**
  * An assumption of a method.
