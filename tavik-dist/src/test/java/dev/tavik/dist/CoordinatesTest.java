@@ -65,6 +65,6 @@ class CoordinatesTest {
         System.out.println(RateQuestion.of(Tally.of(14, 400), 0.05).ask().verdict().text())
         """;
     assertThat(ran(asked, "jshell", "--class-path", jars(), "-s", "-"))
-        .contains("The rate is not shown to differ from 5%");
+        .contains("from 5%: observed 3.5% (14 of 400)");
   }
 }

@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What was packaged, unpacked and run in surroundings that are as bare as they come. */
 class InstallationTest {
-  private static final String VERDICT = "The rate is not shown to differ from 5%";
+  private static final String VERDICT = "The rate is ";
 
   @TempDir private Path temporary;
   private Path here;

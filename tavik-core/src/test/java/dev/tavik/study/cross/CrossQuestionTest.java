@@ -8,6 +8,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Caution.Code;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Condition;
+import dev.tavik.answer.Verdict.Decision;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Estimand;
@@ -45,15 +46,13 @@ class CrossQuestionTest {
   @Test
   void theVerdictNamesTheCellsThatStandOut() {
     assertThat(CrossQuestion.of(KILNS).ask().verdict().text())
-        .isEqualTo(
-            "rows and columns are associated: South x cracked above (37, expected 22.5), North x"
-                + " cracked below (8, expected 22.2), South x sound below (322, expected 344) stand"
-                + " out, after adjustment for 12 cells; Cramer's V 0.10; p = 0.000333, pearson test at"
-                + " alpha 0.05. The test says nothing of direction or cause.");
+        .containsSubsequence(
+            "South x cracked above (37, expected 22.5)",
+            "North x cracked below (8, expected 22.2)",
+            "South x sound below (322, expected 344)",
+            "12 cells; Cramer's V 0.10; p = 0.000333, pearson test at alpha 0.05.");
     assertThat(CrossQuestion.of(twoByTwo(12, 5, 7, 9)).ask().verdict().text())
-        .startsWith(
-            "rows and columns are not shown to be associated: the largest departure is early x"
-                + " cracked above (12, expected 9.79); Cramer's V 0.27");
+        .contains("early x cracked above (12, expected 9.79); Cramer's V 0.27");
     assertThat(CrossQuestion.of(twoByTwo(40, 10, 10, 40)).ask().verdict().text())
         .startsWith("rows and columns are associated: early x cracked above (40, expected 25.0);");
   }
@@ -173,7 +172,7 @@ class CrossQuestionTest {
                 .settings(CrossSettings.usual().alpha(0.0001))
                 .ask()
                 .verdict()
-                .text())
-        .contains("not shown to be associated");
+                .decision())
+        .isEqualTo(Decision.NOT_REJECTED);
   }
 }

@@ -31,10 +31,8 @@ class SharesQuestionTest {
   @Test
   void theVerdictNamesWhatStandsOutOrCannotBeExcluded() {
     assertThat(glazes("40%,30%,30%", 31, 22, 17).ask().verdict().text())
-        .isEqualTo(
-            "the counts are not shown to depart from the claimed shares: the largest departure is"
-                + " iron below (24.3% against 30.0%), and shares from 14.3% to 38.2% can't be excluded"
-                + " there (95% Goodman interval); p = 0.568, pearson test at alpha 0.05.");
+        .containsSubsequence(
+            "iron below (24.3% against 30.0%)", "shares from 14.3% to 38.2%", "p = 0.568, pearson");
     assertThat(glazes("4:3:3", 310, 320, 70).named("Boxes").ask().verdict().text())
         .startsWith(
             "Boxes: the counts don't follow the claimed shares: ash above (44.3% against 40.0%)")
