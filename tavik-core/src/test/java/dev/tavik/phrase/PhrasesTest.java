@@ -154,7 +154,9 @@ class PhrasesTest {
                 .toList();
       }
       if (generic.getRawType() == Optional.class) {
-        return variant % 2 == 0 ? Optional.empty() : Optional.ofNullable(argument(of, number, variant));
+        return variant % 2 == 0
+            ? Optional.empty()
+            : Optional.ofNullable(argument(of, number, variant));
       }
       return generic.getRawType() == Map.class
           ? Map.of("grade", number + 1L)
