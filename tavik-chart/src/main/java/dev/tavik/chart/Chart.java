@@ -4,71 +4,49 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Failure;
 import dev.tavik.study.cross.CrossQuestion;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Names the pictures that answers have: {@code Chart.main(answer).of(answer).svg()}. */
 public enum Chart {
   /** Intervals of rates, of what is made of two of them, of shares. */
-  INTERVALS(
-      "what was estimated, with its intervals",
-      Set.of("rate", "compare", "shares", "cross"),
-      IntervalPicture::of),
+  INTERVALS("what was estimated, with its intervals", IntervalPicture::of),
   /** The shares of each row of a table. */
-  SHARES("the shares of each row", Set.of("cross"), answer -> CrossPicture.shares(table(answer))),
+  SHARES("the shares of each row", answer -> CrossPicture.shares(table(answer))),
   /** Where the counts of a table depart from independence. */
-  MOSAIC(
-      "where the counts depart from independence",
-      Set.of("cross"),
-      answer -> CrossPicture.mosaic(table(answer))),
+  MOSAIC("where the counts depart from independence", answer -> CrossPicture.mosaic(table(answer))),
   /** What to expect under the null, the p-value shaded. */
-  NULL(
-      "what to expect under the null, the p-value shaded",
-      Set.of("rate", "compare", "shares", "cross"),
-      NullPicture::of),
+  NULL("what to expect under the null, the p-value shaded", NullPicture::of),
   /** What to believe of a rate before and after the data, or of a difference. */
-  BELIEF(
-      "what to believe, before and after the data",
-      Set.of("rate", "compare"),
-      PosteriorPicture::of),
+  BELIEF("what to believe, before and after the data", PosteriorPicture::of),
   /** The chance of the alternative over priors from wide to strong. */
-  PRIORS(
-      "the chance of the alternative over priors from wide to strong",
-      Set.of("rate", "compare"),
-      SensitivityPicture::of),
+  PRIORS("the chance of the alternative over priors from wide to strong", SensitivityPicture::of),
   /** The chance of the alternative and the rate, after each observation. */
-  SEQUENCE("the evidence and the rate after each observation", Set.of("rate"), SequencePicture::of),
+  SEQUENCE("the evidence and the rate after each observation", SequencePicture::of),
   /** What was simulated. */
-  SIMULATION(
-      "what was simulated", Set.of("rate", "compare", "shares", "cross"), SimulationPicture::of),
+  SIMULATION("what was simulated", SimulationPicture::of),
   /** Power over the number of observations. */
-  POWER("power over n", Set.of("plan"), PlanPicture::ofSizes),
+  POWER("power over n", PlanPicture::ofSizes),
   /** Power over what is expected. */
-  EFFECTS("power over what is expected", Set.of("plan"), PlanPicture::ofEffects),
+  EFFECTS("power over what is expected", PlanPicture::ofEffects),
   /** What a test would say where nothing is there, and where what is expected is. */
-  ERRORS(
-      "what the test would say in both worlds, and how often",
-      Set.of("plan"),
-      PlanPicture::ofErrors),
+  ERRORS("what the test would say in both worlds, and how often", PlanPicture::ofErrors),
   /** The true coverage of intervals over the rate. */
-  COVERAGE("true coverage over the rate", Set.of("assess"), CoveragePicture::of),
+  COVERAGE("true coverage over the rate", CoveragePicture::of),
   /** Areas under a distribution, shaded. */
-  AREAS("the areas, shaded", Set.of("tail"), TailPicture::of);
+  AREAS("the areas, shaded", TailPicture::of);
 
   private final String description;
-  private final Set<String> kinds;
   private final Function<Answer, Picture> drawing;
 
-  Chart(String description, Set<String> kinds, Function<Answer, Picture> drawing) {
+  Chart(String description, Function<Answer, Picture> drawing) {
     this.description = description;
-    this.kinds = kinds;
     this.drawing = drawing;
   }
 
@@ -85,32 +63,37 @@ public enum Chart {
   /**
    * {@return the pictures of a kind of question, the main one first}
    *
-   * @param kind such as {@code compare}
+   * @param kind the kind
    */
-  public static List<Chart> of(String kind) {
-    return Arrays.stream(values())
-        .filter(each -> each.kinds.contains(kind))
-        .sorted((one, other) -> Boolean.compare(one != main(kind), other != main(kind)))
-        .toList();
+  public static List<Chart> of(AnswerKind kind) {
+    return switch (kind) {
+      case RATE -> List.of(INTERVALS, NULL, BELIEF, PRIORS, SEQUENCE, SIMULATION);
+      case COMPARE -> List.of(INTERVALS, NULL, BELIEF, PRIORS, SIMULATION);
+      case SHARES -> List.of(INTERVALS, NULL, SIMULATION);
+      case CROSS -> List.of(SHARES, INTERVALS, MOSAIC, NULL, SIMULATION);
+      case PLAN -> List.of(POWER, EFFECTS, ERRORS);
+      case ASSESS -> List.of(COVERAGE);
+      case TAIL -> List.of(AREAS);
+      case SWEEP, FORECAST -> List.of();
+    };
   }
 
-  private static Chart main(String kind) {
-    return switch (kind) {
-      case "cross" -> SHARES;
-      case "plan" -> POWER;
-      case "assess" -> COVERAGE;
-      case "tail" -> AREAS;
-      default -> INTERVALS;
-    };
+  /**
+   * {@return the pictures of answers of its kind, the main one first}
+   *
+   * @param answer the answer
+   */
+  static List<Chart> all(Answer answer) {
+    return AnswerKind.of(answer.kind()).map(Chart::of).orElse(List.of());
   }
 
   /**
    * {@return the main picture of an answer}
    *
-   * @param answer the answer
+   * @param answer the answer, of a kind that has pictures
    */
   public static Chart main(Answer answer) {
-    Chart main = main(answer.kind());
+    Chart main = all(answer).get(0);
     return main == SHARES && !(answer.question() instanceof CrossQuestion) ? INTERVALS : main;
   }
 
@@ -122,14 +105,16 @@ public enum Chart {
    * @return the chart
    * @throws IllegalArgumentException if it has no such picture
    */
-  public static Chart named(String id, String kind) {
+  public static Chart named(String id, AnswerKind kind) {
     Optional<Chart> found = of(kind).stream().filter(each -> each.id().equals(id)).findFirst();
     return found.orElseThrow(
         () ->
             new IllegalArgumentException(
                 say(
                     "%s has no picture '%s'; it has %s",
-                    kind, id, of(kind).stream().map(Chart::id).collect(Collectors.joining(", ")))));
+                    kind.id(),
+                    id,
+                    of(kind).stream().map(Chart::id).collect(Collectors.joining(", ")))));
   }
 
   /**

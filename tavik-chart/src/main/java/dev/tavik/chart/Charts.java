@@ -22,7 +22,7 @@ public final class Charts {
    */
   public static List<Illustration> of(Answer answer) {
     List<Illustration> drawn = new ArrayList<>();
-    for (Chart chart : Chart.of(answer.kind())) {
+    for (Chart chart : Chart.all(answer)) {
       drawn(chart, answer).ifPresent(drawn::add);
     }
     return drawn;
@@ -35,7 +35,7 @@ public final class Charts {
    * @return the illustrations
    */
   public static List<Illustration> main(Answer answer) {
-    return Chart.of(answer.kind()).isEmpty()
+    return Chart.all(answer).isEmpty()
         ? List.of()
         : drawn(Chart.main(answer), answer).stream().toList();
   }

@@ -3,7 +3,6 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.answer.Selection;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -31,6 +30,22 @@ import org.jspecify.annotations.Nullable;
  * as a point and the null value as a line through all rows.
  */
 final class IntervalPicture {
+  private static final Drawings DRAWINGS =
+      new Drawings(
+              "this answer has no intervals to draw; ask for two of its judgements, or groups, at a"
+                  + " time")
+          .of(RateQuestion.class, IntervalPicture::one)
+          .of(RateByGroupQuestion.class, IntervalPicture::several)
+          .of(CompareQuestion.class, ComparisonPicture::ofTwo)
+          .of(CompareGroupsQuestion.class, ComparisonPicture::ofGroups)
+          .of(SharesQuestion.class, SharesPicture::intervals)
+          .of(PairedQuestion.class, ComparisonPicture::ofPairs)
+          .of(SurveyRateQuestion.class, SurveyPicture::rate)
+          .of(SurveyCompareQuestion.class, SurveyPicture::compare)
+          .of(SurveySharesQuestion.class, SurveyPicture::shares)
+          .of(SurveyCrossQuestion.class, SurveyPicture::cross)
+          .of(StrataQuestion.class, StrataPicture::of);
+
   private IntervalPicture() {}
 
   /**
@@ -41,42 +56,7 @@ final class IntervalPicture {
    * @throws IllegalArgumentException if the answer has no intervals
    */
   static Picture of(Answer answer) {
-    Question asked = answer.question();
-    if (asked instanceof RateQuestion rate) {
-      return one(new View<>(rate, answer));
-    }
-    if (asked instanceof RateByGroupQuestion rates) {
-      return several(new View<>(rates, answer));
-    }
-    if (asked instanceof CompareQuestion comparison) {
-      return ComparisonPicture.ofTwo(new View<>(comparison, answer));
-    }
-    if (asked instanceof CompareGroupsQuestion comparisons) {
-      return ComparisonPicture.ofGroups(new View<>(comparisons, answer));
-    }
-    if (asked instanceof SharesQuestion shares) {
-      return SharesPicture.intervals(new View<>(shares, answer));
-    }
-    if (asked instanceof PairedQuestion paired) {
-      return ComparisonPicture.ofPairs(new View<>(paired, answer));
-    }
-    if (asked instanceof SurveyRateQuestion rate) {
-      return SurveyPicture.rate(new View<>(rate, answer));
-    }
-    if (asked instanceof SurveyCompareQuestion comparison) {
-      return SurveyPicture.compare(new View<>(comparison, answer));
-    }
-    if (asked instanceof SurveySharesQuestion shares) {
-      return SurveyPicture.shares(new View<>(shares, answer));
-    }
-    if (asked instanceof SurveyCrossQuestion cross) {
-      return SurveyPicture.cross(new View<>(cross, answer));
-    }
-    if (asked instanceof StrataQuestion strata) {
-      return StrataPicture.of(new View<>(strata, answer));
-    }
-    throw new IllegalArgumentException(
-        "this answer has no intervals to draw; ask for two of its judgements, or groups, at a time");
+    return DRAWINGS.draw(answer);
   }
 
   private static IntervalChart chart(

@@ -4,7 +4,6 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.association.StratifiedTest;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
@@ -39,6 +38,45 @@ import java.util.stream.Stream;
  * tails that make up the p-value, shaded and labelled with their areas.
  */
 final class NullPicture {
+  private static final Drawings DRAWINGS =
+      new Drawings(
+              "the picture of a p-value is about one rate or two groups; choose, for example with a"
+                  + " filter")
+          .of(RateQuestion.class, NullPicture::ofRate)
+          .of(CompareQuestion.class, NullPicture::ofTwo)
+          .of(SharesQuestion.class, SharesPicture::underNull)
+          .of(PairedQuestion.class, NullPicture::ofPairs)
+          .of(
+              CrossQuestion.class,
+              cross ->
+                  ofChiSquare(
+                      cross.tests(),
+                      cross.test(),
+                      "if rows and columns are independent",
+                      cross.question().settings()))
+          .of(
+              StrataQuestion.class,
+              strata ->
+                  ofChiSquare(
+                      strata.tests(),
+                      StratifiedTest.MANTEL_HAENSZEL,
+                      "without association within strata",
+                      strata.question().settings()))
+          .of(
+              AgreementQuestion.class,
+              agreement ->
+                  SharesPicture.chiSquare(
+                      agreement.tests().get(0),
+                      "if moves balance those back",
+                      agreement.question().settings().alpha()))
+          .of(
+              MatchedQuestion.class,
+              matched ->
+                  SharesPicture.chiSquare(
+                      matched.tests().get(0),
+                      "if all have the same rate",
+                      matched.question().alpha()));
+
   private NullPicture() {}
 
   /**
@@ -49,44 +87,7 @@ final class NullPicture {
    * @throws IllegalArgumentException if the answer is about several rates or has neither test
    */
   static Picture of(Answer answer) {
-    Question asked = answer.question();
-    if (asked instanceof RateQuestion rate) {
-      return ofRate(new View<>(rate, answer));
-    }
-    if (asked instanceof CompareQuestion comparison) {
-      return ofTwo(new View<>(comparison, answer));
-    }
-    if (asked instanceof SharesQuestion shares) {
-      return SharesPicture.underNull(new View<>(shares, answer));
-    }
-    if (asked instanceof PairedQuestion paired) {
-      return ofPairs(new View<>(paired, answer));
-    }
-    if (asked instanceof CrossQuestion cross) {
-      return ofChiSquare(
-          answer.tests(),
-          answer.verdict().test().orElseThrow(),
-          "if rows and columns are independent",
-          cross.settings());
-    }
-    if (asked instanceof StrataQuestion strata) {
-      return ofChiSquare(
-          answer.tests(),
-          StratifiedTest.MANTEL_HAENSZEL,
-          "without association within strata",
-          strata.settings());
-    }
-    if (asked instanceof AgreementQuestion agreement) {
-      return SharesPicture.chiSquare(
-          answer.tests().get(0), "if moves balance those back", agreement.settings().alpha());
-    }
-    if (asked instanceof MatchedQuestion matched) {
-      return SharesPicture.chiSquare(
-          answer.tests().get(0), "if all have the same rate", matched.alpha());
-    }
-    throw new IllegalArgumentException(
-        "the picture of a p-value is about one rate or two groups; choose, for example with a"
-            + " filter");
+    return DRAWINGS.draw(answer);
   }
 
   private static Picture ofRate(View<RateQuestion> rate) {

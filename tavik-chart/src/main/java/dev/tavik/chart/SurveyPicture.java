@@ -152,7 +152,7 @@ final class SurveyPicture {
         say(
             "%s intervals by the design%s; %s test%s",
             Figures.exactPercent(level),
-            answer.kind().equals("rate") || answer.kind().equals("compare")
+            answer.find(SimpleRandom.class).isPresent() || !answer.parts().isEmpty()
                 ? "; hollow: as if simple random"
                 : "; filled: stands out",
             test.method().id(),

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Failure;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
@@ -347,13 +348,13 @@ class ChartTest {
 
   @Test
   void picturesAreFoundByTheirNames() {
-    assertThat(Chart.of("compare").get(0)).isEqualTo(Chart.INTERVALS);
-    assertThat(Chart.of("cross").get(0)).isEqualTo(Chart.SHARES);
-    for (Chart chart : Chart.of("plan")) {
-      assertThat(Chart.named(chart.id(), "plan")).isEqualTo(chart);
+    assertThat(Chart.of(AnswerKind.COMPARE).get(0)).isEqualTo(Chart.INTERVALS);
+    assertThat(Chart.of(AnswerKind.CROSS).get(0)).isEqualTo(Chart.SHARES);
+    for (Chart chart : Chart.of(AnswerKind.PLAN)) {
+      assertThat(Chart.named(chart.id(), AnswerKind.PLAN)).isEqualTo(chart);
     }
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> Chart.named("mosaic", "rate"))
+        .isThrownBy(() -> Chart.named("mosaic", AnswerKind.RATE))
         .withMessage(
             "rate has no picture 'mosaic'; it has intervals, null, belief, priors, sequence,"
                 + " simulation");

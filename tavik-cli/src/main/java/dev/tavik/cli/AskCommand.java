@@ -28,10 +28,10 @@ final class AskCommand implements Callable<Integer> {
     this.command = CommandSpec.wrapWithoutInspection(this);
     this.words = new CommandWords(asking.words(), command, named);
     if (ChartOptions.NAMES.stream().anyMatch(named::has)) {
-      ChartOptions.of(asking.words().kind()).forEach(command::addOption);
+      ChartOptions.of(asking.answers()).forEach(command::addOption);
     }
     output.addTo(command);
-    if (GateOptions.KINDS.contains(asking.words().kind())) {
+    if (asking.answers().isGated()) {
       gate.addTo(command);
     }
   }
@@ -43,7 +43,7 @@ final class AskCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     CommandLine.ParseResult parsed = command.commandLine().getParseResult();
-    ChartOptions charts = new ChartOptions(asking.words().kind(), parsed);
+    ChartOptions charts = new ChartOptions(asking.answers(), parsed);
     QuestionArguments spec = charts.asking(words.spec(parsed));
     List<String> sources = new ArrayList<>(spec.all("data"));
     sources.addAll(spec.all("table"));

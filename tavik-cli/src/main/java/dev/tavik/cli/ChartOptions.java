@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.chart.Chart;
 import dev.tavik.chart.FontlessMachine;
 import dev.tavik.chart.Picture;
@@ -42,12 +43,12 @@ final class ChartOptions {
 
   private record Wanted(Optional<Chart> chart, Path file) {}
 
-  private final String kind;
+  private final AnswerKind kind;
   private final List<Wanted> wanted = new ArrayList<>();
   private final @Nullable Path folder;
   private final @Nullable String size;
 
-  ChartOptions(String kind, ParseResult parsed) {
+  ChartOptions(AnswerKind kind, ParseResult parsed) {
     this.kind = kind;
     this.folder = parsed.matchedOptionValue("--charts", (Path) null);
     this.size = parsed.matchedOptionValue("--size", (String) null);
@@ -60,7 +61,7 @@ final class ChartOptions {
     }
   }
 
-  static List<OptionSpec> of(String kind) {
+  static List<OptionSpec> of(AnswerKind kind) {
     List<Chart> charts = Chart.of(kind);
     if (charts.isEmpty()) {
       return List.of();

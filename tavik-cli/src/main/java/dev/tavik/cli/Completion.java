@@ -1,5 +1,6 @@
 package dev.tavik.cli;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.SquareTest;
@@ -148,7 +149,10 @@ final class Completion {
     String label = option.paramLabel();
     List<String> values = new ArrayList<>();
     if (name.equals("chart")) {
-      Chart.of(line.command()).forEach(chart -> values.add(chart.id() + "="));
+      AnswerKind.of(line.command())
+          .map(Chart::of)
+          .orElse(List.of())
+          .forEach(chart -> values.add(chart.id() + "="));
       values.add(MORE);
     }
     if (label.contains("FILE") || label.contains("FOLDER")) {

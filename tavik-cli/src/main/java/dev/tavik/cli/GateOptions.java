@@ -4,15 +4,11 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.report.Visible;
 import dev.tavik.study.Gate;
-import java.util.List;
 import java.util.function.Supplier;
 import picocli.CommandLine.Model.CommandSpec;
 
 /** Options that make an answer a gate for a line. */
 final class GateOptions {
-  /** The kinds of questions that have one. */
-  static final List<String> KINDS = List.of("rate", "compare", "shares", "cross");
-
   boolean gate;
   boolean quiet;
 

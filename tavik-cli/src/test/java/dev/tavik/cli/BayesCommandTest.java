@@ -191,7 +191,7 @@ class BayesCommandTest {
     Files.writeString(sorted, "grade\n" + "bad\n".repeat(20) + "good\n".repeat(80) + "NA\nNA\n");
     String file = "rate --data " + sorted + " --outcome grade --success bad --against 10%";
     assertThat(CommandLine.shell(file + " --sequence").out())
-        .contains("The rows look sorted by the outcome: it changes 1 times")
+        .contains("The rows look sorted by the outcome: it changes 1 time along")
         .contains("2 of 102 were left out for a missing value");
     assertThat(CommandLine.shell(file).out()).doesNotContain("sorted by the outcome");
     Path study = folder.resolve("study.yaml");

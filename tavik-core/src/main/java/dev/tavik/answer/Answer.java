@@ -55,11 +55,23 @@ public final class Answer {
    * Begins an answer.
    *
    * @param question the question
-   * @param kind the word for such questions, such as {@code compare}
+   * @param kind the kind of question
    * @param label the analyst's own name for it; empty for none
    * @return the builder
    */
-  public static Builder to(Question question, String kind, String label) {
+  public static Builder to(Question question, AnswerKind kind, String label) {
+    return new Builder(question, kind.id(), label);
+  }
+
+  /**
+   * Begins what stands in the place of an answer.
+   *
+   * @param question the question
+   * @param kind the kind of question as it was written, which may be none
+   * @param label the analyst's own name for it; empty for none
+   * @return the builder
+   */
+  public static Builder unanswered(Question question, String kind, String label) {
     return new Builder(question, kind, label);
   }
 
@@ -169,7 +181,7 @@ public final class Answer {
    * @param others those others
    */
   public Answer withFindings(List<Finding> others) {
-    return to(question, kind, label)
+    return unanswered(question, kind, label)
         .addAll(others)
         .conditions(conditions())
         .cautions(cautions())
@@ -182,7 +194,7 @@ public final class Answer {
    * @param other that other
    */
   public Answer concluding(Verdict other) {
-    return to(question, kind, label)
+    return unanswered(question, kind, label)
         .addAll(findings())
         .conditions(conditions())
         .cautions(cautions())
@@ -191,7 +203,7 @@ public final class Answer {
 
   /** {@return this answer as a part of another, which warns for all of its parts} */
   public Answer withoutCautions() {
-    return to(question, kind, label)
+    return unanswered(question, kind, label)
         .addAll(findings())
         .conditions(conditions())
         .concluded(verdict());
@@ -202,7 +214,7 @@ public final class Answer {
    * have been decided otherwise} Thousands of such are held in little memory.
    */
   public Answer decided() {
-    Builder brief = to(question, kind, label);
+    Builder brief = unanswered(question, kind, label);
     all(Failure.class).forEach(brief::add);
     for (SubAnswers each : findAll(SubAnswers.class)) {
       List<Answer> parts = each.answers().stream().map(Answer::decided).toList();

@@ -5,11 +5,106 @@ import java.util.List;
 
 /** Is something that readers see: a heading, a sentence, a table, a command. */
 public sealed interface Block {
+  /**
+   * Writes blocks in a form: one method for each kind, so that no form can leave one out.
+   *
+   * @param <R> what is written
+   */
+  interface Writer<R> {
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R strong(Strong block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R heading(Heading block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R paragraph(Paragraph block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R table(Table block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R grid(Grid block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R command(Command block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R commandLine(CommandLine block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R rest(Rest block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R steps(Steps block);
+
+    /**
+     * {@return a block of this kind as it is written}
+     *
+     * @param block the block
+     */
+    R gap(Gap block);
+  }
+
+  /**
+   * {@return this block as a form writes it}
+   *
+   * @param writer the form
+   * @param <R> what is written
+   */
+  <R> R writtenBy(Writer<R> writer);
+
   /** The verdict. */
-  record Strong(String text) implements Block {}
+  record Strong(String text) implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.strong(this);
+    }
+  }
 
   /** A heading. */
-  record Heading(String text) implements Block {}
+  record Heading(String text) implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.heading(this);
+    }
+  }
 
   /**
    * A sentence or several.
@@ -17,7 +112,12 @@ public sealed interface Block {
    * @param text the words
    * @param manner how it stands
    */
-  record Paragraph(String text, Manner manner) implements Block {}
+  record Paragraph(String text, Manner manner) implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.paragraph(this);
+    }
+  }
 
   /** How a paragraph stands. */
   enum Manner {
@@ -71,6 +171,11 @@ public sealed interface Block {
       columns = List.copyOf(columns);
       rows = List.copyOf(rows);
     }
+
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.table(this);
+    }
   }
 
   /** Cells in rows and columns that have names; it may be wider than a page. */
@@ -87,16 +192,36 @@ public sealed interface Block {
       columns = List.copyOf(columns);
       cells = List.copyOf(cells);
     }
+
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.grid(this);
+    }
   }
 
   /** Something to type. */
-  record Command(String why, String line) implements Block {}
+  record Command(String why, String line) implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.command(this);
+    }
+  }
 
   /** A command below others of its kind, never left out. */
-  record CommandLine(String line) implements Block {}
+  record CommandLine(String line) implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.commandLine(this);
+    }
+  }
 
   /** What a cut answer leaves out; how to see it whole, the interface says. */
-  record Rest(String what) implements Block {}
+  record Rest(String what) implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.rest(this);
+    }
+  }
 
   /** Steps of a calculation by hand. */
   record Steps(List<WorkingStep> steps) implements Block {
@@ -108,10 +233,20 @@ public sealed interface Block {
     public Steps {
       steps = List.copyOf(steps);
     }
+
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.steps(this);
+    }
   }
 
   /** An empty line. */
-  record Gap() implements Block {}
+  record Gap() implements Block {
+    @Override
+    public <R> R writtenBy(Writer<R> writer) {
+      return writer.gap(this);
+    }
+  }
 
   /**
    * Makes a sentence that stands a little in.

@@ -10,6 +10,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.Statistic.Kind;
 
 /**
  * The tests of whether counts follow claimed shares. None of them has a direction.
@@ -64,8 +65,8 @@ public enum SharesTest implements Method {
   public TestResult of(CategoryCounts counts, Shares shares) {
     requireOneEach(counts, shares);
     return switch (this) {
-      case PEARSON -> chiSquare("X2", pearson(counts, shares), counts.size());
-      case LIKELIHOOD_RATIO -> chiSquare("G2", likelihoodRatio(counts, shares), counts.size());
+      case PEARSON -> chiSquare(Kind.X2, pearson(counts, shares), counts.size());
+      case LIKELIHOOD_RATIO -> chiSquare(Kind.G2, likelihoodRatio(counts, shares), counts.size());
       case EXACT_MULTINOMIAL ->
           TestResult.of(this, null, new MultinomialTest(counts, shares).logPValue());
     };
@@ -80,10 +81,10 @@ public enum SharesTest implements Method {
         shares.size());
   }
 
-  private TestResult chiSquare(String name, double statistic, int categories) {
+  private TestResult chiSquare(Kind kind, double statistic, int categories) {
     double df = categories - 1.0;
     return TestResult.of(
-            this, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
+            this, new TestResult.Statistic(kind, statistic), ChiSquare.logUpper(statistic, df))
         .withDf(df);
   }
 

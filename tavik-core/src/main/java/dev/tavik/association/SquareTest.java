@@ -86,7 +86,7 @@ public enum SquareTest implements Method {
         ? TestResult.of(this, null, 0)
         : TestResult.of(
                 this,
-                new TestResult.Statistic("X2", statistic),
+                new TestResult.Statistic(TestResult.Statistic.Kind.X2, statistic),
                 ChiSquare.logUpper(statistic, pairs))
             .withDf(pairs);
   }

@@ -141,7 +141,9 @@ public enum StratifiedTest implements Method {
 
   private TestResult result(double statistic, double df) {
     return TestResult.of(
-            this, new TestResult.Statistic("X2", statistic), ChiSquare.logUpper(statistic, df))
+            this,
+            new TestResult.Statistic(TestResult.Statistic.Kind.X2, statistic),
+            ChiSquare.logUpper(statistic, df))
         .withDf(df);
   }
 }

@@ -12,6 +12,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.Statistic.Kind;
 import java.util.function.DoubleBinaryOperator;
 
 /**
@@ -123,24 +124,26 @@ public enum TableTest implements Method {
           "is for tables of two rows and two columns only; use pearson");
     }
     return switch (this) {
-      case PEARSON -> chiSquare("X2", table, TableTest::squared);
-      case LIKELIHOOD_RATIO -> chiSquare("G2", table, TableTest::deviance);
-      case CRESSIE_READ -> chiSquare("CR", table, TableTest::power);
+      case PEARSON -> chiSquare(Kind.X2, table, TableTest::squared);
+      case LIKELIHOOD_RATIO -> chiSquare(Kind.G2, table, TableTest::deviance);
+      case CRESSIE_READ -> chiSquare(Kind.CR, table, TableTest::power);
       case N_MINUS_1 -> {
         double n = table.total();
         yield chiSquare(
-            "X2", table, (expected, excess) -> squared(expected, excess) * ((n - 1) / n));
+            Kind.X2, table, (expected, excess) -> squared(expected, excess) * ((n - 1) / n));
       }
       case YATES ->
           chiSquare(
-              "X2",
+              Kind.X2,
               table,
               (expected, excess) -> squared(expected, Math.max(0, Math.abs(excess) - 0.5)));
       case TREND -> trend(table, options);
       case LINEAR -> {
         double statistic = new ScoreTests(table, options).linear();
         yield TestResult.of(
-                this, new TestResult.Statistic("M2", statistic), ChiSquare.logUpper(statistic, 1))
+                this,
+                new TestResult.Statistic(Kind.M2, statistic),
+                ChiSquare.logUpper(statistic, 1))
             .withDf(1);
       }
       case FISHER -> fisher(table, options.budget());
@@ -153,7 +156,7 @@ public enum TableTest implements Method {
     }
     double z = new ScoreTests(table, options).trend();
     return TestResult.of(
-        this, new TestResult.Statistic("z", z), Math.log(2) + Normal.logUpper(Math.abs(z)));
+        this, new TestResult.Statistic(Kind.Z, z), Math.log(2) + Normal.logUpper(Math.abs(z)));
   }
 
   /** Two by two is the test of two proportions, which has its digits at any distance. */
@@ -169,7 +172,7 @@ public enum TableTest implements Method {
     return new TestResult(this, null, null, same.pValue(), same.log10PValue(), null, null);
   }
 
-  private TestResult chiSquare(String name, CrossTable table, DoubleBinaryOperator part) {
+  private TestResult chiSquare(Kind kind, CrossTable table, DoubleBinaryOperator part) {
     double statistic = 0;
     for (int i = 0; i < table.rows().size(); i++) {
       for (int j = 0; j < table.columns().size(); j++) {
@@ -180,7 +183,7 @@ public enum TableTest implements Method {
     }
     double df = Independence.df(table);
     return TestResult.of(
-            this, new TestResult.Statistic(name, statistic), ChiSquare.logUpper(statistic, df))
+            this, new TestResult.Statistic(kind, statistic), ChiSquare.logUpper(statistic, df))
         .withDf(df);
   }
 

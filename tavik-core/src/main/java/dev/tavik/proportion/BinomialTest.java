@@ -100,7 +100,8 @@ final class BinomialTest {
   }
 
   private static TestResult result(Method method, long x, double logPValue) {
-    return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
+    return TestResult.of(
+        method, new TestResult.Statistic(TestResult.Statistic.Kind.SUCCESSES, x), logPValue);
   }
 
   /** The counts at which the two tails of a p-value end; outside the support for an empty one. */

@@ -9,6 +9,7 @@ import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.Statistic.Kind;
 import java.util.List;
 
 /**
@@ -20,17 +21,17 @@ public enum HomogeneityTest implements Method {
   /**
    * Pearson's chi-square of the groups-by-outcome table (1900, Philosophical Magazine 50, 157-175).
    */
-  PEARSON("pearson", "X² of all groups together", Exactness.APPROXIMATE, "X2"),
+  PEARSON("pearson", "X² of all groups together", Exactness.APPROXIMATE, Kind.X2),
   /**
    * Twice the logarithm of the likelihood ratio (Wilks 1938, Annals of Mathematical Statistics 9,
    * 60-62).
    */
-  LIKELIHOOD_RATIO("likelihood-ratio", "G² of all groups together", Exactness.APPROXIMATE, "G2");
+  LIKELIHOOD_RATIO("likelihood-ratio", "G² of all groups together", Exactness.APPROXIMATE, Kind.G2);
 
   private final MethodInfo card;
-  private final String statistic;
+  private final Kind statistic;
 
-  HomogeneityTest(String id, String description, Exactness basis, String statistic) {
+  HomogeneityTest(String id, String description, Exactness basis, Kind statistic) {
     this.card =
         MethodInfo.of(id, description, "Pearson 1900, Philosophical Magazine 50, 157-175", basis);
     this.statistic = statistic;

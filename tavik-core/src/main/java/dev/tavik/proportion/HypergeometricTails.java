@@ -54,6 +54,7 @@ final class HypergeometricTails {
   }
 
   private static TestResult result(Method method, long x, double logPValue) {
-    return TestResult.of(method, new TestResult.Statistic("successes", x), logPValue);
+    return TestResult.of(
+        method, new TestResult.Statistic(TestResult.Statistic.Kind.SUCCESSES, x), logPValue);
   }
 }

@@ -21,7 +21,7 @@ final class HypergeometricTest {
     Hypergeometric underNull = underNull(sample.trials(), lot, hypothesis.against());
     return TestResult.of(
         method,
-        new TestResult.Statistic("successes", x),
+        new TestResult.Statistic(TestResult.Statistic.Kind.SUCCESSES, x),
         BinomialTest.logPValue(underNull, x, hypothesis.alternative()));
   }
 

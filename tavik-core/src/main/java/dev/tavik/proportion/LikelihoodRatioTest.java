@@ -22,8 +22,15 @@ final class LikelihoodRatioTest {
     double root = signedRoot(tally, DecimalFraction.of(hypothesis.against()));
     double logPValue = NormalTail.logPValue(root, hypothesis.alternative());
     return hypothesis.alternative() == Alternative.TWO_SIDED
-        ? TestResult.of(method, new TestResult.Statistic("G2", root * root), logPValue).withDf(1)
-        : TestResult.of(method, new TestResult.Statistic("signed root of G2", root), logPValue);
+        ? TestResult.of(
+                method,
+                new TestResult.Statistic(TestResult.Statistic.Kind.G2, root * root),
+                logPValue)
+            .withDf(1)
+        : TestResult.of(
+            method,
+            new TestResult.Statistic(TestResult.Statistic.Kind.SIGNED_ROOT, root),
+            logPValue);
   }
 
   /** √G² with the sign of the estimate's distance from the null value. */

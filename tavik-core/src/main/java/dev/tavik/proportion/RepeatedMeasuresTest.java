@@ -57,7 +57,9 @@ public enum RepeatedMeasuresTest implements Method {
     }
     double statistic = (k - 1.0) * k * (spread / room);
     return TestResult.of(
-            this, new TestResult.Statistic("Q", statistic), ChiSquare.logUpper(statistic, k - 1.0))
+            this,
+            new TestResult.Statistic(TestResult.Statistic.Kind.Q, statistic),
+            ChiSquare.logUpper(statistic, k - 1.0))
         .withDf(k - 1.0);
   }
 }

@@ -63,6 +63,8 @@ final class ScoreTest {
     double z = deviation / standardDeviation;
     Alternative alternative = hypothesis.alternative();
     return TestResult.of(
-        method, new TestResult.Statistic("z", z), NormalTail.logPValue(z, alternative));
+        method,
+        new TestResult.Statistic(TestResult.Statistic.Kind.Z, z),
+        NormalTail.logPValue(z, alternative));
   }
 }

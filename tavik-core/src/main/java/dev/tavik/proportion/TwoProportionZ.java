@@ -67,8 +67,13 @@ final class TwoProportionZ {
     double root = Math.copySign(Math.sqrt(2 * half), away);
     double logPValue = NormalTail.logPValue(root, hypothesis.alternative());
     return hypothesis.alternative() == Alternative.TWO_SIDED
-        ? TestResult.of(method, new TestResult.Statistic("G2", 2 * half), logPValue).withDf(1)
-        : TestResult.of(method, new TestResult.Statistic("signed root of G2", root), logPValue);
+        ? TestResult.of(
+                method, new TestResult.Statistic(TestResult.Statistic.Kind.G2, 2 * half), logPValue)
+            .withDf(1)
+        : TestResult.of(
+            method,
+            new TestResult.Statistic(TestResult.Statistic.Kind.SIGNED_ROOT, root),
+            logPValue);
   }
 
   private static double cell(long observed, double expected, double away) {
@@ -81,6 +86,8 @@ final class TwoProportionZ {
     }
     double z = distance / error;
     return TestResult.of(
-        method, new TestResult.Statistic("z", z), NormalTail.logPValue(z, alternative));
+        method,
+        new TestResult.Statistic(TestResult.Statistic.Kind.Z, z),
+        NormalTail.logPValue(z, alternative));
   }
 }

@@ -66,7 +66,8 @@ final class UnconditionalTest {
     if (error == 0) {
       return TestResult.of(method, null, 0);
     }
-    TestResult.Statistic z = new TestResult.Statistic("z", data.difference() / error);
+    TestResult.Statistic z =
+        new TestResult.Statistic(TestResult.Statistic.Kind.Z, data.difference() / error);
     if (logFisher < FAR) {
       return result(z, this::logExtremeByZ);
     }
@@ -78,8 +79,9 @@ final class UnconditionalTest {
     double fisher = Math.exp(logFisher);
     TestResult.Statistic statistic =
         logFisher < FAR
-            ? new TestResult.Statistic("log10 of Fisher's p", logFisher / Math.log(10))
-            : new TestResult.Statistic("Fisher's p", fisher);
+            ? new TestResult.Statistic(
+                TestResult.Statistic.Kind.LOG_FISHERS_P, logFisher / Math.log(10))
+            : new TestResult.Statistic(TestResult.Statistic.Kind.FISHERS_P, fisher);
     if (logFisher < FAR) {
       return result(statistic, this::logExtremeByFisher);
     }

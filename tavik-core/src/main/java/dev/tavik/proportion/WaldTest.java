@@ -26,7 +26,7 @@ final class WaldTest {
         underNull.deviation(tally.successes()) / Math.sqrt(tally.proportion() * tally.failures());
     return TestResult.of(
         method,
-        new TestResult.Statistic("z", z),
+        new TestResult.Statistic(TestResult.Statistic.Kind.Z, z),
         NormalTail.logPValue(z, hypothesis.alternative()));
   }
 }

@@ -63,7 +63,55 @@ public record TestResult(
   }
 
   /** The value that a test is based on. */
-  public record Statistic(String name, double value) {}
+  public record Statistic(Kind kind, double value) {
+    /** What is computed of the counts, and compared with its distribution under the null. */
+    public enum Kind {
+      /** A difference in standard errors, standard normal under the null. */
+      Z("z"),
+      /** A difference in standard errors, with Student's distribution under the null. */
+      T("t"),
+      /** Pearson's chi-square statistic. */
+      X2("X2"),
+      /** The likelihood-ratio statistic. */
+      G2("G2"),
+      /** The power divergence of Cressie and Read. */
+      CR("CR"),
+      /** The square root of the likelihood-ratio statistic, with the sign of the difference. */
+      SIGNED_ROOT("signed root of G2"),
+      /** The chi-square statistic of a correlation. */
+      M2("M2"),
+      /** Cochran's statistic of repeated judgements. */
+      Q("Q"),
+      /** An F statistic. */
+      F("F"),
+      /** A statistic of a designed sample whose distribution is approximated by chi-square. */
+      CHI_SQUARE("chi-square"),
+      /** The number of successes, of an exact test. */
+      SUCCESSES("successes"),
+      /** The number of trials that tell as much as a designed sample. */
+      EFFECTIVE_N("effective n"),
+      /** Fisher's p-value, by which Boschloo's test orders tables. */
+      FISHERS_P("Fisher's p"),
+      /** Its decimal logarithm. */
+      LOG_FISHERS_P("log10 of Fisher's p");
+
+      private final String id;
+
+      Kind(String id) {
+        this.id = id;
+      }
+    }
+
+    /** {@return how it is written, such as {@code z} or {@code X2}} */
+    public String name() {
+      return kind.id;
+    }
+
+    /** {@return whether it is a count of successes, whose tails are sums} */
+    public boolean isCount() {
+      return kind == Kind.SUCCESSES;
+    }
+  }
 
   /** A p-value adjusted for several tests, and its decimal logarithm. */
   public record AdjustedP(double pValue, double log10PValue) {

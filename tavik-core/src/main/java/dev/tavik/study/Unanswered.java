@@ -51,7 +51,7 @@ public final class Unanswered {
    * @return the answer
    */
   public static Answer of(Question question, String kind, String label, Failure failure) {
-    return Answer.to(question, kind, label)
+    return Answer.unanswered(question, kind, label)
         .add(failure)
         .concluded(Verdict.of("Not answered: " + failure.message()));
   }

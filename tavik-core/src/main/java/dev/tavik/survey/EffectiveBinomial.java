@@ -35,7 +35,7 @@ record EffectiveBinomial(double trials, double successes, double failures) {
           case GREATER -> atLeast;
           case TWO_SIDED -> Math.min(0, Math.log(2) + Math.min(atMost, atLeast));
         };
-    return TestResult.of(method, new Statistic("effective n", trials), ln);
+    return TestResult.of(method, new Statistic(Statistic.Kind.EFFECTIVE_N, trials), ln);
   }
 
   /** Both limits with a probability beyond each. */

@@ -43,7 +43,7 @@ final class RaoScott {
     double chiSquare = deviation.pearson() / deviation.meanEffect();
     return TestResult.of(
             method,
-            new Statistic("chi-square", chiSquare),
+            new Statistic(Statistic.Kind.CHI_SQUARE, chiSquare),
             Tail.chiSquare(deviation.categories()).logUpper(chiSquare))
         .withDf(deviation.categories());
   }
@@ -63,7 +63,9 @@ final class RaoScott {
 
   private static TestResult f(Method method, double statistic, double above, double below) {
     return TestResult.of(
-            method, new Statistic("F", statistic), Tail.f(above, below).logUpper(statistic))
+            method,
+            new Statistic(Statistic.Kind.F, statistic),
+            Tail.f(above, below).logUpper(statistic))
         .withDf(above);
   }
 }

@@ -33,6 +33,6 @@ final class TailOfT {
           case GREATER -> tail.logUpper(t);
           case TWO_SIDED -> tail.logBoth(t);
         };
-    return TestResult.of(method, new Statistic("t", t), ln).withDf(df);
+    return TestResult.of(method, new Statistic(Statistic.Kind.T, t), ln).withDf(df);
   }
 }

@@ -215,7 +215,7 @@ class PhrasesTest {
     TestResult test =
         TestResult.of(
             variant % 4 < 2 ? TwoProportionTest.SCORE : TableTest.PEARSON,
-            new TestResult.Statistic("z", 1),
+            new TestResult.Statistic(TestResult.Statistic.Kind.Z, 1),
             Math.log(p));
     return test.withAdjusted(AdjustedP.ofLog(Math.log(Math.min(1, 2 * p))));
   }

@@ -12,11 +12,11 @@ import static j2html.TagCreator.pre;
 import static j2html.TagCreator.rawHtml;
 import static j2html.TagCreator.section;
 import static j2html.TagCreator.span;
-import static j2html.TagCreator.strong;
 import static j2html.TagCreator.ul;
 
 import dev.tavik.answer.Block;
 import dev.tavik.result.WorkingStep;
+import j2html.TagCreator;
 import j2html.tags.DomContent;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +26,7 @@ import java.util.List;
  *
  * @param level how deep a heading stands
  */
-record HtmlBlocks(int level) {
+record HtmlBlocks(int level) implements Block.Writer<List<DomContent>> {
 
   DomContent of(List<Block> blocks) {
     List<DomContent> sections = new ArrayList<>();
@@ -58,7 +58,7 @@ record HtmlBlocks(int level) {
         list.add(item(paragraph));
       } else {
         flush(list, parts);
-        part(block, parts);
+        parts.addAll(block.writtenBy(this));
       }
     }
     flush(list, parts);
@@ -99,29 +99,64 @@ record HtmlBlocks(int level) {
   }
 
   private static DomContent state(String word) {
-    return strong(word);
+    return TagCreator.strong(word);
   }
 
-  private void part(Block block, List<DomContent> parts) {
-    if (block instanceof Block.Strong strong) {
-      parts.add(p(strong(Visible.of(strong.text()))));
-    } else if (block instanceof Block.Heading heading) {
-      parts.add(heading(heading.text()));
-    } else if (block instanceof Block.Paragraph paragraph) {
-      parts.add(
-          paragraph.manner() == Block.Manner.UNBROKEN
-              ? line(paragraph.text())
-              : p(Visible.of(paragraph.text())));
-    } else if (block instanceof Block.Command command) {
-      parts.add(p(Visible.of(command.why()) + ":"));
-      parts.add(line(command.line()));
-    } else if (block instanceof Block.CommandLine command) {
-      parts.add(line(command.line()));
-    } else if (block instanceof Block.Steps steps) {
-      parts.add(ol(each(steps.steps(), HtmlBlocks::step)));
-    } else if (new HtmlTable(block).exists()) {
-      parts.add(new HtmlTable(block).named(""));
-    }
+  @Override
+  public List<DomContent> strong(Block.Strong strong) {
+    return List.of(p(TagCreator.strong(Visible.of(strong.text()))));
+  }
+
+  @Override
+  public List<DomContent> heading(Block.Heading heading) {
+    return List.of(heading(heading.text()));
+  }
+
+  @Override
+  public List<DomContent> paragraph(Block.Paragraph paragraph) {
+    return List.of(
+        paragraph.manner() == Block.Manner.UNBROKEN
+            ? line(paragraph.text())
+            : p(Visible.of(paragraph.text())));
+  }
+
+  @Override
+  public List<DomContent> table(Block.Table table) {
+    return named(new HtmlTable(table));
+  }
+
+  @Override
+  public List<DomContent> grid(Block.Grid grid) {
+    return named(new HtmlTable(grid));
+  }
+
+  private static List<DomContent> named(HtmlTable table) {
+    return table.exists() ? List.of(table.named("")) : List.of();
+  }
+
+  @Override
+  public List<DomContent> command(Block.Command command) {
+    return List.of(p(Visible.of(command.why()) + ":"), line(command.line()));
+  }
+
+  @Override
+  public List<DomContent> commandLine(Block.CommandLine command) {
+    return List.of(line(command.line()));
+  }
+
+  @Override
+  public List<DomContent> steps(Block.Steps steps) {
+    return List.of(ol(each(steps.steps(), HtmlBlocks::step)));
+  }
+
+  @Override
+  public List<DomContent> rest(Block.Rest rest) {
+    return List.of();
+  }
+
+  @Override
+  public List<DomContent> gap(Block.Gap gap) {
+    return List.of();
   }
 
   private static DomContent line(String line) {
@@ -140,7 +175,7 @@ record HtmlBlocks(int level) {
   private static DomContent step(WorkingStep step) {
     String symbol = step.symbol().isEmpty() ? "" : step.symbol() + " ";
     List<DomContent> lines = new ArrayList<>();
-    lines.add(div(strong(Visible.of(step.name()))));
+    lines.add(div(TagCreator.strong(Visible.of(step.name()))));
     lines.add(div(Visible.of(symbol + "= " + step.formula())));
     lines.add(div(Visible.of("= " + step.substituted())));
     lines.add(div(Visible.of("= " + step.value())));

@@ -22,27 +22,31 @@ final class Lines {
   }
 
   /** A heading, after an empty line. */
-  void heading(String heading) {
+  Lines heading(String heading) {
     if (!text.isEmpty()) {
       text.append('\n');
     }
     wrapped(heading, "", "").forEach(line -> text.append(screen.emphasis().of(line)).append('\n'));
+    return this;
   }
 
   /** An emphasised paragraph. */
-  void strong(String paragraph) {
+  Lines strong(String paragraph) {
     wrapped(paragraph, "", "")
         .forEach(line -> text.append(screen.emphasis().of(line)).append('\n'));
+    return this;
   }
 
   /** A paragraph whose first line starts with one prefix and its others with another. */
-  void paragraph(String first, String others, String paragraph) {
+  Lines paragraph(String first, String others, String paragraph) {
     wrapped(paragraph, first, others).forEach(line -> text.append(line).append('\n'));
+    return this;
   }
 
   /** A line as it is. */
-  void line(String line) {
+  Lines line(String line) {
     laidOut(Visible.of(line));
+    return this;
   }
 
   /** A line whose parts are visible already. */
@@ -51,20 +55,23 @@ final class Lines {
   }
 
   /** A command that asks the same otherwise, on one line to copy; left out where it is too long. */
-  void command(String why, String command) {
+  Lines command(String why, String command) {
     String line = "  " + why + ": " + command;
     if (Visible.width(line) <= width()) {
       blank();
       line(line);
     }
+    return this;
   }
 
-  void table(TextTable table) {
+  Lines table(TextTable table) {
     table.lines(width() - 2).forEach(line -> laidOut("  " + line));
+    return this;
   }
 
-  void blank() {
+  Lines blank() {
     text.append('\n');
+    return this;
   }
 
   @Override

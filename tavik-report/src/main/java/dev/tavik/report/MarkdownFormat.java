@@ -18,7 +18,7 @@ import java.util.regex.Pattern;
  *
  * @param below how a heading within an answer begins
  */
-record MarkdownFormat(String below) implements ReadersFormat {
+record MarkdownFormat(String below) implements ReadersFormat, Block.Writer<String> {
   private static final Pattern SPECIAL = Pattern.compile("[\\\\`*_{}\\[\\]<>#|~&$!]");
   private static final Pattern MARKS_A_LIST = Pattern.compile("^(\\d+)?([-+.)])(?= )");
 
@@ -82,7 +82,7 @@ record MarkdownFormat(String below) implements ReadersFormat {
   private void add(StringBuilder text, List<Block> blocks) {
     boolean list = false;
     for (Block block : blocks) {
-      String written = written(block);
+      String written = block.writtenBy(this);
       boolean item = written.startsWith("- ");
       if (!written.isEmpty()) {
         text.append(item && list ? "" : "\n").append(written).append('\n');
@@ -91,32 +91,38 @@ record MarkdownFormat(String below) implements ReadersFormat {
     }
   }
 
-  private String written(Block block) {
-    if (block instanceof Block.Strong strong) {
-      return "**" + plain(strong.text()) + "**";
-    }
-    if (block instanceof Block.Heading heading) {
-      return below + plain(heading.text());
-    }
-    if (block instanceof Block.Paragraph paragraph) {
-      return paragraph(paragraph);
-    }
-    if (block instanceof Block.Table table) {
-      return table(table);
-    }
-    if (block instanceof Block.Grid grid) {
-      return grid(grid);
-    }
-    if (block instanceof Block.Command command) {
-      return plain(command.why()) + ":\n\n" + code(command.line());
-    }
-    if (block instanceof Block.CommandLine command) {
-      return code(command.line());
-    }
-    return block instanceof Block.Steps steps ? steps(steps) : "";
+  @Override
+  public String strong(Block.Strong strong) {
+    return "**" + plain(strong.text()) + "**";
   }
 
-  private static String paragraph(Block.Paragraph paragraph) {
+  @Override
+  public String heading(Block.Heading heading) {
+    return below + plain(heading.text());
+  }
+
+  @Override
+  public String command(Block.Command command) {
+    return plain(command.why()) + ":\n\n" + code(command.line());
+  }
+
+  @Override
+  public String commandLine(Block.CommandLine command) {
+    return code(command.line());
+  }
+
+  @Override
+  public String rest(Block.Rest rest) {
+    return "";
+  }
+
+  @Override
+  public String gap(Block.Gap gap) {
+    return "";
+  }
+
+  @Override
+  public String paragraph(Block.Paragraph paragraph) {
     String text = plain(paragraph.text());
     return switch (paragraph.manner()) {
       case ITEM, WARNING -> "- " + text;
@@ -132,7 +138,8 @@ record MarkdownFormat(String below) implements ReadersFormat {
     return "```\n" + Visible.of(line).replace("```", "`\u200b``") + "\n```";
   }
 
-  private static String table(Block.Table table) {
+  @Override
+  public String table(Block.Table table) {
     List<String> headings =
         table.columns().stream().map(column -> plain(column.heading())).toList();
     List<Align> aligns = table.columns().stream().map(Column::align).toList();
@@ -143,7 +150,8 @@ record MarkdownFormat(String below) implements ReadersFormat {
     return rows(headings, aligns, rows);
   }
 
-  private static String grid(Block.Grid grid) {
+  @Override
+  public String grid(Block.Grid grid) {
     List<String> headings = new ArrayList<>(List.of(""));
     List<Align> aligns = new ArrayList<>(List.of(Align.LEFT));
     for (String column : grid.columns()) {
@@ -171,7 +179,8 @@ record MarkdownFormat(String below) implements ReadersFormat {
     return "| " + String.join(" | ", cells) + " |";
   }
 
-  private static String steps(Block.Steps steps) {
+  @Override
+  public String steps(Block.Steps steps) {
     List<String> lines = new ArrayList<>();
     int number = 1;
     for (WorkingStep step : steps.steps()) {

@@ -46,48 +46,78 @@ record TextFormat(Screen screen, String whole, String lastLine) implements Reade
 
   private String written(List<Block> blocks) {
     Lines lines = new Lines(screen);
-    blocks.forEach(block -> write(lines, block));
+    Writer writer = new Writer(lines, whole);
+    blocks.forEach(block -> block.writtenBy(writer));
     return lines.toString();
   }
 
-  private void write(Lines lines, Block block) {
-    if (block instanceof Block.Strong strong) {
-      lines.strong(strong.text());
-    } else if (block instanceof Block.Heading heading) {
-      lines.heading(heading.text());
-    } else if (block instanceof Block.Paragraph paragraph) {
-      paragraph(lines, paragraph);
-    } else if (block instanceof Block.Table table) {
-      lines.table(table(table, lines.width() - 2));
-    } else if (block instanceof Block.Grid grid) {
+  /**
+   * Writes blocks into lines.
+   *
+   * @param whole how to see what is left out
+   */
+  private record Writer(Lines lines, String whole) implements Block.Writer<Lines> {
+    @Override
+    public Lines strong(Block.Strong strong) {
+      return lines.strong(strong.text());
+    }
+
+    @Override
+    public Lines heading(Block.Heading heading) {
+      return lines.heading(heading.text());
+    }
+
+    @Override
+    public Lines paragraph(Block.Paragraph paragraph) {
+      Block.Manner manner = paragraph.manner();
+      return manner == Block.Manner.UNBROKEN
+          ? lines.line(manner.first() + paragraph.text())
+          : lines.paragraph(manner.first(), manner.others(), paragraph.text());
+    }
+
+    @Override
+    public Lines table(Block.Table table) {
+      return lines.table(fitted(table, lines.width() - 2));
+    }
+
+    @Override
+    public Lines grid(Block.Grid grid) {
       new CellBlocks(grid).write(lines);
-    } else if (block instanceof Block.Command command) {
-      lines.command(command.why(), command.line());
-    } else if (block instanceof Block.CommandLine command) {
-      lines.line("    " + command.line());
-    } else if (block instanceof Block.Steps steps) {
+      return lines;
+    }
+
+    @Override
+    public Lines command(Block.Command command) {
+      return lines.command(command.why(), command.line());
+    }
+
+    @Override
+    public Lines commandLine(Block.CommandLine command) {
+      return lines.line("    " + command.line());
+    }
+
+    @Override
+    public Lines rest(Block.Rest rest) {
+      return lines.paragraph("  ", "  ", rest.what() + ": " + whole + ".");
+    }
+
+    @Override
+    public Lines steps(Block.Steps steps) {
       int number = 1;
       for (WorkingStep step : steps.steps()) {
         step(lines, number, step);
         number++;
       }
-    } else if (block instanceof Block.Rest rest) {
-      lines.paragraph("  ", "  ", rest.what() + ": " + whole + ".");
-    } else if (block instanceof Block.Gap) {
-      lines.blank();
+      return lines;
+    }
+
+    @Override
+    public Lines gap(Block.Gap gap) {
+      return lines.blank();
     }
   }
 
-  private static void paragraph(Lines lines, Block.Paragraph paragraph) {
-    Block.Manner manner = paragraph.manner();
-    if (manner == Block.Manner.UNBROKEN) {
-      lines.line(manner.first() + paragraph.text());
-    } else {
-      lines.paragraph(manner.first(), manner.others(), paragraph.text());
-    }
-  }
-
-  private static TextTable table(Block.Table table, int room) {
+  private static TextTable fitted(Block.Table table, int room) {
     TextTable whole = table(table, true);
     return whole.fits(room) ? whole : table(table, false);
   }

@@ -3,6 +3,7 @@ package dev.tavik.study.assess;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
@@ -145,7 +146,7 @@ public record AssessQuestion(
   @Override
   public Answer ask() {
     Assessed found = new Assessed(this, sizes.size() == 1 ? ofRate() : ofComparison());
-    return Answer.to(this, "assess", label)
+    return Answer.to(this, AnswerKind.ASSESS, label)
         .add(Finding.fact("n", Value.counts(sizes)))
         .add(Finding.fact("level", Value.number(level())))
         .add(Finding.fact("alpha", Value.number(alpha())))

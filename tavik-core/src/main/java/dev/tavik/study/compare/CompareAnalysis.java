@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Finding;
 import dev.tavik.count.Tally;
 import dev.tavik.phrase.Reasons;
@@ -47,7 +48,7 @@ final class CompareAnalysis {
         PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
     CompareFound found = new CompareAnalysis(question, holds).found();
     List<Finding> belief = CompareBelief.of(question, Extent.WHOLE);
-    return Answer.to(question, "compare", question.label())
+    return Answer.to(question, AnswerKind.COMPARE, question.label())
         .worded(
             found.tests(),
             found.intervals(),

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -74,7 +75,7 @@ final class CompareFindings {
                     each.value(),
                     Double.NaN)));
     Answer.Builder answer =
-        Answer.to(found.question(), "compare", found.label())
+        Answer.to(found.question(), AnswerKind.COMPARE, found.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", hypothesis(settings.claim(), settings.alpha())))
             .add(new Estimates(all))
@@ -241,7 +242,7 @@ final class CompareFindings {
 
   private Value statistic(TestResult test) {
     TestResult.Statistic statistic = test.statistic();
-    return statistic != null && statistic.name().equals("successes")
+    return statistic != null && statistic.isCount()
         ? new Value.Words(tail(test.method()))
         : Tests.shown(statistic, 4, "no statistic");
   }

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -55,7 +56,7 @@ final class CompareGroupsFindings {
 
   Answer answer(List<TestResult> overall, List<Caution> cautions, Verdict verdict) {
     Answer.Builder answer =
-        Answer.to(question, "compare", question.label())
+        Answer.to(question, AnswerKind.COMPARE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(
                 Finding.fact(

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -53,7 +54,7 @@ final class SurveyCompareFindings {
 
   Answer one(SurveyPair pair, List<Caution> cautions, Verdict verdict, boolean alone) {
     Answer.Builder answer =
-        Answer.to(question, "compare", alone ? question.label() : pair.order())
+        Answer.to(question, AnswerKind.COMPARE, alone ? question.label() : pair.order())
             .add(Finding.fact("input", input(pair)))
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
             .add(design.fact())
@@ -256,7 +257,7 @@ final class SurveyCompareFindings {
             .keyed("overall")
             .made(overall, statistic(overall));
     Answer.Builder answer =
-        Answer.to(question, "compare", question.label())
+        Answer.to(question, AnswerKind.COMPARE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
             .add(design.fact())

@@ -3,6 +3,7 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Condition;
@@ -81,7 +82,7 @@ final class AgreementAnalysis {
       interval.ifPresent(limits -> intervals.row(limits, ""));
       CrossAnalysis.strength(strength, each.inWords(), estimate.value(), interval.orElse(null));
     }
-    return Answer.to(question, "cross", question.label())
+    return Answer.to(question, AnswerKind.CROSS, question.label())
         .add(Finding.fact("input", Observed.input(question.from())))
         .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("symmetry", alpha)))
         .add(new Estimates(estimates))

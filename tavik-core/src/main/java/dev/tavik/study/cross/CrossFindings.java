@@ -3,6 +3,7 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Column;
@@ -64,7 +65,7 @@ final class CrossFindings {
       List<RowPair> rowPairs) {
     List<Estimate> estimates = new ArrayList<>(strengths.stream().map(Strength::estimate).toList());
     Answer.Builder answer =
-        Answer.to(question, "cross", question.label())
+        Answer.to(question, AnswerKind.CROSS, question.label())
             .add(Finding.fact("input", input()))
             .add(
                 Finding.fact(

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
@@ -79,7 +80,7 @@ final class StrataAnalysis {
     estimates.addAll(within);
     estimates.add(together);
     Answer.Builder answer =
-        Answer.to(question, "cross", question.label())
+        Answer.to(question, AnswerKind.CROSS, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("odds-ratio", alpha)))
             .add(new Estimates(estimates))

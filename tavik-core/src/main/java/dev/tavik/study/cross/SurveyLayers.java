@@ -1,6 +1,7 @@
 package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
@@ -41,7 +42,7 @@ final class SurveyLayers {
 
   Answer answer() {
     Answer.Builder answer =
-        Answer.to(question, "cross", question.label())
+        Answer.to(question, AnswerKind.CROSS, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(
                 Finding.fact(

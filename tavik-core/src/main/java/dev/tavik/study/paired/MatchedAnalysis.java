@@ -1,6 +1,7 @@
 package dev.tavik.study.paired;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
@@ -51,7 +52,7 @@ final class MatchedAnalysis {
   Answer answer() {
     List<Pair> pairs = pairs();
     Answer.Builder answer =
-        Answer.to(question, "compare", question.label())
+        Answer.to(question, AnswerKind.COMPARE, question.label())
             .add(Finding.fact("input", input()))
             .add(
                 Finding.fact(

@@ -3,6 +3,7 @@ package dev.tavik.study.paired;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
@@ -17,6 +18,7 @@ import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
+import dev.tavik.result.TestResult.Statistic.Kind;
 import dev.tavik.study.parts.Observed;
 import java.util.List;
 
@@ -41,7 +43,7 @@ final class PairedFindings {
   }
 
   Answer.Builder begin(List<Estimate> estimates) {
-    return Answer.to(question, "compare", question.label())
+    return Answer.to(question, AnswerKind.COMPARE, question.label())
         .add(Finding.fact("input", input()))
         .add(Finding.fact("hypothesis", hypothesis()))
         .add(new Estimates(estimates))
@@ -139,7 +141,7 @@ final class PairedFindings {
 
   private Value statistic(TestResult test) {
     TestResult.Statistic statistic = test.statistic();
-    return statistic == null || statistic.name().equals("z")
+    return statistic == null || statistic.kind() == Kind.Z
         ? Tests.shown(statistic, 4, "no statistic")
         : new Value.Words(
             say(

@@ -175,7 +175,7 @@ public record DesignTests(
                 t ->
                     TestResult.of(
                         SurveyTableTest.RAO_SCOTT,
-                        new Statistic("t", t),
+                        new Statistic(Statistic.Kind.T, t),
                         Double.isFinite(t) ? Tail.t(df).logBoth(t) : 0))
             .toList();
     return Adjustment.HOLM.of(tests).stream()

@@ -6,6 +6,7 @@ import dev.tavik.result.Adjustment;
 import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
+import dev.tavik.result.TestResult.Statistic.Kind;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashSet;
@@ -50,7 +51,7 @@ public final class Holm {
   /** Returns a test's z, blank where its statistic is another. */
   public static Value z(TestResult test) {
     TestResult.Statistic statistic = test.statistic();
-    return statistic == null || !statistic.name().equals("z")
+    return statistic == null || statistic.kind() != Kind.Z
         ? Value.none()
         : Value.significant(statistic.value(), 4);
   }

@@ -64,13 +64,13 @@ public record LookUp(Map<String, List<String>> methodsByTail) implements Finding
 
   private static String tail(TestResult test, String exact) {
     TestResult.Statistic statistic = test.statistic();
-    if (statistic == null || statistic.name().equals("successes")) {
+    if (statistic == null || statistic.isCount()) {
       return exact;
     }
     String value = " --value " + Figures.upTo(statistic.value(), 10);
-    return switch (statistic.name()) {
-      case "z" -> "normal" + value;
-      case "G2", "X2" -> "chi-square --df 1" + value;
+    return switch (statistic.kind()) {
+      case Z -> "normal" + value;
+      case G2, X2 -> "chi-square --df 1" + value;
       default -> "";
     };
   }

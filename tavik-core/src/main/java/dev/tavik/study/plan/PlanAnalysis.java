@@ -1,6 +1,7 @@
 package dev.tavik.study.plan;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
@@ -47,7 +48,7 @@ record PlanAnalysis(PlanQuestion asked) {
       throw new IllegalArgumentException(
           "there is no plan: " + PlanSentences.refusal(lines.get(0)));
     }
-    return Answer.to(asked, "plan", asked.label())
+    return Answer.to(asked, AnswerKind.PLAN, asked.label())
         .add(Finding.fact("for", new Value.Words(asked.kind())))
         .add(
             Finding.fact(

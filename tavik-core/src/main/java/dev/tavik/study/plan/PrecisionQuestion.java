@@ -3,6 +3,7 @@ package dev.tavik.study.plan;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
@@ -143,7 +144,7 @@ public record PrecisionQuestion(
         lines.add(line(interval, null, interval.sizes((double) n)));
       }
     }
-    return Answer.to(this, "plan", label)
+    return Answer.to(this, AnswerKind.PLAN, label)
         .add(Finding.fact("for", new Value.Words(kind)))
         .add(Finding.fact("solvedFor", new Value.Words(sizes.isEmpty() ? "n" : "half-width")))
         .add(new Precisions(this, lines))

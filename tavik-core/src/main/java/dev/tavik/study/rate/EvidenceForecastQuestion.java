@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
@@ -126,7 +127,7 @@ public record EvidenceForecastQuestion(
                       expected == null ? null : chances.under(expected));
                 })
             .toList();
-    return Answer.to(this, "rate-outlook", label)
+    return Answer.to(this, AnswerKind.FORECAST, label)
         .add(
             Finding.fact(
                 "hypothesis",

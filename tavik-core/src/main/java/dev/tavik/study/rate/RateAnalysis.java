@@ -1,6 +1,7 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Finding;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ProportionInterval;
@@ -32,7 +33,7 @@ final class RateAnalysis {
     SizedTest chosen = SizedTest.of(List.of(methods), question.settings());
     RateFound found = new RateAnalysis(question, chosen).found();
     List<Finding> belief = RateBelief.of(question, Extent.WHOLE);
-    return Answer.to(question, "rate", question.label())
+    return Answer.to(question, AnswerKind.RATE, question.label())
         .worded(
             found.tests(),
             found.intervals(),

@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -58,7 +59,7 @@ final class RateFindings {
 
   Answer answer(List<Finding> bayes, List<Caution> cautions) {
     Answer.Builder answer =
-        Answer.to(found.question(), "rate", found.label())
+        Answer.to(found.question(), AnswerKind.RATE, found.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", hypothesis(settings)))
             .add(new Estimates(List.of(estimate)))
@@ -119,7 +120,7 @@ final class RateFindings {
 
   private Value statistic(TestResult test) {
     TestResult.Statistic statistic = test.statistic();
-    return statistic != null && statistic.name().equals("successes")
+    return statistic != null && statistic.isCount()
         ? new Value.Words(tail(test.method()))
         : Tests.shown(statistic, 4, "no statistic");
   }

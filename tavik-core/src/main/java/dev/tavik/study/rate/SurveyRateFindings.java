@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -47,7 +48,7 @@ final class SurveyRateFindings {
   Answer one(SurveyRate rate, List<Caution> cautions, Verdict verdict) {
     DesignedProportion proportion = rate.proportion();
     Answer.Builder answer =
-        Answer.to(question, "rate", rate.name())
+        Answer.to(question, AnswerKind.RATE, rate.name())
             .add(Finding.fact("input", input(rate)))
             .add(Finding.fact("hypothesis", hypothesis()))
             .add(design.fact())
@@ -155,7 +156,7 @@ final class SurveyRateFindings {
   Answer several(
       List<SurveyRate> rates, List<Answer> answers, List<Caution> cautions, Verdict verdict) {
     Answer.Builder answer =
-        Answer.to(question, "rate", question.label())
+        Answer.to(question, AnswerKind.RATE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", hypothesis()))
             .add(design.fact())

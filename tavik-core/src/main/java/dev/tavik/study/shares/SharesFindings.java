@@ -3,6 +3,7 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -62,7 +63,7 @@ final class SharesFindings {
       @Nullable DrawnTest drawn) {
     List<Estimate> estimates = estimates();
     Answer.Builder answer =
-        Answer.to(question, "shares", question.label())
+        Answer.to(question, AnswerKind.SHARES, question.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", hypothesis()))
             .add(new Estimates(estimates))

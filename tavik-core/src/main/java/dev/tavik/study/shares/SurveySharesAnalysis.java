@@ -1,6 +1,7 @@
 package dev.tavik.study.shares;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -68,7 +69,7 @@ final class SurveySharesAnalysis {
   Answer answer() {
     SurveyInterval interval = question.intervals().get(0);
     boolean rejects = tests.first().rejects(question.alpha());
-    return Answer.to(question, "shares", question.label())
+    return Answer.to(question, AnswerKind.SHARES, question.label())
         .add(Finding.fact("input", input()))
         .add(Finding.fact("hypothesis", hypothesis()))
         .add(design.fact())

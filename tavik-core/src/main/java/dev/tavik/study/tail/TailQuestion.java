@@ -1,6 +1,7 @@
 package dev.tavik.study.tail;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
@@ -111,7 +112,7 @@ public record TailQuestion(
       lines.add(new Line(Line.BOTH, value, value, tail.logBoth(value)));
     }
     Tails found = new Tails(this, lines);
-    return Answer.to(this, "tail", label)
+    return Answer.to(this, AnswerKind.TAIL, label)
         .add(Finding.fact("distribution", new Value.Words(tail.name())))
         .add(found)
         .concluded(Verdict.of(found.conclusion()));

@@ -1,5 +1,6 @@
 package dev.tavik.data.study;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Origin;
 import dev.tavik.answer.Question;
 import dev.tavik.count.DataOverview;
@@ -15,28 +16,38 @@ import java.util.function.BiFunction;
 /** The kinds of questions that words can ask: their vocabulary, and what is made of them. */
 public enum QuestionKind {
   /** Is one proportion different from a value? */
-  RATE(Words.RATE, RateSpec::question),
+  RATE(AnswerKind.RATE, Words.RATE, RateSpec::question),
   /** Do two proportions differ, and by how much? */
-  COMPARE(Words.COMPARE, CompareSpec::question),
+  COMPARE(AnswerKind.COMPARE, Words.COMPARE, CompareSpec::question),
   /** Do the counts follow the claimed shares? */
-  SHARES(Words.SHARES, SharesSpec::question),
+  SHARES(AnswerKind.SHARES, Words.SHARES, SharesSpec::question),
   /** Are two classifications associated? */
-  CROSS(Words.CROSS, CrossSpec::question),
+  CROSS(AnswerKind.CROSS, Words.CROSS, CrossSpec::question),
   /** How many, how much power, how small an effect? */
-  PLAN(Words.PLAN, PlanSpec::question),
+  PLAN(AnswerKind.PLAN, Words.PLAN, PlanSpec::question),
   /** A probability or a critical value of a distribution. */
-  TAIL(Words.TAIL, TailSpec::question),
+  TAIL(AnswerKind.TAIL, Words.TAIL, TailSpec::question),
   /** Which columns differ between groups? */
-  SWEEP(Words.SWEEP, SweepSpec::question),
+  SWEEP(AnswerKind.SWEEP, Words.SWEEP, SweepSpec::question),
   /** How do methods behave at this size? */
-  ASSESS(Words.ASSESS, AssessSpec::question);
+  ASSESS(AnswerKind.ASSESS, Words.ASSESS, AssessSpec::question);
 
+  private final AnswerKind answers;
   private final Vocabulary words;
   private final BiFunction<QuestionArguments, SourceOpener, Question> maker;
 
-  QuestionKind(Vocabulary words, BiFunction<QuestionArguments, SourceOpener, Question> maker) {
+  QuestionKind(
+      AnswerKind answers,
+      Vocabulary words,
+      BiFunction<QuestionArguments, SourceOpener, Question> maker) {
+    this.answers = answers;
     this.words = words;
     this.maker = maker;
+  }
+
+  /** {@return the kind of their answers} */
+  public AnswerKind answers() {
+    return answers;
   }
 
   /** {@return the words of such questions} */
