@@ -19,8 +19,8 @@ final class BayesWork {
 
   private BayesWork() {}
 
-  static List<Work> all() {
-    List<Work> work = new ArrayList<>();
+  static List<Benchmark> all() {
+    List<Benchmark> work = new ArrayList<>();
     BetaPrior prior = BetaPrior.uniform();
     BitSet successes = new BitSet();
     SplittableRandom random = new SplittableRandom(3);
@@ -30,7 +30,7 @@ final class BayesWork {
     OutcomeSequence sequence = OutcomeSequence.of(successes, MILLION);
     for (Alternative side : List.of(Alternative.LESS, Alternative.TWO_SIDED)) {
       work.add(
-          Work.of(
+          Benchmark.of(
               "a sequence of 1000000, " + side.id(),
               i -> sequence(successes, against(i)),
               i ->
@@ -41,7 +41,7 @@ final class BayesWork {
     }
     for (long n : new long[] {400, MILLION}) {
       work.add(
-          Work.of(
+          Benchmark.of(
               "odds ratio, highest density, n = " + n,
               i -> compared(prior, n, i).equalTailed(Estimand.ODDS_RATIO, 0.95).lower(),
               i -> compared(prior, n, i).highestDensity(Estimand.ODDS_RATIO, 0.95).lower(),

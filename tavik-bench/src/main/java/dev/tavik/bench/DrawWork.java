@@ -14,12 +14,12 @@ import java.util.List;
 final class DrawWork {
   private DrawWork() {}
 
-  static List<Work> all() {
-    List<Work> work = new ArrayList<>();
+  static List<Benchmark> all() {
+    List<Benchmark> work = new ArrayList<>();
     NullWorld rate = NullWorld.ofRate(Tally.of(14, 400), Hypothesis.twoSided(0.05));
     int rates = 10_000_000;
     work.add(
-        Work.of(
+        Benchmark.of(
                 "10000000 draws of a rate",
                 i -> new DrawKernels(i).rates(400, 0.05, rates),
                 i -> rate.simulate(Draws.of(rates, i)).draws(),
@@ -34,7 +34,7 @@ final class DrawWork {
     NullWorld shares = NullWorld.ofShares(glazes, Shares.of(claimed));
     int samples = 500_000;
     work.add(
-        Work.of(
+        Benchmark.of(
                 "500000 draws of six shares",
                 i -> new DrawKernels(i).shares(600, claimed, samples),
                 i -> shares.simulate(Draws.of(samples, i)).draws(),
@@ -44,7 +44,7 @@ final class DrawWork {
     CrossTable table = TableWork.random(10, 10, 1000, 1);
     NullWorld tables = NullWorld.ofTable(table);
     work.add(
-        Work.of(
+        Benchmark.of(
                 "50000 tables of ten by ten",
                 i -> new DrawKernels(i).tables(table, 50_000),
                 i -> tables.simulate(Draws.of(50_000, i)).draws(),

@@ -16,10 +16,10 @@ final class MethodWork {
 
   private MethodWork() {}
 
-  static List<Work> all() {
-    List<Work> work = new ArrayList<>();
+  static List<Benchmark> all() {
+    List<Benchmark> work = new ArrayList<>();
     work.add(
-        Work.of(
+        Benchmark.of(
             "chi-square p, two wilson, newcombe",
             i -> Kernels.comparison(part(400, i), 400, part(400, i + 5), 400),
             i -> {
@@ -41,7 +41,7 @@ final class MethodWork {
     for (int s = 0; s < sizes.length; s++) {
       long n = sizes[s];
       work.add(
-          Work.of(
+          Benchmark.of(
               "clopper-pearson, n = " + n,
               i -> Kernels.clopperPearson(part(n, i), (double) n),
               i -> ProportionInterval.CLOPPER_PEARSON.of(Tally.of(some(n, i), n), 0.95).upper(),
@@ -50,7 +50,7 @@ final class MethodWork {
     }
     for (long n : new long[] {100, 10_000, 1_000_000, 100_000_000}) {
       work.add(
-          Work.of(
+          Benchmark.of(
               "mid-p, n = " + n,
               i -> Kernels.clopperPearson(part(n, i), (double) n),
               i -> ProportionInterval.MID_P.of(Tally.of(some(n, i), n), 0.95).upper(),
@@ -59,7 +59,7 @@ final class MethodWork {
     }
     for (long n : new long[] {100, 10_000, 1_000_000, 100_000_000}) {
       work.add(
-          Work.watched(
+          Benchmark.watched(
               "blaker, n = " + n,
               i -> ProportionInterval.BLAKER.of(Tally.of(some(n, i), n), 0.95).upper(),
               n == 1_000_000 ? "2036 µs" : "",
@@ -67,7 +67,7 @@ final class MethodWork {
     }
     for (long n : new long[] {400, 1_000_000}) {
       work.add(
-          Work.watched(
+          Benchmark.watched(
               "conditional-exact odds ratio, n = " + n,
               i ->
                   OddsRatioInterval.CONDITIONAL_EXACT
@@ -79,7 +79,7 @@ final class MethodWork {
     for (TwoProportionTest test : List.of(TwoProportionTest.BARNARD, TwoProportionTest.BOSCHLOO)) {
       for (int n : new int[] {50, 200, 1000}) {
         work.add(
-            Work.of(
+            Benchmark.of(
                 test.id() + ", less, n = " + n + " + " + n,
                 i -> SizeKernel.barnard((int) some(n, i), (int) some(n, 3 * i + 7), n),
                 i ->
@@ -97,7 +97,7 @@ final class MethodWork {
     for (int l = 0; l < lambdas.length; l++) {
       double lambda = lambdas[l];
       work.add(
-          Work.of(
+          Benchmark.of(
               "noncentral chi-square, lambda = " + lambda,
               i -> Kernels.noncentral(lambda + i % 100, 6, Math.min(lambda, 900)),
               i -> Tail.chiSquare(6, lambda).upper(lambda + i % 100),
@@ -107,9 +107,9 @@ final class MethodWork {
     return work;
   }
 
-  private static void fisher(List<Work> work, long n, String before, String wanted) {
+  private static void fisher(List<Benchmark> work, long n, String before, String wanted) {
     work.add(
-        Work.of(
+        Benchmark.of(
             "fisher two-sided, n = " + 2 * n,
             i -> Kernels.fisher(part(n, i), (double) n, part(n, 3 * i + 7), (double) n),
             i ->

@@ -14,14 +14,14 @@ final class PlanWork {
 
   private PlanWork() {}
 
-  static List<Work> all() {
-    List<Work> work = new ArrayList<>();
+  static List<Benchmark> all() {
+    List<Benchmark> work = new ArrayList<>();
     int[] sizes = {200, 500, 1468};
     String[] before = {"6", "9", "15"};
     for (int s = 0; s < sizes.length; s++) {
       int n = sizes[s];
       work.add(
-          Work.of(
+          Benchmark.of(
               "exact power of fisher, n = " + n + " a group",
               i -> FisherPower.of(n, EXPECTED, BASE, 0.05 - i % 10 * 1e-4),
               i ->
@@ -32,7 +32,7 @@ final class PlanWork {
               "2"));
     }
     work.add(
-        Work.of(
+        Benchmark.of(
             "n of fisher for 90 %, 1468 a group",
             i -> FisherPower.smallest(BASE, EXPECTED, 0.05, 0.9 - i % 10 * 1e-5),
             i ->

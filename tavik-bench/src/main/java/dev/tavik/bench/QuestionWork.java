@@ -18,29 +18,29 @@ final class QuestionWork {
 
   private QuestionWork() {}
 
-  static List<Work> all() {
+  static List<Benchmark> all() {
     CompareSettings compared = compare(0).settings();
     RateSettings rated = rate(0).settings();
     return List.of(
-        Work.of(
+        Benchmark.of(
             "a question about two rates, asked",
             i -> methods(compared, first(i), second(i)),
             i -> compare(i).ask().test(TwoProportionTest.Z_POOLED).pValue(),
             "5",
             "80 µs"),
-        Work.of(
+        Benchmark.of(
             "a question about two rates, its verdict read",
             i -> methods(compared, first(i), second(i)),
             i -> compare(i).ask().verdict().text().length(),
             "5",
             ""),
-        Work.of(
+        Benchmark.of(
             "a question about a rate, asked",
             i -> methods(rated, first(i)),
             i -> rate(i).ask().test(ProportionTest.SCORE).pValue(),
             "25",
             "25 µs"),
-        Work.of(
+        Benchmark.of(
             "a question about a rate, its verdict read",
             i -> methods(rated, first(i)),
             i -> rate(i).ask().verdict().text().length(),

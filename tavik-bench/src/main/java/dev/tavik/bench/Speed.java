@@ -37,11 +37,11 @@ public final class Speed {
     System.out.println("(results together: " + SideBySide.kept() + ")");
   }
 
-  private static void line(Work work) {
+  private static void line(Benchmark work) {
     SideBySide.Times times =
-        work.threads() == Work.Threads.ONE_CALL
+        work.threads() == Benchmark.Threads.ONE_CALL
             ? SideBySide.once(work.tavik())
-            : SideBySide.of(work.anchor(), work.tavik(), work.threads() == Work.Threads.ALL);
+            : SideBySide.of(work.anchor(), work.tavik(), work.threads() == Benchmark.Threads.ALL);
     System.out.printf(
         FORM,
         work.name(),
@@ -50,7 +50,7 @@ public final class Speed {
         Double.isNaN(times.ratio()) ? "" : String.format(Locale.ROOT, "%.2f", times.ratio()),
         work.before(),
         work.wanted(),
-        work.threads() == Work.Threads.ALL ? "" : bytes(times.bytes()));
+        work.threads() == Benchmark.Threads.ALL ? "" : bytes(times.bytes()));
   }
 
   static String time(double nanos) {

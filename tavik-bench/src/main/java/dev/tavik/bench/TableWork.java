@@ -21,8 +21,8 @@ final class TableWork {
 
   private record Shape(int rows, int columns, int units, String before, String wanted) {}
 
-  static List<Work> all() {
-    List<Work> work = new ArrayList<>();
+  static List<Benchmark> all() {
+    List<Benchmark> work = new ArrayList<>();
     CrossTable wide =
         table("1 2 2 1 1 0 1;2 0 0 2 3 0 0;0 1 1 1 2 7 3;1 1 2 0 0 0 1;0 1 1 1 1 0 0");
     CrossTable square = table("1 2 1 0;3 3 6 1;10 10 14 9;6 7 12 11");
@@ -57,8 +57,8 @@ final class TableWork {
     return work;
   }
 
-  private static Work watched(String name, CrossTable table, String before, String wanted) {
-    return Work.watched(name, i -> exact(table), before, wanted).once();
+  private static Benchmark watched(String name, CrossTable table, String before, String wanted) {
+    return Benchmark.watched(name, i -> exact(table), before, wanted).once();
   }
 
   /** The p-value; -1 where the test declines. */

@@ -2,7 +2,7 @@ package dev.tavik.chart;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Selection;
+import dev.tavik.answer.ShownMembers;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.result.ComparisonClaim;
@@ -111,7 +111,7 @@ final class ComparisonPicture {
   }
 
   private static List<NamedTally> highestAndLowest(List<NamedTally> groups) {
-    return Selection.ends(groups, group -> group.tally().proportion());
+    return ShownMembers.ends(groups, group -> group.tally().proportion());
   }
 
   private static IntervalPanel rates(List<NamedTally> groups, CompareSettings settings) {
@@ -167,9 +167,9 @@ final class ComparisonPicture {
     List<IntervalRow> rows = new ArrayList<>();
     List<View<CompareQuestion>> all = View.parts(answer.answer(), CompareQuestion.class);
     List<View<CompareQuestion>> pairs = all;
-    if (pairs.size() > Selection.MOST_ROWS) {
+    if (pairs.size() > ShownMembers.MOST_ROWS) {
       pairs =
-          Selection.first(
+          ShownMembers.first(
               pairs, Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
     }
     Estimand quantity = pairs.isEmpty() ? Estimand.DIFFERENCE : preferred(pairs.get(0));

@@ -83,7 +83,7 @@ final class CoveragePicture {
     List<XYSeries> curves = new ArrayList<>();
     for (int i = 0; i < methods; i++) {
       XYSeries curve = new XYSeries(i);
-      for (Assessed.Line line : answer.lines()) {
+      for (Assessed.AssessedRate line : answer.lines()) {
         double coverage = 100 * line.intervals().get(i).coverage().coverage();
         curve.add(100 * line.rates().get(0), coverage);
         all[(curve.getItemCount() - 1) * methods + i] = coverage;

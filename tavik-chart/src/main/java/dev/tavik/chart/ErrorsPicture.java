@@ -3,8 +3,8 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Value;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Errors;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.result.Figures;
 import dev.tavik.study.plan.EffectScale;
 import dev.tavik.study.plan.PlanDescription;
@@ -39,14 +39,14 @@ final class ErrorsPicture {
   };
   private static final Color[] KEPT = {new Color(0x5F, 0x7F, 0x99), new Color(0x8F, 0xA9, 0xBE)};
 
-  private final Design design;
+  private final PowerDesign design;
   private final Plan plan;
   private final Errors errors;
   private final boolean table;
   private final double scale;
   private final XYPlot plot = new XYPlot();
 
-  ErrorsPicture(Design design, Plan plan) {
+  ErrorsPicture(PowerDesign design, Plan plan) {
     this.design = design;
     this.plan = plan;
     this.errors =

@@ -3,7 +3,7 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Selection;
+import dev.tavik.answer.ShownMembers;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
@@ -130,7 +130,7 @@ final class IntervalPicture {
     List<View<RateQuestion>> groups = View.parts(answer.answer(), RateQuestion.class);
     List<IntervalRow> rows = new ArrayList<>();
     for (View<RateQuestion> group :
-        Selection.ends(groups, each -> each.question().tally().proportion())) {
+        ShownMembers.ends(groups, each -> each.question().tally().proportion())) {
       TestResult test = group.preferredTest();
       boolean rejects = test.rejectsAdjusted(settings.alpha());
       String name =

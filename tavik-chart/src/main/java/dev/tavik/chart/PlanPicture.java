@@ -4,17 +4,17 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.planning.Design;
-import dev.tavik.planning.Effects;
+import dev.tavik.planning.EffectRange;
 import dev.tavik.planning.Power;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.Sizes;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.study.plan.EffectScale;
 import dev.tavik.study.plan.PlanDescription;
 import dev.tavik.study.plan.Plans;
-import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
+import dev.tavik.study.plan.Plans.PlanLine;
 import java.awt.Color;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
@@ -47,7 +47,7 @@ final class PlanPicture {
   static final Color QUIET = new Color(0x66, 0x66, 0x66);
 
   private final Plans answer;
-  private final List<Line> lines;
+  private final List<PlanLine> lines;
 
   private PlanPicture(Answer answer) {
     Plans plan =
@@ -96,16 +96,16 @@ final class PlanPicture {
     return new PlanPicture(answer).errors();
   }
 
-  private static Plan plan(Line line) {
+  private static Plan plan(PlanLine line) {
     return Objects.requireNonNull(line.plan());
   }
 
   /** A design and an effect, and every plan on their curve. */
-  private record Curve(Design design, double effect, List<Plan> plans) {}
+  private record Curve(PowerDesign design, double effect, List<Plan> plans) {}
 
   private List<Curve> curves() {
     List<Curve> curves = new ArrayList<>();
-    for (Line line : lines) {
+    for (PlanLine line : lines) {
       Plan plan = plan(line);
       Curve same =
           curves.stream()
@@ -253,7 +253,7 @@ final class PlanPicture {
     return name(curve.design, curve.effect);
   }
 
-  private String name(Design design, double effect) {
+  private String name(PowerDesign design, double effect) {
     PlanDescription description = PlanDescription.of(design);
     boolean tests =
         lines.stream().map(line -> line.description().testName()).distinct().count() > 1;
@@ -274,7 +274,7 @@ final class PlanPicture {
   }
 
   /** A design and sizes, and every plan on their curve. */
-  private record Sized(Design design, Sizes sizes, List<Plan> plans) {
+  private record Sized(PowerDesign design, Sizes sizes, List<Plan> plans) {
     String named() {
       return plans.stream()
           .map(each -> expected(design, each))
@@ -283,13 +283,13 @@ final class PlanPicture {
   }
 
   /** The effect alone, as its axis says what it is. */
-  private static String expected(Design design, Plan plan) {
+  private static String expected(PowerDesign design, Plan plan) {
     return PlanDescription.of(design).scale() == EffectScale.W
         ? Figures.upTo(plan.effect(), 3)
         : Figures.rate(plan.effect());
   }
 
-  private static void sizedEffect(CurvePlot plot, Design design, Plan plan) {
+  private static void sizedEffect(CurvePlot plot, PowerDesign design, Plan plan) {
     plot.beside(
         Plans.sizes(plan.sizes()) + ": " + expected(design, plan),
         PlanDescription.of(design).scale().factor() * plan.effect(),
@@ -300,7 +300,7 @@ final class PlanPicture {
 
   private Picture effects() {
     List<Sized> curves = new ArrayList<>();
-    for (Line line : lines) {
+    for (PlanLine line : lines) {
       require(
           line.design().hasEffect(),
           "the picture of power over what is expected needs a single effect");
@@ -364,12 +364,12 @@ final class PlanPicture {
 
   /** As far beyond the effects as they are from the null, inside what is possible. */
   private double[] effectRange() {
-    Design design = lines.get(0).design();
+    PowerDesign design = lines.get(0).design();
     double none = some().none();
     double farthest =
         lines.stream().mapToDouble(line -> Math.abs(plan(line).effect() - none)).max().orElse(0);
     farthest = Math.max(farthest, 0.02);
-    Effects effects = design.effects();
+    EffectRange effects = design.effects();
     double inside = 1e-6;
     double low = Math.max(effects.least() + inside, none - 1.8 * farthest);
     double high = Math.min(effects.most() - inside, none + 1.8 * farthest);
@@ -382,7 +382,7 @@ final class PlanPicture {
   }
 
   private Picture errors() {
-    Line line = lines.get(0);
+    PlanLine line = lines.get(0);
     String title =
         titled(
             say(

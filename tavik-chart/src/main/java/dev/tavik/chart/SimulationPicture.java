@@ -3,7 +3,7 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Drawn;
+import dev.tavik.answer.SimulationFinding;
 import dev.tavik.result.Figures;
 import dev.tavik.simulation.SimulatedTail;
 import dev.tavik.simulation.Simulation;
@@ -40,7 +40,7 @@ final class SimulationPicture {
   private static final Color SHADED = new Color(0xB8, 0x47, 0x00);
   private static final Color FORMULA = new Color(0x33, 0x33, 0x33);
 
-  private final Drawn view;
+  private final SimulationFinding view;
   private final String label;
   private final Histogram histogram;
   private final XYPlot plot = new XYPlot();
@@ -48,7 +48,7 @@ final class SimulationPicture {
   private final int last;
   private final double highest;
 
-  private SimulationPicture(Drawn view, String label) {
+  private SimulationPicture(SimulationFinding view, String label) {
     this.view = view;
     this.label = label;
     this.histogram = view.simulation().histogram();
@@ -83,7 +83,7 @@ final class SimulationPicture {
    * @throws IllegalArgumentException if there is none, or one for each of several groups
    */
   public static Picture of(Answer answer) {
-    Optional<Drawn> drawn = answer.find(Drawn.class);
+    Optional<SimulationFinding> drawn = answer.find(SimulationFinding.class);
     if (drawn.isPresent()) {
       return new SimulationPicture(drawn.get(), answer.label()).picture();
     }
@@ -249,9 +249,9 @@ final class SimulationPicture {
     return say(
         "shaded: %s; simulated p %s (99%%: %s to %s), by formula %s (%s)",
         tail.rule(),
-        Drawn.rounded(tail.pValue(), tail),
-        Drawn.rounded(tail.interval().lower(), tail),
-        Drawn.rounded(tail.interval().upper(), tail),
+        SimulationFinding.rounded(tail.pValue(), tail),
+        SimulationFinding.rounded(tail.interval().lower(), tail),
+        SimulationFinding.rounded(tail.interval().upper(), tail),
         Double.isNaN(formula) ? "none" : Figures.pValue(formula),
         tail.method().id());
   }

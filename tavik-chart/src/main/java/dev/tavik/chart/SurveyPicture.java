@@ -4,7 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Cells;
-import dev.tavik.answer.Selection;
+import dev.tavik.answer.ShownMembers;
 import dev.tavik.answer.SimpleRandom;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
@@ -119,7 +119,7 @@ final class SurveyPicture {
             .orElseThrow();
     List<IntervalPanel> panels = new ArrayList<>();
     int rows = cells.rows().size();
-    int columns = Math.min(cells.columns().size(), Math.max(1, Selection.MOST_ROWS / rows));
+    int columns = Math.min(cells.columns().size(), Math.max(1, ShownMembers.MOST_ROWS / rows));
     for (int column = 0; column < columns; column++) {
       List<IntervalRow> drawn = new ArrayList<>();
       for (int row = 0; row < rows; row++) {
@@ -198,7 +198,7 @@ final class SurveyPicture {
   private static List<IntervalRow> several(Answer answer) {
     List<IntervalRow> rows = new ArrayList<>();
     List<Answer> parts =
-        Selection.first(
+        ShownMembers.first(
             tested(answer), Comparator.comparingDouble(part -> part.test().log10PValue()));
     for (Answer part : answer.parts()) {
       if (!parts.contains(part)) {

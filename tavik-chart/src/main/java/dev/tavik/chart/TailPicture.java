@@ -3,7 +3,7 @@ package dev.tavik.chart;
 import dev.tavik.answer.Answer;
 import dev.tavik.result.Figures;
 import dev.tavik.study.tail.Tails;
-import dev.tavik.study.tail.Tails.Line;
+import dev.tavik.study.tail.Tails.TailArea;
 import dev.tavik.tail.Tail;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -49,7 +49,7 @@ final class TailPicture {
     double low = tail.valueBelow(SHOWN);
     double high = tail.valueAbove(SHOWN);
     double reach = 2 * (high - low);
-    for (Line line : answer.lines()) {
+    for (TailArea line : answer.lines()) {
       for (Double value : new Double[] {line.from(), line.to()}) {
         if (value != null && value > low - reach && value < high + reach) {
           low = Math.min(low, value - 0.1 * (high - low));
@@ -108,21 +108,21 @@ final class TailPicture {
     ChartStyle.plain(heights);
     ChartStyle.frame(plot, new XYSeriesCollection(), renderer, values, heights);
     fill(left, right, PLAIN);
-    for (Line line : shaded()) {
+    for (TailArea line : shaded()) {
       shade(line);
     }
     return new Picture(ChartStyle.titled(plot, title(), "shaded: " + described()), WIDTH, HEIGHT);
   }
 
   /** Of a value the smaller tail; of an area both one-sided tails; what lies between. */
-  private List<Line> shaded() {
-    Line first = answer.lines().get(0);
-    if (first.side().equals(Line.BETWEEN)) {
+  private List<TailArea> shaded() {
+    TailArea first = answer.lines().get(0);
+    if (first.side().equals(TailArea.BETWEEN)) {
       return List.of(first);
     }
-    Line second =
+    TailArea second =
         answer.lines().stream()
-            .filter(line -> line.side().equals(Line.UPPER))
+            .filter(line -> line.side().equals(TailArea.UPPER))
             .findFirst()
             .orElseThrow();
     if (answer.asked().area() != null) {
@@ -131,7 +131,7 @@ final class TailPicture {
     return List.of(first.logArea() <= second.logArea() ? first : second);
   }
 
-  private void shade(Line line) {
+  private void shade(TailArea line) {
     Double from = line.from();
     Double to = line.to();
     fill(from == null ? left : from, to == null ? right : to, SHADED);
@@ -194,13 +194,13 @@ final class TailPicture {
   }
 
   private String described() {
-    Line both = answer.lines().get(answer.lines().size() - 1);
+    TailArea both = answer.lines().get(answer.lines().size() - 1);
     String shown = shaded().stream().map(this::words).collect(Collectors.joining("; "));
-    return both.side().equals(Line.BOTH) ? shown + "; both: " + words(both) : shown;
+    return both.side().equals(TailArea.BOTH) ? shown + "; both: " + words(both) : shown;
   }
 
   /** A critical value has ten digits in a table, and five here. */
-  private String words(Line line) {
+  private String words(TailArea line) {
     return LONG.matcher(Tails.words(answer.asked(), line))
         .replaceAll(
             value -> value.group(1) + Figures.significant(Double.parseDouble(value.group(2)), 5));

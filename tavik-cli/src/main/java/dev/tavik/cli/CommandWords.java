@@ -1,9 +1,9 @@
 package dev.tavik.cli;
 
 import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.words.CommandSchema;
 import dev.tavik.data.words.Heading;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Word;
+import dev.tavik.data.words.Parameter;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -24,7 +24,7 @@ import picocli.CommandLine.Model.UsageMessageSpec;
  * Gives a command the words of a vocabulary as its options, and takes them as they were written.
  */
 final class CommandWords {
-  private final Vocabulary words;
+  private final CommandSchema words;
   private final CommandSpec command;
 
   /**
@@ -34,12 +34,12 @@ final class CommandWords {
    * @param command the command
    * @param named which options are named; where not all are wanted, nothing is wanted for help
    */
-  CommandWords(Vocabulary words, CommandSpec command, Named named) {
+  CommandWords(CommandSchema words, CommandSpec command, Named named) {
     this.words = words;
     this.command = command;
     command.name(words.kind());
     boolean help = named.isAll();
-    for (Word word : words.words()) {
+    for (Parameter word : words.words()) {
       if (named.has(word.name())) {
         command.addOption(option(word, help ? word.help() : ""));
       }
@@ -59,7 +59,7 @@ final class CommandWords {
     return command;
   }
 
-  private static OptionSpec option(Word word, String help) {
+  private static OptionSpec option(Parameter word, String help) {
     OptionSpec.Builder option =
         OptionSpec.builder("--" + word.name()).description(help.replace("%", "%%"));
     return switch (word.many()) {
@@ -69,8 +69,8 @@ final class CommandWords {
     };
   }
 
-  private static PositionalParamSpec positional(Word word, String help) {
-    boolean several = word.many() == Word.Many.SEVERAL;
+  private static PositionalParamSpec positional(Parameter word, String help) {
+    boolean several = word.many() == Parameter.Many.SEVERAL;
     return PositionalParamSpec.builder()
         .index(several ? "0..*" : "0")
         .arity(several ? "0..*" : "0..1")
@@ -94,7 +94,7 @@ final class CommandWords {
   private Heading heading(String name) {
     return words.words().stream()
         .filter(word -> word.name().equals(name))
-        .map(Word::heading)
+        .map(Parameter::heading)
         .findFirst()
         .orElse(Heading.ANSWER);
   }
@@ -129,7 +129,7 @@ final class CommandWords {
   /** Takes the words as they were written, an option that was used twice with all its values. */
   QuestionArguments spec(CommandLine.ParseResult parsed) {
     Set<String> known = words.names();
-    String alone = words.positional().map(Word::name).orElse("");
+    String alone = words.positional().map(Parameter::name).orElse("");
     Map<String, List<String>> values = new LinkedHashMap<>();
     Set<ArgSpec> used = new LinkedHashSet<>(parsed.matchedArgs());
     for (ArgSpec argument : used) {

@@ -10,7 +10,7 @@ import dev.tavik.chart.Chart;
 import dev.tavik.count.DataOverview;
 import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.study.QuestionKind;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
@@ -282,7 +282,7 @@ final class Completion {
   /** What is in the data that the line names, if that is known soon. */
   private Optional<DataOverview> overview(Map<String, List<String>> options) {
     Map<String, List<String>> words = new LinkedHashMap<>(options);
-    words.keySet().retainAll(Words.LOOK.names());
+    words.keySet().retainAll(CommandSchemas.LOOK.names());
     if (!words.containsKey("data") || words.get("data").contains("-")) {
       return Optional.empty();
     }

@@ -6,7 +6,7 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.data.Codebook;
 import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.study.QuestionKind;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.report.Report;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -26,7 +26,7 @@ final class LookCommand implements Callable<Integer> {
   LookCommand(Terminal terminal, Named named) {
     this.terminal = terminal;
     this.command = CommandSpec.wrapWithoutInspection(this);
-    this.words = new CommandWords(Words.LOOK, command, named);
+    this.words = new CommandWords(CommandSchemas.LOOK, command, named);
     output.addTo(command);
   }
 

@@ -7,9 +7,9 @@ import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.count.SampleDesign;
 import dev.tavik.data.study.QuestionArguments;
+import dev.tavik.data.words.CommandSchemas;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.data.words.ShellWord;
-import dev.tavik.data.words.Word;
-import dev.tavik.data.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -123,7 +123,7 @@ final class Suggestions {
   /** The words that name the rows, as they were written. */
   private static String source(QuestionArguments spec) {
     StringBuilder words = new StringBuilder();
-    for (Word word : Words.LOOK.words()) {
+    for (Parameter word : CommandSchemas.LOOK.words()) {
       if (!word.name().equals("codebook-out")) {
         spec.all(word.name())
             .forEach(value -> words.append(say(" --%s %s", word.name(), ShellWord.quoted(value))));

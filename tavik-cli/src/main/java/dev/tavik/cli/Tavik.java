@@ -5,8 +5,8 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
 import dev.tavik.data.study.QuestionKind;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.CommandSchema;
+import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.report.Report;
 import dev.tavik.report.Visible;
 import java.io.PrintWriter;
@@ -124,7 +124,8 @@ public final class Tavik {
     List<String> named = Arrays.asList(arguments);
     Map<String, Supplier<CommandSpec>> all = all(Named.ALL);
     Map<String, String> purposes =
-        Words.all().stream().collect(Collectors.toMap(Vocabulary::kind, Vocabulary::purpose));
+        CommandSchemas.all().stream()
+            .collect(Collectors.toMap(CommandSchema::kind, CommandSchema::purpose));
     for (String name : all.keySet()) {
       String purpose = named.contains(name) ? null : purposes.get(name);
       CommandSpec whole =
@@ -171,7 +172,7 @@ public final class Tavik {
     for (QuestionKind asking : QuestionKind.values()) {
       all.put(asking.words().kind(), () -> new AskCommand(terminal, asking, named).command());
     }
-    all.put(Words.LOOK.kind(), () -> new LookCommand(terminal, named).command());
+    all.put(CommandSchemas.LOOK.kind(), () -> new LookCommand(terminal, named).command());
     all.put("ask", () -> new GuideCommand(terminal, place).command());
     all.put("run", () -> new RunCommand(terminal).command());
     all.put("demo", () -> CommandSpec.forAnnotatedObject(new DemoCommand(terminal)));

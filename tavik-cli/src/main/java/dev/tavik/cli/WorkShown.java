@@ -2,7 +2,7 @@ package dev.tavik.cli;
 
 import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Progress;
-import dev.tavik.result.Progress.Work;
+import dev.tavik.result.Progress.Task;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -58,7 +58,7 @@ final class WorkShown implements Progress.Listener, SourceOpener {
   }
 
   @Override
-  public void at(Work work, long done, long about) {
+  public void at(Task work, long done, long about) {
     switch (work) {
       case DRAWING -> show("Drawing, Ctrl-C ends it here", done, about, "", 1);
       case SIZES -> show("Looking at sizes", done, about, "", 1);
@@ -99,7 +99,7 @@ final class WorkShown implements Progress.Listener, SourceOpener {
               .setStyle(ProgressBarStyle.ASCII)
               .setUpdateIntervalMillis(EVERY_MILLIS)
               .startsFrom(done, Duration.ofNanos(System.nanoTime() - start))
-              .setConsumer(new Line())
+              .setConsumer(new ProgressLine())
               .build();
     }
     ProgressBar shown = bar;
@@ -118,7 +118,7 @@ final class WorkShown implements Progress.Listener, SourceOpener {
   }
 
   /** The line on the terminal; it knows how wide that is, and asks nobody. */
-  private final class Line implements ProgressBarConsumer {
+  private final class ProgressLine implements ProgressBarConsumer {
     @Override
     public int getMaxRenderedLength() {
       return width - 1;

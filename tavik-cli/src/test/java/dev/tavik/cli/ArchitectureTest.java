@@ -66,7 +66,7 @@ class ArchitectureTest {
         "planning",
         List.of("numeric", "result", "count", "proportion", "bayes", "simulation", "tail"));
     arrows.put("answer", List.of("result", "bayes", "simulation"));
-    arrows.put("phrase", List.of("result", "count", "planning", "answer"));
+    arrows.put("phrase", List.of("result", "count", "bayes", "planning", "answer"));
     arrows.put("study", methods);
     arrows.put("study.parts", with(methods, "study"));
     for (String each : List.of("rate", "compare", "paired", "shares", "plan", "assess", "tail")) {

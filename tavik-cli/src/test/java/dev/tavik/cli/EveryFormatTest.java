@@ -14,8 +14,8 @@ import dev.tavik.data.DemoFiles;
 import dev.tavik.data.SourceOpener;
 import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.study.QuestionKind;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Word;
+import dev.tavik.data.words.CommandSchema;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.report.Report;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -50,7 +50,7 @@ class EveryFormatTest {
           Stream.of(1, 2, 3).map(matcher::group).filter(each -> each != null).findFirst().get());
     }
     QuestionKind asking = QuestionKind.of(words.get(0)).orElseThrow();
-    Vocabulary vocabulary = asking.words();
+    CommandSchema vocabulary = asking.words();
     Map<String, List<String>> values = new LinkedHashMap<>();
     for (int i = 1; i < words.size(); i++) {
       String name =
@@ -59,7 +59,7 @@ class EveryFormatTest {
               : vocabulary.positional().orElseThrow().name();
       boolean flag =
           vocabulary.words().stream()
-              .anyMatch(word -> word.name().equals(name) && word.many() == Word.Many.FLAG);
+              .anyMatch(word -> word.name().equals(name) && word.many() == Parameter.Many.FLAG);
       String value = flag ? "true" : words.get(words.get(i).startsWith("--") ? ++i : i);
       values.computeIfAbsent(name, key -> new ArrayList<>()).add(value);
     }
@@ -147,7 +147,7 @@ class EveryFormatTest {
     } else if (block instanceof Block.Grid grid) {
       grid.cells().forEach(row -> row.forEach(value -> shown.add(value.text())));
     } else if (block instanceof Block.Paragraph paragraph
-        && paragraph.manner() != Block.Manner.UNBROKEN) {
+        && paragraph.manner() != Block.Style.UNBROKEN) {
       shown.add(paragraph.text());
     }
   }

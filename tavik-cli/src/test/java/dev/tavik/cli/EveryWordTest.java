@@ -2,8 +2,8 @@ package dev.tavik.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.tavik.data.words.Word;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.CommandSchemas;
+import dev.tavik.data.words.Parameter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -238,6 +238,9 @@ class EveryWordTest {
     tried.addAll(List.of("engine", "codebook-out"));
     assertThat(tried)
         .containsAll(
-            Words.all().stream().flatMap(kind -> kind.words().stream()).map(Word::name).toList());
+            CommandSchemas.all().stream()
+                .flatMap(kind -> kind.words().stream())
+                .map(Parameter::name)
+                .toList());
   }
 }

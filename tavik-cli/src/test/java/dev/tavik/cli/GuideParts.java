@@ -6,10 +6,10 @@ import dev.tavik.association.SquareTest;
 import dev.tavik.association.StratifiedTest;
 import dev.tavik.association.StrengthInterval;
 import dev.tavik.association.TableTest;
+import dev.tavik.data.words.CommandSchema;
+import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.data.words.Heading;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Word;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.FinitePopulationTest;
@@ -90,7 +90,10 @@ final class GuideParts {
     if (name.startsWith("options of ")) {
       String kind = name.substring("options of ".length());
       return options(
-          Words.all().stream().filter(each -> each.kind().equals(kind)).findFirst().orElseThrow());
+          CommandSchemas.all().stream()
+              .filter(each -> each.kind().equals(kind))
+              .findFirst()
+              .orElseThrow());
     }
     if (name.equals("what is exact")) {
       return exact();
@@ -126,7 +129,7 @@ final class GuideParts {
     };
   }
 
-  private static String options(Vocabulary words) {
+  private static String options(CommandSchema words) {
     StringBuilder text = new StringBuilder();
     for (Heading heading : Heading.values()) {
       List<String> items =
@@ -141,7 +144,7 @@ final class GuideParts {
     return text.toString().stripTrailing() + "\n";
   }
 
-  private static String option(Word word) {
+  private static String option(Parameter word) {
     String parameter = word.parameter().isEmpty() ? "" : " " + word.parameter();
     return "`--" + word.name() + parameter + "`: " + word.help();
   }

@@ -112,7 +112,7 @@ public sealed interface Block {
    * @param text the words
    * @param manner how it stands
    */
-  record Paragraph(String text, Manner manner) implements Block {
+  record Paragraph(String text, Style manner) implements Block {
     @Override
     public <R> R writtenBy(Writer<R> writer) {
       return writer.paragraph(this);
@@ -120,7 +120,7 @@ public sealed interface Block {
   }
 
   /** How a paragraph stands. */
-  enum Manner {
+  enum Style {
     /** From the margin. */
     PLAIN("", ""),
     /** A little in. */
@@ -143,7 +143,7 @@ public sealed interface Block {
     private final String first;
     private final String others;
 
-    Manner(String first, String others) {
+    Style(String first, String others) {
       this.first = first;
       this.others = others;
     }
@@ -255,7 +255,7 @@ public sealed interface Block {
    * @return the block
    */
   static Block paragraph(String text) {
-    return new Paragraph(text, Manner.INDENTED);
+    return new Paragraph(text, Style.INDENTED);
   }
 
   /**
@@ -265,7 +265,7 @@ public sealed interface Block {
    * @param manner how the paragraph stands
    * @return the block
    */
-  static Block paragraph(String text, Manner manner) {
+  static Block paragraph(String text, Style manner) {
     return new Paragraph(text, manner);
   }
 

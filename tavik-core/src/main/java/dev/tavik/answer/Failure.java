@@ -21,6 +21,6 @@ public record Failure(String code, String message) implements Finding {
 
   @Override
   public List<Block> reading() {
-    return List.of(Block.paragraph("Not answered: " + message, Block.Manner.PLAIN));
+    return List.of(Block.paragraph("Not answered: " + message, Block.Style.PLAIN));
   }
 }

@@ -36,7 +36,7 @@ final class Page {
         .forEach(each -> blocks.addAll(each.reading()));
     if (!answer.verdict().grounds().isEmpty()) {
       blocks.add(new Block.Gap());
-      blocks.add(Block.paragraph(answer.verdict().grounds(), Block.Manner.PLAIN));
+      blocks.add(Block.paragraph(answer.verdict().grounds(), Block.Style.PLAIN));
     }
     conditions();
     cautions();
@@ -91,9 +91,9 @@ final class Page {
         Block.paragraph(
             condition.name() + ": " + condition.detail() + ".",
             switch (condition.state()) {
-              case MET -> Block.Manner.MET;
-              case NOT_MET -> Block.Manner.NOT_MET;
-              case NOT_IN_THE_DATA -> Block.Manner.NOT_TESTABLE;
+              case MET -> Block.Style.MET;
+              case NOT_MET -> Block.Style.NOT_MET;
+              case NOT_IN_THE_DATA -> Block.Style.NOT_TESTABLE;
             }));
   }
 
@@ -102,7 +102,7 @@ final class Page {
     cautions.addAll(ofParts());
     if (!cautions.isEmpty()) {
       blocks.add(Block.heading("Cautions"));
-      cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
+      cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Style.WARNING)));
     }
   }
 
@@ -136,7 +136,7 @@ final class Page {
 
   private void addWorking() {
     answer.findings().stream()
-        .filter(each -> each.last() && !(each instanceof Drawn))
+        .filter(each -> each.last() && !(each instanceof SimulationFinding))
         .forEach(each -> blocks.addAll(each.reading()));
     for (Finding finding : answer.findings()) {
       if (finding instanceof SubAnswers parts) {
@@ -150,6 +150,6 @@ final class Page {
   }
 
   private void drawn(Answer of) {
-    of.find(Drawn.class).ifPresent(each -> blocks.addAll(each.reading()));
+    of.find(SimulationFinding.class).ifPresent(each -> blocks.addAll(each.reading()));
   }
 }

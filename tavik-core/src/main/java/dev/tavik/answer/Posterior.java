@@ -16,7 +16,7 @@ public final class Posterior implements Finding {
   private final double logBayesFactor;
   private final String conclusion;
   private final Value.Fields fields;
-  private final List<Belief> beliefs = new ArrayList<>();
+  private final List<PosteriorSummary> beliefs = new ArrayList<>();
   private final List<Value> beliefFigures = new ArrayList<>();
   private @Nullable Double above;
   private @Nullable Double inside;
@@ -82,7 +82,7 @@ public final class Posterior implements Finding {
    * @param belief what is believed
    * @return this builder
    */
-  public Posterior belief(Belief belief) {
+  public Posterior belief(PosteriorSummary belief) {
     return belief(belief, null, null);
   }
 
@@ -94,7 +94,8 @@ public final class Posterior implements Finding {
    * @param mode its mode, null for none
    * @return this builder
    */
-  public Posterior belief(Belief belief, @Nullable Boolean truncated, @Nullable Double mode) {
+  public Posterior belief(
+      PosteriorSummary belief, @Nullable Boolean truncated, @Nullable Double mode) {
     beliefs.add(belief);
     beliefFigures.add(belief.figures(truncated, mode));
     fields.with("posterior", new Value.Listing(beliefFigures));
@@ -190,7 +191,7 @@ public final class Posterior implements Finding {
   }
 
   /** {@return what to believe of each quantity} */
-  public List<Belief> beliefs() {
+  public List<PosteriorSummary> beliefs() {
     return List.copyOf(beliefs);
   }
 

@@ -11,7 +11,7 @@ final class Tree {
       return tree.with("error", answer.find(Failure.class).orElseThrow().figures());
     }
     answer.findings().stream()
-        .filter(each -> !each.last() || each instanceof Drawn)
+        .filter(each -> !each.last() || each instanceof SimulationFinding)
         .sorted((one, other) -> Boolean.compare(one.last(), other.last()))
         .forEach(each -> add(tree, each, detail));
     if (!answer.conditions().isEmpty() && answer.find(SubAnswers.class).isEmpty()) {
@@ -37,7 +37,7 @@ final class Tree {
             answer.cautions(),
             each -> Value.fields().with("code", each.code().id()).with("message", each.message())));
     answer.findings().stream()
-        .filter(each -> each.last() && !(each instanceof Drawn))
+        .filter(each -> each.last() && !(each instanceof SimulationFinding))
         .forEach(each -> add(tree, each, detail));
     return tree.with("conclusion", answer.verdict().sentence());
   }

@@ -36,7 +36,7 @@ final class ColumnBlock {
   private final int[] columns;
   private final int units;
   private final Lookup lookup;
-  private final Work work;
+  private final ComputeBudget work;
   private final Ways[] ways;
   private final double[] all;
 
@@ -56,7 +56,7 @@ final class ColumnBlock {
   private final PathLengths.Gathering gathering = new PathLengths.Gathering();
 
   /** At least two columns, in descending order, the number of rows and their most units. */
-  ColumnBlock(int[] columns, int height, int most, Lookup lookup, Work work) {
+  ColumnBlock(int[] columns, int height, int most, Lookup lookup, ComputeBudget work) {
     this.columns = columns;
     this.lookup = lookup;
     this.work = work;

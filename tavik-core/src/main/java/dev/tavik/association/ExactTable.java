@@ -66,15 +66,15 @@ final class ExactTable {
           "is for at most 200,000 units in tables beyond two by two; use pearson");
     }
     ExactTable exact = of(table);
-    return exact.pValue(Work.of(seconds, exact.logTables()));
+    return exact.pValue(ComputeBudget.of(seconds, exact.logTables()));
   }
 
   /** The same by a budget of work, for what counts its steps. */
-  static double pValue(CrossTable table, Work work) {
+  static double pValue(CrossTable table, ComputeBudget work) {
     return of(table).pValue(work);
   }
 
-  private double pValue(Work work) {
+  private double pValue(ComputeBudget work) {
     ExactTable exact = this;
     int free = (exact.rows.length - 1) * (exact.columns.length - 1);
     double p =

@@ -17,12 +17,12 @@ final class FewFreeCells {
   private static final double NEGLIGIBLE = 1e-18;
 
   private final LogFactorials factorials;
-  private final Work work;
+  private final ComputeBudget work;
   private final int[] rows;
   private final int[] columns;
   private final long threshold;
 
-  FewFreeCells(ExactTable table, Work work) {
+  FewFreeCells(ExactTable table, ComputeBudget work) {
     this.factorials = table.factorials();
     this.work = work;
     this.rows = table.rows();

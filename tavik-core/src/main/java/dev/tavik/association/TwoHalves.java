@@ -32,7 +32,7 @@ final class TwoHalves {
 
   private final int[] rows;
   private final long threshold;
-  private final Work work;
+  private final ComputeBudget work;
   private final Lookup lookup;
   private final ColumnBlock first;
   private final ColumnBlock second;
@@ -48,7 +48,7 @@ final class TwoHalves {
   private double[] chances = new double[64];
   private int undecided;
 
-  TwoHalves(ExactTable table, Work work) {
+  TwoHalves(ExactTable table, ComputeBudget work) {
     this.rows = table.rows();
     this.threshold = table.threshold();
     this.work = work;

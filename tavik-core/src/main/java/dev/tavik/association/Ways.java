@@ -12,10 +12,10 @@ import org.jspecify.annotations.Nullable;
  */
 final class Ways {
   private final DecimalFraction share;
-  private final Work work;
+  private final ComputeBudget work;
   private double[] @Nullable [] rows = {};
 
-  Ways(double share, Work work) {
+  Ways(double share, ComputeBudget work) {
     this.share = DecimalFraction.of(share);
     this.work = work;
   }

@@ -37,7 +37,7 @@ public record CompareDesign(
     @Nullable Double equivalence,
     double alpha,
     double allocation)
-    implements Design {
+    implements PowerDesign {
   /** So many units in both groups are planned for exactly, for tests that take long. */
   private static final long MOST_BOSCHLOO = 3000;
 
@@ -168,11 +168,11 @@ public record CompareDesign(
 
   /** The null's effect is the base rate, or the margin from it. */
   @Override
-  public Effects effects() {
+  public EffectRange effects() {
     Double margin = equivalence;
     return margin == null
-        ? Effects.ofRate(base + hypothesis.against())
-        : new Effects(Double.NaN, Math.max(0, base - margin), Math.min(1, base + margin));
+        ? EffectRange.ofRate(base + hypothesis.against())
+        : new EffectRange(Double.NaN, Math.max(0, base - margin), Math.min(1, base + margin));
   }
 
   @Override

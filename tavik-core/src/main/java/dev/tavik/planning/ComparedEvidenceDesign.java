@@ -27,7 +27,8 @@ import dev.tavik.result.Proportion;
  * @param allocation the second group's size over the first's, above 0
  */
 public record ComparedEvidenceDesign(
-    double base, BetaPrior prior, double threshold, double allocation) implements Evidence {
+    double base, BetaPrior prior, double threshold, double allocation)
+    implements BayesFactorDesign {
   private static final long MOST_UNITS = 20_000;
 
   /** An exact search for n beyond this takes more than some seconds. */
@@ -60,8 +61,8 @@ public record ComparedEvidenceDesign(
   }
 
   @Override
-  public Effects effects() {
-    return Effects.ofRate(base);
+  public EffectRange effects() {
+    return EffectRange.ofRate(base);
   }
 
   @Override

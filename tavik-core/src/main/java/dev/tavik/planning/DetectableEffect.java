@@ -24,13 +24,13 @@ public final class DetectableEffect {
    * @throws IllegalArgumentException if the power is out of its range
    * @throws NotApplicableException if there is no such effect, or none can be searched for
    */
-  public static List<Double> of(Design design, Sizes sizes, double power) {
+  public static List<Double> of(PowerDesign design, Sizes sizes, double power) {
     Proportion.require("power", power);
     if (!design.hasEffect()) {
       throw new NotApplicableException("has no single effect to search for; give what is expected");
     }
     Power at = design.at(sizes);
-    Effects effects = design.effects();
+    EffectRange effects = design.effects();
     List<Double> found = new ArrayList<>();
     if (design.alternative() != Alternative.GREATER) {
       search(at, effects, false, power, found);
@@ -45,7 +45,7 @@ public final class DetectableEffect {
   }
 
   private static void search(
-      Power at, Effects effects, boolean above, double power, List<Double> found) {
+      Power at, EffectRange effects, boolean above, double power, List<Double> found) {
     double far = effects.end(above);
     double near = effects.none();
     if (!(at.at(far) >= power)) {

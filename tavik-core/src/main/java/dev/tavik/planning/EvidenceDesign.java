@@ -28,7 +28,7 @@ import dev.tavik.result.Proportion;
  * @param threshold how many times likelier one hypothesis is to be made, above 1
  */
 public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double threshold)
-    implements Evidence {
+    implements BayesFactorDesign {
   private static final long MOST_OBSERVATIONS = 10_000_000;
   private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
@@ -57,8 +57,8 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   }
 
   @Override
-  public Effects effects() {
-    return Effects.ofRate(hypothesis.against());
+  public EffectRange effects() {
+    return EffectRange.ofRate(hypothesis.against());
   }
 
   @Override

@@ -33,7 +33,7 @@ public record PairedDesign(
     double secondOnly,
     Alternative alternative,
     double alpha)
-    implements Design {
+    implements PowerDesign {
   private static final long MOST_EXACT = 1_000_000;
 
   /** Numbers of discordant pairs less likely than this, below the most likely, are left out. */
@@ -79,8 +79,8 @@ public record PairedDesign(
   }
 
   @Override
-  public Effects effects() {
-    return new Effects(secondOnly, 0, 1 - secondOnly);
+  public EffectRange effects() {
+    return new EffectRange(secondOnly, 0, 1 - secondOnly);
   }
 
   @Override

@@ -36,7 +36,7 @@ public record RateDesign(
     Hypothesis hypothesis,
     double alpha,
     @Nullable Long lot)
-    implements Design {
+    implements PowerDesign {
   /** More trials are not gone through exactly. */
   private static final long MOST_EXACT = 10_000_000;
 
@@ -118,8 +118,8 @@ public record RateDesign(
   }
 
   @Override
-  public Effects effects() {
-    return Effects.ofRate(hypothesis.against());
+  public EffectRange effects() {
+    return EffectRange.ofRate(hypothesis.against());
   }
 
   @Override

@@ -44,13 +44,13 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    * The number of observations for a power.
    *
    * @param design the design
-   * @param effect the effect expected, within the design's {@link Design#effects()}
+   * @param effect the effect expected, within the design's {@link PowerDesign#effects()}
    * @param power the power wanted, strictly between 0 and 1
    * @return the number
    * @throws IllegalArgumentException if a number is out of its range
    * @throws NotApplicableException if no number that can be looked at reaches the power
    */
-  public static SampleSize of(Design design, double effect, double power) {
+  public static SampleSize of(PowerDesign design, double effect, double power) {
     return of(design, effect, power, SECONDS);
   }
 
@@ -58,7 +58,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    * The number of observations for a power, found within a time.
    *
    * @param design the design
-   * @param effect the effect expected, within the design's {@link Design#effects()}
+   * @param effect the effect expected, within the design's {@link PowerDesign#effects()}
    * @param power the power wanted, strictly between 0 and 1
    * @param seconds how long an exact search may take, in seconds of an ordinary machine, above 0;
    *     its steps are counted, so that the same search is always made or always declined
@@ -67,14 +67,14 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
    * @throws NotApplicableException if no number that can be looked at reaches the power, or the
    *     search would take longer
    */
-  public static SampleSize of(Design design, double effect, double power, double seconds) {
+  public static SampleSize of(PowerDesign design, double effect, double power, double seconds) {
     Proportion.require("power", power);
     return design.swing() == 0
         ? rising(design, effect, power)
         : new Swinging(design, effect, power, seconds).search();
   }
 
-  private static SampleSize rising(Design design, double effect, double power) {
+  private static SampleSize rising(PowerDesign design, double effect, double power) {
     Groups groups = new Groups(design::sizes, design.most());
     return groups.smallest(n -> design.smooth(n, effect) >= power);
   }
@@ -135,13 +135,13 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
 
   /** Goes through all numbers from well below the first that reaches the power. */
   private static final class Swinging {
-    private final Design design;
+    private final PowerDesign design;
     private final double effect;
     private final double wanted;
     private final double seconds;
     private double worked;
 
-    Swinging(Design design, double effect, double wanted, double seconds) {
+    Swinging(PowerDesign design, double effect, double wanted, double seconds) {
       this.design = design;
       this.effect = effect;
       this.wanted = wanted;
@@ -204,7 +204,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         if (first > 0) {
           requireTime(n, Math.min(design.most(), end));
         }
-        Progress.tell(Progress.Work.SIZES, n, Math.max(n, end));
+        Progress.tell(Progress.Task.SIZES, n, Math.max(n, end));
       }
       if (first == 0 || lastShort == design.most()) {
         throw outOfReach(design.most());

@@ -25,7 +25,7 @@ public record Sampling(@Nullable Long population, double designEffect) {
    * @throws IllegalArgumentException if one is out of its range
    */
   public Sampling {
-    if (population != null && (population < 2 || population > Design.MOST)) {
+    if (population != null && (population < 2 || population > PowerDesign.MOST)) {
       throw new IllegalArgumentException("lot must be from 2 to 10^12, got " + population);
     }
     require(
@@ -60,6 +60,6 @@ public record Sampling(@Nullable Long population, double designEffect) {
   }
 
   long most() {
-    return population == null ? Design.MOST : population;
+    return population == null ? PowerDesign.MOST : population;
   }
 }

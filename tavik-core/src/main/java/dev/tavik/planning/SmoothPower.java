@@ -1,7 +1,7 @@
 package dev.tavik.planning;
 
 /** Power by the normal distribution of one group's size. */
-record SmoothPower(Design design, double first) implements Power {
+record SmoothPower(PowerDesign design, double first) implements Power {
   @Override
   public double at(double effect) {
     return design.smooth(first, effect);

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param alpha the significance level, strictly between 0 and 1
  * @param greatest the largest w that there can be; infinity if it isn't known
  */
-public record TableDesign(int df, double alpha, double greatest) implements Design {
+public record TableDesign(int df, double alpha, double greatest) implements PowerDesign {
   private static final int MOST_DF = 100_000;
 
   private static final double NEARLY_NONE = 1e-4;
@@ -58,8 +58,8 @@ public record TableDesign(int df, double alpha, double greatest) implements Desi
   }
 
   @Override
-  public Effects effects() {
-    return new Effects(0, 0, Math.min(FARTHEST, Math.nextUp(greatest)));
+  public EffectRange effects() {
+    return new EffectRange(0, 0, Math.min(FARTHEST, Math.nextUp(greatest)));
   }
 
   private double critical() {

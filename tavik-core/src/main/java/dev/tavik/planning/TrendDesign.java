@@ -20,7 +20,7 @@ import java.util.stream.IntStream;
  */
 public record TrendDesign(
     List<Double> rates, List<Double> scores, Alternative alternative, double alpha)
-    implements Design {
+    implements PowerDesign {
   /**
    * Checks and copies the parts.
    *
@@ -85,8 +85,8 @@ public record TrendDesign(
   }
 
   @Override
-  public Effects effects() {
-    return new Effects(Double.NaN, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+  public EffectRange effects() {
+    return new EffectRange(Double.NaN, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
   }
 
   @Override

@@ -8,7 +8,7 @@
  * List<Double> found = DetectableEffect.of(cracks, Sizes.of(500), 0.9);
  * }</pre>
  *
- * <p>A {@link dev.tavik.planning.Design} is everything but the effect and the number of
+ * <p>A {@link dev.tavik.planning.PowerDesign} is everything but the effect and the number of
  * observations: of one rate, of two, of pairs, of a table, of a trend, or of a Bayes factor. Power
  * comes from the normal distribution or is exact ({@link dev.tavik.planning.PowerMethod}). What an
  * interval needs is in {@link dev.tavik.planning.Precision}.

@@ -204,17 +204,17 @@ public enum TwoProportionTest implements Method {
           Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second));
     }
     return switch (this) {
-      case FISHER -> CriticalSums.fisher(first, second, hypothesis.alternative(), alpha);
-      case BOSCHLOO -> CriticalSums.boschloo(first, second, hypothesis.alternative(), alpha);
+      case FISHER -> TotalwiseRegion.fisher(first, second, hypothesis.alternative(), alpha);
+      case BOSCHLOO -> TotalwiseRegion.boschloo(first, second, hypothesis.alternative(), alpha);
       case BARNARD ->
           throw new NotApplicableException(
               "isn't offered before data; boschloo hardly differs from it");
       case Z_SEPARATE ->
           hypothesis.against() == 0
-              ? CriticalRows.of(this, first, second, hypothesis, alpha)
-              : CriticalCells.separate(first, second, hypothesis, alpha);
+              ? RowwiseRegion.of(this, first, second, hypothesis, alpha)
+              : CellwiseRegion.separate(first, second, hypothesis, alpha);
       case Z_POOLED, Z_POOLED_CC, SCORE, LIKELIHOOD_RATIO, FISHER_DOUBLED, FISHER_MID_P ->
-          CriticalRows.of(this, first, second, hypothesis, alpha);
+          RowwiseRegion.of(this, first, second, hypothesis, alpha);
     };
   }
 
@@ -268,10 +268,10 @@ public enum TwoProportionTest implements Method {
       long first, long second, double margin, double alpha, double p1, double p2) {
     CriticalPairs small = criticalPairs(first, second, Hypothesis.less(margin), alpha);
     CriticalPairs large = criticalPairs(first, second, Hypothesis.greater(-margin), alpha);
-    if (small instanceof CriticalCells below && large instanceof CriticalCells above) {
+    if (small instanceof CellwiseRegion below && large instanceof CellwiseRegion above) {
       return below.chanceOfBoth(above, p1, p2);
     }
-    return ((CriticalRows) small).chanceOfBoth((CriticalRows) large, p1, p2);
+    return ((RowwiseRegion) small).chanceOfBoth((RowwiseRegion) large, p1, p2);
   }
 
   /**

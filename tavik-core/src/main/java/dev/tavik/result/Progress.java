@@ -10,7 +10,7 @@ public final class Progress {
   private Progress() {}
 
   /** What takes long. */
-  public enum Work {
+  public enum Task {
     /**
      * Worlds are drawn in which a null is true; interrupting the thread ends it with what there is.
      */
@@ -33,7 +33,7 @@ public final class Progress {
      * @param done how much is done
      * @param about how much there is, or may be
      */
-    void at(Work work, long done, long about);
+    void at(Task work, long done, long about);
   }
 
   /**
@@ -60,7 +60,7 @@ public final class Progress {
    * @param done how much is done
    * @param about how much there is, or may be
    */
-  public static void tell(Work work, long done, long about) {
+  public static void tell(Task work, long done, long about) {
     Listener listener = LISTENER.get();
     if (listener != null) {
       listener.at(work, done, about);

@@ -78,7 +78,7 @@ final class Engine {
           return settled();
         }
       }
-      Progress.tell(Progress.Work.DRAWING, all.draws, settings.most());
+      Progress.tell(Progress.Task.DRAWING, all.draws, settings.most());
       if (Thread.currentThread().isInterrupted()) {
         break;
       }

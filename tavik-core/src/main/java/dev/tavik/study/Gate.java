@@ -4,7 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Decidable;
-import dev.tavik.answer.Decision;
+import dev.tavik.answer.TestDecision;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Figures;
@@ -79,7 +79,7 @@ public record Gate(State state, String reason) {
    * @throws IllegalArgumentException if the study tests nothing
    */
   public static Gate of(StudyAnswer study) {
-    List<Decision> decisions = study.decisions();
+    List<TestDecision> decisions = study.decisions();
     List<Gate> held =
         study.answers().stream()
             .filter(each -> undecided(each) || tested(each).findAny().isPresent())
@@ -89,11 +89,14 @@ public record Gate(State state, String reason) {
     if (decisions.isEmpty() && held.isEmpty()) {
       throw new IllegalArgumentException("a gate needs a test, and this study has none");
     }
-    List<Decision> stopping =
+    List<TestDecision> stopping =
         decisions.stream().filter(each -> each.survives() != each.rejectionWanted()).toList();
     if (!stopping.isEmpty()) {
       String named =
-          stopping.stream().limit(MOST_NAMED).map(Decision::name).collect(Collectors.joining("; "));
+          stopping.stream()
+              .limit(MOST_NAMED)
+              .map(TestDecision::name)
+              .collect(Collectors.joining("; "));
       return new Gate(
           State.STOPPED,
           say(

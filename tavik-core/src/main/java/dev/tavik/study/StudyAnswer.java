@@ -7,10 +7,10 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
-import dev.tavik.answer.Decision;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.TestDecision;
 import dev.tavik.answer.Value;
 import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Adjustment;
@@ -72,8 +72,8 @@ public record StudyAnswer(
    *
    * @return the decisions
    */
-  public List<Decision> decisions() {
-    return Decision.of(answers, families, adjustment);
+  public List<TestDecision> decisions() {
+    return TestDecision.of(answers, families, adjustment);
   }
 
   /**
@@ -147,7 +147,7 @@ public record StudyAnswer(
   public Value.Fields over() {
     return Value.fields()
         .with("adjust", adjustment.id())
-        .with("decisions", Value.list(decisions(), Decision::figures))
+        .with("decisions", Value.list(decisions(), TestDecision::figures))
         .with(
             "cautions",
             Value.list(
@@ -158,27 +158,27 @@ public record StudyAnswer(
 
   /** {@return the table of all tests as a reader sees it; nothing where there are not two} */
   public List<Block> summary() {
-    List<Decision> decisions = decisions();
+    List<TestDecision> decisions = decisions();
     return decisions.size() < 2 ? List.of() : Summary.of(decisions, adjustment).blocks();
   }
 
   /**
    * All tests of a study in one table, with what became of each once all are looked at together.
    */
-  private record Summary(List<Decision> decisions, Adjustment adjustment, boolean families) {
+  private record Summary(List<TestDecision> decisions, Adjustment adjustment, boolean families) {
     private static final String RULE =
         "Each group, pair or column of a question counts as a test of its own, any other question as"
             + " one: the test that its verdict rests on.";
 
-    static Summary of(List<Decision> decisions, Adjustment adjustment) {
-      boolean families = decisions.stream().map(Decision::family).distinct().count() > 1;
+    static Summary of(List<TestDecision> decisions, Adjustment adjustment) {
+      boolean families = decisions.stream().map(TestDecision::family).distinct().count() > 1;
       return new Summary(decisions, adjustment, families);
     }
 
     List<Block> blocks() {
       Sheet sheet = Sheet.read(heading(), columns());
       int last = 0;
-      for (Decision each : decisions) {
+      for (TestDecision each : decisions) {
         boolean part = !each.part().isEmpty();
         if (part && each.number() != last) {
           sheet.row(row(new Value.Count(each.number()), each.label()));
@@ -218,7 +218,7 @@ public record StudyAnswer(
       return columns;
     }
 
-    private List<Value> figures(Decision decision) {
+    private List<Value> figures(TestDecision decision) {
       List<Value> figures = new ArrayList<>(List.of(Value.p(decision.test().log10PValue())));
       AdjustedP after = decision.test().adjusted();
       if (adjusted()) {

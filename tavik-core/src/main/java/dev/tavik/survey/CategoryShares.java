@@ -1,7 +1,7 @@
 package dev.tavik.survey;
 
 /** The weighted shares of several categories. */
-final class CategoryShares implements Statistic {
+final class CategoryShares implements FunctionOfSums {
   private final int[] categoryOf;
   private final int categories;
 

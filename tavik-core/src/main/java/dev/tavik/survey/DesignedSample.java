@@ -24,7 +24,7 @@ public final class DesignedSample {
   private static final double ROUNDING = 1e-13;
 
   private final SurveyCounts counts;
-  private final Spread spread;
+  private final VarianceEstimator spread;
   private final List<List<String>> combinations;
   private final double[] totals;
   private final double[] squares;
@@ -32,7 +32,7 @@ public final class DesignedSample {
 
   private DesignedSample(SurveyCounts counts) {
     this.counts = counts;
-    this.spread = Spread.of(counts);
+    this.spread = VarianceEstimator.of(counts);
     this.combinations = counts.combinations();
     this.totals = counts.totals();
     this.squares = counts.squares();
@@ -74,7 +74,7 @@ public final class DesignedSample {
 
   /** {@return whether variances come from replicates} */
   public boolean replicated() {
-    return spread instanceof ReplicateSpread;
+    return spread instanceof ReplicateVariance;
   }
 
   /** {@return how many clusters there are, of rows where there are none; of replicates, these} */
@@ -212,8 +212,8 @@ public final class DesignedSample {
   }
 
   /** The standard errors of functions; infinite where a replicate has no value of one. */
-  private double[] errors(List<Statistic> statistics) {
-    return Arrays.stream(spread.variances(Statistic.of(statistics)))
+  private double[] errors(List<FunctionOfSums> statistics) {
+    return Arrays.stream(spread.variances(FunctionOfSums.of(statistics)))
         .map(each -> Double.isNaN(each) ? Double.POSITIVE_INFINITY : seen(Math.sqrt(each)))
         .toArray();
   }
@@ -223,7 +223,7 @@ public final class DesignedSample {
     return error < ROUNDING ? 0 : error;
   }
 
-  private double error(Statistic statistic) {
+  private double error(FunctionOfSums statistic) {
     return errors(List.of(statistic))[0];
   }
 
@@ -285,9 +285,10 @@ public final class DesignedSample {
 
   /** The standard errors of the differences of each two; infinite where one has no value. */
   private double[][] differences(
-      List<Share> shares, Predicate<Share> has, Function<Share, Statistic> function) {
+      List<Share> shares, Predicate<Share> has, Function<Share, FunctionOfSums> function) {
     List<Share> some = shares.stream().filter(has).toList();
-    double[][] covariance = spread.covariance(Statistic.of(some.stream().map(function).toList()));
+    double[][] covariance =
+        spread.covariance(FunctionOfSums.of(some.stream().map(function).toList()));
     double[][] errors = new double[shares.size()][shares.size()];
     for (int i = 0; i < shares.size(); i++) {
       int one = some.indexOf(shares.get(i));
@@ -402,7 +403,8 @@ public final class DesignedSample {
         columns.size());
     int[] rowOf = combinations.stream().mapToInt(rowAt).toArray();
     int[] columnOf = combinations.stream().mapToInt(columnAt).toArray();
-    Independence independence = new Independence(rowOf, columnOf, rows.size(), columns.size());
+    IndependenceDeviation independence =
+        new IndependenceDeviation(rowOf, columnOf, rows.size(), columns.size());
     double[] p = independence.shares(totals);
     double[][] covariance = spread.covariance(independence);
     double[] away = independence.values(totals);
@@ -433,7 +435,7 @@ public final class DesignedSample {
             .toArray();
     DesignedDeviation deviation =
         DesignedDeviation.of(rows(both), away, expected, covariance, some, df(c -> both[c] >= 0));
-    Strength strength = new Strength(independence);
+    WeightedCramersV strength = new WeightedCramersV(independence);
     return new DesignedTable(
         rows,
         columns,

@@ -80,22 +80,22 @@ final class Share {
   }
 
   /** The share itself. */
-  Statistic plain() {
+  FunctionOfSums plain() {
     return on(Scale.PLAIN);
   }
 
   /** Its logarithm. */
-  Statistic log() {
+  FunctionOfSums log() {
     return on(Scale.LOG);
   }
 
   /** The logarithm of its odds. */
-  Statistic logit() {
+  FunctionOfSums logit() {
     return on(Scale.LOGIT);
   }
 
-  private Statistic on(Scale scale) {
-    return new Statistic() {
+  private FunctionOfSums on(Scale scale) {
+    return new FunctionOfSums() {
       @Override
       public double[] values(double[] totals) {
         return new double[] {value(scale, totals)};

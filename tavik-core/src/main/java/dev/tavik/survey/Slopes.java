@@ -19,7 +19,7 @@ final class Slopes {
     this.slopeOf = slopeOf;
   }
 
-  static Slopes of(Statistic statistic, SurveyCounts counts) {
+  static Slopes of(FunctionOfSums statistic, SurveyCounts counts) {
     double[][] slopes = statistic.slopes(counts.totals());
     double[][] counted = new double[slopes.length][];
     for (int v = 0; v < slopes.length; v++) {

@@ -51,6 +51,7 @@ class PhrasesTest {
   private static final List<Class<?>> KINDS =
       List.of(
           Assumptions.class,
+          BayesFactorPhrases.class,
           Claims.class,
           ComparisonVerdicts.class,
           DesignCautions.class,
@@ -164,7 +165,8 @@ class PhrasesTest {
     }
     Class<?> plain = (Class<?>) type;
     if (plain.isEnum()) {
-      return plain.getEnumConstants()[variant % plain.getEnumConstants().length];
+      List<?> constants = List.of(plain.getEnumConstants());
+      return constants.get(variant % constants.size());
     }
     return switch (plain.getSimpleName()) {
       case "int" -> number;
@@ -174,9 +176,9 @@ class PhrasesTest {
       case "Double" -> variant % 2 == 0 ? null : Double.valueOf(0.25);
       case "boolean" -> variant % 2 == 0;
       case "String" -> "kiln";
-      case "Alternative" -> Alternative.values()[variant % 3];
+      case "Alternative" -> List.of(Alternative.values()).get(variant % 3);
       case "Method" -> ProportionTest.MID_P;
-      case "Hypothesis" -> new Hypothesis(0.05, Alternative.values()[variant % 3]);
+      case "Hypothesis" -> new Hypothesis(0.05, List.of(Alternative.values()).get(variant % 3));
       case "ComparisonClaim" -> claim(variant);
       case "Condition" -> Assumptions.independentTrials();
       case "Verdict" -> Verdict.of("Rows and columns are associated.");
@@ -221,7 +223,7 @@ class PhrasesTest {
   }
 
   private static Interval interval(int variant) {
-    Side side = Side.values()[variant % 3];
+    Side side = List.of(Side.values()).get(variant % 3);
     return switch (variant % 4) {
       case 0 ->
           new Interval(Estimand.PROPORTION, ProportionInterval.WILSON, 0.95, side, 0.02, 0.06);

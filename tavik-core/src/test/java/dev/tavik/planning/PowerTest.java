@@ -48,7 +48,7 @@ class PowerTest {
   void ratesAreSumsOverCounts(ProportionTest test) {
     for (Alternative alternative : Alternative.values()) {
       Hypothesis hypothesis = new Hypothesis(0.3, alternative);
-      Design design = RateDesign.of(test, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
+      PowerDesign design = RateDesign.of(test, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
       Power near = design.at(Sizes.of(4));
       for (int n = 5; n <= 60; n++) {
         int trials = n;
@@ -87,7 +87,7 @@ class PowerTest {
     double first = 0.25;
     double second = 0.1;
     for (Alternative alternative : Alternative.values()) {
-      Design design = new PairedDesign(test, PowerMethod.EXACT, second, alternative, 0.1);
+      PowerDesign design = new PairedDesign(test, PowerMethod.EXACT, second, alternative, 0.1);
       for (int n : new int[] {3, 12, 40}) {
         double sum = 0;
         for (int b = 0; b <= n; b++) {
@@ -108,7 +108,7 @@ class PowerTest {
     double z = Tail.normal(0, 1).valueAbove(0.025) * Math.sqrt(0.08);
     double other = Tail.normal(0, 1).valueAbove(0.2) * Math.sqrt(0.08 - 0.04 * 0.04);
     long n = (long) Math.ceil(Math.pow((z + other) / 0.04, 2));
-    Design design =
+    PowerDesign design =
         new PairedDesign(PairedTest.MCNEMAR, PowerMethod.NORMAL, 0.02, Alternative.TWO_SIDED, 0.05);
     assertThat(SampleSize.of(design, 0.06, 0.8).sizes()).isEqualTo(Sizes.of(n));
   }

@@ -74,7 +74,7 @@ class SampleSizeTest {
         .isEqualTo(wald);
   }
 
-  private static long n(Design design, double effect, double power) {
+  private static long n(PowerDesign design, double effect, double power) {
     SampleSize size = SampleSize.of(design, effect, power);
     assertThat(design.at(size.sizes()).at(effect)).isGreaterThanOrEqualTo(power);
     return size.sizes().first();
@@ -187,18 +187,18 @@ class SampleSizeTest {
             new EvidenceDesign(Hypothesis.twoSided(0.2), BetaPrior.uniform(), 5), 0.2, 0.8));
   }
 
-  private static Design rate(ProportionTest test, Hypothesis hypothesis) {
+  private static PowerDesign rate(ProportionTest test, Hypothesis hypothesis) {
     return RateDesign.of(test, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
   }
 
-  private static Design compare(TwoProportionTest test, Hypothesis hypothesis) {
+  private static PowerDesign compare(TwoProportionTest test, Hypothesis hypothesis) {
     return CompareDesign.of(test, 0.3, hypothesis, 0.05).withTheory(PowerMethod.EXACT);
   }
 
   /** Every number is looked at, also far beyond where the search ended. */
   @ParameterizedTest
   @MethodSource("swinging")
-  void theSmallestAndTheLastingNumber(Design design, double effect, double wanted) {
+  void theSmallestAndTheLastingNumber(PowerDesign design, double effect, double wanted) {
     SampleSize found = SampleSize.of(design, effect, wanted);
     long reach = 2 * found.holdsFrom().first() + 20;
     long first = 0;
@@ -215,7 +215,7 @@ class SampleSizeTest {
   /** A search that starts well below, quicker by its neighbours, finds what every n would. */
   @Test
   void largerSearchesStartBelow() {
-    Design design = rate(ProportionTest.EXACT, Hypothesis.twoSided(0.08));
+    PowerDesign design = rate(ProportionTest.EXACT, Hypothesis.twoSided(0.08));
     SampleSize found = SampleSize.of(design, 0.065, 0.9);
     long first = 0;
     long lastShort = 0;
@@ -244,7 +244,7 @@ class SampleSizeTest {
 
   @ParameterizedTest
   @MethodSource("effects")
-  void effectsGiveBackTheirPower(Design design, Sizes sizes, double power, int many) {
+  void effectsGiveBackTheirPower(PowerDesign design, Sizes sizes, double power, int many) {
     List<Double> effects = DetectableEffect.of(design, sizes, power);
     assertThat(effects).hasSize(many);
     for (double effect : effects) {

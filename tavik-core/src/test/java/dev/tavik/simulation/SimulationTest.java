@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Drawn;
+import dev.tavik.answer.SimulationFinding;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
@@ -328,7 +328,7 @@ class SimulationTest {
                 NullModel.SHUFFLE,
                 Stop.AFTER_ALL)
             .ask();
-    Drawn view = answer.find(Drawn.class).orElseThrow();
+    SimulationFinding view = answer.find(SimulationFinding.class).orElseThrow();
     assertThat(view.tail().method().id()).isEqualTo("exact");
     assertThat(view.agrees(1)).isTrue();
     assertThat(Math.pow(10, view.formulas().get(1))).isCloseTo(view.tail().pValue(), within(0.005));

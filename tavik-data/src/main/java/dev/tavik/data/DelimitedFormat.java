@@ -6,7 +6,7 @@ import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import dev.tavik.result.Figures;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * said; the delimiter found by looking; quoted fields with doubled quotes, delimiters and line ends
  * inside.
  */
-final class DelimitedFormat implements Format {
+final class DelimitedFormat implements SourceFormat {
   private static final int LOOK_AT = 1 << 15;
   private static final int LONGEST_FIELD = 1 << 20;
 
@@ -39,7 +39,7 @@ final class DelimitedFormat implements Format {
   }
 
   @Override
-  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+  public SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) throws IOException {
     said.requireNoSheet(bytes.name());
     Encoding encoding = Encoding.of(bytes, said);
     boolean plain = encoding.charset().equals(StandardCharsets.UTF_8);
@@ -49,7 +49,7 @@ final class DelimitedFormat implements Format {
     try (PushbackReader reader = new PushbackReader(new StrictReader(bytes, encoding), LOOK_AT)) {
       Layout layout = layout(reader);
       if (byEngine(bytes, encoding, layout, said, rows)) {
-        return new Manner(
+        return new SourceDescription(
             layout.inWords() + ", " + encoding.inWords() + ", by columns", layout.remarks());
       }
       if (plain) {
@@ -62,7 +62,7 @@ final class DelimitedFormat implements Format {
         }
         run(bytes.name(), new Fields(rows, layout.above()), reader, layout);
       }
-      return new Manner(layout.inWords() + ", " + encoding.inWords(), layout.remarks());
+      return new SourceDescription(layout.inWords() + ", " + encoding.inWords(), layout.remarks());
     }
   }
 
@@ -83,7 +83,7 @@ final class DelimitedFormat implements Format {
 
   /** Whether a column engine was asked for, is there, and reads this file as it is read here. */
   private static boolean byEngine(
-      Bytes bytes, Encoding encoding, Layout layout, Reading said, RowHandler rows)
+      Bytes bytes, Encoding encoding, Layout layout, ReadOptions said, RowHandler rows)
       throws IOException {
     Optional<Path> file = bytes.file();
     if (said.engineAbove() == Long.MAX_VALUE

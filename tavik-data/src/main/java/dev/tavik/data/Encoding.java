@@ -13,7 +13,7 @@ import java.util.Optional;
 record Encoding(Charset charset, int mark) {
 
   /** What was said, else what a byte-order mark says, else UTF-8. */
-  static Encoding of(Bytes bytes, Reading said) {
+  static Encoding of(Bytes bytes, ReadOptions said) {
     FileHeader beginning = bytes.beginning();
     Encoding marked =
         beginning.startsWith("\u00EF\u00BB\u00BF")

@@ -1,6 +1,6 @@
 package dev.tavik.data;
 
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import dev.tavik.data.SheetRows.Cell;
 import java.io.IOException;
 import java.math.BigDecimal;
@@ -38,7 +38,7 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
   private static final Pattern ORNAMENT =
       Pattern.compile("\"[^\"]*\"|\\\\.|_.|\\[(?!h|m|s)[^]]*]|AM/PM|General|E[+-]");
 
-  Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
+  SourceDescription read(ReadOptions said, Function<String, SheetTaker> takers) throws IOException {
     PackedXml packed = new PackedXml(name, zip);
     Map<String, List<CellRange>> merged = packed.inspect();
     boolean dated = packed.dated();
@@ -54,8 +54,8 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     return read(said, takers, file, merged, false);
   }
 
-  private Manner read(
-      Reading said,
+  private SourceDescription read(
+      ReadOptions said,
       Function<String, SheetTaker> takers,
       Path from,
       Map<String, List<CellRange>> merged,
@@ -78,7 +78,7 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
       }
       List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
       remarks.addAll(taken.end());
-      return new Manner("a spreadsheet (.xlsx), sheet " + sheet.getName(), remarks);
+      return new SourceDescription("a spreadsheet (.xlsx), sheet " + sheet.getName(), remarks);
     } catch (DataException e) {
       throw e;
     } catch (IOException e) {

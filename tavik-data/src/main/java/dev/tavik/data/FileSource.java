@@ -9,20 +9,20 @@ import java.util.zip.ZipException;
 /** A file, whatever its kind: that is found from its first bytes. */
 final class FileSource extends RowSource {
   /** The registry; a new kind of file is a line here, above the last, which takes what is left. */
-  static final List<Format> FORMATS =
+  static final List<SourceFormat> FORMATS =
       List.of(
           new GzipFormat(),
           new ZipFormat(),
           new ParquetFormat(),
           new ForeignFormat(),
-          new JsonFormat(),
+          new JsonRowsFormat(),
           new DelimitedFormat());
 
   private final String path;
   private final SourceOpener opening;
-  private final Reading said;
+  private final ReadOptions said;
 
-  FileSource(String path, SourceOpener opening, Reading said) {
+  FileSource(String path, SourceOpener opening, ReadOptions said) {
     super(path.equals(Sources.STANDARD_INPUT) ? "standard input" : path);
     int member = path.indexOf(".zip#");
     this.path = member < 0 ? path : path.substring(0, member + 4);
@@ -31,10 +31,10 @@ final class FileSource extends RowSource {
   }
 
   @Override
-  protected Manner read(RowHandler rows) {
+  protected SourceDescription read(RowHandler rows) {
     FileState before = FileState.of(opening.path(path));
     try (Bytes bytes = new Bytes(name(), opening.open(path), opening.path(path).orElse(null))) {
-      Manner manner = read(bytes, said, rows);
+      SourceDescription manner = read(bytes, said, rows);
       return before.compared(name(), FileState.of(opening.path(path)), manner);
     } catch (DataException e) {
       // What was found may come of a file that was cut meanwhile.
@@ -48,8 +48,8 @@ final class FileSource extends RowSource {
   }
 
   /** Reads what is of a kind that is known by its beginning. */
-  static Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
-    for (Format format : FORMATS) {
+  static SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) throws IOException {
+    for (SourceFormat format : FORMATS) {
       if (format.takes(bytes.beginning())) {
         return format.read(bytes, said, rows);
       }

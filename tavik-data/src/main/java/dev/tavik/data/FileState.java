@@ -62,7 +62,8 @@ record FileState(boolean known, @Nullable Object key, long size, FileTime writte
    *
    * @throws DataException if it was cut while it was read
    */
-  RowSource.Manner compared(String name, FileState now, RowSource.Manner manner) {
+  RowSource.SourceDescription compared(
+      String name, FileState now, RowSource.SourceDescription manner) {
     requireWhole(name, now);
     String remark =
         !known || now.equals(this)
@@ -78,6 +79,6 @@ record FileState(boolean known, @Nullable Object key, long size, FileTime writte
     }
     List<String> remarks = new ArrayList<>(manner.remarks());
     remarks.add(remark);
-    return new RowSource.Manner(manner.layout(), remarks);
+    return new RowSource.SourceDescription(manner.layout(), remarks);
   }
 }

@@ -2,13 +2,13 @@ package dev.tavik.data;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 /** What can't be read here is known all the same, and named with what to do. */
-final class ForeignFormat implements Format {
+final class ForeignFormat implements SourceFormat {
   private static final String EXPORT = "save it as .xlsx, .ods or CSV";
   private static final String UNPACK = "unpack it first, or pack it by gzip or zip";
 
@@ -57,7 +57,7 @@ final class ForeignFormat implements Format {
   }
 
   @Override
-  public Manner read(Bytes bytes, Reading said, RowHandler rows) {
+  public SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) {
     throw refusal(bytes);
   }
 

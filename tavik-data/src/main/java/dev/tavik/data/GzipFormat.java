@@ -1,11 +1,11 @@
 package dev.tavik.data;
 
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import java.io.IOException;
 import java.util.zip.GZIPInputStream;
 
 /** A file packed by gzip, whatever is in it. */
-final class GzipFormat implements Format {
+final class GzipFormat implements SourceFormat {
   private static final int BUFFER = 1 << 16;
 
   @Override
@@ -14,7 +14,7 @@ final class GzipFormat implements Format {
   }
 
   @Override
-  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+  public SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) throws IOException {
     Bytes.Counted packed = new Bytes.Counted(bytes);
     try (Bytes unpacked =
         new Bytes(

@@ -1,6 +1,6 @@
 package dev.tavik.data;
 
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import dev.tavik.data.SheetRows.Cell;
 import java.io.IOException;
 import java.io.InputStream;
@@ -30,7 +30,7 @@ record OpenSheets(String name, ZipFile zip) {
   private static final int MOST_COLUMNS = 1 << 14;
   private static final long MOST_ROWS = 1 << 20;
 
-  Manner read(Reading said, Function<String, SheetTaker> takers) throws IOException {
+  SourceDescription read(ReadOptions said, Function<String, SheetTaker> takers) throws IOException {
     List<String> names = new ArrayList<>();
     List<Boolean> hidden = new ArrayList<>();
     list(names, hidden);
@@ -50,7 +50,7 @@ record OpenSheets(String name, ZipFile zip) {
         });
     List<String> remarks = new ArrayList<>(sheets.remarks(said, chosen));
     remarks.addAll(taken.end());
-    return new Manner("a spreadsheet (.ods), sheet " + sheet, remarks);
+    return new SourceDescription("a spreadsheet (.ods), sheet " + sheet, remarks);
   }
 
   /** The names of all sheets, and whether each is hidden, which its style says. */

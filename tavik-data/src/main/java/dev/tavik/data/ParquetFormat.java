@@ -1,17 +1,17 @@
 package dev.tavik.data;
 
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import java.io.IOException;
 
 /** A Parquet file, which a column engine reads, where there is one. */
-final class ParquetFormat implements Format {
+final class ParquetFormat implements SourceFormat {
   @Override
   public boolean takes(FileHeader beginning) {
     return beginning.startsWith("PAR1");
   }
 
   @Override
-  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+  public SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) throws IOException {
     said.requireNoSheet(bytes.name());
     ColumnEngine engine =
         ColumnEngine.found()
@@ -26,6 +26,6 @@ final class ParquetFormat implements Format {
           engine.parquet(bytes.name(), file, rows);
           return file;
         });
-    return Manner.of("Parquet");
+    return SourceDescription.of("Parquet");
   }
 }

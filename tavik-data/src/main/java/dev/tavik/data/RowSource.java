@@ -36,7 +36,7 @@ public abstract class RowSource implements CountSource {
    * @return how the data were read
    * @throws DataException if they can't be read, or one of them isn't as it should be
    */
-  protected abstract Manner read(RowHandler rows);
+  protected abstract SourceDescription read(RowHandler rows);
 
   /**
    * Tells how data were read.
@@ -45,7 +45,7 @@ public abstract class RowSource implements CountSource {
    * @param remarks what an analyst should know of how they were understood, such as a title that
    *     was passed over; each the end of a sentence
    */
-  public record Manner(String layout, List<String> remarks) {
+  public record SourceDescription(String layout, List<String> remarks) {
     /**
      * Copies the parts.
      *
@@ -53,7 +53,7 @@ public abstract class RowSource implements CountSource {
      * @param remarks what an analyst should know of how they were understood, such as a title that
      *     was passed over
      */
-    public Manner {
+    public SourceDescription {
       remarks = List.copyOf(remarks);
     }
 
@@ -62,8 +62,8 @@ public abstract class RowSource implements CountSource {
      *
      * @param layout how the rows are laid out, in words
      */
-    public static Manner of(String layout) {
-      return new Manner(layout, List.of());
+    public static SourceDescription of(String layout) {
+      return new SourceDescription(layout, List.of());
     }
   }
 
@@ -100,8 +100,8 @@ public abstract class RowSource implements CountSource {
    * @return how the data were read
    * @throws DataException if they can't be read, or one of them isn't as it should be
    */
-  protected Manner readAll(List<? extends RowHandler> several) {
-    Manner manner = Manner.of("");
+  protected SourceDescription readAll(List<? extends RowHandler> several) {
+    SourceDescription manner = SourceDescription.of("");
     for (RowHandler each : several) {
       manner = read(each);
     }
@@ -207,11 +207,11 @@ public abstract class RowSource implements CountSource {
           IntStream.range(0, names().names().size())
               .mapToObj(column -> new OverviewHandler(name, column))
               .toList();
-      Manner manner = readAll(each);
+      SourceDescription manner = readAll(each);
       return OverviewHandler.overview(each, manner.layout(), manner.remarks());
     }
     OverviewHandler handler = new OverviewHandler(name);
-    Manner manner = read(handler);
+    SourceDescription manner = read(handler);
     return handler.overview(manner.layout(), manner.remarks());
   }
 }

@@ -10,7 +10,7 @@ import java.util.stream.IntStream;
 record Sheets(String file, List<String> names, List<Boolean> hidden) {
 
   /** The position of the sheet that is meant: the one that was said, else the first visible one. */
-  int chosen(Reading said) {
+  int chosen(ReadOptions said) {
     if (names.isEmpty()) {
       throw new DataException(DataException.Code.EMPTY, file + " has no sheet");
     }
@@ -34,7 +34,7 @@ record Sheets(String file, List<String> names, List<Boolean> hidden) {
   }
 
   /** What is to be said of a choice that nobody made. */
-  List<String> remarks(Reading said, int chosen) {
+  List<String> remarks(ReadOptions said, int chosen) {
     return said.sheet().isPresent() || names.size() == 1
         ? List.of()
         : List.of(say("the sheet '%s' is one of %d", names.get(chosen), names.size()));

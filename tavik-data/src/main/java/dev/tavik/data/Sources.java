@@ -36,7 +36,7 @@ public final class Sources {
    * @return the source; it is opened when it is asked
    */
   public static CountSource open(String name, SourceOpener opening) {
-    return open(name, opening, Reading.usual());
+    return open(name, opening, ReadOptions.usual());
   }
 
   /**
@@ -47,7 +47,7 @@ public final class Sources {
    * @param said its encoding, its sheet, the part of that
    * @return the source; it is opened when it is asked
    */
-  public static CountSource open(String name, SourceOpener opening, Reading said) {
+  public static CountSource open(String name, SourceOpener opening, ReadOptions said) {
     return new FileSource(name, opening, said);
   }
 }

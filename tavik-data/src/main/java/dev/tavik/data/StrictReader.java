@@ -65,7 +65,7 @@ public final class StrictReader extends Reader {
    */
   public static Reader of(String name, InputStream bytes) throws IOException {
     Bytes known = new Bytes(name, bytes);
-    return new StrictReader(known, Encoding.of(known, Reading.usual()));
+    return new StrictReader(known, Encoding.of(known, ReadOptions.usual()));
   }
 
   @Override

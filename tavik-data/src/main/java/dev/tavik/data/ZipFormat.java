@@ -1,6 +1,6 @@
 package dev.tavik.data;
 
-import dev.tavik.data.RowSource.Manner;
+import dev.tavik.data.RowSource.SourceDescription;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -14,7 +14,7 @@ import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
 
 /** A zip archive: a spreadsheet of either kind, or files of which one is read. */
-final class ZipFormat implements Format {
+final class ZipFormat implements SourceFormat {
   private static final int MOST_NAMED = 8;
   private static final String OPEN_DOCUMENT = "application/vnd.oasis.opendocument.";
 
@@ -28,14 +28,14 @@ final class ZipFormat implements Format {
   }
 
   @Override
-  public Manner read(Bytes bytes, Reading said, RowHandler rows) throws IOException {
+  public SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) throws IOException {
     return bytes.asFile(file -> read(bytes.name(), file, said, rows));
   }
 
-  private static Manner read(String name, Path file, Reading said, RowHandler rows)
+  private static SourceDescription read(String name, Path file, ReadOptions said, RowHandler rows)
       throws IOException {
     try (ZipFile zip = new ZipFile(file.toFile())) {
-      Optional<Manner> sheet =
+      Optional<SourceDescription> sheet =
           sheet(name, file, zip, said, found -> new SheetRows(name, found, said.range(), rows));
       if (sheet.isPresent()) {
         return sheet.get();
@@ -48,7 +48,7 @@ final class ZipFormat implements Format {
   }
 
   /** Hands over the rows of a spreadsheet. */
-  static void sheet(Bytes bytes, Reading said, Function<String, SheetTaker> takers)
+  static void sheet(Bytes bytes, ReadOptions said, Function<String, SheetTaker> takers)
       throws IOException {
     boolean found =
         bytes.asFile(
@@ -64,8 +64,8 @@ final class ZipFormat implements Format {
     }
   }
 
-  private static Optional<Manner> sheet(
-      String name, Path file, ZipFile zip, Reading said, Function<String, SheetTaker> takers)
+  private static Optional<SourceDescription> sheet(
+      String name, Path file, ZipFile zip, ReadOptions said, Function<String, SheetTaker> takers)
       throws IOException {
     if (zip.getEntry("xl/workbook.xml") != null) {
       return Optional.of(new ExcelSheets(name, file, zip).read(said, takers));
@@ -98,7 +98,7 @@ final class ZipFormat implements Format {
     return Bytes.bounded(name, member::getCompressedSize, zip.getInputStream(member));
   }
 
-  private static ZipEntry member(String name, ZipFile zip, Reading said) {
+  private static ZipEntry member(String name, ZipFile zip, ReadOptions said) {
     List<? extends ZipEntry> members =
         zip.stream()
             .filter(each -> !each.isDirectory() && !LITTER.matcher(each.getName()).find())

@@ -11,10 +11,10 @@
  *
  * <p>Read are delimited text, spreadsheets ({@code .xlsx}, {@code .ods}), arrays of JSON objects
  * and one object after another, each also packed by gzip or zip; Parquet files where there is a
- * {@link dev.tavik.data.ColumnEngine}. {@link dev.tavik.data.Reading} says what a file doesn't: its
- * encoding, the sheet, the part of it. A {@link dev.tavik.data.Codebook} has labels, order and
- * missing codes of its columns; {@link dev.tavik.data.TextTable} reads small tables as people paste
- * them; a {@link dev.tavik.data.Database} is counted where it is.
+ * {@link dev.tavik.data.ColumnEngine}. {@link dev.tavik.data.ReadOptions} says what a file doesn't:
+ * its encoding, the sheet, the part of it. A {@link dev.tavik.data.Codebook} has labels, order and
+ * missing codes of its columns; {@link dev.tavik.data.PastedTable} reads small tables as people
+ * paste them; a {@link dev.tavik.data.Database} is counted where it is.
  *
  * <p>Plain text, of ASCII letters with no more than whole fields in quotes, is read by its bytes in
  * {@code PlainBytes}; from the first row that is not plain on {@code DelimitedFormat} hands it to

@@ -87,7 +87,7 @@ class FormatsTest {
         Sources.open(
                 "log",
                 name -> new ByteArrayInputStream(bytes),
-                Reading.usual().encoding("windows-1252"))
+                ReadOptions.usual().encoding("windows-1252"))
             .count(CountRequest.of("kiln"));
     assertThat(counted.levels(0)).containsExactly("Nörth");
   }
@@ -184,12 +184,13 @@ class FormatsTest {
                 + Files.table(
                     "Log",
                     Files.rows("x,,,", ",kiln,grade,", ",North,sound,7", ",South,cracked,")));
-    Reading part = Reading.usual().sheet("log").range("B2:C3");
+    ReadOptions part = ReadOptions.usual().sheet("log").range("B2:C3");
     CountSource source = Sources.open("log", name -> new ByteArrayInputStream(bytes), part);
     assertThat(source.count(CountRequest.of("kiln", "grade")).counts())
         .isEqualTo(Map.of(List.of("North", "sound"), 1L));
     CountSource second =
-        Sources.open("log", name -> new ByteArrayInputStream(bytes), Reading.usual().sheet("2"));
+        Sources.open(
+            "log", name -> new ByteArrayInputStream(bytes), ReadOptions.usual().sheet("2"));
     assertThatExceptionOfType(DataException.class)
         .isThrownBy(() -> second.count(CountRequest.of("kiln")))
         .withMessageContaining("sheet Log has a value in the cell D3");
@@ -328,8 +329,8 @@ class FormatsTest {
     List<byte[]> tables = new ArrayList<>(List.of(utf8(html), utf8(markdown), utf8(blanks), sheet));
     tables.add(utf8(String.join("\n", lines)));
     for (byte[] table : tables) {
-      List<TextTable.Line> read =
-          TextTable.read("table", name -> new ByteArrayInputStream(table), Reading.usual());
+      List<PastedTable.PastedLine> read =
+          PastedTable.read("table", name -> new ByteArrayInputStream(table), ReadOptions.usual());
       assertThat(read.stream().skip(1).map(line -> line.fields().subList(0, 3)))
           .containsExactly(List.of("North kiln", "14", "386"), List.of("South kiln", "31", "379"));
       assertThat(read.get(0).fields()).contains("cracked", "sound");

@@ -5,7 +5,7 @@ import dev.tavik.answer.Detail;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.Reading;
+import dev.tavik.data.ReadOptions;
 import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
 import dev.tavik.study.cross.CrossQuestion;
@@ -29,7 +29,7 @@ public final class ReadTheWorkbook {
 
   static Answer ask(String sheet, PrintStream out) {
     Tabulation week =
-        Sources.open("week-18.xlsx", DemoFiles::open, Reading.usual().sheet(sheet))
+        Sources.open("week-18.xlsx", DemoFiles::open, ReadOptions.usual().sheet(sheet))
             .count(CountRequest.of("shift", "grade"));
     out.println(week.rows() + " tiles; " + String.join("; ", week.remarks()) + ".");
 

@@ -3,8 +3,8 @@ package dev.tavik.examples;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Drawn;
 import dev.tavik.answer.Posterior;
+import dev.tavik.answer.SimulationFinding;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
@@ -76,7 +76,7 @@ class ExamplesTest {
     assertThat(TenTasks.shares(counts).tests()).isNotEmpty();
     assertThat(TenTasks.cross(counts).test().method()).isEqualTo(TableTest.PEARSON);
     Answer views = TenTasks.otherViews(counts);
-    assertThat(views.find(Drawn.class)).isPresent();
+    assertThat(views.find(SimulationFinding.class)).isPresent();
     assertThat(views.find(Posterior.class)).isPresent();
     assertThat(TenTasks.plan()).isBetween(400L, 800L);
     TenTasks.report(comparison, folder);
@@ -118,8 +118,8 @@ class ExamplesTest {
     try (PrintStream out = new PrintStream(bytes, true, StandardCharsets.UTF_8)) {
       answer = SeeTheNullWorld.shuffle(50_000, out);
     }
-    assertThat(answer.find(Drawn.class).orElseThrow().agrees(0)).isFalse();
-    assertThat(answer.find(Drawn.class).orElseThrow().agrees(1)).isTrue();
+    assertThat(answer.find(SimulationFinding.class).orElseThrow().agrees(0)).isFalse();
+    assertThat(answer.find(SimulationFinding.class).orElseThrow().agrees(1)).isTrue();
     assertThat(bytes.toString(StandardCharsets.UTF_8))
         .contains("50,000 shuffles of 24 successes among 793 trials", "from the normal curve");
   }

@@ -19,7 +19,7 @@ import java.util.function.Function;
  * among the keys of the answer; all digits. Words that a spreadsheet would take for a formula begin
  * with an apostrophe.
  */
-final class CsvFormat implements Format {
+final class CsvFormat implements ReportFormat {
   @Override
   public String write(Document document) {
     StringWriter text = new StringWriter();

@@ -44,7 +44,7 @@ record Document(String title, List<Chapter> chapters, Supplier<Value.Fields> fig
     List<Block> blocks = new ArrayList<>();
     if (!cautions.isEmpty()) {
       blocks.add(Block.heading("Cautions"));
-      cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Manner.WARNING)));
+      cautions.forEach(each -> blocks.add(Block.paragraph(each.message(), Block.Style.WARNING)));
     }
     return blocks;
   }

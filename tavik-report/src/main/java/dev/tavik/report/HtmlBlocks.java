@@ -115,7 +115,7 @@ record HtmlBlocks(int level) implements Block.Writer<List<DomContent>> {
   @Override
   public List<DomContent> paragraph(Block.Paragraph paragraph) {
     return List.of(
-        paragraph.manner() == Block.Manner.UNBROKEN
+        paragraph.manner() == Block.Style.UNBROKEN
             ? line(paragraph.text())
             : p(Visible.of(paragraph.text())));
   }

@@ -17,7 +17,7 @@ import static j2html.TagCreator.tr;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Block;
-import dev.tavik.answer.Decision;
+import dev.tavik.answer.TestDecision;
 import dev.tavik.answer.Value;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.StudyAnswer;
@@ -32,8 +32,8 @@ import java.util.stream.Collectors;
 record HtmlSummary(StudyAnswer study, IntFunction<String> links) {
   DomContent tag() {
     List<Block> opening = study.summary();
-    Map<Integer, List<Decision>> decisions =
-        study.decisions().stream().collect(Collectors.groupingBy(Decision::number));
+    Map<Integer, List<TestDecision>> decisions =
+        study.decisions().stream().collect(Collectors.groupingBy(TestDecision::number));
     StringBuilder rows = new StringBuilder();
     int number = 0;
     for (Answer answer : study.answers()) {
@@ -73,7 +73,7 @@ record HtmlSummary(StudyAnswer study, IntFunction<String> links) {
         .orElse("");
   }
 
-  private void add(List<DomContent> rows, int number, Answer answer, List<Decision> decisions) {
+  private void add(List<DomContent> rows, int number, Answer answer, List<TestDecision> decisions) {
     String label = Chapter.heading(answer, number);
     String verdict = answer.verdict().text();
     String bare = label.replaceFirst("^\\d+\\. ", "") + ": ";
@@ -87,7 +87,7 @@ record HtmlSummary(StudyAnswer study, IntFunction<String> links) {
     cells.addAll(alone ? figures(decisions.get(0)) : List.of(td(), td(), td()));
     rows.add(tr(each(cells, cell -> cell)));
     if (!alone) {
-      for (Decision part : decisions) {
+      for (TestDecision part : decisions) {
         List<DomContent> more = new ArrayList<>();
         more.add(td());
         more.add(th(Visible.of(part.part())).attr("scope", "row").withClass("w part"));
@@ -97,7 +97,7 @@ record HtmlSummary(StudyAnswer study, IntFunction<String> links) {
     }
   }
 
-  private static List<DomContent> figures(Decision decision) {
+  private static List<DomContent> figures(TestDecision decision) {
     TestResult.AdjustedP adjusted = decision.test().adjusted();
     DomContent outcome =
         decision.survives()

@@ -21,7 +21,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** JSON with all digits; what doesn't exist or has no limit is null. */
-final class JsonFormat implements Format {
+final class JsonFormat implements ReportFormat {
   /** Made when the first JSON is written: most answers are read as text. */
   private static final class Made {
     private static final JsonFactory FACTORY = new JsonFactory();

@@ -58,13 +58,13 @@ record Overview(DataOverview overview, List<String> suggestions) {
     StringBuilder line = new StringBuilder(parts[0]);
     for (int i = 1; i < parts.length; i++) {
       if (line.length() + 2 + parts[i].length() + 3 > COMMAND_WIDTH) {
-        blocks.add(Block.paragraph(line + " \\", Block.Manner.UNBROKEN));
+        blocks.add(Block.paragraph(line + " \\", Block.Style.UNBROKEN));
         line = new StringBuilder("    " + parts[i]);
       } else {
         line.append(' ').append(parts[i]);
       }
     }
-    blocks.add(Block.paragraph(line.toString(), Block.Manner.UNBROKEN));
+    blocks.add(Block.paragraph(line.toString(), Block.Style.UNBROKEN));
   }
 
   private static void column(List<Block> blocks, DataOverview.Column column) {
@@ -90,7 +90,7 @@ record Overview(DataOverview overview, List<String> suggestions) {
     blocks.addAll(sheet.reading());
     int more = column.levels().size() - MOST_LEVELS;
     if (more > 0) {
-      blocks.add(Block.paragraph("and " + more + " more levels", Block.Manner.UNBROKEN));
+      blocks.add(Block.paragraph("and " + more + " more levels", Block.Style.UNBROKEN));
     }
   }
 

@@ -14,7 +14,7 @@ import java.util.function.Function;
  * A form for readers, who see the table of all tests above the answers: these are kept aside until
  * all are made.
  */
-interface ReadersFormat extends Format {
+interface ReadersFormat extends ReportFormat {
   /** What stands above the answers. */
   String opening(StudyAnswer decided);
 

@@ -39,9 +39,9 @@ public enum Report {
   private final String ending;
 
   /** Made when one is written: a page's style, for one, needn't be read before. */
-  private final Supplier<Format> format;
+  private final Supplier<ReportFormat> format;
 
-  Report(String ending, Supplier<Format> format) {
+  Report(String ending, Supplier<ReportFormat> format) {
     this.ending = ending;
     this.format = format;
   }
@@ -161,7 +161,7 @@ public enum Report {
   }
 
   private static StudyAnswer written(
-      Format format,
+      ReportFormat format,
       Study study,
       Detail detail,
       Function<Answer, List<Illustration>> pictures,
@@ -227,7 +227,7 @@ public enum Report {
    */
   public static StudyAnswer text(Study study, Detail detail, Screen screen, String whole, Writer to)
       throws IOException {
-    Format format = new TextFormat(screen, whole, "");
+    ReportFormat format = new TextFormat(screen, whole, "");
     return written(format, study, detail, answer -> List.of(), Pages.of(to));
   }
 

@@ -69,8 +69,8 @@ record TextFormat(Screen screen, String whole, String lastLine) implements Reade
 
     @Override
     public Lines paragraph(Block.Paragraph paragraph) {
-      Block.Manner manner = paragraph.manner();
-      return manner == Block.Manner.UNBROKEN
+      Block.Style manner = paragraph.manner();
+      return manner == Block.Style.UNBROKEN
           ? lines.line(manner.first() + paragraph.text())
           : lines.paragraph(manner.first(), manner.others(), paragraph.text());
     }

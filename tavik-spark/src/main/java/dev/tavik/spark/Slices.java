@@ -69,9 +69,9 @@ final class Slices {
             .select(plan.projected().toArray(Column[]::new))
             .mapPartitions(new Counting(plan), parts)
             .repartition(col("slice"), col("sign"), col("key"))
-            .mapPartitions(new Merging(slices), parts)
+            .mapPartitions(new SliceMerger(slices), parts)
             .repartition(1)
-            .mapPartitions(new Merging(slices), parts)
+            .mapPartitions(new SliceMerger(slices), parts)
             .collectAsList();
     List<List<Group>> groups = new ArrayList<>();
     int[] tooMany = new int[slices.size()];
@@ -80,11 +80,11 @@ final class Slices {
     for (Row row : merged) {
       int slice = row.getInt(0);
       if (row.isNullAt(1)) {
-        GroupSums.Part part = Merging.part(row);
+        GroupSums.Part part = SliceMerger.part(row);
         boolean summed = !slices.get(slice).summed().isEmpty();
         groups
             .get(slice)
-            .add(new Group(Merging.key(row), part.rows(), summed ? part.sums() : null));
+            .add(new Group(SliceMerger.key(row), part.rows(), summed ? part.sums() : null));
       } else {
         int place = row.getInt(1);
         tooMany[slice] = place < 0 ? place : slices.get(slice).places().get(place).column();

@@ -68,12 +68,12 @@ final class SparkRows extends RowSource {
   }
 
   @Override
-  protected Manner read(RowHandler handler) {
+  protected SourceDescription read(RowHandler handler) {
     return readAll(List.of(handler));
   }
 
   @Override
-  protected Manner readAll(List<? extends RowHandler> several) {
+  protected SourceDescription readAll(List<? extends RowHandler> several) {
     List<Slice> slices = new ArrayList<>();
     List<RowHandler> asking = new ArrayList<>();
     for (RowHandler each : several) {
@@ -92,7 +92,7 @@ final class SparkRows extends RowSource {
     for (int i = 0; i < slices.size(); i++) {
       hand(gathered.get(i), slices.get(i), asking.get(i));
     }
-    return Manner.of("rows on a cluster");
+    return SourceDescription.of("rows on a cluster");
   }
 
   /** Counts the rows where no column can be handed over. */

@@ -2,6 +2,7 @@ package dev.tavik.spark;
 
 import java.math.BigDecimal;
 import java.util.Comparator;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.apache.spark.sql.Column;
 import org.apache.spark.sql.functions;
@@ -22,14 +23,17 @@ final class Written {
   /** Numbers by their size, then texts by their characters; a missing value first. */
   static final Comparator<@Nullable String> ORDER = Written::compare;
 
+  private static final List<Class<? extends DataType>> DATED =
+      List.of(DateType.class, TimestampType.class, TimestampNTZType.class, NullType.class);
+
+  private static final List<Class<? extends DataType>> SINGLE =
+      List.of(StringType.class, NumericType.class, BooleanType.class);
+
   private Written() {}
 
   /** Whether a column holds one value in each row. */
   static boolean single(DataType type) {
-    return type instanceof StringType
-        || type instanceof NumericType
-        || type instanceof BooleanType
-        || dated(type);
+    return SINGLE.stream().anyMatch(each -> each.isInstance(type)) || dated(type);
   }
 
   /** A column as it is grouped by: dates and times as their text. */
@@ -64,10 +68,7 @@ final class Written {
   }
 
   private static boolean dated(DataType type) {
-    return type instanceof DateType
-        || type instanceof TimestampType
-        || type instanceof TimestampNTZType
-        || type instanceof NullType;
+    return DATED.stream().anyMatch(each -> each.isInstance(type));
   }
 
   /**

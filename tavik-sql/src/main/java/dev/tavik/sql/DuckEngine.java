@@ -30,8 +30,8 @@ public final class DuckEngine implements ColumnEngine {
     String from = "read_parquet(" + literal(pattern(file)) + ")";
     Database database = Database.at(URL).relation(name).timeout(TIMEOUT).build();
     try (Connection engine = connected(database, file)) {
-      Selection selection =
-          new Selection(from, "file_row_number", Dialect.DUCKDB, new Quoting("\""));
+      SelectedRows selection =
+          new SelectedRows(from, "file_row_number", Dialect.DUCKDB, new Quoting("\""));
       new SqlRows(engine, database, rows).read(selection);
     } catch (SQLException e) {
       throw new DataException(
@@ -50,7 +50,7 @@ public final class DuckEngine implements ColumnEngine {
   public boolean text(Path file, char delimiter, int above, List<String> names, RowHandler rows) {
     String columns =
         IntStream.range(0, names.size())
-            .mapToObj(i -> "'" + Selection.column(i) + "': 'VARCHAR'")
+            .mapToObj(i -> "'" + SelectedRows.column(i) + "': 'VARCHAR'")
             .collect(Collectors.joining(", "));
     String missing =
         Missing.WORDS.stream().map(DuckEngine::literal).collect(Collectors.joining(", "));
@@ -69,7 +69,7 @@ public final class DuckEngine implements ColumnEngine {
             + " ignore_errors = false, max_line_size = 4194304)";
     Database database = Database.at(URL).relation("text").timeout(TIMEOUT).build();
     try (Connection engine = connected(database, file)) {
-      if (new SqlRows(engine, database, rows).readAlike(names, Selection.numbered(table))) {
+      if (new SqlRows(engine, database, rows).readAlike(names, SelectedRows.numbered(table))) {
         return true;
       }
     } catch (SQLException e) {

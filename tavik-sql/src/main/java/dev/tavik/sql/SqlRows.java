@@ -27,7 +27,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
   private static final int MOST_GROUPS = 1_000_000;
 
   /** Hands over everything; returns the statement that it took. */
-  String read(Selection selection) throws SQLException {
+  String read(SelectedRows selection) throws SQLException {
     List<Column> all = columns(selection);
     List<Integer> wanted = headed(all.stream().map(Column::name).toList());
     if (rows.need() == RowHandler.Need.NAMES) {
@@ -56,7 +56,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
    * Sums of weights by all other columns; where weights are text, which can't be summed, they are
    * one more column to group by.
    */
-  private String summed(List<Column> all, List<Integer> wanted, Selection selection)
+  private String summed(List<Column> all, List<Integer> wanted, SelectedRows selection)
       throws SQLException {
     List<Integer> sums = rows.summed();
     if (sums.isEmpty() || !sums.stream().allMatch(each -> all.get(each).number())) {
@@ -132,10 +132,12 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
    * Counts text of these columns, if none of its values has blanks at its ends: whether they stood
    * in quotes, and so belong to it, isn't known here.
    */
-  boolean readAlike(List<String> names, Selection selection) throws SQLException {
+  boolean readAlike(List<String> names, SelectedRows selection) throws SQLException {
     List<Integer> wanted = headed(names);
     List<Column> columns =
-        wanted.stream().map(each -> new Column(Selection.column(each), Types.VARCHAR, "")).toList();
+        wanted.stream()
+            .map(each -> new Column(SelectedRows.column(each), Types.VARCHAR, ""))
+            .toList();
     List<List<String>> groups = new ArrayList<>();
     List<Long> counts = new ArrayList<>();
     boolean[] alike = {true};
@@ -184,7 +186,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     return all.get(names.indexOf(matching.get(0)));
   }
 
-  private List<Column> columns(Selection selection) throws SQLException {
+  private List<Column> columns(SelectedRows selection) throws SQLException {
     List<Column> all = new ArrayList<>();
     run(
         selection.nothing(),

@@ -90,7 +90,7 @@ public final class SqlSource extends RowSource {
   }
 
   @Override
-  protected Manner read(RowHandler rows) {
+  protected SourceDescription read(RowHandler rows) {
     try (Connection connection = connected()) {
       Dialect dialect = Dialect.of(connection.getMetaData().getDatabaseProductName());
       begin(connection, dialect);
@@ -116,13 +116,13 @@ public final class SqlSource extends RowSource {
   }
 
   /** Everything happens in one transaction, and a query of the user is the last of it. */
-  private Manner counted(Connection connection, Dialect dialect, RowHandler rows)
+  private SourceDescription counted(Connection connection, Dialect dialect, RowHandler rows)
       throws SQLException {
     String warning = rows.overviews() || database.showsSql() ? dialect.warning(connection) : "";
-    Selection selection = selection(connection, dialect);
+    SelectedRows selection = selection(connection, dialect);
     try {
       String sql = new SqlRows(connection, database, rows).read(selection);
-      return new Manner(
+      return new SourceDescription(
           "a relation of " + connection.getMetaData().getDatabaseProductName(),
           Stream.of(database.showsSql() ? "counted by " + sql : "", warning)
               .filter(each -> !each.isEmpty())
@@ -207,13 +207,13 @@ public final class SqlSource extends RowSource {
         DataException.Code.UNREADABLE, "%s can't be read from the database: %s", name(), said);
   }
 
-  private Selection selection(Connection connection, Dialect dialect) throws SQLException {
+  private SelectedRows selection(Connection connection, Dialect dialect) throws SQLException {
     String quote = connection.getMetaData().getIdentifierQuoteString().strip();
     Quoting quoting = new Quoting(quote.isEmpty() ? "\"" : quote);
     Optional<String> query = database.query();
     if (query.isPresent()) {
-      String sql = Selection.query(query.get());
-      Selection selection = Selection.ofQuery(sql, dialect, quoting);
+      String sql = SelectedRows.query(query.get());
+      SelectedRows selection = SelectedRows.ofQuery(sql, dialect, quoting);
       dialect.requireOneSelect(connection, sql, selection.nothing());
       return selection;
     }
@@ -221,7 +221,7 @@ public final class SqlSource extends RowSource {
     String from =
         relation.schema().map(schema -> quoting.quoted(schema) + ".").orElse("")
             + quoting.quoted(relation.name());
-    return new Selection(
+    return new SelectedRows(
         from, relation.table() ? dialect.place(connection, from) : "", dialect, quoting);
   }
 

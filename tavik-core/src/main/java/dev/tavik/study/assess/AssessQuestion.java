@@ -18,8 +18,8 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.simulation.Performance;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -38,8 +38,8 @@ public record AssessQuestion(
     List<Long> sizes,
     List<Double> rates,
     Alternative alternative,
-    Choices<Method, Method> choices)
-    implements Question, Choosing<AssessQuestion, Method, Method> {
+    InferenceOptions<Method, Method> choices)
+    implements Question, InferenceSettings<AssessQuestion, Method, Method> {
 
   /**
    * Checks the parts.
@@ -91,7 +91,7 @@ public record AssessQuestion(
         List.of(n),
         rates,
         Alternative.TWO_SIDED,
-        Choices.of(
+        InferenceOptions.of(
             List.of(ProportionTest.SCORE, ProportionTest.EXACT),
             List.of(
                 ProportionInterval.WALD,
@@ -115,7 +115,7 @@ public record AssessQuestion(
         List.of(first, second),
         rates,
         Alternative.TWO_SIDED,
-        Choices.of(
+        InferenceOptions.of(
             List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER),
             List.of(DifferenceInterval.WALD, DifferenceInterval.NEWCOMBE, DifferenceInterval.MEE)));
   }
@@ -139,7 +139,7 @@ public record AssessQuestion(
   }
 
   @Override
-  public AssessQuestion choices(Choices<Method, Method> changed) {
+  public AssessQuestion choices(InferenceOptions<Method, Method> changed) {
     return new AssessQuestion(label, sizes, rates, alternative, changed);
   }
 
@@ -155,9 +155,9 @@ public record AssessQuestion(
         .concluded(Verdict.of(found.conclusion()));
   }
 
-  private List<Assessed.Line> ofRate() {
+  private List<Assessed.AssessedRate> ofRate() {
     Performance performance = Performance.ofRate(sizes.get(0));
-    List<Assessed.Line> lines = new ArrayList<>();
+    List<Assessed.AssessedRate> lines = new ArrayList<>();
     for (double p : rates) {
       List<Assessed.Covered> covered =
           intervals().stream()
@@ -176,14 +176,14 @@ public record AssessQuestion(
                           method,
                           performance.rejects(method, new Hypothesis(p, alternative), alpha(), p)))
               .toList();
-      lines.add(new Assessed.Line(List.of(p), covered, rejecting, 0));
+      lines.add(new Assessed.AssessedRate(List.of(p), covered, rejecting, 0));
     }
     return lines;
   }
 
-  private List<Assessed.Line> ofComparison() {
+  private List<Assessed.AssessedRate> ofComparison() {
     Performance performance = Performance.ofComparison(sizes.get(0), sizes.get(1));
-    List<Assessed.Line> lines = new ArrayList<>();
+    List<Assessed.AssessedRate> lines = new ArrayList<>();
     for (int i = 0; i < rates.size(); i += 2) {
       double p1 = rates.get(i);
       double p2 = rates.get(i + 1);
@@ -206,7 +206,7 @@ public record AssessQuestion(
                               method, new Hypothesis(0, alternative), alpha(), p1, p2)))
               .toList();
       lines.add(
-          new Assessed.Line(
+          new Assessed.AssessedRate(
               List.of(p1, p2),
               covered,
               rejecting,

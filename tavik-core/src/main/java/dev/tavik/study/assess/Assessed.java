@@ -24,7 +24,7 @@ import java.util.stream.Collectors;
  * @param asked the question
  * @param lines one for each true rate, or pair of rates
  */
-public record Assessed(AssessQuestion asked, List<Line> lines) implements Finding {
+public record Assessed(AssessQuestion asked, List<AssessedRate> lines) implements Finding {
 
   /**
    * Copies the list.
@@ -44,7 +44,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
    * @param tests the tests
    * @param drawn how many pairs of outcomes were drawn; 0 where all were gone through
    */
-  public record Line(
+  public record AssessedRate(
       List<Double> rates, List<Covered> intervals, List<Rejecting> tests, int drawn) {
     /**
      * Copies the lists.
@@ -54,7 +54,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
      * @param tests the tests
      * @param drawn how many pairs of outcomes were drawn
      */
-    public Line {
+    public AssessedRate {
       rates = List.copyOf(rates);
       intervals = List.copyOf(intervals);
       tests = List.copyOf(tests);
@@ -167,7 +167,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
     return blocks;
   }
 
-  private static String truth(Line line) {
+  private static String truth(AssessedRate line) {
     return line.rates().stream().map(Figures::exactPercent).collect(Collectors.joining(" and "));
   }
 
@@ -184,7 +184,7 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
             Column.numbers("too low"),
             Column.numbers("too high"),
             Column.numbers("length"));
-    for (Line line : lines) {
+    for (AssessedRate line : lines) {
       String truth = truth(line);
       for (Covered each : line.intervals()) {
         Coverage coverage = each.coverage();
@@ -212,13 +212,13 @@ public record Assessed(AssessQuestion asked, List<Line> lines) implements Findin
             say(
                 "Tests at alpha %s: the chance that they reject, %s",
                 Figures.plain(asked.alpha()),
-                lines.stream().allMatch(Line::underNull)
+                lines.stream().allMatch(AssessedRate::underNull)
                     ? "their true size"
                     : "size where the rates are equal, else power"),
             Column.words(),
             Column.words(),
             Column.numbers(""));
-    for (Line line : lines) {
+    for (AssessedRate line : lines) {
       String truth = truth(line);
       for (Rejecting each : line.tests()) {
         sheet.row(truth, each.method().id(), Value.Share.FINE.of(each.rejects()));

@@ -18,9 +18,9 @@ import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.DirectedTest;
-import dev.tavik.study.parts.Extent;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -47,7 +47,7 @@ final class CompareAnalysis {
     boolean holds =
         PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
     CompareFound found = new CompareAnalysis(question, holds).found();
-    List<Finding> belief = CompareBelief.of(question, Extent.WHOLE);
+    List<Finding> belief = CompareBelief.of(question, BayesianDetail.WHOLE);
     return Answer.to(question, AnswerKind.COMPARE, question.label())
         .worded(
             found.tests(),
@@ -104,7 +104,7 @@ final class CompareAnalysis {
     return intervals;
   }
 
-  private Preference preference() {
+  private VerdictBasis preference() {
     TwoProportionTest wanted =
         !settings.plain()
             ? TwoProportionTest.SCORE
@@ -115,7 +115,7 @@ final class CompareAnalysis {
             .findFirst()
             .orElseGet(
                 () -> settings.tests().stream().filter(this::made).findFirst().orElseThrow());
-    return new Preference(test, partner(test), reason(test));
+    return new VerdictBasis(test, partner(test), reason(test));
   }
 
   private boolean made(TwoProportionTest method) {

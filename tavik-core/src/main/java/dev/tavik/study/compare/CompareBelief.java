@@ -2,23 +2,23 @@ package dev.tavik.study.compare;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Belief;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
+import dev.tavik.answer.PosteriorSummary;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.Credible;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.BayesFactorPhrases;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.parts.Extent;
-import dev.tavik.study.parts.Likelier;
+import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,14 +31,14 @@ final class CompareBelief {
   private final CompareQuestion question;
   private final CompareSettings settings;
   private final BayesSettings view;
-  private final Extent extent;
+  private final BayesianDetail extent;
   private final Alternative alternative;
   private final Tally first;
   private final Tally second;
   private final ComparedRates rates;
   private final List<Finding> findings = new ArrayList<>();
 
-  private CompareBelief(CompareQuestion question, BayesSettings view, Extent extent) {
+  private CompareBelief(CompareQuestion question, BayesSettings view, BayesianDetail extent) {
     this.question = question;
     this.settings = question.settings();
     this.view = view;
@@ -58,7 +58,7 @@ final class CompareBelief {
    * @param question the question; no view is asked for where its settings have none
    * @param extent how much of it
    */
-  static List<Finding> of(CompareQuestion question, Extent extent) {
+  static List<Finding> of(CompareQuestion question, BayesianDetail extent) {
     BayesSettings view = question.settings().bayes();
     return view == null ? List.of() : new CompareBelief(question, view, extent).findings();
   }
@@ -70,7 +70,7 @@ final class CompareBelief {
                 "Bayesian view, prior " + view.prior() + " for each rate",
                 Priors.fields(view.prior()).with("alternative", alternative.id()),
                 log,
-                Likelier.words(log, different(), same()))
+                BayesFactorPhrases.words(log, different(), same()))
             .between(different(), same());
     findings.add(posterior);
     believe(posterior);
@@ -79,7 +79,7 @@ final class CompareBelief {
         posterior,
         findings,
         "With other priors, around one half and around the common rate observed",
-        extent == Extent.BRIEF ? List.of() : priors(first, second),
+        extent == BayesianDetail.BRIEF ? List.of() : priors(first, second),
         prior -> ComparedRates.logBayesFactor(first, second, alternative, prior));
     return findings;
   }
@@ -98,8 +98,8 @@ final class CompareBelief {
             Column.words(),
             Column.numbers(""));
     for (Estimand measure : ComparedRates.MEASURES) {
-      if (extent == Extent.WHOLE || measure == ComparedRates.MEASURES.get(0)) {
-        Belief belief = belief(measure);
+      if (extent == BayesianDetail.WHOLE || measure == ComparedRates.MEASURES.get(0)) {
+        PosteriorSummary belief = belief(measure);
         posterior.belief(belief);
         rows(sheet, belief);
       }
@@ -107,19 +107,19 @@ final class CompareBelief {
     findings.add(sheet);
   }
 
-  private Belief belief(Estimand measure) {
+  private PosteriorSummary belief(Estimand measure) {
     Credible equalTailed = rates.equalTailed(measure, settings.level());
-    return new Belief(
+    return new PosteriorSummary(
         measure,
         "",
         rates.mean(measure),
         rates.median(measure),
-        extent == Extent.BRIEF
+        extent == BayesianDetail.BRIEF
             ? List.of(equalTailed)
             : List.of(equalTailed, rates.highestDensity(measure, settings.level())));
   }
 
-  private static void rows(Sheet sheet, Belief belief) {
+  private static void rows(Sheet sheet, PosteriorSummary belief) {
     Estimand quantity = belief.quantity();
     for (Credible interval : belief.credible()) {
       boolean begins = interval.kind() == Credible.Kind.EQUAL_TAILED;

@@ -14,7 +14,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
@@ -75,7 +75,7 @@ final class CompareCautions {
     return found.cautions;
   }
 
-  static List<Caution> levelAlpha(Choosing<?, ?, ?> chosen, ComparisonClaim claim) {
+  static List<Caution> levelAlpha(InferenceSettings<?, ?, ?> chosen, ComparisonClaim claim) {
     return DecisionCautions.levelAlpha(
         chosen, TestCautions.rejected(), claim.goal() == ComparisonGoal.EQUIVALENT);
   }

@@ -35,9 +35,9 @@ import dev.tavik.result.NumberNeeded;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DirectedTest;
-import dev.tavik.study.parts.Effects;
-import dev.tavik.study.parts.LookUp;
+import dev.tavik.study.parts.GroupEstimates;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.TailCommands;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -63,7 +63,7 @@ final class CompareFindings {
   }
 
   Answer answer(List<Finding> bayes, List<Caution> cautions) {
-    List<Estimate> estimates = Effects.of(found.first(), found.second());
+    List<Estimate> estimates = GroupEstimates.of(found.first(), found.second());
     Optional<NumberNeeded> needed = numberNeeded();
     List<Estimate> all = new ArrayList<>(estimates);
     needed.ifPresent(
@@ -97,7 +97,7 @@ final class CompareFindings {
         .addAll(bayes)
         .addAll(asTable())
         .add(Workings.of(this::working))
-        .addAll(LookUp.of(first, second, found.tests()))
+        .addAll(TailCommands.of(first, second, found.tests()))
         .conditions(conditions(found))
         .cautions(cautions)
         .concluded(found.verdict());
@@ -286,7 +286,7 @@ final class CompareFindings {
                 Finding.say(
                     Block.paragraph(
                         "not made: " + String.join(", ", methods) + ": " + reason + ".",
-                        Block.Manner.HANGING))));
+                        Block.Style.HANGING))));
   }
 
   private Intervals intervals(Optional<NumberNeeded> needed) {

@@ -10,13 +10,13 @@ import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DirectedTest;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.VerdictBasis;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What the methods made of two proportions; verdict, cautions and findings are read off it. */
 record CompareFound(
-    CompareQuestion question, Made made, List<Interval> intervals, Preference preference) {
+    CompareQuestion question, Made made, List<Interval> intervals, VerdictBasis preference) {
 
   /** Tests, those that declined, and the one-sided ones behind a p-value. */
   record Made(List<TestResult> tests, List<NotApplicable> refusals, List<DirectedTest> oneSided) {

@@ -9,9 +9,9 @@ import dev.tavik.phrase.SampleCautions;
 import dev.tavik.proportion.HomogeneityTest;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Holm;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -32,7 +32,7 @@ final class CompareGroupsAnalysis {
     List<CompareFound> pairs = adjusted(found(pairs()));
     List<List<Caution>> cautions = pairs.stream().map(CompareCautions::of).toList();
     List<Caution> common = cautions.isEmpty() ? List.of() : DataCautions.common(cautions);
-    Extent extent = Extent.of(pairs.size());
+    BayesianDetail extent = BayesianDetail.of(pairs.size());
     // Pairs don't depend on one another; their order stays.
     List<Answer> answers =
         IntStream.range(0, pairs.size())

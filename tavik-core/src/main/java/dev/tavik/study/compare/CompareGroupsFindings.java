@@ -11,8 +11,8 @@ import dev.tavik.answer.Condition;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
-import dev.tavik.answer.Selection;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.ShownMembers;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -81,18 +81,18 @@ final class CompareGroupsFindings {
   private void observed(Answer.Builder answer) {
     List<NamedTally> groups = question.groups();
     Sheet whole = Observed.groups("Observed", groups);
-    if (!Selection.needed(groups.size())) {
+    if (!ShownMembers.needed(groups.size())) {
       answer.add(whole);
       return;
     }
-    int half = Selection.MOST_ROWS / 2;
+    int half = ShownMembers.MOST_ROWS / 2;
     answer
         .add(
             Observed.groups(
                     say(
                         "Observed, the %d highest and the %d lowest rates of %s groups",
                         half, half, Figures.count(groups.size())),
-                    Selection.ends(groups, group -> group.tally().proportion()))
+                    ShownMembers.ends(groups, group -> group.tally().proportion()))
                 .at(Depth.CUT))
         .add(Finding.say(new Block.Rest("All groups")).at(Depth.CUT))
         .add(whole.at(Depth.WHOLE));
@@ -109,7 +109,7 @@ final class CompareGroupsFindings {
 
   private void pairs(Answer.Builder answer) {
     Depth whole = Depth.ALWAYS;
-    if (Selection.needed(pairs.size())) {
+    if (ShownMembers.needed(pairs.size())) {
       whole = Depth.WHOLE;
       answer
           .add(clearest().at(Depth.CUT))
@@ -130,7 +130,7 @@ final class CompareGroupsFindings {
 
   private Sheet clearest() {
     List<CompareFound> shown =
-        Selection.first(
+        ShownMembers.first(
             pairs, Comparator.comparingDouble(pair -> pair.preferredTest().log10PValue()));
     boolean points = pairs.get(0).preferredInterval().quantity() == Estimand.DIFFERENCE;
     Sheet sheet =

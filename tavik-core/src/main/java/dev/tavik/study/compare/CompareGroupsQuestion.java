@@ -7,7 +7,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.count.NamedTally;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.study.Adjustable;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -33,7 +33,7 @@ public record CompareGroupsQuestion(
     @Nullable String baseline,
     CompareSettings settings,
     @Nullable Provenance from)
-    implements Adjustable<
+    implements InferenceQuestion<
         CompareGroupsQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
   /** The largest number of groups. */
   public static final int MOST_GROUPS = 1000;

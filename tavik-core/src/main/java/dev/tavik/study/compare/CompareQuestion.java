@@ -6,8 +6,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.Adjustable;
 import dev.tavik.study.BayesSettings;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
@@ -27,7 +27,8 @@ public record CompareQuestion(
     NamedTally second,
     CompareSettings settings,
     @Nullable Provenance from)
-    implements Adjustable<CompareQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
+    implements InferenceQuestion<
+        CompareQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
    * A question with the usual settings, as {@link CompareSettings#usual} says; the groups are

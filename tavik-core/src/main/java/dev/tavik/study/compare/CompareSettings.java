@@ -16,8 +16,8 @@ import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -31,9 +31,9 @@ import org.jspecify.annotations.Nullable;
  */
 public record CompareSettings(
     ComparisonClaim claim,
-    Choices<TwoProportionTest, ComparisonInterval> choices,
+    InferenceOptions<TwoProportionTest, ComparisonInterval> choices,
     @Nullable BayesSettings bayes)
-    implements Choosing<CompareSettings, TwoProportionTest, ComparisonInterval> {
+    implements InferenceSettings<CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
    * Checks that the parts go together.
@@ -59,7 +59,7 @@ public record CompareSettings(
   public static CompareSettings usual() {
     return new CompareSettings(
         ComparisonClaim.NO_DIFFERENCE,
-        Choices.of(
+        InferenceOptions.of(
             List.of(),
             List.of(
                 DifferenceInterval.MEE,
@@ -220,7 +220,7 @@ public record CompareSettings(
   }
 
   @Override
-  public CompareSettings choices(Choices<TwoProportionTest, ComparisonInterval> changed) {
+  public CompareSettings choices(InferenceOptions<TwoProportionTest, ComparisonInterval> changed) {
     return new CompareSettings(claim, changed, bayes);
   }
 }

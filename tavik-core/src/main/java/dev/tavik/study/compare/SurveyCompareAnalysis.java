@@ -14,12 +14,12 @@ import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
-import dev.tavik.study.parts.Preference;
 import dev.tavik.study.parts.Refusals;
+import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
@@ -37,7 +37,7 @@ final class SurveyCompareAnalysis {
   private final SurveyCompareQuestion question;
   private final ComparisonClaim claim;
   private final DesignedSample sample;
-  private final Design design;
+  private final DesignFindings design;
   private final Predicate<List<String>> success;
   private final List<List<DesignedComparison>> comparisons;
 
@@ -45,7 +45,7 @@ final class SurveyCompareAnalysis {
     this.question = question;
     this.claim = question.claim();
     this.sample = DesignedSample.of(question.counts());
-    this.design = new Design(sample);
+    this.design = new DesignFindings(sample);
     this.success = unit -> question.success().contains(unit.get(0));
     this.comparisons = sample.comparisons(1, question.groups(), success);
   }
@@ -192,7 +192,7 @@ final class SurveyCompareAnalysis {
         without);
   }
 
-  private static Preference preference(List<TestResult> tests, List<Interval> intervals) {
+  private static VerdictBasis preference(List<TestResult> tests, List<Interval> intervals) {
     SurveyComparisonTest test = (SurveyComparisonTest) tests.get(0).method();
     SurveyComparisonInterval interval =
         (SurveyComparisonInterval)
@@ -205,7 +205,7 @@ final class SurveyCompareAnalysis {
                         intervals.isEmpty()
                             ? SurveyComparisonInterval.WALD
                             : intervals.get(0).method());
-    return new Preference(
+    return new VerdictBasis(
         test,
         interval,
         test == SurveyComparisonTest.T_DIFFERENCE

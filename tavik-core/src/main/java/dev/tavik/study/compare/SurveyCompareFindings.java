@@ -28,7 +28,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
@@ -44,9 +44,9 @@ import java.util.List;
 final class SurveyCompareFindings {
   private final SurveyCompareQuestion question;
   private final ComparisonClaim claim;
-  private final Design design;
+  private final DesignFindings design;
 
-  SurveyCompareFindings(SurveyCompareQuestion question, Design design) {
+  SurveyCompareFindings(SurveyCompareQuestion question, DesignFindings design) {
     this.question = question;
     this.claim = question.claim();
     this.design = design;
@@ -59,7 +59,7 @@ final class SurveyCompareFindings {
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
             .add(design.fact())
             .add(new Estimates(estimates(pair)))
-            .add(Design.groups(pair.groups()))
+            .add(DesignFindings.groups(pair.groups()))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
             .add(effects(pair))
@@ -79,11 +79,11 @@ final class SurveyCompareFindings {
     answer.add(simple(pair));
     if (alone && pair.decided()) {
       answer.addAll(
-          Design.planned(
+          DesignFindings.planned(
               say(
                   "compare --base %s --expect %s",
-                  Design.rate(pair.compared().second().value()),
-                  Design.rate(pair.compared().first().value())),
+                  DesignFindings.rate(pair.compared().second().value()),
+                  DesignFindings.rate(pair.compared().first().value())),
               SurveyComparisonInterval.WALD.of(pair.compared(), question.level(), Side.TWO_SIDED),
               effect(pair.compared())));
     }
@@ -113,8 +113,10 @@ final class SurveyCompareFindings {
         .with("designEffect", effect(pair.compared()));
   }
 
-  private static Value.Fields named(Design.Group group) {
-    return Value.fields().with("label", group.name()).and(Design.figures(group.proportion()));
+  private static Value.Fields named(DesignFindings.Group group) {
+    return Value.fields()
+        .with("label", group.name())
+        .and(DesignFindings.figures(group.proportion()));
   }
 
   private static List<Estimate> estimates(SurveyPair pair) {
@@ -241,7 +243,7 @@ final class SurveyCompareFindings {
       TestResult overall,
       List<Caution> cautions,
       Verdict verdict) {
-    List<Design.Group> groups =
+    List<DesignFindings.Group> groups =
         question.groups().stream()
             .map(
                 name ->
@@ -262,7 +264,7 @@ final class SurveyCompareFindings {
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
             .add(design.fact())
             .add(Finding.fact("groups", Value.list(groups, SurveyCompareFindings::named)))
-            .add(Design.groups(groups))
+            .add(DesignFindings.groups(groups))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
             .add(together)

@@ -7,8 +7,8 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.ComparisonClaim;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
@@ -38,10 +38,10 @@ public record SurveyCompareQuestion(
     List<String> groups,
     @Nullable String baseline,
     ComparisonClaim claim,
-    Choices<SurveyComparisonTest, SurveyComparisonInterval> choices,
+    InferenceOptions<SurveyComparisonTest, SurveyComparisonInterval> choices,
     @Nullable Provenance from)
     implements Question,
-        Choosing<SurveyCompareQuestion, SurveyComparisonTest, SurveyComparisonInterval> {
+        InferenceSettings<SurveyCompareQuestion, SurveyComparisonTest, SurveyComparisonInterval> {
 
   /** So many groups make 4,950 pairs. */
   public static final int MOST_GROUPS = 100;
@@ -97,7 +97,7 @@ public record SurveyCompareQuestion(
         counts.units().levels(1),
         null,
         ComparisonClaim.NO_DIFFERENCE,
-        Choices.of(
+        InferenceOptions.of(
             List.of(SurveyComparisonTest.T_DIFFERENCE), List.of(SurveyComparisonInterval.values())),
         null);
   }
@@ -157,7 +157,7 @@ public record SurveyCompareQuestion(
 
   @Override
   public SurveyCompareQuestion choices(
-      Choices<SurveyComparisonTest, SurveyComparisonInterval> changed) {
+      InferenceOptions<SurveyComparisonTest, SurveyComparisonInterval> changed) {
     return new SurveyCompareQuestion(
         label, counts, success, groups, baseline, claim, changed, from);
   }

@@ -5,9 +5,9 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DirectedTest;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedComparison;
 import java.util.List;
 
@@ -33,17 +33,17 @@ record SurveyPair(
     List<NotApplicable> refusals,
     List<Interval> intervals,
     List<NotApplicable> without,
-    Preference preference) {
+    VerdictBasis preference) {
 
-  Design.Group first() {
-    return new Design.Group(one, compared.first());
+  DesignFindings.Group first() {
+    return new DesignFindings.Group(one, compared.first());
   }
 
-  Design.Group second() {
-    return new Design.Group(two, compared.second());
+  DesignFindings.Group second() {
+    return new DesignFindings.Group(two, compared.second());
   }
 
-  List<Design.Group> groups() {
+  List<DesignFindings.Group> groups() {
     return List.of(first(), second());
   }
 

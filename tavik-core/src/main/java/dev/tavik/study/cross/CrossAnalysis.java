@@ -211,7 +211,7 @@ final class CrossAnalysis {
     return Finding.say(
         Block.paragraph(
             "not made: " + refusal.method().id() + " " + refusal.reason() + ".",
-            Block.Manner.HANGING));
+            Block.Style.HANGING));
   }
 
   static Sheet strengths(String title, double level) {

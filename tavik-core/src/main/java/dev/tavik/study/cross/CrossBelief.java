@@ -10,10 +10,10 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.SamplingPlan;
+import dev.tavik.phrase.BayesFactorPhrases;
 import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.study.parts.Likelier;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
@@ -63,7 +63,7 @@ final class CrossBelief {
                 say(
                     "With %s: %s",
                     settings.plan().words(),
-                    Likelier.words(log, "an association", "independence")
+                    BayesFactorPhrases.words(log, "an association", "independence")
                         .replaceFirst("^The", "the")))
             .with("plans", Value.list(plans, CrossBelief::figures)));
     findings.add(shown(plans));
@@ -73,7 +73,7 @@ final class CrossBelief {
             Finding.say(
                 Block.paragraph(
                     "not made: " + each.plan().id() + " " + each.refused() + ".",
-                    Block.Manner.HANGING)));
+                    Block.Style.HANGING)));
       }
     }
     return findings;

@@ -28,7 +28,7 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.DrawnMethod;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.parts.DrawnTest;
-import dev.tavik.study.parts.Effects;
+import dev.tavik.study.parts.GroupEstimates;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
@@ -72,7 +72,7 @@ final class CrossFindings {
                     "hypothesis", CrossAnalysis.hypothesis("independence", settings.alpha())));
     List<Interval> intervals = rates == null ? List.of() : intervals(rates);
     if (rates != null) {
-      estimates.addAll(Effects.of(rates.first(), rates.second()));
+      estimates.addAll(GroupEstimates.of(rates.first(), rates.second()));
     }
     answer
         .add(new Estimates(estimates))
@@ -194,7 +194,7 @@ final class CrossFindings {
                   say(
                       "scores of the %s: %s",
                       what, scores.stream().map(Figures::plain).collect(Collectors.joining(", "))),
-                  Block.Manner.HANGING)));
+                  Block.Style.HANGING)));
     }
   }
 
@@ -249,7 +249,7 @@ final class CrossFindings {
             Column.numbers(""),
             Column.words(),
             Column.numbers(""));
-    for (Estimate estimate : Effects.of(rates.first(), rates.second())) {
+    for (Estimate estimate : GroupEstimates.of(rates.first(), rates.second())) {
       String name =
           switch (estimate.quantity()) {
             case DIFFERENCE -> "difference of rates";

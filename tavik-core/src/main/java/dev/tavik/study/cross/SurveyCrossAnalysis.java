@@ -22,7 +22,7 @@ import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
@@ -43,7 +43,7 @@ final class SurveyCrossAnalysis {
 
   private final SurveyCrossQuestion question;
   private final String label;
-  private final Design design;
+  private final DesignFindings design;
   private final DesignedTable table;
   private final DesignTests tests;
   private final List<AdjustedP> standingOut;
@@ -55,7 +55,7 @@ final class SurveyCrossAnalysis {
       Predicate<List<String>> part) {
     this.question = question;
     this.label = label;
-    this.design = new Design(sample);
+    this.design = new DesignFindings(sample);
     this.table =
         sample.table(
             0,
@@ -258,7 +258,7 @@ final class SurveyCrossAnalysis {
 
   private void row(Intervals to, SurveyInterval method, int row, int column) {
     DesignedProportion share = at(table.ofColumn(), row, column);
-    Interval interval = Design.limits(method, share, question.level(), to);
+    Interval interval = DesignFindings.limits(method, share, question.level(), to);
     to.row(
         interval,
         "",

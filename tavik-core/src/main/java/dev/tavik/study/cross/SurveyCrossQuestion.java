@@ -5,8 +5,8 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTableTest;
@@ -30,9 +30,9 @@ public record SurveyCrossQuestion(
     SurveyCounts counts,
     List<String> rows,
     List<String> columns,
-    Choices<SurveyTableTest, SurveyInterval> choices,
+    InferenceOptions<SurveyTableTest, SurveyInterval> choices,
     @Nullable Provenance from)
-    implements Question, Choosing<SurveyCrossQuestion, SurveyTableTest, SurveyInterval> {
+    implements Question, InferenceSettings<SurveyCrossQuestion, SurveyTableTest, SurveyInterval> {
 
   /** The largest number of cells. */
   public static final int MOST_CELLS = 1_000;
@@ -76,7 +76,7 @@ public record SurveyCrossQuestion(
         counts,
         counts.units().levels(0),
         counts.units().levels(1),
-        Choices.of(
+        InferenceOptions.of(
             List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
             List.of(SurveyInterval.LOGIT)),
         null);
@@ -92,7 +92,7 @@ public record SurveyCrossQuestion(
   }
 
   @Override
-  public SurveyCrossQuestion choices(Choices<SurveyTableTest, SurveyInterval> changed) {
+  public SurveyCrossQuestion choices(InferenceOptions<SurveyTableTest, SurveyInterval> changed) {
     return new SurveyCrossQuestion(label, counts, rows, columns, changed, from);
   }
 

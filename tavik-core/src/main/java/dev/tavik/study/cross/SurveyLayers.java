@@ -12,7 +12,7 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedSample;
 import java.util.ArrayList;
@@ -21,13 +21,13 @@ import java.util.List;
 /** Puts the answers about a table within each level of a third column together. */
 final class SurveyLayers {
   private final SurveyCrossQuestion question;
-  private final Design design;
+  private final DesignFindings design;
   private final List<Answer> layers = new ArrayList<>();
   private final List<String> without = new ArrayList<>();
 
   SurveyLayers(SurveyCrossQuestion question, DesignedSample sample) {
     this.question = question;
-    this.design = new Design(sample);
+    this.design = new DesignFindings(sample);
     for (String layer : question.counts().units().levels(2)) {
       try {
         layers.add(SurveyCrossAnalysis.layer(question, sample, layer));

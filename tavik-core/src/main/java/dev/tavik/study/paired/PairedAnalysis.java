@@ -26,9 +26,9 @@ import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Discordance;
-import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.TailCommands;
+import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -41,7 +41,7 @@ final class PairedAnalysis {
   private final PairedTally tally;
   private final List<TestResult> tests;
   private final List<Interval> intervals = new ArrayList<>();
-  private final Preference preference;
+  private final VerdictBasis preference;
   private final TestResult test;
   private final Interval interval;
 
@@ -77,7 +77,7 @@ final class PairedAnalysis {
         .add(preference.finding())
         .add(Decidable.of(this::mayReject))
         .add(Workings.of(() -> PairedWorking.of(tally, settings, tests)))
-        .addAll(LookUp.of(tally, tests))
+        .addAll(TailCommands.of(tally, tests))
         .conditions(conditions())
         .cautions(cautions())
         .concluded(preference.on(conclusion()));
@@ -94,7 +94,7 @@ final class PairedAnalysis {
     return !Discordance.few(List.of(tally.discordant()));
   }
 
-  private Preference preference() {
+  private VerdictBasis preference() {
     PairedTest wanted = enough() ? PairedTest.MCNEMAR : PairedTest.MCNEMAR_EXACT;
     PairedTest chosen = settings.tests().contains(wanted) ? wanted : settings.tests().get(0);
     PairedDifferenceInterval partner =
@@ -105,7 +105,7 @@ final class PairedAnalysis {
         settings.tests().size() == 1 || chosen != wanted
             ? Reasons.asked(chosen, settings.tests().size() == 1)
             : Reasons.discordant(tally.discordant(), enough());
-    return new Preference(chosen, partner, reason);
+    return new VerdictBasis(chosen, partner, reason);
   }
 
   private List<Condition> conditions() {

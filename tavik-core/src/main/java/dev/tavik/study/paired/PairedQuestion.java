@@ -5,7 +5,7 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.Adjustable;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -28,7 +28,8 @@ public record PairedQuestion(
     PairedTally tally,
     PairedSettings settings,
     @Nullable Provenance from)
-    implements Adjustable<PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
+    implements InferenceQuestion<
+        PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
 
   /**
    * Checks that all parts are there.

@@ -5,8 +5,8 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import java.util.List;
 
 /**
@@ -16,8 +16,8 @@ import java.util.List;
  * @param choices alpha, level, tests and intervals
  */
 public record PairedSettings(
-    Alternative alternative, Choices<PairedTest, PairedDifferenceInterval> choices)
-    implements Choosing<PairedSettings, PairedTest, PairedDifferenceInterval> {
+    Alternative alternative, InferenceOptions<PairedTest, PairedDifferenceInterval> choices)
+    implements InferenceSettings<PairedSettings, PairedTest, PairedDifferenceInterval> {
 
   /**
    * Checks the parts.
@@ -42,7 +42,7 @@ public record PairedSettings(
   public static PairedSettings usual() {
     return new PairedSettings(
         Alternative.TWO_SIDED,
-        Choices.of(
+        InferenceOptions.of(
             List.of(PairedTest.MCNEMAR, PairedTest.MCNEMAR_EXACT),
             List.of(PairedDifferenceInterval.TANGO, PairedDifferenceInterval.NEWCOMBE)));
   }
@@ -58,7 +58,7 @@ public record PairedSettings(
   }
 
   @Override
-  public PairedSettings choices(Choices<PairedTest, PairedDifferenceInterval> changed) {
+  public PairedSettings choices(InferenceOptions<PairedTest, PairedDifferenceInterval> changed) {
     return new PairedSettings(alternative, changed);
   }
 }

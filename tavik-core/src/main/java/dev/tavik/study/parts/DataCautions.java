@@ -59,7 +59,7 @@ public final class DataCautions {
 
   /** Told where the Bayesian view of very many members is brief. */
   public static List<Caution> brief(int members, boolean pairs) {
-    return Extent.of(members) == Extent.WHOLE
+    return BayesianDetail.of(members) == BayesianDetail.WHOLE
         ? List.of()
         : List.of(
             SourceCautions.brief(

@@ -5,7 +5,7 @@ import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceSettings;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -74,7 +74,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
   }
 
   /** Told where the level isn't the one that goes with alpha. */
-  public static List<Caution> levelAlpha(Choosing<?, ?, ?> chosen) {
+  public static List<Caution> levelAlpha(InferenceSettings<?, ?, ?> chosen) {
     return levelAlpha(chosen, "", /* eachSide= */ false);
   }
 
@@ -85,7 +85,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
    * @param eachSide whether alpha is that of two one-sided tests
    */
   public static List<Caution> levelAlpha(
-      Choosing<?, ?, ?> chosen, String against, boolean eachSide) {
+      InferenceSettings<?, ?, ?> chosen, String against, boolean eachSide) {
     return chosen.levelMatchesAlpha()
         ? List.of()
         : List.of(

@@ -152,9 +152,9 @@ public record DesignTests(
                         kind, Figures.significant(effect, 2)))));
   }
 
-  public Preference preference(Method interval) {
+  public VerdictBasis preference(Method interval) {
     TestResult test = first();
-    return new Preference(
+    return new VerdictBasis(
         test.method(),
         interval,
         test.method() == SurveyTableTest.RAO_SCOTT

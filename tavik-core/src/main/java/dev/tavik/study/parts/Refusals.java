@@ -42,7 +42,7 @@ public final class Refusals {
                 Finding.say(
                     Block.paragraph(
                         "not made: " + refusal.method().id() + ": " + refusal.reason() + ".",
-                        Block.Manner.HANGING)))
+                        Block.Style.HANGING)))
         .toList();
   }
 }

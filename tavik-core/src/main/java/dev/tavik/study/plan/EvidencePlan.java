@@ -5,8 +5,8 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Value;
 import dev.tavik.count.Names;
 import dev.tavik.phrase.PlanVerdicts;
+import dev.tavik.planning.BayesFactorDesign;
 import dev.tavik.planning.Effect;
-import dev.tavik.planning.Evidence;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.result.Figures;
 import dev.tavik.study.parts.Priors;
@@ -15,13 +15,13 @@ import java.util.Optional;
 
 /** Describes a plan for the Bayes factor of one rate to reach a threshold. */
 class EvidencePlan extends PlanDescription {
-  private final Evidence design;
+  private final BayesFactorDesign design;
 
   EvidencePlan(EvidenceDesign design) {
     this(design, new Names("rate", "expected", "expect", "the true rate"));
   }
 
-  EvidencePlan(Evidence design, Names names) {
+  EvidencePlan(BayesFactorDesign design, Names names) {
     super(design, names, EffectScale.RATE);
     this.design = design;
   }

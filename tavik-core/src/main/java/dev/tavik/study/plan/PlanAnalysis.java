@@ -7,17 +7,17 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.PlanVerdicts;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.Power;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.plan.PlanDescription.Approximation;
-import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
+import dev.tavik.study.plan.Plans.PlanLine;
 import dev.tavik.study.plan.Plans.Varied;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,8 +36,8 @@ record PlanAnalysis(PlanQuestion asked) {
   private static final double UNASKED_SECONDS = 2;
 
   Answer answer() {
-    List<Line> lines = new ArrayList<>();
-    for (Design design : asked.designs()) {
+    List<PlanLine> lines = new ArrayList<>();
+    for (PowerDesign design : asked.designs()) {
       if (asked.effects().isEmpty()) {
         detectable(design, lines);
       } else {
@@ -63,7 +63,7 @@ record PlanAnalysis(PlanQuestion asked) {
             Verdict.of(new PlanSentences(asked.words()).conclusion(asked, lines)).inOwnWords());
   }
 
-  private List<Line> lines(Design design, Effect stated) {
+  private List<PlanLine> lines(PowerDesign design, Effect stated) {
     PlanDescription description = PlanDescription.of(design);
     double effect;
     try {
@@ -76,7 +76,7 @@ record PlanAnalysis(PlanQuestion asked) {
       }
       return List.of(refused(design, Double.NaN, null, String.valueOf(e.getMessage())));
     }
-    List<Line> lines = new ArrayList<>();
+    List<PlanLine> lines = new ArrayList<>();
     for (long n : asked.sizes()) {
       lines.add(line(design, stated, null, () -> given(design, effect, design.sizes((double) n))));
     }
@@ -91,7 +91,8 @@ record PlanAnalysis(PlanQuestion asked) {
     Plan plan();
   }
 
-  private Line line(Design design, Effect stated, @Nullable Double wanted, Solving solving) {
+  private PlanLine line(
+      PowerDesign design, Effect stated, @Nullable Double wanted, Solving solving) {
     Plan plan;
     try {
       plan = solving.plan();
@@ -102,11 +103,13 @@ record PlanAnalysis(PlanQuestion asked) {
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
 
-  private static Line refused(Design design, double expected, @Nullable Double wanted, String why) {
-    return new Line(design, expected, wanted, null, why, null, List.of(), "");
+  private static PlanLine refused(
+      PowerDesign design, double expected, @Nullable Double wanted, String why) {
+    return new PlanLine(design, expected, wanted, null, why, null, List.of(), "");
   }
 
-  private Line line(Design design, @Nullable Double wanted, Plan plan, List<Varied> sensitivity) {
+  private PlanLine line(
+      PowerDesign design, @Nullable Double wanted, Plan plan, List<Varied> sensitivity) {
     PlanDescription description = PlanDescription.of(design);
     Approximation approximation = poor(description, plan).orElse(null);
     Plan exact = approximation == null ? null : exactly(approximation, wanted, plan);
@@ -116,27 +119,27 @@ record PlanAnalysis(PlanQuestion asked) {
         && !exact.sizes().equals(plan.sizes())
         && approximation.fewest() < 1) {
       String sentence = sentences.led(PlanDescription.of(approximation.exact()), exact, plan);
-      return new Line(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
+      return new PlanLine(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
     }
     String sentence = sentences.of(description, plan, exact);
-    return new Line(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
+    return new PlanLine(design, plan.effect(), wanted, plan, "", exact, sensitivity, sentence);
   }
 
-  private static Plan given(Design design, double effect, Sizes sizes) {
+  private static Plan given(PowerDesign design, double effect, Sizes sizes) {
     Power power = design.at(sizes);
     return new Plan(effect, sizes, sizes, power.at(effect), power.size());
   }
 
-  private static Plan solved(Design design, double effect, double power) {
+  private static Plan solved(PowerDesign design, double effect, double power) {
     return solved(design, effect, SampleSize.of(design, effect, power));
   }
 
-  private static Plan solved(Design design, double effect, SampleSize size) {
+  private static Plan solved(PowerDesign design, double effect, SampleSize size) {
     Power attained = design.at(size.sizes());
     return new Plan(effect, size.sizes(), size.holdsFrom(), attained.at(effect), attained.size());
   }
 
-  private void detectable(Design design, List<Line> lines) {
+  private void detectable(PowerDesign design, List<PlanLine> lines) {
     for (long n : asked.sizes()) {
       Sizes sizes = design.sizes((double) n);
       for (double power : asked.powers()) {
@@ -156,7 +159,7 @@ record PlanAnalysis(PlanQuestion asked) {
     if (plan.sizes().total() > poor.mostUnasked()) {
       return null;
     }
-    Design exact = poor.exact();
+    PowerDesign exact = poor.exact();
     try {
       if (wanted != null && asked.sizes().isEmpty()) {
         SampleSize size = SampleSize.of(exact, plan.effect(), wanted, UNASKED_SECONDS / lines());
@@ -185,7 +188,7 @@ record PlanAnalysis(PlanQuestion asked) {
   }
 
   private List<Varied> sensitivity(
-      Design design, Effect stated, @Nullable Double wanted, Plan plan) {
+      PowerDesign design, Effect stated, @Nullable Double wanted, Plan plan) {
     List<Varied> varied = new ArrayList<>();
     for (double factor : VARIED) {
       tried(design, stated, wanted, plan, factor).ifPresent(varied::add);
@@ -195,7 +198,7 @@ record PlanAnalysis(PlanQuestion asked) {
 
   /** Nothing where rates so far away don't exist, or would take too long. */
   private static Optional<Varied> tried(
-      Design design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
+      PowerDesign design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
     try {
       return PlanDescription.of(design)
           .varied(stated, plan.effect(), factor)
@@ -207,7 +210,7 @@ record PlanAnalysis(PlanQuestion asked) {
 
   private static Varied varied(
       PlanDescription.Variation variation, @Nullable Double wanted, Plan plan) {
-    Design design = variation.design();
+    PowerDesign design = variation.design();
     double effect = variation.effect();
     PlanDescription.of(design).requireEffect(effect);
     return new Varied(
@@ -219,9 +222,9 @@ record PlanAnalysis(PlanQuestion asked) {
             : null);
   }
 
-  private List<Caution> cautions(List<Line> lines) {
+  private List<Caution> cautions(List<PlanLine> lines) {
     List<Caution> cautions = new ArrayList<>(asked.cautions());
-    for (Line line : lines) {
+    for (PlanLine line : lines) {
       Plan plan = line.plan();
       if (plan == null) {
         continue;

@@ -6,10 +6,10 @@ import dev.tavik.answer.Value;
 import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
 import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.TableDesign;
@@ -33,11 +33,11 @@ public abstract class PlanDescription {
   private static final int EXACT_POINTS = 1200;
   static final int GROUPS_POINTS = 80;
 
-  private final Design design;
+  private final PowerDesign design;
   private final Names names;
   private final EffectScale scale;
 
-  PlanDescription(Design design, Names names, EffectScale scale) {
+  PlanDescription(PowerDesign design, Names names, EffectScale scale) {
     this.design = design;
     this.names = names;
     this.scale = scale;
@@ -64,7 +64,7 @@ public abstract class PlanDescription {
   record Told(String heading, Value value) {}
 
   /** The same plan where the truth is a bit different; the base is null where it stays. */
-  record Variation(Design design, @Nullable Double base, double effect) {}
+  record Variation(PowerDesign design, @Nullable Double base, double effect) {}
 
   /**
    * How good the normal approximation is.
@@ -74,7 +74,7 @@ public abstract class PlanDescription {
    * @param exact the same test by exact power
    * @param mostUnasked the largest total for which the exact plan is made without being asked for
    */
-  record Approximation(double fewest, double enough, Design exact, long mostUnasked) {
+  record Approximation(double fewest, double enough, PowerDesign exact, long mostUnasked) {
     boolean isPoor() {
       return fewest < enough * (1 - 1e-12);
     }
@@ -86,7 +86,7 @@ public abstract class PlanDescription {
    * @param design the design of a plan
    * @return its description
    */
-  public static PlanDescription of(Design design) {
+  public static PlanDescription of(PowerDesign design) {
     if (design instanceof RateDesign rate) {
       return new RatePlan(rate);
     } else if (design instanceof CompareDesign comparison) {

@@ -1,18 +1,18 @@
 package dev.tavik.study.plan;
 
 import dev.tavik.answer.Value;
-import dev.tavik.planning.Design;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.Sizes;
-import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
+import dev.tavik.study.plan.Plans.PlanLine;
 import org.jspecify.annotations.Nullable;
 
 /** What machines see of the lines of a plan. */
 final class PlanFigures {
   private PlanFigures() {}
 
-  static Value of(Line line, PlanWords words) {
-    Design design = line.design();
+  static Value of(PlanLine line, PlanWords words) {
+    PowerDesign design = line.design();
     PlanDescription description = line.description();
     Value.Fields fields =
         Value.fields()

@@ -6,8 +6,8 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Question;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import java.util.List;
@@ -29,7 +29,7 @@ import java.util.List;
 public record PlanQuestion(
     String label,
     String kind,
-    List<Design> designs,
+    List<PowerDesign> designs,
     List<Effect> effects,
     List<Double> powers,
     List<Long> sizes,
@@ -62,7 +62,7 @@ public record PlanQuestion(
     require(!designs.isEmpty(), "a plan needs a design");
     requireOneLeftOut(effects.isEmpty(), powers.isEmpty(), sizes.isEmpty());
     powers.forEach(power -> Proportion.require("power", power));
-    for (Design design : designs) {
+    for (PowerDesign design : designs) {
       for (double power : powers) {
         if (power <= design.alpha()) {
           throw new IllegalArgumentException(
@@ -100,7 +100,8 @@ public record PlanQuestion(
    * @return the question
    * @throws IllegalArgumentException if a value is out of its range
    */
-  public static PlanQuestion forSizes(Design design, List<Effect> effects, List<Double> powers) {
+  public static PlanQuestion forSizes(
+      PowerDesign design, List<Effect> effects, List<Double> powers) {
     return usual(design, effects, powers, List.of());
   }
 
@@ -113,7 +114,7 @@ public record PlanQuestion(
    * @return the question
    * @throws IllegalArgumentException if a value is out of its range
    */
-  public static PlanQuestion forPower(Design design, List<Effect> effects, List<Long> sizes) {
+  public static PlanQuestion forPower(PowerDesign design, List<Effect> effects, List<Long> sizes) {
     return usual(design, effects, List.of(), sizes);
   }
 
@@ -126,12 +127,12 @@ public record PlanQuestion(
    * @return the question
    * @throws IllegalArgumentException if a value is out of its range
    */
-  public static PlanQuestion forEffects(Design design, List<Double> powers, List<Long> sizes) {
+  public static PlanQuestion forEffects(PowerDesign design, List<Double> powers, List<Long> sizes) {
     return usual(design, List.of(), powers, sizes);
   }
 
   private static PlanQuestion usual(
-      Design design, List<Effect> effects, List<Double> powers, List<Long> sizes) {
+      PowerDesign design, List<Effect> effects, List<Double> powers, List<Long> sizes) {
     return new PlanQuestion(
         "",
         PlanDescription.of(design).names().kind(),

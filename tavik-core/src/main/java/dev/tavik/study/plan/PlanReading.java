@@ -4,13 +4,13 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Value;
-import dev.tavik.planning.Design;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Sizes;
 import dev.tavik.result.Figures;
 import dev.tavik.study.parts.ColumnOf;
-import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
+import dev.tavik.study.plan.Plans.PlanLine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -27,7 +27,7 @@ final class PlanReading {
   private final List<Block> blocks = new ArrayList<>();
 
   /** A line, or the exact plan beside one. */
-  private record Row(Line line, @Nullable Plan plan, boolean beside) {
+  private record Row(PlanLine line, @Nullable Plan plan, boolean beside) {
     boolean exact() {
       return beside || line.design().theory() == PowerMethod.EXACT;
     }
@@ -44,7 +44,7 @@ final class PlanReading {
   PlanReading(Plans plans) {
     this.plans = plans;
     this.asked = plans.asked();
-    for (Line line : plans.lines()) {
+    for (PlanLine line : plans.lines()) {
       Plan exact = line.exact();
       rows.add(new Row(line, line.plan(), false));
       if (exact != null) {
@@ -56,10 +56,10 @@ final class PlanReading {
   List<Block> blocks() {
     blocks.addAll(
         ColumnOf.sheet("The plan, solved for " + solved() + given(), columns(), rows).reading());
-    for (Line line : plans.lines()) {
+    for (PlanLine line : plans.lines()) {
       if (line.plan() == null) {
         blocks.add(
-            Block.paragraph(line.design().test() + ": " + line.refused() + ".", Block.Manner.ITEM));
+            Block.paragraph(line.design().test() + ": " + line.refused() + ".", Block.Style.ITEM));
       }
     }
     sentences();
@@ -87,7 +87,7 @@ final class PlanReading {
   }
 
   private boolean oneAlpha() {
-    return asked.designs().stream().map(Design::alpha).distinct().count() == 1;
+    return asked.designs().stream().map(PowerDesign::alpha).distinct().count() == 1;
   }
 
   private List<ColumnOf<Row>> columns() {
@@ -191,7 +191,7 @@ final class PlanReading {
 
   private void sentences() {
     List<String> sentences =
-        plans.lines().stream().map(Line::sentence).filter(each -> !each.isEmpty()).toList();
+        plans.lines().stream().map(PlanLine::sentence).filter(each -> !each.isEmpty()).toList();
     if (sentences.size() < 2) {
       return;
     }
@@ -202,7 +202,7 @@ final class PlanReading {
         .forEach(sentence -> blocks.add(Block.paragraph(sentence)));
   }
 
-  private void sensitivity(Line line) {
+  private void sensitivity(PlanLine line) {
     Plan plan = line.plan();
     if (plan == null) {
       return;
@@ -219,7 +219,7 @@ final class PlanReading {
     blocks.addAll(ColumnOf.sheet(heading, varied(line, bases), line.sensitivity()).reading());
   }
 
-  private static List<ColumnOf<Plans.Varied>> varied(Line line, boolean bases) {
+  private static List<ColumnOf<Plans.Varied>> varied(PlanLine line, boolean bases) {
     PlanDescription description = line.description();
     List<ColumnOf<Plans.Varied>> columns = new ArrayList<>();
     if (bases) {

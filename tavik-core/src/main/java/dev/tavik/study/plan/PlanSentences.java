@@ -3,8 +3,8 @@ package dev.tavik.study.plan;
 import dev.tavik.answer.Caution;
 import dev.tavik.phrase.PlanVerdicts;
 import dev.tavik.planning.Sizes;
-import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
+import dev.tavik.study.plan.Plans.PlanLine;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -13,8 +13,8 @@ import org.jspecify.annotations.Nullable;
 record PlanSentences(PlanWords words) {
 
   /** What was solved for, over all lines. */
-  String conclusion(PlanQuestion asked, List<Line> lines) {
-    List<Line> solved = lines.stream().filter(line -> line.plan() != null).toList();
+  String conclusion(PlanQuestion asked, List<PlanLine> lines) {
+    List<PlanLine> solved = lines.stream().filter(line -> line.plan() != null).toList();
     if (solved.size() == 1) {
       return solved.get(0).sentence();
     }
@@ -33,7 +33,7 @@ record PlanSentences(PlanWords words) {
     return PlanVerdicts.needed(least, most, words.units());
   }
 
-  private String effects(List<Line> solved) {
+  private String effects(List<PlanLine> solved) {
     if (solved.size() != 2 || !solved.get(0).design().equals(solved.get(1).design())) {
       return PlanVerdicts.effects();
     }
@@ -59,7 +59,7 @@ record PlanSentences(PlanWords words) {
   }
 
   /** Why there is no plan, with the test as its subject. */
-  static String refusal(Line line) {
+  static String refusal(PlanLine line) {
     String why = line.refused();
     boolean predicate = why.matches("(?:is|has|isn't|goes|would|tests|not) .*");
     return predicate ? line.design().test() + (why.startsWith("not ") ? ": " : " ") + why : why;

@@ -3,7 +3,7 @@ package dev.tavik.study.plan;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
-import dev.tavik.planning.Design;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.Sizes;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param asked the question
  * @param lines the lines
  */
-public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
+public record Plans(PlanQuestion asked, List<PlanLine> lines) implements Finding {
   /**
    * Copies the lines.
    *
@@ -37,8 +37,8 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
    * @param sensitivity what if the truth were a bit different
    * @param sentence the plan in words that could stand in a protocol
    */
-  public record Line(
-      Design design,
+  public record PlanLine(
+      PowerDesign design,
       double expected,
       @Nullable Double wanted,
       @Nullable Plan plan,
@@ -58,7 +58,7 @@ public record Plans(PlanQuestion asked, List<Line> lines) implements Finding {
      * @param sensitivity what if the truth were a bit different
      * @param sentence the plan in words that could stand in a protocol
      */
-    public Line {
+    public PlanLine {
       sensitivity = List.copyOf(sensitivity);
     }
 

@@ -19,7 +19,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.plan.Precisions.Line;
+import dev.tavik.study.plan.Precisions.PlannedPrecision;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.LongStream;
@@ -135,7 +135,7 @@ public record PrecisionQuestion(
 
   @Override
   public Answer ask() {
-    List<Line> lines = new ArrayList<>();
+    List<PlannedPrecision> lines = new ArrayList<>();
     for (Precision interval : intervals) {
       for (double half : halfWidths) {
         lines.add(solved(interval, half));
@@ -152,17 +152,17 @@ public record PrecisionQuestion(
         .concluded(Verdict.of(conclusion(lines)).inOwnWords());
   }
 
-  private Line solved(Precision interval, double half) {
+  private PlannedPrecision solved(Precision interval, double half) {
     try {
       return line(interval, half, SampleSize.of(interval, half).sizes());
     } catch (NotApplicableException | ArithmeticException e) {
-      return new Line(interval, half, null, 0, NotApplicable.reason(e), List.of(), "");
+      return new PlannedPrecision(interval, half, null, 0, NotApplicable.reason(e), List.of(), "");
     }
   }
 
-  private Line line(Precision interval, @Nullable Double wanted, Sizes planned) {
+  private PlannedPrecision line(Precision interval, @Nullable Double wanted, Sizes planned) {
     double half = interval.halfWidth(planned);
-    return new Line(
+    return new PlannedPrecision(
         interval,
         wanted,
         planned,
@@ -225,8 +225,8 @@ public record PrecisionQuestion(
         worstCase);
   }
 
-  private String conclusion(List<Line> lines) {
-    List<Line> planned = lines.stream().filter(line -> line.sizes() != null).toList();
+  private String conclusion(List<PlannedPrecision> lines) {
+    List<PlannedPrecision> planned = lines.stream().filter(line -> line.sizes() != null).toList();
     if (planned.isEmpty()) {
       return PlanVerdicts.none(lines.get(0).refused());
     }
@@ -235,22 +235,22 @@ public record PrecisionQuestion(
     }
     if (!sizes.isEmpty()) {
       return PlanVerdicts.halfWidths(
-          planned.stream().mapToDouble(Line::halfWidth).min().orElse(0),
-          planned.stream().mapToDouble(Line::halfWidth).max().orElse(0));
+          planned.stream().mapToDouble(PlannedPrecision::halfWidth).min().orElse(0),
+          planned.stream().mapToDouble(PlannedPrecision::halfWidth).max().orElse(0));
     }
     LongStream totals = planned.stream().mapToLong(PrecisionQuestion::total);
     long[] sorted = totals.sorted().toArray();
     return PlanVerdicts.needed(sorted[0], sorted[sorted.length - 1], words.units());
   }
 
-  private static long total(Line line) {
+  private static long total(PlannedPrecision line) {
     Sizes planned = line.sizes();
     return planned == null ? 0 : planned.total();
   }
 
-  private List<Caution> cautions(List<Line> lines) {
+  private List<Caution> cautions(List<PlannedPrecision> lines) {
     List<Caution> cautions = new ArrayList<>();
-    for (Line line : lines) {
+    for (PlannedPrecision line : lines) {
       Sizes planned = line.sizes();
       if (planned == null) {
         continue;

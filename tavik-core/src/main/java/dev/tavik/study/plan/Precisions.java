@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param asked the question
  * @param lines one for each combination
  */
-public record Precisions(PrecisionQuestion asked, List<Line> lines) implements Finding {
+public record Precisions(PrecisionQuestion asked, List<PlannedPrecision> lines) implements Finding {
   /**
    * Copies the lines.
    *
@@ -44,7 +44,7 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
    * @param sensitivity what if the rate were different
    * @param sentence the plan in words
    */
-  public record Line(
+  public record PlannedPrecision(
       Precision interval,
       @Nullable Double wanted,
       @Nullable Sizes sizes,
@@ -63,7 +63,7 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
      * @param sensitivity what if the rate were different
      * @param sentence the plan in words
      */
-    public Line {
+    public PlannedPrecision {
       sensitivity = List.copyOf(sensitivity);
     }
   }
@@ -86,7 +86,7 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
     return Value.list(lines, this::figures);
   }
 
-  private Value figures(Line line) {
+  private Value figures(PlannedPrecision line) {
     Value.Fields fields =
         Value.fields()
             .with("interval", line.interval().interval())
@@ -139,11 +139,11 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
         Block.paragraph(
             "Half the length of the interval, in percentage points, where what is observed is what is"
                 + " expected."));
-    for (Line line : lines) {
+    for (PlannedPrecision line : lines) {
       if (!line.refused().isEmpty()) {
         blocks.add(
             Block.paragraph(
-                line.interval().interval() + ": " + line.refused() + ".", Block.Manner.ITEM));
+                line.interval().interval() + ": " + line.refused() + ".", Block.Style.ITEM));
       }
     }
     lines.stream()
@@ -157,8 +157,8 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
     return asked.intervals().get(0) instanceof DifferencePrecision;
   }
 
-  private List<ColumnOf<Line>> columns(boolean half) {
-    List<ColumnOf<Line>> columns = new ArrayList<>();
+  private List<ColumnOf<PlannedPrecision>> columns(boolean half) {
+    List<ColumnOf<PlannedPrecision>> columns = new ArrayList<>();
     columns.add(ColumnOf.words("interval", line -> line.interval().interval()));
     columns.add(ColumnOf.numbers("level", line -> Value.Share.STATED.of(line.interval().level())));
     if (two()) {
@@ -182,14 +182,15 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
     return columns;
   }
 
-  private static Value wanted(Line line) {
+  private static Value wanted(PlannedPrecision line) {
     Double wanted = line.wanted();
     return wanted == null
         ? Value.none()
         : new Value.Real(wanted, () -> Figures.exactPoints(wanted));
   }
 
-  private static Value planned(Line line, java.util.function.Function<Sizes, Value> cell) {
+  private static Value planned(
+      PlannedPrecision line, java.util.function.Function<Sizes, Value> cell) {
     Sizes planned = line.sizes();
     return planned == null ? Value.none("-") : cell.apply(planned);
   }
@@ -198,13 +199,13 @@ public record Precisions(PrecisionQuestion asked, List<Line> lines) implements F
     return new Value.Real(halfWidth, () -> Figures.significant(100 * halfWidth, 3));
   }
 
-  private static double expected(Line line) {
+  private static double expected(PlannedPrecision line) {
     return line.interval() instanceof RatePrecision one
         ? one.expected()
         : ((DifferencePrecision) line.interval()).expected();
   }
 
-  private List<Block> varied(Line line) {
+  private List<Block> varied(PlannedPrecision line) {
     Sizes planned = line.sizes();
     if (planned == null) {
       return List.of();

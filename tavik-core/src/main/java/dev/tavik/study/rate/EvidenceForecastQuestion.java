@@ -115,12 +115,12 @@ public record EvidenceForecastQuestion(
 
   @Override
   public Answer ask() {
-    List<Line> lines =
+    List<Forecast> lines =
         planned.stream()
             .map(
                 observations -> {
                   var chances = EvidenceChances.planned(observations, hypothesis, prior, threshold);
-                  return new Line(
+                  return new Forecast(
                       observations,
                       chances.underNull(),
                       chances.underAlternative(),
@@ -148,13 +148,13 @@ public record EvidenceForecastQuestion(
   }
 
   /** The chances of one number of observations. */
-  private record Line(
+  private record Forecast(
       long observations,
       EvidenceChances underNull,
       EvidenceChances underAlternative,
       @Nullable EvidenceChances underExpected) {}
 
-  private static Value figures(Line line) {
+  private static Value figures(Forecast line) {
     Value.Fields fields =
         Value.fields()
             .with("n", line.observations())
@@ -171,7 +171,7 @@ public record EvidenceForecastQuestion(
         .with("forAlternative", chances.forAlternative());
   }
 
-  private Sheet chances(List<Line> lines) {
+  private Sheet chances(List<Forecast> lines) {
     Sheet sheet =
         Sheet.read(
             "Chance that the Bayes factor reaches " + Figures.plain(threshold) + ", prior " + prior,
@@ -180,7 +180,7 @@ public record EvidenceForecastQuestion(
             Column.numbers("for the null"),
             Column.numbers("neither"),
             Column.numbers("for the alternative"));
-    for (Line line : lines) {
+    for (Forecast line : lines) {
       row(sheet, Figures.count(line.observations()), RateBelief.none(hypothesis), line.underNull());
       row(sheet, "", RateBelief.alternative(hypothesis), line.underAlternative());
       EvidenceChances chances = line.underExpected();
@@ -200,7 +200,7 @@ public record EvidenceForecastQuestion(
         Value.Share.PLAIN.of(chances.forAlternative()));
   }
 
-  private String conclusion(Line line) {
+  private String conclusion(Forecast line) {
     EvidenceChances alternative = line.underExpected();
     String truth =
         expected == null ? "the alternative" : "a rate of " + Figures.exactPercent(expected);

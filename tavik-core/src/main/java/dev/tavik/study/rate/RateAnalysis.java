@@ -9,8 +9,8 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
-import dev.tavik.study.parts.Extent;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.BayesianDetail;
+import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -32,7 +32,7 @@ final class RateAnalysis {
     RateMethods methods = RateMethods.of(question.tally(), question.settings());
     SizedTest chosen = SizedTest.of(List.of(methods), question.settings());
     RateFound found = new RateAnalysis(question, chosen).found();
-    List<Finding> belief = RateBelief.of(question, Extent.WHOLE);
+    List<Finding> belief = RateBelief.of(question, BayesianDetail.WHOLE);
     return Answer.to(question, AnswerKind.RATE, question.label())
         .worded(
             found.tests(),
@@ -77,8 +77,8 @@ final class RateAnalysis {
     return intervals;
   }
 
-  private Preference preference() {
-    return new Preference(chosen.test(), partner(chosen.test()), reason(chosen.test()));
+  private VerdictBasis preference() {
+    return new VerdictBasis(chosen.test(), partner(chosen.test()), reason(chosen.test()));
   }
 
   /** The interval that inverts the test, or is built like it, or else the first. */

@@ -2,11 +2,11 @@ package dev.tavik.study.rate;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Belief;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
+import dev.tavik.answer.PosteriorSummary;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.BayesFactorPath;
@@ -15,13 +15,13 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.Credible;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.RateBayesFactor;
+import dev.tavik.phrase.BayesFactorPhrases;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.parts.Extent;
-import dev.tavik.study.parts.Likelier;
+import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,11 +35,11 @@ final class RateBelief {
   private final RateSettings settings;
   private final Hypothesis hypothesis;
   private final BayesSettings view;
-  private final Extent extent;
+  private final BayesianDetail extent;
   private final BetaPosterior whole;
   private final List<Finding> findings = new ArrayList<>();
 
-  private RateBelief(RateQuestion question, BayesSettings view, Extent extent) {
+  private RateBelief(RateQuestion question, BayesSettings view, BayesianDetail extent) {
     this.question = question;
     this.settings = question.settings();
     this.hypothesis = settings.hypothesis();
@@ -54,7 +54,7 @@ final class RateBelief {
    * @param question the question; no view is asked for where its settings have none
    * @param extent how much of it
    */
-  static List<Finding> of(RateQuestion question, Extent extent) {
+  static List<Finding> of(RateQuestion question, BayesianDetail extent) {
     BayesSettings view = question.settings().bayes();
     return view == null ? List.of() : new RateBelief(question, view, extent).findings();
   }
@@ -88,7 +88,7 @@ final class RateBelief {
         posterior,
         findings,
         "With other priors, around one half and around the null value",
-        extent == Extent.BRIEF
+        extent == BayesianDetail.BRIEF
             ? List.of()
             : Priors.around(EVEN, hypothesis.against(), AT_NULL, BetaPrior.LEAST_PARAMETER).stream()
                 .distinct()
@@ -99,11 +99,12 @@ final class RateBelief {
 
   private void believe(BetaPosterior posterior, Posterior into, Sheet sheet) {
     List<Credible> credible = new ArrayList<>(List.of(posterior.equalTailed(settings.level())));
-    if (extent == Extent.WHOLE) {
+    if (extent == BayesianDetail.WHOLE) {
       posterior.highestDensity(settings.level()).ifPresent(credible::add);
     }
     into.belief(
-        new Belief(Estimand.PROPORTION, "", posterior.mean(), posterior.median(), credible),
+        new PosteriorSummary(
+            Estimand.PROPORTION, "", posterior.mean(), posterior.median(), credible),
         posterior.truncated(),
         posterior.mode());
     String side = hypothesis.alternative() == Alternative.LESS ? "below " : "above ";
@@ -197,7 +198,7 @@ final class RateBelief {
   }
 
   private static String words(double log, Hypothesis hypothesis) {
-    return Likelier.words(log, alternative(hypothesis), none(hypothesis));
+    return BayesFactorPhrases.words(log, alternative(hypothesis), none(hypothesis));
   }
 
   static String alternative(Hypothesis hypothesis) {

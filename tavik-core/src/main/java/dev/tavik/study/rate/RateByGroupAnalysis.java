@@ -6,9 +6,9 @@ import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.RateVerdicts;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Extent;
 import dev.tavik.study.parts.Holm;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,7 +51,7 @@ final class RateByGroupAnalysis {
   }
 
   Answer answer() {
-    Extent extent = Extent.of(groups.size());
+    BayesianDetail extent = BayesianDetail.of(groups.size());
     List<Answer> answers = new ArrayList<>();
     for (int i = 0; i < groups.size(); i++) {
       RateFound group = groups.get(i);

@@ -4,7 +4,6 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerKind;
-import dev.tavik.answer.Belief;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -13,8 +12,9 @@ import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Posterior;
-import dev.tavik.answer.Selection;
+import dev.tavik.answer.PosteriorSummary;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.ShownMembers;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -54,7 +54,7 @@ final class RateByGroupFindings {
             .add(Finding.fact("adjustment", new Value.Words("holm")))
             .add(new SubAnswers("groups", groups.stream().map(RateFound::label).toList(), answers));
     Depth whole = Depth.ALWAYS;
-    if (Selection.needed(groups.size())) {
+    if (ShownMembers.needed(groups.size())) {
       whole = Depth.WHOLE;
       answer.add(byRate().at(Depth.CUT));
       Observed.source(question.from()).forEach(each -> answer.add(each.at(Depth.CUT)));
@@ -73,7 +73,7 @@ final class RateByGroupFindings {
 
   /** The highest and the lowest rates, where there are too many to read. */
   private Sheet byRate() {
-    int half = Selection.MOST_ROWS / 2;
+    int half = ShownMembers.MOST_ROWS / 2;
     Sheet sheet =
         Sheet.read(
             say(
@@ -90,7 +90,7 @@ final class RateByGroupFindings {
             Column.words(),
             Column.numbers("to"),
             Column.numbers("Holm p"));
-    List<RateFound> ends = Selection.ends(groups, group -> group.tally().proportion());
+    List<RateFound> ends = ShownMembers.ends(groups, group -> group.tally().proportion());
     ends.stream().limit(half).forEach(group -> row(sheet, group));
     sheet.row("...", "", "", "", "", "", "", "");
     ends.stream().skip(half).forEach(group -> row(sheet, group));
@@ -193,7 +193,7 @@ final class RateByGroupFindings {
           .find(Posterior.class)
           .ifPresent(
               posterior -> {
-                Belief belief = posterior.beliefs().get(0);
+                PosteriorSummary belief = posterior.beliefs().get(0);
                 sheet.row(
                     group.label(),
                     group.tally().toString(),

@@ -6,7 +6,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.study.Adjustable;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -30,7 +30,8 @@ public record RateByGroupQuestion(
     List<String> emptyGroups,
     RateSettings settings,
     @Nullable Provenance from)
-    implements Adjustable<RateByGroupQuestion, RateSettings, ProportionTest, ProportionInterval> {
+    implements InferenceQuestion<
+        RateByGroupQuestion, RateSettings, ProportionTest, ProportionInterval> {
 
   /**
    * Copies the parts.

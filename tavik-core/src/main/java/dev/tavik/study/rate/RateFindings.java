@@ -29,8 +29,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.LookUp;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.TailCommands;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -74,7 +74,8 @@ final class RateFindings {
         .add(found.preference().finding())
         .add(Decidable.of(this::mayReject))
         .add(Workings.of(this::working))
-        .addAll(LookUp.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
+        .addAll(
+            TailCommands.of(tally, settings.lot(), settings.hypothesis().against(), found.tests()))
         .conditions(RateConditions.of(found))
         .cautions(cautions)
         .concluded(found.verdict());
@@ -175,7 +176,7 @@ final class RateFindings {
                         Figures.count(Math.round(interval.lower() * lot)),
                         Figures.count(Math.round(interval.upper() * lot)),
                         Figures.count(lot)),
-                    Block.Manner.UNBROKEN)));
+                    Block.Style.UNBROKEN)));
       }
     }
   }

@@ -9,7 +9,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.VerdictBasis;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -18,7 +18,7 @@ record RateFound(
     RateQuestion question,
     List<TestResult> tests,
     List<Interval> intervals,
-    Preference preference,
+    VerdictBasis preference,
     SizedTest chosen) {
 
   String label() {

@@ -6,8 +6,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.study.Adjustable;
 import dev.tavik.study.BayesSettings;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
@@ -26,7 +26,7 @@ public record RateQuestion(
     RateSettings settings,
     @Nullable Provenance from,
     @Nullable OutcomeSequence sequence)
-    implements Adjustable<RateQuestion, RateSettings, ProportionTest, ProportionInterval> {
+    implements InferenceQuestion<RateQuestion, RateSettings, ProportionTest, ProportionInterval> {
 
   /**
    * Checks that order and counts belong together.

@@ -11,8 +11,8 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -31,10 +31,10 @@ import org.jspecify.annotations.Nullable;
  */
 public record RateSettings(
     Hypothesis hypothesis,
-    Choices<ProportionTest, ProportionInterval> choices,
+    InferenceOptions<ProportionTest, ProportionInterval> choices,
     @Nullable Long lot,
     @Nullable BayesSettings bayes)
-    implements Choosing<RateSettings, ProportionTest, ProportionInterval> {
+    implements InferenceSettings<RateSettings, ProportionTest, ProportionInterval> {
   private static final List<ProportionTest> USUAL_TESTS =
       List.of(ProportionTest.SCORE, ProportionTest.EXACT);
 
@@ -96,7 +96,7 @@ public record RateSettings(
   public static RateSettings against(double against) {
     return new RateSettings(
         Hypothesis.twoSided(against),
-        Choices.of(
+        InferenceOptions.of(
             USUAL_TESTS, List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON)),
         null,
         null);
@@ -153,7 +153,7 @@ public record RateSettings(
   }
 
   @Override
-  public RateSettings choices(Choices<ProportionTest, ProportionInterval> changed) {
+  public RateSettings choices(InferenceOptions<ProportionTest, ProportionInterval> changed) {
     return new RateSettings(hypothesis, changed, lot, bayes);
   }
 }

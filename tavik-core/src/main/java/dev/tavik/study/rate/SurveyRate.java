@@ -4,8 +4,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.Design;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedProportion;
 import java.util.List;
 
@@ -29,10 +29,10 @@ record SurveyRate(
     List<NotApplicable> refusals,
     List<Interval> limits,
     List<NotApplicable> without,
-    Preference preference) {
+    VerdictBasis preference) {
 
-  Design.Group group() {
-    return new Design.Group(name, proportion);
+  DesignFindings.Group group() {
+    return new DesignFindings.Group(name, proportion);
   }
 
   TestResult test() {

@@ -12,10 +12,10 @@ import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Holm;
-import dev.tavik.study.parts.Preference;
 import dev.tavik.study.parts.Refusals;
+import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyInterval;
@@ -28,14 +28,14 @@ import java.util.function.Predicate;
 final class SurveyRateAnalysis {
   private final SurveyRateQuestion question;
   private final DesignedSample sample;
-  private final Design design;
+  private final DesignFindings design;
   private final Predicate<List<String>> success;
   private final List<SurveyRate> rates;
 
   SurveyRateAnalysis(SurveyRateQuestion question) {
     this.question = question;
     this.sample = DesignedSample.of(question.counts());
-    this.design = new Design(sample);
+    this.design = new DesignFindings(sample);
     this.success = unit -> question.success().contains(unit.get(0));
     this.rates = adjusted(found());
   }
@@ -127,7 +127,7 @@ final class SurveyRateAnalysis {
     }
   }
 
-  private Preference preference(List<TestResult> tests, List<Interval> limits, boolean none) {
+  private VerdictBasis preference(List<TestResult> tests, List<Interval> limits, boolean none) {
     SurveyTest test =
         (SurveyTest)
             tests.stream()
@@ -146,7 +146,7 @@ final class SurveyRateAnalysis {
         none
             ? Reasons.needsNoVariance()
             : test == SurveyTest.T_LOGIT ? Reasons.logit() : Reasons.asked(test, tests.size() == 1);
-    return new Preference(test, interval, reason);
+    return new VerdictBasis(test, interval, reason);
   }
 
   Answer answer() {

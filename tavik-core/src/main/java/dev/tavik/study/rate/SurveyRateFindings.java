@@ -11,8 +11,8 @@ import dev.tavik.answer.Depth;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
-import dev.tavik.answer.Selection;
 import dev.tavik.answer.Sheet;
+import dev.tavik.answer.ShownMembers;
 import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
@@ -28,7 +28,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
@@ -38,9 +38,9 @@ import java.util.List;
 /** Puts the answer about rates of a designed sample together. */
 final class SurveyRateFindings {
   private final SurveyRateQuestion question;
-  private final Design design;
+  private final DesignFindings design;
 
-  SurveyRateFindings(SurveyRateQuestion question, Design design) {
+  SurveyRateFindings(SurveyRateQuestion question, DesignFindings design) {
     this.question = question;
     this.design = design;
   }
@@ -56,7 +56,7 @@ final class SurveyRateFindings {
             .add(observed(rate))
             .addAll(Observed.source(question.from()))
             .add(design.sentence())
-            .addAll(Design.costs(proportion))
+            .addAll(DesignFindings.costs(proportion))
             .add(tests(rate))
             .addAll(Refusals.said(rate.refusals()))
             .add(intervals(rate))
@@ -64,8 +64,8 @@ final class SurveyRateFindings {
             .add(simple(rate));
     if (rate.level().isEmpty()) {
       answer.addAll(
-          Design.planned(
-              "rate --expect " + Design.rate(proportion.value()),
+          DesignFindings.planned(
+              "rate --expect " + DesignFindings.rate(proportion.value()),
               rate.interval(Side.TWO_SIDED),
               proportion.designEffect()));
     }
@@ -79,7 +79,7 @@ final class SurveyRateFindings {
   private Value input(SurveyRate rate) {
     return Observed.input(question.from())
         .with("success", Value.words(question.success().stream().sorted().toList()))
-        .and(Design.figures(rate.proportion()));
+        .and(DesignFindings.figures(rate.proportion()));
   }
 
   private Value hypothesis() {
@@ -163,10 +163,10 @@ final class SurveyRateFindings {
             .add(Finding.fact("adjustment", new Value.Words("holm")))
             .add(new SubAnswers("groups", rates.stream().map(SurveyRate::name).toList(), answers));
     Depth whole = Depth.ALWAYS;
-    if (Selection.needed(rates.size())) {
+    if (ShownMembers.needed(rates.size())) {
       whole = Depth.WHOLE;
       answer
-          .add(estimates(Selection.ends(rates, rate -> rate.proportion().value())).at(Depth.CUT))
+          .add(estimates(ShownMembers.ends(rates, rate -> rate.proportion().value())).at(Depth.CUT))
           .add(
               Finding.say(
                       new Block.Rest(
@@ -188,7 +188,7 @@ final class SurveyRateFindings {
   }
 
   private static Sheet estimates(List<SurveyRate> rates) {
-    return Design.groups(rates.stream().map(SurveyRate::group).toList());
+    return DesignFindings.groups(rates.stream().map(SurveyRate::group).toList());
   }
 
   private Sheet tests(List<SurveyRate> rates) {

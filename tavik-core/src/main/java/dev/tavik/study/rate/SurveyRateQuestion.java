@@ -8,8 +8,8 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTest;
@@ -33,9 +33,9 @@ public record SurveyRateQuestion(
     SurveyCounts counts,
     Set<String> success,
     Hypothesis hypothesis,
-    Choices<SurveyTest, SurveyInterval> choices,
+    InferenceOptions<SurveyTest, SurveyInterval> choices,
     @Nullable Provenance from)
-    implements Question, Choosing<SurveyRateQuestion, SurveyTest, SurveyInterval> {
+    implements Question, InferenceSettings<SurveyRateQuestion, SurveyTest, SurveyInterval> {
 
   /**
    * Checks the parts.
@@ -75,7 +75,7 @@ public record SurveyRateQuestion(
         counts,
         Set.of(success),
         Hypothesis.twoSided(against),
-        Choices.of(
+        InferenceOptions.of(
             List.of(SurveyTest.T_LOGIT, SurveyTest.T),
             List.of(SurveyInterval.LOGIT, SurveyInterval.WALD, SurveyInterval.KORN_GRAUBARD)),
         null);
@@ -110,7 +110,7 @@ public record SurveyRateQuestion(
   }
 
   @Override
-  public SurveyRateQuestion choices(Choices<SurveyTest, SurveyInterval> changed) {
+  public SurveyRateQuestion choices(InferenceOptions<SurveyTest, SurveyInterval> changed) {
     return new SurveyRateQuestion(label, counts, success, hypothesis, changed, from);
   }
 

@@ -30,7 +30,7 @@ import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DrawnTest;
 import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
-import dev.tavik.study.parts.Preference;
+import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -119,7 +119,7 @@ final class SharesAnalysis {
   }
 
   Answer answer() {
-    Preference preference = new Preference(preferred, interval, reason());
+    VerdictBasis preference = new VerdictBasis(preferred, interval, reason());
     return new SharesFindings(question, cells, standingOut)
         .begin(tests, intervals, refusals, drawn)
         .addAll(SharesBelief.of(question))

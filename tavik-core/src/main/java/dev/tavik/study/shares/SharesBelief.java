@@ -2,18 +2,18 @@ package dev.tavik.study.shares;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Belief;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Posterior;
+import dev.tavik.answer.PosteriorSummary;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.bayes.BetaPosterior;
 import dev.tavik.bayes.DirichletPrior;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.phrase.BayesFactorPhrases;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
-import dev.tavik.study.parts.Likelier;
 import java.util.List;
 
 /** The Bayesian view of claimed shares. */
@@ -35,7 +35,7 @@ final class SharesBelief {
             "Bayesian view, prior " + prior,
             Value.fields().with("prior", Value.numbers(prior.parameters())),
             log,
-            Likelier.words(log, "shares that may be anything", "the claimed shares"));
+            BayesFactorPhrases.words(log, "shares that may be anything", "the claimed shares"));
     Sheet sheet =
         Sheet.read(
             say(
@@ -48,8 +48,8 @@ final class SharesBelief {
             Column.numbers(""));
     for (int i = 0; i < counts.size(); i++) {
       BetaPosterior share = prior.posterior(counts, i);
-      Belief belief =
-          new Belief(
+      PosteriorSummary belief =
+          new PosteriorSummary(
               Estimand.SHARE,
               counts.levels().get(i),
               share.mean(),

@@ -7,7 +7,7 @@ import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
-import dev.tavik.study.Adjustable;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
@@ -26,7 +26,7 @@ public record SharesQuestion(
     Shares claimed,
     SharesSettings settings,
     @Nullable Provenance from)
-    implements Adjustable<SharesQuestion, SharesSettings, SharesTest, SharesInterval> {
+    implements InferenceQuestion<SharesQuestion, SharesSettings, SharesTest, SharesInterval> {
 
   /**
    * Checks that there is one share for each category.

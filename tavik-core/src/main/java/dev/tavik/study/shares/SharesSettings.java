@@ -5,8 +5,8 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.bayes.DirichletPrior;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,8 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param prior what is believed of the shares in the Bayesian view; null to leave it out
  */
 public record SharesSettings(
-    Choices<SharesTest, SharesInterval> choices, @Nullable DirichletPrior prior)
-    implements Choosing<SharesSettings, SharesTest, SharesInterval> {
+    InferenceOptions<SharesTest, SharesInterval> choices, @Nullable DirichletPrior prior)
+    implements InferenceSettings<SharesSettings, SharesTest, SharesInterval> {
 
   /**
    * Checks the parts.
@@ -41,7 +41,7 @@ public record SharesSettings(
    */
   public static SharesSettings usual() {
     return new SharesSettings(
-        Choices.of(
+        InferenceOptions.of(
             List.of(SharesTest.PEARSON, SharesTest.EXACT_MULTINOMIAL),
             List.of(SharesInterval.GOODMAN)),
         null);
@@ -58,7 +58,7 @@ public record SharesSettings(
   }
 
   @Override
-  public SharesSettings choices(Choices<SharesTest, SharesInterval> changed) {
+  public SharesSettings choices(InferenceOptions<SharesTest, SharesInterval> changed) {
     return new SharesSettings(changed, prior);
   }
 }

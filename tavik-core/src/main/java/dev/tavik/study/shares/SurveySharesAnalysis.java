@@ -21,7 +21,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
@@ -37,7 +37,7 @@ import java.util.stream.IntStream;
 final class SurveySharesAnalysis {
   private final SurveySharesQuestion question;
   private final DesignedSample sample;
-  private final Design design;
+  private final DesignFindings design;
   private final List<DesignedProportion> shares;
   private final DesignTests tests;
   private final List<AdjustedP> standingOut;
@@ -46,7 +46,7 @@ final class SurveySharesAnalysis {
   SurveySharesAnalysis(SurveySharesQuestion question) {
     this.question = question;
     this.sample = DesignedSample.of(question.counts());
-    this.design = new Design(sample);
+    this.design = new DesignFindings(sample);
     this.shares = sample.shares(0, question.levels());
     List<Double> claimed =
         IntStream.range(0, shares.size()).mapToObj(question.claimed()::share).toList();
@@ -98,7 +98,7 @@ final class SurveySharesAnalysis {
   private Value input() {
     Value.Fields each = Value.fields();
     for (int i = 0; i < shares.size(); i++) {
-      each.with(question.levels().get(i), Design.figures(shares.get(i)));
+      each.with(question.levels().get(i), DesignFindings.figures(shares.get(i)));
     }
     return Observed.input(question.from()).with("counts", each);
   }
@@ -146,7 +146,7 @@ final class SurveySharesAnalysis {
           Value.Share.FINE.of(share.value()),
           Value.Share.FINE.of(question.claimed().share(i)),
           Value.points(share.standardError()),
-          Design.effect(share),
+          DesignFindings.effect(share),
           Double.isNaN(residuals.get(i))
               ? Value.none("none")
               : Value.significant(residuals.get(i), 3),
@@ -170,7 +170,7 @@ final class SurveySharesAnalysis {
   }
 
   private void row(Intervals to, SurveyInterval method, int category) {
-    Interval limits = Design.limits(method, shares.get(category), question.level(), to);
+    Interval limits = DesignFindings.limits(method, shares.get(category), question.level(), to);
     Interval interval =
         new Interval(
             Estimand.SHARE,

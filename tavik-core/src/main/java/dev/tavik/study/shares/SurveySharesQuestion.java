@@ -6,8 +6,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.count.SurveyCounts;
-import dev.tavik.study.Choices;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTableTest;
@@ -30,9 +30,9 @@ public record SurveySharesQuestion(
     SurveyCounts counts,
     List<String> levels,
     Shares claimed,
-    Choices<SurveyTableTest, SurveyInterval> choices,
+    InferenceOptions<SurveyTableTest, SurveyInterval> choices,
     @Nullable Provenance from)
-    implements Question, Choosing<SurveySharesQuestion, SurveyTableTest, SurveyInterval> {
+    implements Question, InferenceSettings<SurveySharesQuestion, SurveyTableTest, SurveyInterval> {
 
   /**
    * Checks the parts.
@@ -73,7 +73,7 @@ public record SurveySharesQuestion(
         counts,
         counts.units().levels(0),
         claimed,
-        Choices.of(
+        InferenceOptions.of(
             List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
             List.of(SurveyInterval.LOGIT)),
         null);
@@ -89,7 +89,7 @@ public record SurveySharesQuestion(
   }
 
   @Override
-  public SurveySharesQuestion choices(Choices<SurveyTableTest, SurveyInterval> changed) {
+  public SurveySharesQuestion choices(InferenceOptions<SurveyTableTest, SurveyInterval> changed) {
     return new SurveySharesQuestion(label, counts, levels, claimed, changed, from);
   }
 

@@ -3,8 +3,8 @@ package dev.tavik.study.simulated;
 import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Drawn;
 import dev.tavik.answer.Question;
+import dev.tavik.answer.SimulationFinding;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
@@ -34,6 +34,7 @@ import dev.tavik.study.simulated.SimulatedQuestion.NullModel;
 import dev.tavik.study.simulated.SimulatedQuestion.Stop;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 
 /** Draws the worlds that belong to an answer. */
@@ -65,27 +66,41 @@ record SimulationAnalysis(SimulatedQuestion asked) {
     return new SubAnswers(parts.key(), parts.names(), answers);
   }
 
-  private Drawn view(String label, Answer answer, int number) {
+  private SimulationFinding view(String label, Answer answer, int number) {
     Method preferred = answer.verdict().test().orElse(TableTest.PEARSON);
     Question question = answer.question();
-    if (question instanceof RateQuestion rate) {
-      return view(label, rate, preferred, number);
+    View view = VIEWS.get(question.getClass());
+    if (view == null) {
+      throw new IllegalArgumentException(
+          "such a question has no simulated view; rates, two groups, pairs, shares and one table"
+              + " have");
     }
-    if (question instanceof CompareQuestion comparison) {
-      return view(label, comparison, preferred, number);
-    }
-    if (question instanceof PairedQuestion paired) {
-      return view(paired, preferred);
-    }
-    if (question instanceof SharesQuestion shares) {
-      return view(shares, preferred);
-    }
-    if (question instanceof CrossQuestion cross) {
-      return view(cross, answer, preferred);
-    }
-    throw new IllegalArgumentException(
-        "such a question has no simulated view; rates, two groups, pairs, shares and one table have");
+    return view.of(this, label, answer, new Wanted(preferred, number));
   }
+
+  /** The test that the verdict rests on, and the number of the answer among several. */
+  private record Wanted(Method test, int number) {}
+
+  /** How the view of a kind of question is made. */
+  private interface View {
+    SimulationFinding of(SimulationAnalysis of, String label, Answer answer, Wanted wanted);
+  }
+
+  private static final Map<Class<?>, View> VIEWS =
+      Map.of(
+          RateQuestion.class,
+          (of, label, answer, wanted) ->
+              of.view(label, (RateQuestion) answer.question(), wanted.test(), wanted.number()),
+          CompareQuestion.class,
+          (of, label, answer, wanted) ->
+              of.view(label, (CompareQuestion) answer.question(), wanted.test(), wanted.number()),
+          PairedQuestion.class,
+          (of, label, answer, wanted) -> of.view((PairedQuestion) answer.question(), wanted.test()),
+          SharesQuestion.class,
+          (of, label, answer, wanted) -> of.view((SharesQuestion) answer.question(), wanted.test()),
+          CrossQuestion.class,
+          (of, label, answer, wanted) ->
+              of.view((CrossQuestion) answer.question(), answer, wanted.test()));
 
   private Draws draws(int number) {
     return Draws.of(asked.draws().most(), asked.draws().seed() + number);
@@ -96,7 +111,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
     return world.simulate(asked.stop() == Stop.WHEN_CLEAR ? draws.untilClearOf(alpha) : draws);
   }
 
-  private static Drawn view(
+  private static SimulationFinding view(
       String label,
       Simulation simulation,
       List<Interval> bootstrap,
@@ -105,7 +120,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
     List<Method> methods = simulation.tails().stream().map(SimulatedTail::method).toList();
     List<Double> formulas = methods.stream().map(method -> formula(method, test)).toList();
     int wanted = Math.max(0, methods.indexOf(preferred));
-    return new Drawn(label, simulation, formulas, bootstrap, wanted);
+    return new SimulationFinding(label, simulation, formulas, bootstrap, wanted);
   }
 
   private static double formula(Method method, Function<Method, TestResult> test) {
@@ -116,7 +131,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
     }
   }
 
-  private Drawn view(String label, RateQuestion rate, Method preferred, int number) {
+  private SimulationFinding view(String label, RateQuestion rate, Method preferred, int number) {
     RateSettings settings = rate.settings();
     Long lot = settings.lot();
     NullWorld world =
@@ -136,7 +151,8 @@ record SimulationAnalysis(SimulatedQuestion asked) {
         });
   }
 
-  private Drawn view(String label, CompareQuestion comparison, Method preferred, int number) {
+  private SimulationFinding view(
+      String label, CompareQuestion comparison, Method preferred, int number) {
     CompareSettings settings = comparison.settings();
     require(
         settings.plain(),
@@ -157,7 +173,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
         method -> ((TwoProportionTest) method).of(first, second, settings.hypothesis()));
   }
 
-  private Drawn view(PairedQuestion paired, Method preferred) {
+  private SimulationFinding view(PairedQuestion paired, Method preferred) {
     return view(
         "",
         draw(
@@ -169,7 +185,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
         method -> ((PairedTest) method).of(paired.tally(), paired.settings().alternative()));
   }
 
-  private Drawn view(SharesQuestion shares, Method preferred) {
+  private SimulationFinding view(SharesQuestion shares, Method preferred) {
     return view(
         "",
         draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
@@ -178,7 +194,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
         method -> ((SharesTest) method).of(shares.counts(), shares.claimed()));
   }
 
-  private Drawn view(CrossQuestion cross, Answer answer, Method preferred) {
+  private SimulationFinding view(CrossQuestion cross, Answer answer, Method preferred) {
     return view(
         "",
         draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),

@@ -21,7 +21,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.cross.SurveyCrossQuestion;
-import dev.tavik.study.parts.Design;
+import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedSample;
@@ -39,7 +39,7 @@ final class SurveySweepAnalysis {
 
   private final SurveySweepQuestion question;
   private final SweepQuestion.SweepSettings settings;
-  private final Design design;
+  private final DesignFindings design;
   private final List<Asked> columns;
   private final Letters letters;
 
@@ -54,7 +54,7 @@ final class SurveySweepAnalysis {
     this.question = question;
     this.settings = question.settings();
     SurveyCounts first = question.columns().values().iterator().next();
-    this.design = new Design(DesignedSample.of(first));
+    this.design = new DesignFindings(DesignedSample.of(first));
     this.columns = sorted(adjusted(asked()));
     this.letters =
         new Letters(

@@ -40,7 +40,7 @@ final class SweepAnalysis {
             (name, table) -> {
               Answer answer = CrossQuestion.of(table).settings(each).named(name).ask();
               asked.add(new Swept(name, table, answer, answer.test()));
-              Progress.tell(Progress.Work.COLUMNS, asked.size(), question.tables().size());
+              Progress.tell(Progress.Task.COLUMNS, asked.size(), question.tables().size());
             });
     return asked;
   }

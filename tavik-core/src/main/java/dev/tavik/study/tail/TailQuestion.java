@@ -7,7 +7,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.tail.Tails.Line;
+import dev.tavik.study.tail.Tails.TailArea;
 import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.List;
@@ -92,24 +92,27 @@ public record TailQuestion(
 
   @Override
   public Answer ask() {
-    List<Line> lines = new ArrayList<>();
+    List<TailArea> lines = new ArrayList<>();
     if (area != null) {
       if (tail.counts()) {
         counts(lines, area);
       } else {
-        lines.add(new Line(Line.LOWER, null, tail.valueBelow(area), Math.log(area)));
-        lines.add(new Line(Line.UPPER, tail.valueAbove(area), null, Math.log(area)));
+        lines.add(new TailArea(TailArea.LOWER, null, tail.valueBelow(area), Math.log(area)));
+        lines.add(new TailArea(TailArea.UPPER, tail.valueAbove(area), null, Math.log(area)));
         lines.add(
-            new Line(
-                Line.BOTH, tail.valueBelow(area / 2), tail.valueAbove(area / 2), Math.log(area)));
+            new TailArea(
+                TailArea.BOTH,
+                tail.valueBelow(area / 2),
+                tail.valueAbove(area / 2),
+                Math.log(area)));
       }
     } else if (value != null && to != null) {
       double inside = tail.between(value, to);
-      lines.add(new Line(Line.BETWEEN, value, to, Math.log(inside)));
+      lines.add(new TailArea(TailArea.BETWEEN, value, to, Math.log(inside)));
     } else if (value != null) {
-      lines.add(new Line(Line.LOWER, null, value, tail.logLower(value)));
-      lines.add(new Line(Line.UPPER, value, null, tail.logUpper(value)));
-      lines.add(new Line(Line.BOTH, value, value, tail.logBoth(value)));
+      lines.add(new TailArea(TailArea.LOWER, null, value, tail.logLower(value)));
+      lines.add(new TailArea(TailArea.UPPER, value, null, tail.logUpper(value)));
+      lines.add(new TailArea(TailArea.BOTH, value, value, tail.logBoth(value)));
     }
     Tails found = new Tails(this, lines);
     return Answer.to(this, AnswerKind.TAIL, label)
@@ -119,15 +122,16 @@ public record TailQuestion(
   }
 
   /** Of counts the last that stays within the area, and the next, which goes beyond. */
-  private void counts(List<Line> lines, double wanted) {
+  private void counts(List<TailArea> lines, double wanted) {
     double low = tail.valueBelow(wanted);
     double high = tail.valueAbove(wanted);
-    lines.add(new Line(Line.LOWER, null, low, tail.logLower(low)));
-    lines.add(new Line(Line.LOWER, null, low + 1, tail.logLower(low + 1)));
-    lines.add(new Line(Line.UPPER, high, null, tail.logUpper(high)));
-    lines.add(new Line(Line.UPPER, high - 1, null, tail.logUpper(high - 1)));
+    lines.add(new TailArea(TailArea.LOWER, null, low, tail.logLower(low)));
+    lines.add(new TailArea(TailArea.LOWER, null, low + 1, tail.logLower(low + 1)));
+    lines.add(new TailArea(TailArea.UPPER, high, null, tail.logUpper(high)));
+    lines.add(new TailArea(TailArea.UPPER, high - 1, null, tail.logUpper(high - 1)));
     double below = tail.valueBelow(wanted / 2);
     double above = tail.valueAbove(wanted / 2);
-    lines.add(new Line(Line.BOTH, below, above, Math.log(tail.lower(below) + tail.upper(above))));
+    lines.add(
+        new TailArea(TailArea.BOTH, below, above, Math.log(tail.lower(below) + tail.upper(above))));
   }
 }

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param asked the question
  * @param lines an area each
  */
-public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
+public record Tails(TailQuestion asked, List<TailArea> lines) implements Finding {
   private static final double FEW = 1e-4;
   private static final int DIGITS = 10;
 
@@ -45,7 +45,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
    * @param to the upper end of a lower area or of what lies between; null for an upper area
    * @param logArea the natural logarithm of the area
    */
-  public record Line(String side, @Nullable Double from, @Nullable Double to, double logArea) {
+  public record TailArea(String side, @Nullable Double from, @Nullable Double to, double logArea) {
     /** Up to a value. */
     public static final String LOWER = "lower";
 
@@ -86,7 +86,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
    * @param line the area
    * @return such as {@code P(X > 1.96) = 0.0250}
    */
-  public static String words(TailQuestion asked, Line line) {
+  public static String words(TailQuestion asked, TailArea line) {
     return words(asked.tail().counts(), line) + " " + Figures.relation(line.log10Area());
   }
 
@@ -97,7 +97,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
    * @param line the area
    * @return such as {@code P(X > 1.96)}
    */
-  public static String words(boolean counts, Line line) {
+  public static String words(boolean counts, TailArea line) {
     String more = counts ? "≥" : ">";
     Double from = line.from();
     Double to = line.to();
@@ -107,7 +107,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
     if (to == null) {
       return "P(X " + more + " " + number(from) + ")";
     }
-    if (line.side().equals(Line.BETWEEN)) {
+    if (line.side().equals(TailArea.BETWEEN)) {
       return "P(" + number(from) + " ≤ X ≤ " + number(to) + ")";
     }
     return from.equals(to)
@@ -162,7 +162,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
             Column.hidden("to"),
             Column.hidden("area"),
             Column.hidden("log10Area"));
-    for (Line line : lines) {
+    for (TailArea line : lines) {
       sheet.row(
           line.side(),
           words(asked.tail().counts(), line),
@@ -179,7 +179,7 @@ public record Tails(TailQuestion asked, List<Line> lines) implements Finding {
     return value == null ? Value.none() : Value.number(value);
   }
 
-  private static String area(Line line) {
+  private static String area(TailArea line) {
     double area = Math.exp(line.logArea());
     return area < FEW || line.logArea() == 0
         ? Figures.pValue(line.log10Area())

@@ -10,9 +10,9 @@ import dev.tavik.answer.Caution;
 import dev.tavik.bayes.BetaPrior;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.RatePrecision;
@@ -27,8 +27,8 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.plan.Plans.Line;
 import dev.tavik.study.plan.Plans.Plan;
+import dev.tavik.study.plan.Plans.PlanLine;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -41,11 +41,11 @@ class PlanQuestionTest {
   private static final CompareDesign KILNS =
       CompareDesign.of(TwoProportionTest.Z_POOLED, 0.08, Hypothesis.twoSided(0), 0.05);
 
-  private static List<Line> lines(Answer answer) {
+  private static List<PlanLine> lines(Answer answer) {
     return answer.find(Plans.class).orElseThrow().lines();
   }
 
-  private static Plan plan(Line line) {
+  private static Plan plan(PlanLine line) {
     return Objects.requireNonNull(line.plan());
   }
 
@@ -69,12 +69,13 @@ class PlanQuestionTest {
   /** Each line of what if is the same question asked about another truth. */
   @ParameterizedTest
   @MethodSource("designs")
-  void whatIfIsTheSameQuestionElsewhere(Design design, Effect effect, List<Double> bases) {
-    Line line = lines(PlanQuestion.forSizes(design, List.of(effect), List.of(0.8)).ask()).get(0);
+  void whatIfIsTheSameQuestionElsewhere(PowerDesign design, Effect effect, List<Double> bases) {
+    PlanLine line =
+        lines(PlanQuestion.forSizes(design, List.of(effect), List.of(0.8)).ask()).get(0);
     assertThat(line.sensitivity()).hasSize(4);
     for (int i = 0; i < 4; i++) {
       Plans.Varied varied = line.sensitivity().get(i);
-      Design other = design;
+      PowerDesign other = design;
       if (!bases.isEmpty()) {
         assertThat(varied.base()).isEqualTo(bases.get(i));
         other =
@@ -100,7 +101,7 @@ class PlanQuestionTest {
   void highRatesAreVariedAsLowOnesAre() {
     CompareDesign sound =
         CompareDesign.of(TwoProportionTest.Z_POOLED, 0.99, Hypothesis.twoSided(0), 0.05);
-    Line line =
+    PlanLine line =
         lines(PlanQuestion.forSizes(sound, List.of(Effect.rate(0.96)), List.of(0.8)).ask()).get(0);
     assertThat(line.sensitivity())
         .extracting(Plans.Varied::base)
@@ -140,7 +141,7 @@ class PlanQuestionTest {
 
   @Test
   void swingingPowerIsTold() {
-    Design design = RateDesign.of(ProportionTest.EXACT, Hypothesis.twoSided(0.08), 0.05);
+    PowerDesign design = RateDesign.of(ProportionTest.EXACT, Hypothesis.twoSided(0.08), 0.05);
     Answer answer = PlanQuestion.forSizes(design, List.of(Effect.rate(0.05)), List.of(0.9)).ask();
     assertThat(answer.cautions()).extracting(Caution::code).containsExactly(Caution.Code.SAW_TOOTH);
     assertThat(plan(lines(answer).get(0)).alpha()).isLessThanOrEqualTo(0.05);
@@ -149,7 +150,7 @@ class PlanQuestionTest {
 
   @Test
   void whatCantBeReachedIsToldInItsPlace() {
-    Design lot =
+    PowerDesign lot =
         new RateDesign(
             ProportionTest.SCORE, PowerMethod.NORMAL, Hypothesis.twoSided(0.5), 0.05, 30L);
     Answer answer =
@@ -171,7 +172,7 @@ class PlanQuestionTest {
 
   @Test
   void evidenceForEqualityIsPlannedToo() {
-    Design design = new ComparedEvidenceDesign(0.3, BetaPrior.uniform(), 3, 2);
+    PowerDesign design = new ComparedEvidenceDesign(0.3, BetaPrior.uniform(), 3, 2);
     Answer answer =
         PlanQuestion.forPower(design, List.of(Effect.rate(0.3), Effect.rate(0.6)), List.of(60L))
             .words(new PlanWords("tiles", "kiln", null))
@@ -213,7 +214,7 @@ class PlanQuestionTest {
                 true,
                 new PlanWords("people", "", 0.4))
             .ask();
-    Precisions.Line line = answer.find(Precisions.class).orElseThrow().lines().get(0);
+    Precisions.PlannedPrecision line = answer.find(Precisions.class).orElseThrow().lines().get(0);
     assertThat(line.sizes()).isEqualTo(Sizes.of(489));
     assertThat(answer.cautions())
         .extracting(Caution::code)

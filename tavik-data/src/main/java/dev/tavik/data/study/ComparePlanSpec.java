@@ -3,10 +3,10 @@ package dev.tavik.data.study;
 import dev.tavik.answer.Question;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.ComparedEvidenceDesign;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.PairedDesign;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.Sampling;
@@ -61,7 +61,7 @@ final class ComparePlanSpec {
     double margin = written == null ? 0 : Proportion.parse(spec.name("margin"), written);
     Hypothesis hypothesis = hypothesis(goal, margin, bases, effects);
     @Nullable PowerMethod theory = plan.theory();
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     for (double base : bases) {
       for (double alpha : plan.alphas()) {
         for (TwoProportionTest test : tests(goal != ComparisonGoal.DIFFERENCE)) {
@@ -84,7 +84,7 @@ final class ComparePlanSpec {
 
   Question evidence() {
     spec.require("base", BASE);
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     for (double base : Ranges.proportions(spec, "base")) {
       for (double threshold : plan.thresholds()) {
         designs.add(
@@ -173,7 +173,7 @@ final class ComparePlanSpec {
     List<PairedTest> tests =
         spec.methods("tests", List.of(PairedTest.values()), List.of(PairedTest.MCNEMAR));
     @Nullable PowerMethod theory = plan.theory();
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     for (double second : seconds) {
       for (double alpha : plan.alphas()) {
         for (PairedTest test : tests) {

@@ -12,7 +12,7 @@ import dev.tavik.data.CountRequest;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
 import dev.tavik.data.Missing;
-import dev.tavik.data.Reading;
+import dev.tavik.data.ReadOptions;
 import dev.tavik.data.Recoding;
 import dev.tavik.data.RowsInOrder;
 import dev.tavik.data.SourceOpener;
@@ -77,7 +77,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
 
   /** Counts the combinations of some columns; these must be different ones. */
   Tabulation tabulation(String... columns) {
-    return knowing(new Merging(spec, recodings).applied(unmerged(columns)), columns);
+    return knowing(new LevelMerging(spec, recodings).applied(unmerged(columns)), columns);
   }
 
   /**
@@ -148,7 +148,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     SurveyCounts counted = source().survey(design, List.of(request(columns))).get(0);
     requireSome(counted.units());
     SurveyCounts read =
-        counted.renamed(units -> new Merging(spec, recodings).applied(recodings.told(units)));
+        counted.renamed(units -> new LevelMerging(spec, recodings).applied(recodings.told(units)));
     return read.units(knowing(read.units(), columns));
   }
 
@@ -162,7 +162,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
 
   /** Counts each of some columns by itself, written with commas between. */
   List<Tabulation> each(String columns) {
-    Merging merging = new Merging(spec, recodings);
+    LevelMerging merging = new LevelMerging(spec, recodings);
     List<Tabulation> each =
         source().countEach(request(columns)).stream()
             .map(CountsSpec::requireSome)
@@ -261,13 +261,13 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
       return new DatabaseSpec(spec).source();
     }
     String data = spec.required("data", "a file of rows, or a database");
-    Reading said = reading();
+    ReadOptions said = reading();
     return opening.source(data).orElseGet(() -> Sources.open(data, opening, said));
   }
 
   /** How the file is encoded, and which part of a spreadsheet is meant. */
-  Reading reading() {
-    Reading said = Reading.usual();
+  ReadOptions reading() {
+    ReadOptions said = ReadOptions.usual();
     @Nullable String encoding = spec.text("encoding");
     said = encoding == null ? said : said.encoding(encoding);
     @Nullable String sheet = spec.text("sheet");

@@ -35,7 +35,7 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
 
   /** With some levels, written {@code a+b=c}, put together, in rows or in columns. */
   Grid merged(String written, String word) {
-    Merging.Merged wanted = Merging.Merged.parse(written, word);
+    LevelMerging.Merged wanted = LevelMerging.Merged.parse(written, word);
     List<String> typed = wanted.levels();
     String name = wanted.name();
     boolean inRows = typed.stream().allMatch(each -> Names.matching(each, rows).size() == 1);

@@ -4,8 +4,8 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Origin;
 import dev.tavik.data.SourceOpener;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.data.words.ShellWord;
-import dev.tavik.data.words.Word;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -98,7 +98,7 @@ final class Origins {
 
   private String command() {
     StringBuilder line = new StringBuilder("tavik ").append(asking.words().kind());
-    String alone = asking.words().positional().map(Word::name).orElse("");
+    String alone = asking.words().positional().map(Parameter::name).orElse("");
     words
         .getOrDefault(alone, List.of())
         .forEach(each -> line.append(' ').append(ShellWord.quoted(each)));
@@ -112,9 +112,9 @@ final class Origins {
   }
 
   private List<String> options(String name, List<String> values) {
-    Optional<Word> word =
+    Optional<Parameter> word =
         asking.words().words().stream().filter(each -> each.name().equals(name)).findFirst();
-    Word.Many many = word.map(Word::many).orElse(Word.Many.ONE);
+    Parameter.Many many = word.map(Parameter::many).orElse(Parameter.Many.ONE);
     return switch (many) {
       case FLAG -> List.of("--" + name);
       case SEVERAL ->
@@ -135,7 +135,7 @@ final class Origins {
         (name, values) -> {
           boolean one =
               asking.words().words().stream()
-                  .anyMatch(word -> word.name().equals(name) && word.many() == Word.Many.ONE);
+                  .anyMatch(word -> word.name().equals(name) && word.many() == Parameter.Many.ONE);
           List<String> each = one ? List.of(joined(name, values)) : values;
           boolean flag = QuestionArguments.FLAGS.contains(name);
           each.forEach(value -> parts.add(literal(flag ? name : name + "=" + value)));

@@ -6,8 +6,8 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.count.Names;
 import dev.tavik.data.DataException;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.NotApplicableException;
@@ -310,7 +310,7 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
 
   PlanQuestion plan(
       String kind,
-      List<Design> designs,
+      List<PowerDesign> designs,
       List<Effect> effects,
       String units,
       List<Caution> cautions) {

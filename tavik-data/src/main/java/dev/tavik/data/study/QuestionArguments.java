@@ -2,11 +2,11 @@ package dev.tavik.data.study;
 
 import com.google.errorprone.annotations.FormatMethod;
 import dev.tavik.count.Names;
-import dev.tavik.data.words.Word;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.CommandSchemas;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.Choosing;
+import dev.tavik.study.InferenceSettings;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -31,10 +31,10 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
 
   /** The words that need no value. */
   static final Set<String> FLAGS =
-      Words.all().stream()
+      CommandSchemas.all().stream()
           .flatMap(vocabulary -> vocabulary.words().stream())
-          .filter(word -> word.many() == Word.Many.FLAG)
-          .map(Word::name)
+          .filter(word -> word.many() == Parameter.Many.FLAG)
+          .map(Parameter::name)
           .collect(Collectors.toUnmodifiableSet());
 
   private static final Pattern WORD = Pattern.compile("\\{([a-z-]+)}");
@@ -214,7 +214,7 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
   }
 
   /** Settings with alpha, level, tests and intervals as these words choose them. */
-  <S extends Choosing<S, T, I>, T extends Method, I extends Method> S choices(
+  <S extends InferenceSettings<S, T, I>, T extends Method, I extends Method> S choices(
       S usual, List<T> tests, List<I> intervals) {
     Double alpha = proportion("alpha");
     S settings = alpha == null ? usual : usual.alpha(alpha);

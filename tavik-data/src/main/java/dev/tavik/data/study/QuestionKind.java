@@ -7,8 +7,8 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.data.CountSource;
 import dev.tavik.data.DataException;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.CommandSchema;
+import dev.tavik.data.words.CommandSchemas;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -16,29 +16,29 @@ import java.util.function.BiFunction;
 /** The kinds of questions that words can ask: their vocabulary, and what is made of them. */
 public enum QuestionKind {
   /** Is one proportion different from a value? */
-  RATE(AnswerKind.RATE, Words.RATE, RateSpec::question),
+  RATE(AnswerKind.RATE, CommandSchemas.RATE, RateSpec::question),
   /** Do two proportions differ, and by how much? */
-  COMPARE(AnswerKind.COMPARE, Words.COMPARE, CompareSpec::question),
+  COMPARE(AnswerKind.COMPARE, CommandSchemas.COMPARE, CompareSpec::question),
   /** Do the counts follow the claimed shares? */
-  SHARES(AnswerKind.SHARES, Words.SHARES, SharesSpec::question),
+  SHARES(AnswerKind.SHARES, CommandSchemas.SHARES, SharesSpec::question),
   /** Are two classifications associated? */
-  CROSS(AnswerKind.CROSS, Words.CROSS, CrossSpec::question),
+  CROSS(AnswerKind.CROSS, CommandSchemas.CROSS, CrossSpec::question),
   /** How many, how much power, how small an effect? */
-  PLAN(AnswerKind.PLAN, Words.PLAN, PlanSpec::question),
+  PLAN(AnswerKind.PLAN, CommandSchemas.PLAN, PlanSpec::question),
   /** A probability or a critical value of a distribution. */
-  TAIL(AnswerKind.TAIL, Words.TAIL, TailSpec::question),
+  TAIL(AnswerKind.TAIL, CommandSchemas.TAIL, TailSpec::question),
   /** Which columns differ between groups? */
-  SWEEP(AnswerKind.SWEEP, Words.SWEEP, SweepSpec::question),
+  SWEEP(AnswerKind.SWEEP, CommandSchemas.SWEEP, SweepSpec::question),
   /** How do methods behave at this size? */
-  ASSESS(AnswerKind.ASSESS, Words.ASSESS, AssessSpec::question);
+  ASSESS(AnswerKind.ASSESS, CommandSchemas.ASSESS, AssessSpec::question);
 
   private final AnswerKind answers;
-  private final Vocabulary words;
+  private final CommandSchema words;
   private final BiFunction<QuestionArguments, SourceOpener, Question> maker;
 
   QuestionKind(
       AnswerKind answers,
-      Vocabulary words,
+      CommandSchema words,
       BiFunction<QuestionArguments, SourceOpener, Question> maker) {
     this.answers = answers;
     this.words = words;
@@ -51,7 +51,7 @@ public enum QuestionKind {
   }
 
   /** {@return the words of such questions} */
-  public Vocabulary words() {
+  public CommandSchema words() {
     return words;
   }
 

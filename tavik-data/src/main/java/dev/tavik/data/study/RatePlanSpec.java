@@ -1,9 +1,9 @@
 package dev.tavik.data.study;
 
 import dev.tavik.answer.Question;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.EvidenceDesign;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.RateDesign;
@@ -40,7 +40,7 @@ final class RatePlanSpec {
     List<ProportionTest> tests =
         spec.methods("tests", List.of(ProportionTest.values()), List.of(ProportionTest.SCORE));
     @Nullable PowerMethod theory = plan.theory();
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     for (double value : against) {
       Hypothesis hypothesis = new Hypothesis(value, plan.alternative(against, effects));
       for (double alpha : plan.alphas()) {
@@ -57,7 +57,7 @@ final class RatePlanSpec {
   Question evidence() {
     List<Double> against = against();
     List<Effect> effects = plan.effects();
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     for (double value : against) {
       Hypothesis hypothesis = new Hypothesis(value, plan.alternative(against, effects));
       for (double threshold : plan.thresholds()) {

@@ -200,7 +200,7 @@ public final class StudyFile {
   private static List<String> included(String file, Keys root, StudyValues values) {
     try {
       Node node = root.nodes().getOrDefault("include", new Nothing());
-      return node instanceof Nothing ? List.of() : values.texts("include", node);
+      return node.isNothing() ? List.of() : values.texts("include", node);
     } catch (SpecException e) {
       throw malformed(file, "is no study: " + e.getMessage());
     }
@@ -211,7 +211,7 @@ public final class StudyFile {
     if (node instanceof Items questions && !questions.nodes().isEmpty()) {
       return questions.nodes();
     }
-    if (node instanceof Nothing && root.nodes().containsKey("include")) {
+    if (node.isNothing() && root.nodes().containsKey("include")) {
       return List.of();
     }
     throw malformed(file, "has no questions; 'questions' must be a list with at least one entry");
@@ -242,7 +242,7 @@ public final class StudyFile {
 
   private static String title(Keys root, StudyValues values) {
     Node title = root.nodes().getOrDefault("study", new Nothing());
-    if (!(title instanceof Text) && !(title instanceof Nothing)) {
+    if (!(title instanceof Text) && !title.isNothing()) {
       throw new SpecException("'study' must be a title, one text");
     }
     return values.text(title);

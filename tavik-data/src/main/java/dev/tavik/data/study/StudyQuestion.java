@@ -10,7 +10,7 @@ import dev.tavik.data.study.StudyTree.Keys;
 import dev.tavik.data.study.StudyTree.Node;
 import dev.tavik.data.study.StudyTree.Nothing;
 import dev.tavik.data.words.Heading;
-import dev.tavik.data.words.Word;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.study.Unanswered;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -145,7 +145,7 @@ final class StudyQuestion {
     @Nullable Heading heading =
         asking.words().words().stream()
             .filter(word -> word.name().equals(key))
-            .map(Word::heading)
+            .map(Parameter::heading)
             .findFirst()
             .orElse(null);
     boolean counted = COUNTED.stream().anyMatch(keys::containsKey);

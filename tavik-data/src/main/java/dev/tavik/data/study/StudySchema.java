@@ -4,8 +4,8 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Word;
+import dev.tavik.data.words.CommandSchema;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.result.Adjustment;
 import java.util.Map;
 import java.util.Optional;
@@ -79,7 +79,7 @@ public final class StudySchema {
     return condition;
   }
 
-  private static void question(ObjectNode schema, Vocabulary words) {
+  private static void question(ObjectNode schema, CommandSchema words) {
     schema.put("type", "object").put("description", words.purpose());
     ObjectNode keys = schema.putObject("properties");
     keys.putObject("ask").put("const", words.kind());
@@ -94,10 +94,10 @@ public final class StudySchema {
     schema.put("additionalProperties", false);
   }
 
-  private static String help(Vocabulary words, String name) {
-    Optional<Word> found =
+  private static String help(CommandSchema words, String name) {
+    Optional<Parameter> found =
         words.words().stream().filter(word -> word.name().equals(name)).findFirst();
-    return found.or(words::positional).map(Word::help).orElse("");
+    return found.or(words::positional).map(Parameter::help).orElse("");
   }
 
   private static void value(ObjectNode keys, String name, String help) {

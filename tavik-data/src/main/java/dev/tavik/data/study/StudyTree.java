@@ -30,13 +30,23 @@ import org.jspecify.annotations.Nullable;
  */
 final class StudyTree {
   /** A value in the file. */
-  sealed interface Node {}
+  sealed interface Node {
+    /** Whether there is no value. */
+    default boolean isNothing() {
+      return false;
+    }
+  }
 
   /** A scalar, as it was written. */
   record Text(String text) implements Node {}
 
   /** No value: {@code null}, {@code ~} or nothing at all. */
-  record Nothing() implements Node {}
+  record Nothing() implements Node {
+    @Override
+    public boolean isNothing() {
+      return true;
+    }
+  }
 
   /** A list. */
   record Items(List<Node> nodes) implements Node {}

@@ -4,7 +4,6 @@ import dev.tavik.count.Names;
 import dev.tavik.data.study.StudyTree.Items;
 import dev.tavik.data.study.StudyTree.Keys;
 import dev.tavik.data.study.StudyTree.Node;
-import dev.tavik.data.study.StudyTree.Nothing;
 import dev.tavik.data.study.StudyTree.Text;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -84,7 +83,7 @@ final class StudyValues {
     }
     throw new SpecException(
         "%s must have a value, a list of values or a mapping, got %s",
-        key, node instanceof Nothing ? "nothing" : "a list or mapping inside another");
+        key, node.isNothing() ? "nothing" : "a list or mapping inside another");
   }
 
   private String replaced(String text) {

@@ -12,7 +12,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
-import dev.tavik.study.Choices;
+import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.SurveyCrossQuestion;
@@ -190,7 +190,7 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
             counted,
             levels,
             claimed,
-            Choices.of(
+            InferenceOptions.of(
                 List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
                 List.of(SurveyInterval.LOGIT)),
             from);

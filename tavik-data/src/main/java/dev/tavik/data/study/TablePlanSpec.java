@@ -8,8 +8,8 @@ import dev.tavik.association.AssociationMeasure;
 import dev.tavik.association.Shares;
 import dev.tavik.count.CrossTable;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.planning.Design;
 import dev.tavik.planning.Effect;
+import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.TableDesign;
 import dev.tavik.planning.TrendDesign;
@@ -68,7 +68,7 @@ final class TablePlanSpec {
     List<Caution> cautions = new ArrayList<>();
     List<Effect> effects = new ArrayList<>();
     Table table = sources.isEmpty() ? shape() : from(sources.get(0), effects, cautions);
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     plan.alphas().forEach(alpha -> designs.add(new TableDesign(table.df, alpha, table.most)));
     return plan.plan(spec.required("for", ""), designs, effects, "observations", cautions);
   }
@@ -260,7 +260,7 @@ final class TablePlanSpec {
         rates.isEmpty() ? List.of() : List.of(Effect.rate(rates.get(rates.size() - 1)));
     @Nullable Double first = rates.isEmpty() ? null : rates.get(0);
     Alternative alternative = plan.alternative(first == null ? List.of() : List.of(first), ends);
-    List<Design> designs = new ArrayList<>();
+    List<PowerDesign> designs = new ArrayList<>();
     plan.alphas().forEach(alpha -> designs.add(new TrendDesign(rates, scores, alternative, alpha)));
     return plan.plan("table", designs, List.of(Effect.none()), "observations", List.of());
   }

@@ -3,10 +3,10 @@ package dev.tavik.data.study;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.data.DataException;
-import dev.tavik.data.Reading;
+import dev.tavik.data.PastedTable;
+import dev.tavik.data.PastedTable.PastedLine;
+import dev.tavik.data.ReadOptions;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.data.TextTable;
-import dev.tavik.data.TextTable.Line;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -66,8 +66,8 @@ record TwoWayTable(
   }
 
   /** Reads a table; a row of totals that adds up is left out, one that doesn't is refused. */
-  static TwoWayTable read(String name, SourceOpener opening, Reading said) {
-    List<Line> lines = TextTable.read(name, opening, said);
+  static TwoWayTable read(String name, SourceOpener opening, ReadOptions said) {
+    List<PastedLine> lines = PastedTable.read(name, opening, said);
     int head = header(name, lines);
     if (head + 1 >= lines.size()) {
       throw new DataException(
@@ -85,7 +85,7 @@ record TwoWayTable(
             name, List.of(), names(name, header.subList(1, width)), List.of(), List.of());
     List<String> rows = new ArrayList<>();
     List<List<Long>> cells = new ArrayList<>();
-    for (Line line : lines.subList(head + 1, lines.size())) {
+    for (PastedLine line : lines.subList(head + 1, lines.size())) {
       if (filled(line) == 0) {
         continue;
       }
@@ -103,10 +103,10 @@ record TwoWayTable(
    * The line of names. Titles may stand above it, each alone in its line; but a lone name over a
    * column of counts is that column's, where the corner is blank.
    */
-  private static int header(String source, List<Line> lines) {
+  private static int header(String source, List<PastedLine> lines) {
     int head = 0;
     while (head < lines.size() && filled(lines.get(head)) < 2) {
-      Line line = lines.get(head);
+      PastedLine line = lines.get(head);
       int place = firstFilled(line);
       if (place > 0 && head + 1 < lines.size() && isNumber(field(lines.get(head + 1), place))) {
         return head;
@@ -129,7 +129,7 @@ record TwoWayTable(
    * Refuses a first row of counts where names should be; numbers are names where the corner is
    * blank, or where they follow one another.
    */
-  private static void requireNames(String source, Line line, List<String> header) {
+  private static void requireNames(String source, PastedLine line, List<String> header) {
     List<String> names = header.subList(1, header.size()).stream().map(String::strip).toList();
     boolean numbers = !names.isEmpty() && names.stream().allMatch(TwoWayTable::isNumber);
     if (numbers && !header.get(0).isBlank() && !consecutive(names)) {
@@ -159,7 +159,7 @@ record TwoWayTable(
    * Refuses a table in which every count has one group of three digits behind a comma: they may be
    * decimals. Beside a count without a comma they can't be.
    */
-  private static void requireThousands(String source, List<Line> lines) {
+  private static void requireThousands(String source, List<PastedLine> lines) {
     List<String> counts =
         lines.stream()
             .flatMap(line -> line.fields().stream().skip(1))
@@ -178,14 +178,14 @@ record TwoWayTable(
     }
   }
 
-  private static int firstFilled(Line line) {
+  private static int firstFilled(PastedLine line) {
     return IntStream.range(0, line.fields().size())
         .filter(place -> !line.fields().get(place).isBlank())
         .findFirst()
         .orElse(-1);
   }
 
-  private static String field(Line line, int place) {
+  private static String field(PastedLine line, int place) {
     return place < line.fields().size() ? line.fields().get(place).strip() : "";
   }
 
@@ -193,7 +193,7 @@ record TwoWayTable(
     return text.matches("[-+]?\\d[\\d.,'\u2019 \u00a0\u202f]*%?");
   }
 
-  private static long filled(Line line) {
+  private static long filled(PastedLine line) {
     return line.fields().stream().filter(field -> !field.isBlank()).count();
   }
 
@@ -217,7 +217,7 @@ record TwoWayTable(
     return names;
   }
 
-  private List<Long> counts(Line line, int width) {
+  private List<Long> counts(PastedLine line, int width) {
     boolean more = line.fields().stream().skip(width).anyMatch(field -> !field.isBlank());
     if (line.fields().size() < width || more) {
       throw malformed(
@@ -238,7 +238,7 @@ record TwoWayTable(
     return counts;
   }
 
-  private long count(Line line, int column) {
+  private long count(PastedLine line, int column) {
     String text = line.fields().get(column).strip();
     if (WHOLE.matcher(text).matches()) {
       return Long.parseLong(text);
@@ -272,7 +272,7 @@ record TwoWayTable(
     return grouped.matches() && (!grouped.group(1).equals(".") || !grouped.group(2).isEmpty());
   }
 
-  private DataException malformed(Line line, String found) {
+  private DataException malformed(PastedLine line, String found) {
     return new DataException(
         DataException.Code.MALFORMED, "%s, line %d %s", source, line.number(), found);
   }

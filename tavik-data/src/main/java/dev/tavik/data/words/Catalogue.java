@@ -36,16 +36,16 @@ final class Catalogue {
   private static final String QUESTION = "question ";
   private static final Pattern METHODS = Pattern.compile("\\{([a-z.-]+)}");
 
-  private final Map<String, Word> shared = new HashMap<>();
+  private final Map<String, Parameter> shared = new HashMap<>();
 
   private Catalogue() {}
 
   /** {@return the vocabularies by the kind of question, in the order of the file} */
-  static Map<String, Vocabulary> read() {
+  static Map<String, CommandSchema> read() {
     Catalogue catalogue = new Catalogue();
-    Map<String, Vocabulary> questions = new LinkedHashMap<>();
+    Map<String, CommandSchema> questions = new LinkedHashMap<>();
     String[] blocks = text().split("\n" + QUESTION);
-    Map<String, Word> shared = catalogue.shared;
+    Map<String, Parameter> shared = catalogue.shared;
     for (int i = 1; i < blocks.length; i++) {
       String block = blocks[i].replace("\n    ", " ");
       int colon = block.indexOf(": ");
@@ -53,7 +53,7 @@ final class Catalogue {
       String kind = block.substring(0, colon);
       questions.put(
           kind,
-          new Vocabulary(
+          new CommandSchema(
               kind,
               block.substring(colon + 2, end),
               vocabulary -> {
@@ -70,9 +70,9 @@ final class Catalogue {
   /** Takes what the lines of a block say. */
   @FunctionalInterface
   interface Taker {
-    void word(Word word);
+    void word(Parameter word);
 
-    default void positional(Word word) {
+    default void positional(Parameter word) {
       throw new IllegalStateException(word.name());
     }
 
@@ -122,14 +122,14 @@ final class Catalogue {
     }
   }
 
-  private static Word word(Heading heading, String written, String help) {
+  private static Parameter word(Heading heading, String written, String help) {
     boolean several = written.endsWith(" ...");
     String said = several ? written.substring(0, written.length() - 4) : written;
     int blank = said.indexOf(' ');
     String name = blank < 0 ? said : said.substring(0, blank);
     String parameter = blank < 0 ? "" : said.substring(blank + 1);
-    Word.Many one = parameter.isEmpty() ? Word.Many.FLAG : Word.Many.ONE;
-    return new Word(heading, name, several ? Word.Many.SEVERAL : one, parameter, help);
+    Parameter.Many one = parameter.isEmpty() ? Parameter.Many.FLAG : Parameter.Many.ONE;
+    return new Parameter(heading, name, several ? Parameter.Many.SEVERAL : one, parameter, help);
   }
 
   /** A help text with the lists of methods that it names in braces. */

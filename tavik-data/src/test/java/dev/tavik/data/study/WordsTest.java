@@ -14,10 +14,10 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.data.SourceOpener;
+import dev.tavik.data.words.CommandSchema;
+import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.data.words.Heading;
-import dev.tavik.data.words.Vocabulary;
-import dev.tavik.data.words.Word;
-import dev.tavik.data.words.Words;
+import dev.tavik.data.words.Parameter;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.proportion.DifferenceInterval;
@@ -194,19 +194,19 @@ class WordsTest {
   @ParameterizedTest
   @EnumSource(QuestionKind.class)
   void everyWordIsSaidOnceAndExplained(QuestionKind asking) {
-    Vocabulary words = asking.words();
+    CommandSchema words = asking.words();
     assertThat(QuestionKind.of(words.kind())).contains(asking);
-    assertThat(Words.all()).contains(words);
+    assertThat(CommandSchemas.all()).contains(words);
     assertThat(words.purpose()).matches("[A-Z].*[.?]");
     assertThat(words.examples()).isNotEmpty();
-    assertThat(words.words()).extracting(Word::name).doesNotHaveDuplicates();
-    assertThat(words.names()).containsAll(words.words().stream().map(Word::name).toList());
+    assertThat(words.words()).extracting(Parameter::name).doesNotHaveDuplicates();
+    assertThat(words.names()).containsAll(words.words().stream().map(Parameter::name).toList());
     assertThat(words.words())
         .allSatisfy(
             word -> {
               assertThat(word.name()).matches("[a-z][a-z-]*");
               assertThat(word.help()).as(word.name()).matches("(?s)[A-Za-z].*[.?]");
-              assertThat(word.parameter().isEmpty()).isEqualTo(word.many() == Word.Many.FLAG);
+              assertThat(word.parameter().isEmpty()).isEqualTo(word.many() == Parameter.Many.FLAG);
               assertThat(Heading.values()).contains(word.heading());
             });
   }
@@ -214,8 +214,10 @@ class WordsTest {
   @Test
   void wordsOfOtherQuestionsAreNotAskedFor() {
     assertThat(QuestionKind.of("weigh")).isEmpty();
-    assertThat(Words.RATE.names()).contains("tally", "against").doesNotContain("cells", "rows");
-    assertThat(Words.CROSS.names()).contains("cells", "rows").doesNotContain("margin");
+    assertThat(CommandSchemas.RATE.names())
+        .contains("tally", "against")
+        .doesNotContain("cells", "rows");
+    assertThat(CommandSchemas.CROSS.names()).contains("cells", "rows").doesNotContain("margin");
     assertThat(QuestionArguments.FLAGS)
         .containsAll(Set.of("bayes", "working", "paired", "sequence"));
   }

@@ -1,0 +1,152 @@
+package dev.tavik.association;
+
+import dev.tavik.result.Figures;
+import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Progress;
+import java.util.function.LongSupplier;
+
+/**
+ * A budget of work, counted in steps rather than by the clock, so that a table is answered or
+ * declined alike every time. A second of the budget is {@value #STEPS_A_SECOND} steps, by the
+ * slowest of the tables that were timed. The clock is only a guard, at three times the seconds.
+ */
+final class ComputeBudget {
+  static final double STEPS_A_SECOND = 3e7;
+
+  /** A machine may be so much slower before the clock ends the work. */
+  private static final double PATIENCE = 3;
+
+  private static final double NANOS = 1e9;
+
+  /** So many path values at a time fill about 240 MB. */
+  private static final long MOST_VALUES = 10_000_000;
+
+  /** An estimate may be wrong by so much. */
+  private static final double HOPELESS = 8;
+
+  /** After so many steps, or values, a part of a task tells about the rest. */
+  private static final double TOLD_BY = 3e5;
+
+  /** What a part tells may be wrong by so much. */
+  private static final double UNSURE = 2;
+
+  /** Steps between progress updates, which come a few times a second. */
+  private static final long TOLD_EVERY = 3_000_000;
+
+  private final double seconds;
+  private long left;
+  private long toTell;
+  private long values;
+
+  private final String tables;
+  private final LongSupplier clock;
+  private final long began;
+
+  private ComputeBudget(double seconds, double logTables, LongSupplier clock) {
+    this.clock = clock;
+    this.began = clock.getAsLong();
+    this.seconds = seconds;
+    this.tables = "1e" + Math.round(logTables / Math.log(10));
+    this.left = (long) (seconds * STEPS_A_SECOND);
+    this.toTell = left - TOLD_EVERY;
+  }
+
+  /** With the logarithm of the number of tables that a refusal should name. */
+  static ComputeBudget of(double seconds, double logTables) {
+    return new ComputeBudget(seconds, logTables, System::nanoTime);
+  }
+
+  /** The same by a clock of nanoseconds. */
+  static ComputeBudget of(double seconds, double logTables, LongSupplier clock) {
+    return new ComputeBudget(seconds, logTables, clock);
+  }
+
+  /** How many steps were taken. */
+  long spent() {
+    return (long) (seconds * STEPS_A_SECOND) - left;
+  }
+
+  /** Refuses at once what is sure to take far longer. */
+  void expect(double steps) {
+    if (steps > HOPELESS * left) {
+      throw tooLong();
+    }
+  }
+
+  /** Refuses at once what takes so many steps at least. */
+  void require(double steps) {
+    if (steps > left) {
+      throw tooLong();
+    }
+  }
+
+  /** What is left of the budget. */
+  long left() {
+    return left;
+  }
+
+  /** How many values are kept. */
+  long kept() {
+    return values;
+  }
+
+  /**
+   * Refuses once part of a task has shown that the whole is sure to take too long.
+   *
+   * @param leftBefore what was left when it began
+   * @param done how much of it is done
+   * @param whole how much there is
+   */
+  void expectRest(long leftBefore, double done, double whole) {
+    double spent = (double) (leftBefore - left);
+    if (spent > TOLD_BY && spent / done * (whole - done) > UNSURE * left) {
+      throw tooLong();
+    }
+  }
+
+  /** The same of the values that are kept. */
+  void expectKept(long keptBefore, double done, double whole) {
+    double more = (double) (values - keptBefore);
+    if (more > TOLD_BY && keptBefore + more / done * whole > UNSURE * MOST_VALUES) {
+      throw tooLarge();
+    }
+  }
+
+  /** Takes steps from the budget. */
+  void spend(long steps) {
+    if (steps > left) {
+      throw tooLong();
+    }
+    left -= steps;
+    if (left < toTell) {
+      long all = (long) (seconds * STEPS_A_SECOND);
+      Progress.tell(Progress.Task.TABLES, all - left, all);
+      toTell = left - TOLD_EVERY;
+      if (clock.getAsLong() - began > PATIENCE * seconds * NANOS) {
+        throw tooLong();
+      }
+    }
+  }
+
+  private NotApplicableException tooLong() {
+    return new NotApplicableException(
+        "would take longer than its budget of %s for about %s tables with these margins;"
+            + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
+            + " merge levels that were alike before the data were seen",
+        Figures.counted(Figures.plain(seconds), "second", "seconds"), tables);
+  }
+
+  /** Takes room for values; negative to give it back. */
+  void keep(long more) {
+    values += more;
+    if (values > MOST_VALUES) {
+      throw tooLarge();
+    }
+  }
+
+  private static NotApplicableException tooLarge() {
+    return new NotApplicableException(
+        "would need more than 250 MB of memory; use pearson or likelihood-ratio, or merge levels"
+            + " that were alike before the data were seen");
+  }
+}
