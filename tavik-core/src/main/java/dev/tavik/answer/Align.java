@@ -1,11 +1,11 @@
 package dev.tavik.answer;
 
-/** How the cells of a column stand under one another. */
+/** How the cells of a column are aligned. */
 public enum Align {
-  /** Words: from the left. */
+  /** Left-aligned, for words. */
   LEFT,
-  /** Counts: to the right. */
+  /** Right-aligned, for counts. */
   RIGHT,
-  /** Numbers: by the decimal point. */
+  /** Aligned on the decimal point, for numbers. */
   POINT
 }

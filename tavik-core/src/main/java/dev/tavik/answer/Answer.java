@@ -18,8 +18,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Holds what was found when a question was asked; it is immutable. Words are made when somebody
- * reads them: who wants a p-value doesn't wait for a sentence.
+ * Holds what was found when a question was asked; it is immutable. Sentences are created when they
+ * are first read, so that a caller who wants a p-value doesn't wait for them.
  */
 public final class Answer {
   private final Question question;
@@ -136,7 +136,8 @@ public final class Answer {
     }
 
     /**
-     * Ends with tests and intervals only: the rest follows from them when it is first read.
+     * Builds the answer from tests and intervals; the rest is computed from them when it is first
+     * read.
      *
      * @param tests all tests that were made
      * @param intervals all intervals that methods made
@@ -220,7 +221,7 @@ public final class Answer {
       List<Answer> parts = each.answers().stream().map(Answer::decided).toList();
       brief.add(new SubAnswers(each.key(), each.names(), parts));
     }
-    // One that has parts is decided by them, and has no test of its own.
+    // An answer with parts is decided by them and has no test of its own.
     find(Tests.class)
         .filter(tests -> find(SubAnswers.class).isEmpty() && verdict().test().isPresent())
         .ifPresent(tests -> brief.add(Tests.of("", tests.alpha()).made(test(), Value.none())));

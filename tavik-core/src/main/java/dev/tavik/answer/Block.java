@@ -3,7 +3,7 @@ package dev.tavik.answer;
 import dev.tavik.result.WorkingStep;
 import java.util.List;
 
-/** Is something that readers see: a heading, a sentence, a table, a command. */
+/** A part of what readers see: a heading, a sentence, a table, a command. */
 public sealed interface Block {
   /**
    * Writes blocks in a form: one method for each kind, so that no form can leave one out.
@@ -123,9 +123,9 @@ public sealed interface Block {
   enum Style {
     /** From the margin. */
     PLAIN("", ""),
-    /** A little in. */
+    /** Indented. */
     INDENTED("  ", "  "),
-    /** A little in, further lines more so. */
+    /** Indented, with further lines indented more. */
     HANGING("  ", "    "),
     /** As one of several. */
     ITEM("  - ", "    "),
@@ -137,7 +137,7 @@ public sealed interface Block {
     NOT_MET("  NOT MET       ", "                "),
     /** As a condition that can't be tested from the data. */
     NOT_TESTABLE("  not testable  ", "                "),
-    /** A little in, as it is, never broken. */
+    /** Indented and never broken into lines. */
     UNBROKEN("  ", "");
 
     private final String first;
@@ -215,7 +215,7 @@ public sealed interface Block {
     }
   }
 
-  /** What a cut answer leaves out; how to see it whole, the interface says. */
+  /** What a shortened answer leaves out; the interface adds how to see the whole. */
   record Rest(String what) implements Block {
     @Override
     public <R> R writtenBy(Writer<R> writer) {
@@ -249,7 +249,7 @@ public sealed interface Block {
   }
 
   /**
-   * Makes a sentence that stands a little in.
+   * Creates an indented paragraph.
    *
    * @param text in words
    * @return the block

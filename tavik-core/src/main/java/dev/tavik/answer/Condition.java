@@ -15,7 +15,7 @@ public record Condition(String name, State state, String detail) {
     MET,
     /** The data don't meet it. */
     NOT_MET,
-    /** The data can't show it; whoever collected them has to know. */
+    /** The data can't show it; only those who collected them can know. */
     NOT_IN_THE_DATA
   }
 }

@@ -15,7 +15,7 @@ public final class Decidable implements Finding {
   }
 
   /**
-   * Says it when it is asked, which may take a test or two.
+   * Computes the result when asked, which may take a test or two.
    *
    * @param rejecting whether some outcome would have been rejected
    * @return the same, said when it is asked

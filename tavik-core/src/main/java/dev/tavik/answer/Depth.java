@@ -1,13 +1,13 @@
 package dev.tavik.answer;
 
-/** Says in how detailed a reading a finding is shown. Machines get every figure. */
+/** The readings in which a finding is shown. Programs get every figure. */
 public enum Depth {
   /** In every reading. */
   ALWAYS,
-  /** Where a long answer is cut to what fits on a screen; what stands in it is shown whole else. */
+  /** In readings that shorten a long answer to what fits on a screen. */
   CUT,
-  /** Where nothing is cut. */
+  /** In readings that shorten nothing. */
   WHOLE,
-  /** Where the working by hand is asked for. */
+  /** In readings with the calculation by hand. */
   WORKING
 }

@@ -3,8 +3,8 @@ package dev.tavik.answer;
 import java.util.List;
 
 /**
- * Is something found: figures under a key for machines, blocks for readers. Either may be empty,
- * where the figures of one finding are read in another.
+ * A result: figures under a key for programs and blocks for readers. Either may be empty if another
+ * finding has them.
  */
 public interface Finding {
   /** {@return the key under which its figures stand; empty where they stand in another finding} */

@@ -38,7 +38,7 @@ public final class Intervals implements Finding {
   }
 
   /**
-   * Begins intervals for readers, whose figures stand in other findings.
+   * Begins intervals for readers only; other findings have their figures.
    *
    * @param title what stands above it
    * @return the intervals
@@ -60,7 +60,7 @@ public final class Intervals implements Finding {
   }
 
   /**
-   * Adds an interval of which machines are told more.
+   * Adds an interval with more figures for programs.
    *
    * @param interval the interval
    * @param remark what is said beside; may be empty

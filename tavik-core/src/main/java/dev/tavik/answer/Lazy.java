@@ -3,7 +3,9 @@ package dev.tavik.answer;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** Something that is made when it is first asked for, once. Threads may ask at the same time. */
+/**
+ * A value that is computed once, when it is first asked for. It is safe for use by several threads.
+ */
 final class Lazy<T> implements Supplier<T> {
   private @Nullable Supplier<? extends T> maker;
   private @Nullable T made;

@@ -3,8 +3,7 @@ package dev.tavik.answer;
 import java.util.List;
 
 /**
- * Says how an answer came about, so that another can make it again; readers of a page find it at
- * its end.
+ * Says how an answer was obtained, so that it can be reproduced; it stands at the end of a page.
  *
  * @param command what to type; empty where nothing was typed
  * @param java what to program; empty where nothing is known

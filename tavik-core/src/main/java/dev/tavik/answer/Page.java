@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Puts what readers see of an answer in order: verdict, findings, conditions, cautions, working.
+ * Orders what readers see of an answer: verdict, findings, assumptions, cautions, calculation by
+ * hand.
  */
 final class Page {
   private static final int MOST_NAMED = 6;
@@ -106,7 +107,7 @@ final class Page {
     }
   }
 
-  /** The cautions of all parts: what several are told in the same words names them once. */
+  /** The cautions of all parts; a caution in the same words for several parts names them once. */
   private List<Caution> ofParts() {
     Map<Caution, List<Named>> alike = new LinkedHashMap<>();
     for (SubAnswers parts : answer.findAll(SubAnswers.class)) {

@@ -54,7 +54,7 @@ public final class Posterior implements Finding {
   }
 
   /**
-   * Says in words what is held against what.
+   * Sets what is compared with what, in words.
    *
    * @param alternativeInWords the alternative, in words
    * @param noneInWords the null, in words

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 
-/** Takes of many groups or pairs those that tell most, as many as fit on a screen. */
+/** Selects the most informative of many groups or pairs, as many as fit on a screen. */
 public final class ShownMembers {
-  /** So many rows fit on a screen with what else an answer says. */
+  /** Number of rows that fit on a screen beside the rest of an answer. */
   public static final int MOST_ROWS = 40;
 
   private ShownMembers() {}

@@ -275,7 +275,7 @@ public final class Tests implements Finding {
     return cells;
   }
 
-  /** Whole ones with all digits, others, which an approximation has, rounded. */
+  /** Whole degrees of freedom are written with all digits, others are rounded. */
   private static String degrees(double df) {
     double whole = Math.rint(df);
     return Math.abs(df - whole) < 1e-9 * df ? Figures.plain(whole) : Figures.upTo(df, 4);

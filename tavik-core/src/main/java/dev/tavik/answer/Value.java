@@ -33,7 +33,7 @@ public sealed interface Value {
     FINE(Figures::finePercent),
     /** One decimal, more for what is small. */
     PLAIN(Figures::percent),
-    /** As it was stated, all of its digits. */
+    /** As it was stated, with all its digits. */
     STATED(Figures::exactPercent),
     /** As a rate that was planned with. */
     RATE(Figures::rate),
@@ -113,7 +113,7 @@ public sealed interface Value {
     }
   }
 
-  /** What doesn't exist, with what readers see in its place. */
+  /** A value that doesn't exist, with the text that readers see in its place. */
   record None(String text) implements Value {
     @Override
     public @Nullable Object bare() {
@@ -420,7 +420,7 @@ public sealed interface Value {
   }
 
   /**
-   * Makes what doesn't exist, blank to readers.
+   * Creates a value that doesn't exist and is blank to readers.
    *
    * @return the value
    */
@@ -429,7 +429,7 @@ public sealed interface Value {
   }
 
   /**
-   * Makes what doesn't exist, with what readers see in its place.
+   * Creates a value that doesn't exist, with the text that readers see in its place.
    *
    * @param shown what readers see in its place
    * @return the value

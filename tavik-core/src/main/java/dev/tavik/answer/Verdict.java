@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
-/** Says what was found in one sentence, and what that rests on. */
+/** The result in one sentence, and what it rests on. */
 public final class Verdict {
   private static final Pattern OWN_WORDS =
       Pattern.compile("(?:the|rows and columns|columns fall|all|no) ");

@@ -19,16 +19,16 @@ import org.jspecify.annotations.Nullable;
 final class ColumnBlock {
   private static final int EDGE = 3;
 
-  /** Edges are counted off the budget as they come, so many at a time. */
+  /** Number of edges after which the budget is charged. */
   private static final int SPENT_AT = 1 << 12;
 
-  /** What it takes to bring one value of a list into its order. */
+  /** Cost of sorting one list element, in steps. */
   private static final int SORTED = 20;
 
-  /** A list of more values doesn't fit near the processor. */
+  /** Number of values up to which a list fits in the processor's cache. */
   private static final int LARGE = 1 << 15;
 
-  /** How many times as long such a list takes, most of it waiting for memory. */
+  /** Cost factor of a list that doesn't fit in the cache and waits for memory. */
   private static final int WAITING = 3;
 
   private static final double GOLDEN = 0.6180339887;
@@ -86,7 +86,7 @@ final class ColumnBlock {
         Stream.generate(NetworkNodes::new).limit(columns.length).toArray(NetworkNodes[]::new);
   }
 
-  /** The units of a row go one after another to the column where they add least. */
+  /** Assigns the units of a row one by one to the column where they add least. */
   private long[] bounds(int width, int most, long... usual) {
     long[] bounds = new long[most + 1];
     int[] filled = new int[width];
@@ -107,8 +107,8 @@ final class ColumnBlock {
   }
 
   /**
-   * Roughly how many fillings are looked at: the states of each number of columns, were their rows
-   * all different, times the fillings of a state in the middle.
+   * Estimates how many fillings are examined: the number of states for each number of columns, if
+   * all rows were different, times the fillings of a state in the middle.
    */
   double fillings(int[] rows) {
     double total = Arrays.stream(rows).sum();
@@ -133,7 +133,7 @@ final class ColumnBlock {
     return fillings;
   }
 
-  /** In how many ways units can be taken, so many of each row at most. */
+  /** Number of ways to take units from rows, with a limit for each row. */
   private static double fillings(int[] most, int units) {
     double[] number = new double[units + 1];
     number[0] = 1;
@@ -158,13 +158,13 @@ final class ColumnBlock {
     return columns.length == 2 && TwoColumns.quicker(columns[1], rows);
   }
 
-  /** The shortest length of a state that isn't kept. */
+  /** Returns the shortest length of a state whose lengths are not stored. */
   long leastOf(int... rows) {
     work.spend((long) TwoColumns.steps(rows.length) / 2);
     return pairs.least(columns[1], rows);
   }
 
-  /** The longest length of a state that isn't kept. */
+  /** Returns the longest length of a state whose lengths are not stored. */
   long greatestOf(int... rows) {
     work.spend((long) TwoColumns.steps(rows.length) / 2);
     return pairs.greatest(columns[1], rows);
@@ -237,7 +237,7 @@ final class ColumnBlock {
     return found;
   }
 
-  /** Forgets the lengths of a state that won't be asked for again. */
+  /** Releases the lengths of a state that will not be asked for again. */
   void forget(int state) {
     PathLengths found = tops[state];
     if (found != null) {
@@ -307,7 +307,7 @@ final class ColumnBlock {
     long leftBefore = work.left();
     long keptBefore = work.kept();
     int stride = stride(size);
-    // From all over the states, so that the first of them tell about the others.
+    // Visits the states in scattered order, so that the first ones are representative of the rest.
     for (int done = 0, state = 0; done < size; done++, state = (state + stride) % size) {
       if (states.undecided(state)) {
         made[state] = listed(level, state, below);
@@ -318,7 +318,7 @@ final class ColumnBlock {
     return made;
   }
 
-  /** A step that comes to every one of so many places and jumps about between them. */
+  /** Returns a stride that visits each of the given number of places once, in scattered order. */
   private static int stride(int size) {
     int stride = Math.max(1, (int) (size * GOLDEN));
     while (BigInteger.valueOf(stride).gcd(BigInteger.valueOf(size)).intValue() != 1) {

@@ -16,7 +16,7 @@ final class ColumnEnumerator {
   private final int[] taken;
   private final int[] left;
 
-  /** How many equal rows up to each one have as much taken. */
+  /** Number of preceding equal rows from which the same number of units was taken. */
   private final int[] alike;
 
   private final Visitor visitor;
@@ -27,7 +27,7 @@ final class ColumnEnumerator {
   private final long[][] ahead;
   private DoubleConsumer beyond = ways -> {};
 
-  /** What is done with one way. */
+  /** Receives one way. */
   @FunctionalInterface
   interface Visitor {
     /**
@@ -61,7 +61,7 @@ final class ColumnEnumerator {
     this.alike = new int[rows.length];
   }
 
-  /** For each row how many before it are equal. */
+  /** For each row, the number of equal rows before it. */
   private static int[] runs(int[] rows) {
     int[] runs = new int[rows.length];
     for (int i = 1; i < rows.length; i++) {
@@ -71,7 +71,7 @@ final class ColumnEnumerator {
   }
 
   /**
-   * Passes over fillings that are known to be long without being looked at one by one.
+   * Skips fillings that are known to be long enough, without examining them one by one.
    *
    * @param limit the length, what is left included, from which on a filling is long
    * @param bounds by count, a bound below the length of what is left of a row; convex

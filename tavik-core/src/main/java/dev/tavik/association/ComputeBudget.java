@@ -13,21 +13,21 @@ import java.util.function.LongSupplier;
 final class ComputeBudget {
   static final double STEPS_A_SECOND = 3e7;
 
-  /** A machine may be so much slower before the clock ends the work. */
+  /** Factor by which a machine may be slower before the clock ends the computation. */
   private static final double PATIENCE = 3;
 
   private static final double NANOS = 1e9;
 
-  /** So many path values at a time fill about 240 MB. */
+  /** Maximum number of path values in memory, about 240 MB. */
   private static final long MOST_VALUES = 10_000_000;
 
-  /** An estimate may be wrong by so much. */
+  /** Factor by which an estimate may be wrong. */
   private static final double HOPELESS = 8;
 
-  /** After so many steps, or values, a part of a task tells about the rest. */
+  /** Number of steps or values after which a part of a task is representative of the rest. */
   private static final double TOLD_BY = 3e5;
 
-  /** What a part tells may be wrong by so much. */
+  /** Factor by which an extrapolation from a part may be wrong. */
   private static final double UNSURE = 2;
 
   /** Steps between progress updates, which come a few times a second. */
@@ -51,12 +51,12 @@ final class ComputeBudget {
     this.toTell = left - TOLD_EVERY;
   }
 
-  /** With the logarithm of the number of tables that a refusal should name. */
+  /** Sets the logarithm of the number of tables, which a refusal names. */
   static ComputeBudget of(double seconds, double logTables) {
     return new ComputeBudget(seconds, logTables, System::nanoTime);
   }
 
-  /** The same by a clock of nanoseconds. */
+  /** Creates a budget that reads another clock, in nanoseconds. */
   static ComputeBudget of(double seconds, double logTables, LongSupplier clock) {
     return new ComputeBudget(seconds, logTables, clock);
   }
@@ -66,14 +66,14 @@ final class ComputeBudget {
     return (long) (seconds * STEPS_A_SECOND) - left;
   }
 
-  /** Refuses at once what is sure to take far longer. */
+  /** Refuses at once a computation that is sure to take far longer than the budget. */
   void expect(double steps) {
     if (steps > HOPELESS * left) {
       throw tooLong();
     }
   }
 
-  /** Refuses at once what takes so many steps at least. */
+  /** Refuses at once a computation that takes at least the given number of steps. */
   void require(double steps) {
     if (steps > left) {
       throw tooLong();
@@ -136,7 +136,7 @@ final class ComputeBudget {
         Figures.counted(Figures.plain(seconds), "second", "seconds"), tables);
   }
 
-  /** Takes room for values; negative to give it back. */
+  /** Reserves memory for values; a negative number releases it. */
   void keep(long more) {
     values += more;
     if (values > MOST_VALUES) {

@@ -16,10 +16,10 @@ import java.util.List;
  * The work grows as the square root of the number of tables.
  */
 final class ExactSymmetry {
-  /** The most products that are listed for a half. */
+  /** Maximum number of products listed for one half. */
   private static final long MOST = 2_000_000;
 
-  /** Probabilities nearer to one another than this count as equal. */
+  /** Relative distance below which two probabilities count as equal. */
   private static final double TIE = 1e-7;
 
   private ExactSymmetry() {}
@@ -109,7 +109,9 @@ final class ExactSymmetry {
     return sorted(logs, ways);
   }
 
-  /** With an even number of moves the middle count stands once, every other count on both sides. */
+  /**
+   * With an even number of moves the middle count occurs once and every other count on both sides.
+   */
   private static boolean isEven(double[] pair) {
     long n = Math.round(-pair[0] / Math.log(2));
     return n % 2 == 0;
@@ -128,7 +130,7 @@ final class ExactSymmetry {
     return new Listed(sortedLogs, sortedWays);
   }
 
-  /** Sums the probabilities of both halves together that reach no further than a bound. */
+  /** Sums the joint probabilities of both halves that are at most a bound. */
   private static double logOf(Listed first, Listed second, double bound) {
     double[] below = new double[second.logs().length + 1];
     double shift = second.logs()[second.logs().length - 1];

@@ -19,13 +19,13 @@ import org.apache.commons.numbers.gamma.LogGamma;
  * so that small p-values have their digits.
  */
 final class ExactTable {
-  /** Beyond it, sums of whole-number logarithms could be mistaken for a tie or overflow. */
+  /** Limit beyond which sums of whole-number logarithms could overflow or be mistaken for ties. */
   private static final int MOST_UNITS = 200_000;
 
   private static final int FEW_FREE_CELLS = 4;
   private static final double LN_TIE = Math.log1p(1e-7);
 
-  /** Below it, probabilities of single tables are no longer kept to their last digits. */
+  /** Limit below which the probabilities of single tables lose their last digits. */
   private static final double LEAST = 1e-290;
 
   private final int[] rows;
@@ -50,7 +50,7 @@ final class ExactTable {
     return columns;
   }
 
-  /** From this length on a table counts. */
+  /** Length from which a table counts as at least as extreme. */
   long threshold() {
     return threshold;
   }
@@ -69,7 +69,7 @@ final class ExactTable {
     return exact.pValue(ComputeBudget.of(seconds, exact.logTables()));
   }
 
-  /** The same by a budget of work, for what counts its steps. */
+  /** Computes the p-value within a budget that counts steps. */
   static double pValue(CrossTable table, ComputeBudget work) {
     return of(table).pValue(work);
   }
@@ -104,7 +104,7 @@ final class ExactTable {
     return log;
   }
 
-  /** ln of the ways to put units into so many places. */
+  /** ln of the number of ways to distribute units over places. */
   private static double logWays(int units, int places) {
     return LogGamma.value(units + (double) places)
         - LogGamma.value(places)

@@ -83,7 +83,7 @@ final class FewFreeCells {
     return least.at(lowest(Math.max(from, Math.min(to, at)), from, to, least));
   }
 
-  /** Goes down a convex function. */
+  /** Descends a convex function to its minimum. */
   private static int lowest(int start, int from, int to, Least least) {
     int at = start;
     long here = least.at(at);
@@ -173,7 +173,7 @@ final class FewFreeCells {
       return factorials.exact(x) + factorials.exact(totals[row] - x);
     }
 
-    /** What one more unit drawn from a row adds. */
+    /** Cost of drawing one more unit from a row. */
     private long more(int row) {
       int x = drawn[row];
       return x == totals[row] ? Long.MAX_VALUE / 4 : length(row, x + 1) - length(row, x);
@@ -230,7 +230,7 @@ final class FewFreeCells {
       for (int i = row + 1; i < totals.length; i++) {
         others += totals[i];
       }
-      // The walk compares with the whole table's threshold.
+      // The walk uses the threshold of the whole table.
       long offset = threshold - limit + length;
       return walk(
           totals[row],
@@ -240,7 +240,7 @@ final class FewFreeCells {
           x -> outside(row + 1, left - x, length + length(row, x)));
     }
 
-    /** The last two rows, where nothing is left to fill. */
+    /** Handles the last two rows, where nothing is free any more. */
     private double line(int row, int left, long limit) {
       int own = totals[row];
       int others = totals[row + 1];

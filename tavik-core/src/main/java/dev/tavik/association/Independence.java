@@ -4,7 +4,7 @@ import dev.tavik.count.CrossTable;
 import java.math.BigInteger;
 
 /**
- * What independent rows and columns would lead to expect. Differences are taken of whole numbers
+ * Expected counts under independence of rows and columns. Differences are taken of whole numbers
  * before anything is divided.
  */
 final class Independence {

@@ -3,13 +3,13 @@ package dev.tavik.association;
 import dev.tavik.numeric.LogFactorials;
 import java.util.stream.IntStream;
 
-/** What exact tests look up by count: lengths and the codes of states. */
+/** Lookup tables of exact tests, indexed by count: lengths, and codes of states. */
 final class Lookup {
   private final long[] lengths;
   private final long[] codes;
   private final long[] none;
 
-  /** For counts up to a number. */
+  /** Creates the tables for counts up to a maximum. */
   Lookup(LogFactorials factorials, int most) {
     this.lengths = IntStream.rangeClosed(0, most).mapToLong(factorials::exact).toArray();
     this.codes = IntStream.rangeClosed(0, most).mapToLong(Lookup::mixed).toArray();
@@ -27,7 +27,7 @@ final class Lookup {
     return z ^ (z >>> 31);
   }
 
-  /** Zero for every count. */
+  /** A table of zeros. */
   long[] none() {
     return none;
   }

@@ -8,7 +8,7 @@ record Measured(double value, double standardError) {
     return new Measured(value, Double.NaN);
   }
 
-  /** No further than the quantity goes, which a perfect table passes by rounding. */
+  /** Clips a limit to the range of the quantity, which rounding may pass for a perfect table. */
   Measured within(Estimand quantity) {
     return new Measured(
         Math.max(quantity.least(), Math.min(quantity.greatest(), value)), standardError);

@@ -20,7 +20,7 @@ import java.util.stream.IntStream;
  * outcome. The two categories with the largest shares come last, where they save most.
  */
 final class MultinomialTest {
-  /** With so many lines the test takes some seconds. */
+  /** Number of lines with which the test takes some seconds. */
   static final long MOST_LINES = 1_000_000;
 
   private static final double LN_TIE = Math.log1p(1e-7);

@@ -3,8 +3,8 @@ package dev.tavik.association;
 import java.util.Arrays;
 
 /**
- * What can be left of the rows at one column of a half, without regard to their order, with the
- * bounds of its length.
+ * The remainders of the rows that are possible at one column of a half, without regard to their
+ * order, with bounds of the path lengths.
  */
 final class NetworkNodes {
   private static final int ABSENT = -1;
@@ -15,7 +15,10 @@ final class NetworkNodes {
   private long[] least = new long[32];
   private long[] greatest = new long[32];
 
-  /** A length below is too short in every state that leads here, one from beyond on long enough. */
+  /**
+   * Lengths below this bound are too short in every state that leads here; lengths from {@code
+   * beyond} on are long enough.
+   */
   private long[] from = new long[32];
 
   private long[] beyond = new long[32];
@@ -68,7 +71,7 @@ final class NetworkNodes {
     return size - 1;
   }
 
-  /** Equal rows beside each other, the most frequent first: single ones can be passed over. */
+  /** Groups equal rows, the most frequent first, so that single ones can be skipped. */
   static int[] arranged(int[] left) {
     int[] sorted = left.clone();
     Arrays.sort(sorted);

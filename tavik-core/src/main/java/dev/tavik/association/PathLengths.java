@@ -57,7 +57,7 @@ final class PathLengths {
     return found >= 0 ? found : -found - 1;
   }
 
-  /** Gathers lengths in any order; equal ones are added up. */
+  /** Collects lengths in any order and adds up equal ones. */
   static final class Gathering {
     private static final long EMPTY = -1;
 
@@ -123,7 +123,7 @@ final class PathLengths {
       }
     }
 
-    /** All that was gathered, in order; this is empty afterwards. */
+    /** Returns everything that was gathered, in order, and clears this list. */
     PathLengths sorted() {
       long[] lengths = new long[size];
       int filled = 0;

@@ -28,13 +28,13 @@ import java.util.function.DoubleUnaryOperator;
  * takes an Edgeworth approximation.
  */
 final class SisonGlazInterval {
-  /** Multiplications of one sum; a search wants about six sums. */
+  /** Multiplications that one sum may take; a search needs about six sums. */
   private static final double MOST_WORK = 4e8;
 
-  /** A point costs so much more than a multiplication. */
+  /** Cost of one point in multiplications. */
   private static final double OF_A_WAVE = 4;
 
-  /** Sums farther from their mean than so many standard deviations don't occur. */
+  /** Number of standard deviations from the mean beyond which sums don't occur. */
   private static final double DEVIATIONS = 12;
 
   private static final double SILENT = 1e-22;
@@ -142,7 +142,7 @@ final class SisonGlazInterval {
     return byArrays <= byWaves ? byArrays(c) : byWaves(c);
   }
 
-  /** About how many points of the circle matter: of many categories few. */
+  /** Estimates how many points of the circle matter: few if there are many categories. */
   private double waves(double c) {
     double root = Math.sqrt(counts.size());
     double points = 2 * DEVIATIONS * c * root;

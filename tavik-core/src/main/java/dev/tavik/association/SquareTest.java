@@ -10,8 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Names the tests of a square table, in which the same units were classified twice by the same
- * levels: do moves from one level to another balance those back?
+ * The tests of a square table, in which the same units were classified twice by the same levels:
+ * are moves from one level to another as frequent as moves back?
  */
 public enum SquareTest implements Method {
   /**

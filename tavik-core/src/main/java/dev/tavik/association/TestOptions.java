@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * What some tests of a table want to know beyond its counts.
+ * Options that some tests of a table have.
  *
  * @param budget how long an exact test may take, in seconds of a usual machine, above 0; work is
  *     estimated and counted, so that a table is answered or declined alike every time

@@ -7,10 +7,10 @@ package dev.tavik.association;
  * rows but one have their units in one column.
  */
 final class TwoColumns {
-  /** Subsets of so many rows are quickly gone through. */
+  /** Number of rows up to which all subsets are enumerated quickly. */
   private static final int MOST_ROWS = 10;
 
-  /** Fillings that are looked at in the time of one subset. */
+  /** Fillings that are examined in the time of one subset. */
   private static final double FILLINGS_A_SUBSET = 0.25;
 
   private final Lookup lookup;
@@ -24,7 +24,7 @@ final class TwoColumns {
     return rows > MOST_ROWS ? Double.POSITIVE_INFINITY : rows * (8.0 + (1 << (rows - 1)));
   }
 
-  /** Whether to go through all fillings would take longer. */
+  /** Whether enumerating all fillings would take longer. */
   static boolean quicker(int units, int... rows) {
     double fillings = FILLINGS_A_SUBSET;
     double largest = 1;
@@ -121,7 +121,7 @@ final class TwoColumns {
     long best = Long.MIN_VALUE;
     int others = rows.length - 1;
     for (int split = 0; split < rows.length; split++) {
-      // The split row changes places with the last, and the others are all in or all out.
+      // Swaps the split row with the last one; every other row is wholly in or wholly out.
       for (int subset = 0; subset < 1 << others; subset++) {
         int in = units;
         for (int i = 0; i < others; i++) {

@@ -18,10 +18,10 @@ import java.util.Arrays;
 final class TwoHalves {
   private static final int STATE = 5;
 
-  /** So many turns of a plain loop are a step. */
+  /** Iterations of a plain loop that count as one step. */
   private static final int LOOP = 8;
 
-  /** What an undecided state costs to be widened, and to be brought into order. */
+  /** Cost of expanding and of sorting an undecided state, in steps. */
   private static final int UNDECIDED = 8;
 
   /**
@@ -78,7 +78,7 @@ final class TwoHalves {
       while (to < ascending.length && ascending[to] == row) {
         to++;
       }
-      // So many of the equal rows take so many units together: their numbers in any order.
+      // Number of ways in which equal rows take a number of units together, in any order.
       double[][] equal = new double[to - from + 1][units + 1];
       equal[0] = ways;
       for (int each = 0; each <= Math.min(row, units); each++) {
@@ -93,7 +93,10 @@ final class TwoHalves {
     return ways[units];
   }
 
-  /** As many columns and about as many units on either side, both in descending order. */
+  /**
+   * Splits the columns into halves with equally many columns and about equally many units, each in
+   * descending order.
+   */
   private static int[][] balanced(int... ascending) {
     int[] first = new int[ascending.length / 2];
     int[] second = new int[ascending.length - first.length];
@@ -127,7 +130,7 @@ final class TwoHalves {
     return sum;
   }
 
-  /** Lists are made when they are first wanted and forgotten after their last use. */
+  /** Lists are created when first needed and released after their last use. */
   private void join() {
     long[] keyed = new long[undecided];
     Arrays.setAll(keyed, i -> (long) firsts[i] << 32 | i);
@@ -158,7 +161,8 @@ final class TwoHalves {
       sum += ways / all;
       return;
     }
-    // Of two columns a half each hardly two states are alike: only the undecided ones are kept.
+    // With two columns in each half hardly any two states are equal, so only the undecided ones are
+    // stored.
     if (first.direct(taken) && second.direct(left)) {
       if (first.leastOf(taken) + second.leastOf(left) >= threshold) {
         sum += ways / all;

@@ -20,7 +20,7 @@ final class Ways {
     this.work = work;
   }
 
-  /** Choosing each number from so many. */
+  /** Ways of choosing each possible number of units from a given number. */
   double[] of(int from) {
     if (from >= rows.length) {
       work.keep(from / 2);
@@ -34,7 +34,7 @@ final class Ways {
     return row;
   }
 
-  /** Choosing one number from so many. */
+  /** Ways of choosing one number of units from a given number. */
   double of(int from, int chosen) {
     return Math.exp(new Binomial(from, share).logMass(chosen));
   }

@@ -32,10 +32,10 @@
  * <p>{@code ExactTable} is Fisher's test of any shape. Lengths of tables are whole numbers ({@code
  * LogFactorials}), so that equal products are equal. With up to four free cells, {@code
  * FewFreeCells} walks around the tables that don't count, cell by cell. Larger ones are cut into
- * two halves of columns ({@code TwoHalves}): a {@code Half} knows the shortest and the longest
- * filling of each of its {@code States}, and lists only the {@code Lengths} that are undecided in
- * some joint state; {@code Filling} goes through the ways to fill a column. {@code Work} estimates,
- * counts, and declines past a budget.
+ * two halves of columns ({@code TwoHalves}): a {@code ColumnBlock} knows the shortest and the
+ * longest filling of each of its {@code NetworkNodes}, and lists only the {@code PathLengths} that
+ * are undecided in some joint state; {@code ColumnEnumerator} goes through the ways to fill a
+ * column. {@code ComputeBudget} estimates, counts, and declines past a budget.
  *
  * <p>{@link dev.tavik.association.AssociationMeasure} delegates to {@code PredictionMeasures} and
  * {@code OrderMeasures}; intervals of V come from the noncentral chi-square distribution.

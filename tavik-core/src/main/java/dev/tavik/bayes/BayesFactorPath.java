@@ -10,7 +10,7 @@ import java.util.stream.DoubleStream;
 
 /** How the Bayes factor of a rate moves with every observation. */
 public final class BayesFactorPath {
-  /** A tail that is followed step by step is computed anew before so many digits are lost. */
+  /** Loss of digits after which a tail that is updated step by step is computed anew. */
   private static final double MOST_LOSS = 300;
 
   private static final double HALF = Math.log(0.55);
@@ -142,7 +142,7 @@ public final class BayesFactorPath {
       this.lowerWanted = lowerWanted;
     }
 
-    /** One more observation on top of a and b. */
+    /** Adds one observation to a and b. */
     void step(boolean success, double a, double b) {
       double own = success ? a : b;
       double scaled = own * ratio;

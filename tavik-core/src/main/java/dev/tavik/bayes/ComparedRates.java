@@ -40,10 +40,10 @@ public final class ComparedRates {
   private static final double NUDGE = 1e-6;
   private static final double LEAST_WIDTH = 1e-9;
 
-  /** From this Bayes factor's logarithm on the data clearly point one way. */
+  /** Logarithm of a Bayes factor from which the data clearly point one way. */
   private static final double CLEAR = 20;
 
-  /** Roles change where one variance, on the scale of the logit, is so many times the other. */
+  /** Ratio of the variances, on the scale of the logit, beyond which the two rates change roles. */
   private static final double MUCH = 2;
 
   private final double a1;
@@ -319,7 +319,7 @@ public final class ComparedRates {
     private static final int MOST_STEPS = 30;
     private static final double FIRST_STEP = 1e-4;
 
-    /** A step so short, in units of the scale, is within what the integrals can tell. */
+    /** Step length, in units of the scale, that is within the accuracy of the integrals. */
     private static final double SHORT = 1e-11;
 
     private final Estimand measure;
@@ -462,8 +462,8 @@ public final class ComparedRates {
   }
 
   /**
-   * The surer of both is integrated over: its density is narrow, and the tail of the other smooth
-   * there, where the tail of the surer one would be a step across the other's density.
+   * The narrower density is integrated over, because the tail of the wider one is smooth there; the
+   * tail of the narrower one would be a step across the wider density.
    */
   private double logAbove(Estimand measure, double value) {
     return firstIsSurer()
@@ -549,7 +549,7 @@ public final class ComparedRates {
     if (alike) {
       return new Peak(own, ownWidth);
     }
-    // Both have a say: between where either would have it, nearer the surer one.
+    // A guess between the peaks of both densities, nearer to the narrower one.
     double mean = first.mean();
     double wanted = line.secondOf(mean);
     double slope = (wanted - line.secondOf(mean * (1 - NUDGE))) / (mean * NUDGE);

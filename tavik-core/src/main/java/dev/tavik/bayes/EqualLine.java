@@ -15,10 +15,10 @@ import dev.tavik.result.Estimand;
  * @param greatest one minus this is the second proportion where the first is 1, or 0
  */
 record EqualLine(Estimand measure, double value, double least, double greatest) {
-  /** Beyond this logit a share is no longer told from 0. */
+  /** Logit beyond which a share can't be distinguished from 0. */
   private static final double FARTHEST = 700;
 
-  /** Where a search for a peak starts at most. */
+  /** Largest starting point of a search for a peak. */
   private static final double START_WITHIN = 25;
 
   /**

@@ -3,8 +3,8 @@ package dev.tavik.bayes;
 import dev.tavik.result.Figures;
 
 /**
- * Finds words for the size of a Bayes factor, whichever hypothesis it favours (Kass and Raftery
- * 1995, "Bayes factors", Journal of the American Statistical Association 90, 773-795).
+ * The size of a Bayes factor in words, whichever hypothesis it favours (Kass and Raftery 1995,
+ * "Bayes factors", Journal of the American Statistical Association 90, 773-795).
  */
 public enum Evidence {
   /** Up to 3. */
@@ -16,7 +16,7 @@ public enum Evidence {
   /** Above 150. */
   VERY_STRONG("very strong");
 
-  /** Whole numbers from here on are written with a power of ten. */
+  /** Number from which whole numbers are written with a power of ten. */
   private static final double MOST_PLAIN = Math.log(999_500);
 
   private static final double ROUNDING = -Math.log10(0.9995);
@@ -75,7 +75,7 @@ public enum Evidence {
       return Figures.significant(Math.exp(size), 3);
     }
     double log10 = size / Math.log(10);
-    // Half a unit of the last digit shown may carry over into the next power of ten.
+    // Rounding the last digit shown may carry into the next power of ten.
     long power = (long) Math.floor(log10 + ROUNDING);
     return Figures.significant(Math.max(1, Math.pow(10, log10 - power)), 3) + "e" + power;
   }

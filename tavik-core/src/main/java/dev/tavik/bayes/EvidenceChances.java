@@ -12,15 +12,15 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 
 /**
- * Tells before any data: the chance that a Bayes factor will pass a threshold on either side, over
- * all outcomes.
+ * The chance, before there are data, that a Bayes factor will pass a threshold on either side,
+ * summed over all outcomes.
  *
  * @param forAlternative the chance that it will reach the threshold for the alternative
  * @param forNull the chance that it will reach it for the null
  * @param neither the chance that it will stay between
  */
 public record EvidenceChances(double forAlternative, double forNull, double neither) {
-  /** So many observations are summed over at most. */
+  /** Largest number of observations summed over. */
   public static final int MOST_OBSERVATIONS = 100_000;
 
   /**
@@ -31,7 +31,9 @@ public record EvidenceChances(double forAlternative, double forNull, double neit
    * alternative one or two tails, whose ends are found by bisection.
    */
   public static final class Planned {
-    /** Beyond so many standard deviations from the null a posterior lies wholly on one side. */
+    /**
+     * Number of standard deviations from the null beyond which a posterior lies wholly on one side.
+     */
     private static final double WHOLLY = 40;
 
     private final long observations;

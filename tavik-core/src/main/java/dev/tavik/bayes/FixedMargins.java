@@ -14,7 +14,7 @@ final class FixedMargins {
   private static final double MOST_STEPS = 4e8;
   private static final double MOST_STATES = 4e6;
 
-  /** How far apart logarithms may lie whose numbers are added. */
+  /** Largest distance of two logarithms whose numbers are added. */
   private static final double WIDEST = 650;
 
   /** The rows, at most as many as columns, the last and largest left out of a state. */

@@ -19,15 +19,15 @@ import dev.tavik.result.NotApplicableException;
  */
 public enum SamplingPlan {
   /**
-   * Nothing was fixed, units came as they came: counts are Poisson, the gamma prior so wide that
-   * the expected total is the observed one.
+   * Nothing was fixed: counts are Poisson, with a gamma prior so wide that the expected total is
+   * the observed one.
    */
   FREE("free", "nothing fixed, counts as they came in"),
   /** The number of units was fixed, and each was classified both ways. */
   TOTAL("total", "the total fixed"),
-  /** So many units of each row were taken. */
+  /** The row totals were fixed. */
   ROWS("rows", "the row totals fixed"),
-  /** So many units of each column were taken. */
+  /** The column totals were fixed. */
   COLUMNS("columns", "the column totals fixed"),
   /** Both margins were fixed, as in an experiment that sorts known lots. */
   BOTH("both", "row and column totals fixed");

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * Its totals are held, since every method asks for them over and over.
  */
 public final class CrossTable {
-  /** The most rows or columns, which is more than anyone can read. */
+  /** Largest number of rows or columns, which is more than anyone can read. */
   public static final int MOST_LEVELS = 200;
 
   private final List<String> rows;

@@ -27,7 +27,7 @@ public record DataOverview(
     NUMBERS("numbers"),
     /** Dates written as year-month-day. */
     DATES("dates"),
-    /** So many levels that it hardly classifies. */
+    /** Too many different values to classify rows. */
     MANY_VALUES("many values"),
     /** The same value in every row. */
     CONSTANT("one value"),

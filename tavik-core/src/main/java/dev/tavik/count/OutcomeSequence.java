@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import java.util.BitSet;
 import java.util.List;
 
-/** What became of each trial, in the order in which they were made. */
+/** The outcomes of trials in the order in which they were made. */
 public final class OutcomeSequence {
   private final BitSet successes;
   private final int size;

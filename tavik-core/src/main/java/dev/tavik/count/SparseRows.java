@@ -17,7 +17,7 @@ public final class SparseRows {
   }
 
   /**
-   * Keeps entries, as they are.
+   * Creates sparse rows from their entries.
    *
    * @param begins the first entry of each row, then one number more, how many there are
    * @param columns the column of each entry

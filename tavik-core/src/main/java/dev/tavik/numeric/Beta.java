@@ -17,21 +17,24 @@ public final class Beta {
   private static final double STIRLING_FROM = 32;
   private static final int MOST_TERMS = 2_000_000;
 
-  /** A logit beyond which a double is 0 or the last before 1. */
+  /** Logit beyond which the probability rounds to 0 or to the largest double below 1. */
   private static final double FARTHEST = 745;
 
-  /** An exponent below which a density adds nothing. */
+  /** Exponent below which a density contributes nothing to a sum. */
   private static final double NEGLIGIBLE = 45;
 
   private static final int PANELS = 3;
 
-  /** From here on a tail is integrated, since the fraction takes about the root of n terms. */
+  /** Size from which a tail is integrated, because the continued fraction needs about √n terms. */
   private static final double LARGE = 2000;
 
-  /** Farther than this share of the mean the fraction is quick at any size. */
+  /**
+   * Relative distance from the mean beyond which the continued fraction converges quickly at any
+   * size.
+   */
   private static final double FAR = 0.7;
 
-  /** The power series at an end is taken so far, in units of one over the other parameter. */
+  /** Range of the power series at an end, in units of one over the other parameter. */
   private static final double CROWDED = 0.5;
 
   private final double alpha;
@@ -121,7 +124,8 @@ public final class Beta {
 
   /**
    * Whether a value lies next to an end of 0 to 1 at which a parameter below 1 crowds the
-   * probability. There the fraction would take without end, and the power series few terms.
+   * probability. There the continued fraction would not converge in reasonable time, while the
+   * power series needs few terms.
    */
   private static boolean crowded(double a, double b, double p) {
     return a < 1 && p * Math.max(1, b) < CROWDED;
@@ -137,7 +141,7 @@ public final class Beta {
       term = a * product / (a + n);
       sum += term;
     }
-    // ln(a B(a, b)) is small where a is, and its parts aren't.
+    // ln(a B(a, b)) is small where a is small, although its terms are not.
     return Math.min(0, a * Math.log(p) - (LogBeta.value(a, b) + Math.log(a)) + Math.log1p(sum));
   }
 
@@ -150,7 +154,7 @@ public final class Beta {
   }
 
   /**
-   * Whether the tail below a value is the smaller one, or about.
+   * Whether the tail below a value is the smaller one, or nearly as small as the other.
    *
    * @param p the value, strictly between 0 and 1
    * @return whether the value is below the mean, or hardly above

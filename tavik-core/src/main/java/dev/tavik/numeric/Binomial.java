@@ -18,10 +18,10 @@ public final class Binomial implements CountDistribution {
   /** ½ ln 2π. */
   private static final double HALF_LN_2_PI = 0.5 * Math.log(2 * Math.PI);
 
-  /** From here on four terms of Stirling's series are right to 10⁻¹⁵. */
+  /** Argument from which four terms of Stirling's series are accurate to 10⁻¹⁵. */
   private static final int STIRLING_FROM = 32;
 
-  /** Up to so many trials a tail is summed term by term. */
+  /** Largest number of trials for which a tail is summed term by term. */
   private static final long SUMMED_TO = 4_000_000;
 
   private static final long FEW = 2000;
@@ -182,7 +182,7 @@ public final class Binomial implements CountDistribution {
       double ratio = k * odds / (trials - k + 1.0);
       term *= ratio;
       sum += term;
-      // The ratios shrink, so what is left is below a geometric series.
+      // The ratios decrease, so the remainder is bounded by a geometric series.
       if (term * ratio <= LAST_PLACE * sum * (1 - ratio)) {
         return sum;
       }
@@ -198,7 +198,7 @@ public final class Binomial implements CountDistribution {
     return value < 0.5 ? Math.log(value) : Math.log1p(-complement);
   }
 
-  /** What Stirling's formula lacks: ln k! - ((k + ½) ln k - k + ½ ln 2π), for k ≥ 1. */
+  /** The error of Stirling's formula: ln k! - ((k + ½) ln k - k + ½ ln 2π), for k ≥ 1. */
   private static double stirlingError(long k) {
     if (k < STIRLING_FROM) {
       double factorial = 1;

@@ -12,7 +12,10 @@ package dev.tavik.numeric;
  * that from Wilson's limits two or three evaluations are enough, at any n.
  */
 public final class BinomialLimit {
-  /** After a step so short, in units of the tail's logarithm, the next would be below rounding. */
+  /**
+   * Step length, in units of the tail's logarithm, after which the next step would be below
+   * rounding error.
+   */
   private static final double SHORT = 2e-5;
 
   private static final int MOST_STEPS = 60;

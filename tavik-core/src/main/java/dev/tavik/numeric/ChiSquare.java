@@ -24,7 +24,7 @@ public final class ChiSquare {
   private static final double SMALLEST = 1e-280;
   private static final double LARGE = 1e5;
 
-  /** Temme's expansion is taken within this share of the mean. */
+  /** Relative distance from the mean within which Temme's expansion is used. */
   private static final double NEAR = 0.3;
 
   /**
@@ -55,7 +55,7 @@ public final class ChiSquare {
   private static final double STIRLING_FROM = 8;
   private static final double LN_2_PI = Math.log(2 * Math.PI);
 
-  /** The fraction's last factor is 1 but for rounding. */
+  /** The last factor of the continued fraction differs from 1 only by rounding. */
   private static final double CONVERGED = 0x1p-51;
 
   private static final int MOST_TERMS = 5_000_000;

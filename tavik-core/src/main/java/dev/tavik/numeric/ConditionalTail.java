@@ -13,7 +13,9 @@ package dev.tavik.numeric;
  * a tail is then known to be next to 0 or 1.
  */
 public final class ConditionalTail {
-  /** As a multiple of the count's own probability; the count is then as good as impossible. */
+  /**
+   * Largest multiple of the count's own probability; beyond it the count is practically impossible.
+   */
   private static final double FAR = 1e250;
 
   private static final double LAST_PLACE = 0x1p-56;

@@ -17,9 +17,9 @@ import java.math.BigDecimal;
  */
 public record DecimalFraction(double value, double remainder, double complement) {
   /**
-   * A decimal of so many parts or fewer, five per cent or 0.0125, is found without decimal
-   * arithmetic: its double is that of a whole number of parts, and all that follows from it is
-   * rounded once.
+   * Number of parts up to which a decimal, such as five per cent or 0.0125, is found without
+   * decimal arithmetic: its double is that of a whole number of parts, and everything derived from
+   * it is rounded once.
    */
   private static final double PARTS = 1e6;
 

@@ -38,26 +38,32 @@ public record CompareDesign(
     double alpha,
     double allocation)
     implements PowerDesign {
-  /** So many units in both groups are planned for exactly, for tests that take long. */
+  /** Largest number of units in both groups for an exact plan, for tests that take long. */
   private static final long MOST_BOSCHLOO = 3000;
 
-  /** An exact search for n beyond this takes more than some seconds. */
+  /** Sample size beyond which an exact search for n takes more than a few seconds. */
   private static final long MOST_BOSCHLOO_SEARCHED = 1024;
 
   private static final long MOST_SEARCHED = 8192;
 
-  /** Measured seconds: of a pair of counts, where all are gone through. */
+  /** Measured seconds for one pair of counts, if all pairs are enumerated. */
   private static final double OF_A_PAIR = 1e-7;
 
-  /** Of a pair of counts, whose sizes are searched too. */
+  /** Measured seconds for one pair of counts, if the sizes are searched as well. */
   private static final double OF_A_BOSCHLOO_PAIR = 6e-8;
 
-  /** Of a unit in one of the groups, by a closed form or by Fisher's sums for a variance of 1. */
+  /**
+   * Measured seconds for one unit in a group, by a closed form or by Fisher's sums for a variance
+   * of 1.
+   */
   private static final double OF_A_ROW = 5e-7;
 
   private static final double OF_A_UNIT_OF_VARIANCE = 2e-6;
 
-  /** Of a unit whose tails are summed at each count, over the root of the units. */
+  /**
+   * Measured seconds for one unit whose tails are summed at each count, per square root of the
+   * units.
+   */
   private static final double OF_A_SUMMED_ROW = 5e-8;
 
   /**
@@ -209,7 +215,7 @@ public record CompareDesign(
     return 1e-5
         + switch (twoProportionTest) {
           case BOSCHLOO -> first * second * OF_A_BOSCHLOO_PAIR;
-          // Totals that occur times counts that occur with each: both go with the deviation.
+          // Number of totals times counts for each; both grow with the standard deviation.
           case FISHER -> base * (1 - base) * units * OF_A_UNIT_OF_VARIANCE;
           case FISHER_DOUBLED, FISHER_MID_P -> units * Math.sqrt(units) * OF_A_SUMMED_ROW;
           case Z_SEPARATE ->

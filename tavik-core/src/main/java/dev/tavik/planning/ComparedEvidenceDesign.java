@@ -31,7 +31,7 @@ public record ComparedEvidenceDesign(
     implements BayesFactorDesign {
   private static final long MOST_UNITS = 20_000;
 
-  /** An exact search for n beyond this takes more than some seconds. */
+  /** Sample size beyond which an exact search for n takes more than a few seconds. */
   private static final long MOST_SEARCHED = 1024;
 
   /** Counts less likely than this, below the most likely, are left out. */

@@ -14,7 +14,7 @@ import java.util.List;
  * @param value the value in it
  */
 public record Effect(Measure measure, double value) {
-  /** What rounding makes of w² = 0. */
+  /** Value of w² below which it is 0 but for rounding. */
   private static final double ROUNDING = 1e-20;
 
   /** How an effect is stated. */
@@ -29,7 +29,7 @@ public record Effect(Measure measure, double value) {
     ODDS_RATIO("odds-ratio"),
     /** Cohen's w, of a table. */
     W("w"),
-    /** The design says it all. */
+    /** The design alone determines the effect. */
     NONE("none");
 
     private final String id;
@@ -132,7 +132,7 @@ public record Effect(Measure measure, double value) {
   }
 
   /**
-   * No effect besides what the design says.
+   * Creates an effect that the design alone determines.
    *
    * @return the effect
    */
@@ -167,7 +167,7 @@ public record Effect(Measure measure, double value) {
     return rate;
   }
 
-  /** 0.08 - 0.03 is 0.05, as people add decimals. */
+  /** Decimals are subtracted as people do: 0.08 - 0.03 is 0.05. */
   private static double sum(double one, double other) {
     return BigDecimal.valueOf(one).add(BigDecimal.valueOf(other)).doubleValue();
   }

@@ -13,7 +13,7 @@ import dev.tavik.result.Figures;
  * @param most and below this
  */
 public record EffectRange(double none, double least, double most) {
-  /** So near the ends no effect is looked for. */
+  /** Distance from the ends within which no effect is searched for. */
   private static final double MARGIN = 1e-12;
 
   /** Effects that are rates. */

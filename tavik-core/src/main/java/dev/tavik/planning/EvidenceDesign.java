@@ -32,7 +32,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   private static final long MOST_OBSERVATIONS = 10_000_000;
   private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-  /** An exact search for n beyond this takes more than some seconds. */
+  /** Sample size beyond which an exact search for n takes more than a few seconds. */
   private static final long MOST_SEARCHED = 65_536;
 
   /**
@@ -95,7 +95,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
       long bottom = bottom(n);
       low = Bisection.last(-1, bottom, x -> log(x) >= wanted);
       high = Bisection.first(Math.max(bottom, low + 1), n + 1, x -> log(x) >= wanted);
-      // Where even the bottom isn't low enough, nothing is.
+      // If even the minimum isn't low enough, no count is.
       boolean any = log(bottom) <= -wanted;
       nullFrom = any ? Bisection.first(0, bottom, x -> log(x) <= -wanted) : 1;
       nullTo = any ? Bisection.last(bottom, n, x -> log(x) <= -wanted) : 0;

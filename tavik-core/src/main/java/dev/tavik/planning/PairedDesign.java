@@ -39,7 +39,7 @@ public record PairedDesign(
   /** Numbers of discordant pairs less likely than this, below the most likely, are left out. */
   private static final double NEVER = -37;
 
-  /** An exact search for n beyond this takes more than some seconds. */
+  /** Sample size beyond which an exact search for n takes more than a few seconds. */
   private static final long MOST_SEARCHED = 16_384;
 
   /**
@@ -131,7 +131,7 @@ public record PairedDesign(
   private final class Exactly implements Power {
     private final long n;
 
-    /** They depend on the number of discordant pairs only, so that all sizes share them. */
+    /** The regions depend only on the number of discordant pairs, so all sizes share them. */
     private final Map<Long, Ends> ends;
 
     Exactly(long n, Map<Long, Ends> ends) {
@@ -176,7 +176,7 @@ public record PairedDesign(
       return pairedTest.of(new PairedTally(0, b, d - b, 0), alternative).rejects(alpha);
     }
 
-    /** Where both rates are the second's. */
+    /** The null: both rates equal the second one. */
     @Override
     public double size() {
       return secondOnly < 0.5 ? at(secondOnly) : Double.NaN;

@@ -9,7 +9,7 @@ import java.util.Optional;
  */
 public sealed interface PowerDesign
     permits RateDesign, CompareDesign, PairedDesign, TableDesign, TrendDesign, BayesFactorDesign {
-  /** No more observations in the first group than this are looked for. */
+  /** Largest size of the first group that is searched. */
   long MOST = 1_000_000_000_000L;
 
   /**
@@ -68,7 +68,7 @@ public sealed interface PowerDesign
   Power at(Sizes sizes);
 
   /**
-   * The same, quicker where it is near that of about as many observations.
+   * Computes the power starting from that of a similar size, which is faster.
    *
    * @param sizes the sizes
    * @param near the power of groups that are a little smaller
@@ -99,7 +99,7 @@ public sealed interface PowerDesign
   }
 
   /**
-   * About how many observations may pass until power stops swinging about with each.
+   * Approximate period in observations after which the power no longer swings.
    *
    * @return the length of a few swings; 0 where power only rises
    */
@@ -141,7 +141,7 @@ public sealed interface PowerDesign
   }
 
   /**
-   * Up to which first group an exact search for n goes; beyond it would take too long.
+   * Largest first group of an exact search for n; beyond it the search would take too long.
    *
    * @return about the largest n that can be solved for; without meaning where power only rises
    */

@@ -4,9 +4,9 @@ import java.util.Arrays;
 
 /** How power is computed. */
 public enum PowerMethod {
-  /** As if estimates were normally distributed around what is expected. */
+  /** As if estimates were normally distributed around the expected effect. */
   NORMAL("normal"),
-  /** By going through all outcomes, against the counts that the test truly rejects. */
+  /** By enumerating all outcomes and using the counts that the test actually rejects. */
   EXACT("exact");
 
   private final String id;

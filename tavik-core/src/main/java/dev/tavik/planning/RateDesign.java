@@ -37,10 +37,10 @@ public record RateDesign(
     double alpha,
     @Nullable Long lot)
     implements PowerDesign {
-  /** More trials are not gone through exactly. */
+  /** Largest number of trials that is enumerated exactly. */
   private static final long MOST_EXACT = 10_000_000;
 
-  /** An exact search for n beyond this takes more than some seconds. */
+  /** Sample size beyond which an exact search for n takes more than a few seconds. */
   private static final long MOST_SEARCHED = 65_536;
 
   private static final double SETTLED = 1e-3;

@@ -22,19 +22,19 @@ import java.util.function.DoublePredicate;
  * @param lookedTo the largest first group that was looked at
  */
 public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
-  /** Up to here every number is looked at from the first. */
+  /** Size up to which every number is examined from the first. */
   private static final long FROM_THE_FIRST = 512;
 
-  /** After the last number that fails, so many of it more are looked at. */
+  /** Share of additional numbers examined after the last one that fails. */
   private static final double FURTHER = 0.25;
 
-  /** Beyond so many swings power moves by less than {@value #SWINGS_LESS} in each. */
+  /** Number of swings after which the power changes by less than {@value #SWINGS_LESS} in each. */
   private static final int CALM = 20;
 
   private static final double SWINGS_LESS = 0.1;
   private static final double FURTHER_IF_CALM = 0.1;
 
-  /** What an exact search may take unless something else is said. */
+  /** Default time limit of an exact search, in seconds. */
   private static final double SECONDS = 8;
 
   private static final int MOST_HALVINGS = 200;

@@ -54,7 +54,7 @@ public enum FinitePopulationTest implements Method {
     return card;
   }
 
-  /** How a test is carried out once its arguments are known to be good. */
+  /** Carries out the test; its arguments have been checked. */
   @FunctionalInterface
   interface Algorithm {
     TestResult test(Method method, Tally sample, long lot, Hypothesis hypothesis);

@@ -110,7 +110,7 @@ public enum ProportionTest implements Method {
     return card;
   }
 
-  /** How a test is carried out once its arguments are known to be good. */
+  /** Carries out the test; its arguments have been checked. */
   @FunctionalInterface
   interface Algorithm {
     TestResult test(Method method, Tally tally, Hypothesis hypothesis);
@@ -145,7 +145,7 @@ public enum ProportionTest implements Method {
   }
 
   /**
-   * The same, quicker where they are near those of about as many trials.
+   * Finds the counts starting from those of a similar number of trials, which is faster.
    *
    * @param trials the number of trials, 1 to 10¹²
    * @param hypothesis the null value, strictly between 0 and 1, and the direction

@@ -35,7 +35,7 @@ record RejectionRegion(
     return found(method, trials, low, high);
   }
 
-  /** The same, quicker where the counts are near those of a few trials less. */
+  /** Finds the counts starting from those of slightly fewer trials, which is faster. */
   CriticalCounts findNear(CriticalCounts near, Method method, long trials, LongPredicate rejects) {
     boolean twoSided = alternative == Alternative.TWO_SIDED;
     long middle = middle();

@@ -21,10 +21,10 @@ record SizeSupremum(double logSize, double proportion) {
   private static final double TOLERANCE = 4e-10;
   private static final double NEGLIGIBLE = 1e-19;
 
-  /** So many of the largest standard deviations out the binomial has less than 10⁻²³. */
+  /** Number of standard deviations beyond which the binomial has a probability below 10⁻²³. */
   private static final double BEYOND = 10;
 
-  /** What totals farther out can add to the curvature. */
+  /** Contribution to the curvature of totals farther out. */
   private static final double NOTHING = 1e-12;
 
   private static final int MOST_EVALUATIONS = 1_000_000;

@@ -13,7 +13,7 @@ final class TotalwiseRegion implements CriticalPairs {
   private static final double TIE = 1 + Significance.TIE;
   private static final double NEGLIGIBLE = 1e-25;
 
-  /** Boschloo's limit is narrowed so far, relatively; p-values apart by less count as tied. */
+  /** Relative precision of Boschloo's limit; p-values that differ by less count as tied. */
   private static final double NARROW = 1e-8;
 
   /** The ends of a total fit one number each of sixteen bits. */
@@ -108,7 +108,7 @@ final class TotalwiseRegion implements CriticalPairs {
   public double chance(double p1, double p2) {
     BinomialPmfTable ones = new BinomialPmfTable(first, Proportion.require("first", p1));
     BinomialPmfTable twos = new BinomialPmfTable(second, Proportion.require("second", p2));
-    // Only totals that can occur are looked at.
+    // Only totals that can occur are examined.
     ConditionalWeights weights = new ConditionalWeights(first, second, NEGLIGIBLE);
     double sum = 0;
     for (int s = ones.from() + twos.from(); s <= ones.to() + twos.to(); s++) {

@@ -152,7 +152,7 @@ public enum TwoProportionTest implements Method {
     return card;
   }
 
-  /** How a test is carried out once its arguments are known to be good. */
+  /** Carries out the test; its arguments have been checked. */
   @FunctionalInterface
   interface Algorithm {
     TestResult test(Method method, TwoTallies data, Hypothesis hypothesis);
@@ -196,7 +196,7 @@ public enum TwoProportionTest implements Method {
    */
   public CriticalPairs criticalPairs(long first, long second, Hypothesis hypothesis, double alpha) {
     Proportion.require("alpha", alpha);
-    // Refuses what can't be asked.
+    // Refuses invalid arguments.
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new NotApplicableException(

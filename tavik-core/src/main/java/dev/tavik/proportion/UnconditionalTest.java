@@ -32,7 +32,7 @@ final class UnconditionalTest {
   private static final double TIE = 1 + 1e-7;
   private static final double NEGLIGIBLE = 1e-21;
 
-  /** Below this logarithm the weights, which reach 580 powers of ten, no longer hold the tails. */
+  /** Logarithm below which the weights, which span 580 powers of ten, can't represent the tails. */
   private static final double FAR = -600;
 
   private final Method method;

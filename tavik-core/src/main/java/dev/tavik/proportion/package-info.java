@@ -54,9 +54,9 @@
  * inverts is known, as of binomial and conditional tails, else by search in {@code LimitSearch};
  * critical counts in {@code RejectionRegion}, by bisection, asking the test itself. Binomial and
  * hypergeometric are both a {@code CountDistribution}, so that exact tests and regions are written
- * once. Exact power of two groups is in {@code CriticalPairs}: {@code CriticalRows} for tests that
- * are monotone, {@code CriticalCells} for the one that isn't, {@code CriticalSums} for Fisher's and
- * Boschloo's.
+ * once. Exact power of two groups is in {@code CriticalPairs}: {@code RowwiseRegion} for tests that
+ * are monotone, {@code CellwiseRegion} for the one that isn't, {@code TotalwiseRegion} for Fisher's
+ * and Boschloo's.
  */
 @NullMarked
 package dev.tavik.proportion;

@@ -1,8 +1,8 @@
 package dev.tavik.result;
 
 /**
- * Is a way to a test, an interval or an estimate, as results name it. Its implementations are
- * enums, one for each family, whose {@code values()} are all there is to choose from.
+ * A method of testing or estimating, as results name it. Its implementations are enums, one for
+ * each family, whose {@code values()} are all there is to choose from.
  */
 public interface Method {
   /**

@@ -7,7 +7,7 @@ package dev.tavik.result;
  * @param reason why, and what to do instead
  */
 public record NotApplicable(Method method, String reason) {
-  /** What is said of a computation that doesn't settle. */
+  /** Reason given for a computation that doesn't converge. */
   public static final String UNSETTLED =
       "can't be computed to its full accuracy for these figures; choose another method";
 

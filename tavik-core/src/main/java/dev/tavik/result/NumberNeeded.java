@@ -31,7 +31,7 @@ public record NumberNeeded(
    */
   public static NumberNeeded of(double difference, Interval interval) {
     boolean through = interval.contains(0);
-    // 1/x turns the order round, on either side of 0.
+    // 1/x reverses the order on either side of 0.
     double lower = 1 / (through ? interval.lower() : interval.upper());
     double upper = 1 / (through ? interval.upper() : interval.lower());
     return new NumberNeeded(

@@ -51,7 +51,7 @@ public final class Numbers {
     return value;
   }
 
-  /** NaN for what is no number. */
+  /** Returns NaN for text that is no number. */
   private static double value(String text) {
     if (DECIMAL.matcher(text).matches()) {
       return Double.parseDouble(text);

@@ -3,31 +3,32 @@ package dev.tavik.result;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** Tells someone how far long work has come, for as long as it lasts on this thread. */
+/** Reports the progress of long computations on this thread to a listener. */
 public final class Progress {
   private static final ThreadLocal<@Nullable Listener> LISTENER = new ThreadLocal<>();
 
   private Progress() {}
 
-  /** What takes long. */
+  /** The computations that take long. */
   public enum Task {
     /**
-     * Worlds are drawn in which a null is true; interrupting the thread ends it with what there is.
+     * Drawing samples under a null hypothesis; interrupting the thread ends it with the draws made
+     * so far.
      */
     DRAWING,
-    /** A plan looks at one size of a sample after another. */
+    /** Searching sample sizes for a plan. */
     SIZES,
-    /** The tables of an exact test are summed, counted in steps of its budget. */
+    /** Summing the tables of an exact test, counted in steps of its budget. */
     TABLES,
-    /** Column after column of a sweep is tested. */
+    /** Testing the columns of a sweep. */
     COLUMNS
   }
 
-  /** Someone who wants to know. */
+  /** A listener. */
   @FunctionalInterface
   public interface Listener {
     /**
-     * Work has come further.
+     * Called when a computation has progressed.
      *
      * @param work which
      * @param done how much is done
@@ -37,7 +38,7 @@ public final class Progress {
   }
 
   /**
-   * Does work and tells the listener of everything in it that takes long.
+   * Runs a computation and reports the progress of everything in it that takes long.
    *
    * @param listener who is told, on this thread
    * @param work the work

@@ -9,7 +9,7 @@ package dev.tavik.result;
  * tests have for ties, and what equals alpha rejects.
  */
 public final class Significance {
-  /** Probabilities that differ by less than this, relatively, are one. */
+  /** Relative difference below which two probabilities count as equal. */
   public static final double TIE = 1e-7;
 
   private Significance() {}

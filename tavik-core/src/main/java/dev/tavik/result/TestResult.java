@@ -28,7 +28,7 @@ public record TestResult(
 
   private static final double LN_10 = Math.log(10);
 
-  /** A subnormal double has lost digits, so that its own logarithm is only about right. */
+  /** A subnormal double has lost digits, so its logarithm is only approximate. */
   private static final double LOG10_SMALLEST = -307;
 
   private static final double AGREEMENT = 1e-6;

@@ -19,7 +19,7 @@ final class AliasCounts {
   private final int size;
   private final long[] thresholds;
 
-  /** What turns a place into its alias, bit by bit. */
+  /** Bit mask that turns a place into its alias. */
   private final int[] others;
 
   AliasCounts(CountDistribution counts) {
@@ -42,7 +42,7 @@ final class AliasCounts {
     fill(shares);
   }
 
-  /** Vose's way: a place that holds too little is filled up by one that has too much. */
+  /** Vose's method: a place with too little probability is filled up from one with too much. */
   private void fill(double... shares) {
     double mean = Arrays.stream(shares).sum() / size;
     int[] few = new int[size];

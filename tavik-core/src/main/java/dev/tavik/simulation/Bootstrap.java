@@ -27,7 +27,7 @@ public final class Bootstrap {
   private static final int MOST = 200_000;
   private static final double NUDGE = 1e-6;
 
-  /** Resamples are other numbers than those of the null world. */
+  /** Offset of the seed, so that resamples use other random numbers than the null world. */
   private static final long APART = 0x5DEECE66DL;
 
   private Bootstrap() {}
@@ -185,7 +185,7 @@ public final class Bootstrap {
     int made = 0;
     for (int i = 0; i < ones.length; i++) {
       double value = measure.applyAsDouble(ones[i], twos[i]);
-      // 0 by 0 says nothing.
+      // 0/0 is undefined and carries no information.
       if (!Double.isNaN(value)) {
         values[made++] = value;
       }

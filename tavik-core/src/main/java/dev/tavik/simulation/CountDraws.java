@@ -66,7 +66,7 @@ final class CountDraws {
         moved = true;
       }
       if (!moved) {
-        // Rounding left a last 10⁻¹⁵.
+        // Rounding may leave the last 10⁻¹⁵.
         return mode;
       }
     }

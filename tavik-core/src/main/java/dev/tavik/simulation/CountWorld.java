@@ -3,7 +3,7 @@ package dev.tavik.simulation;
 import java.util.function.LongPredicate;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
-/** One count is drawn; how often each occurs says everything. */
+/** A world in which a single count is drawn; the frequencies of the counts are sufficient. */
 final class CountWorld implements World {
   private final AliasCounts counts;
   private final LongPredicate[] below;

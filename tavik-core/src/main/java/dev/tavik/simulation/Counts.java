@@ -1,6 +1,6 @@
 package dev.tavik.simulation;
 
-/** What a stretch of draws came to; stretches are added up in their order. */
+/** The counts of one block of draws; blocks are added up in their order. */
 final class Counts {
   final long[] bins;
   final long[] lower;

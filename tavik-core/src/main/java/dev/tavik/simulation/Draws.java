@@ -6,7 +6,8 @@ import dev.tavik.result.Proportion;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How much is drawn. The same seed gives the same answer on any machine and any number of threads.
+ * The number of draws and the seed. The same seed gives the same answer on any machine and with any
+ * number of threads.
  *
  * @param most how many draws, or with {@code clearOf} how many at most
  * @param seed where the random numbers start
@@ -36,7 +37,7 @@ public record Draws(long most, long seed, @Nullable Double clearOf) {
   }
 
   /**
-   * So many draws.
+   * Creates a fixed number of draws.
    *
    * @param draws how many, 1 to 10¹⁰
    * @param seed where the random numbers start
@@ -48,7 +49,7 @@ public record Draws(long most, long seed, @Nullable Double clearOf) {
   }
 
   /**
-   * Only until it is clear on which side of a level the p-value lies.
+   * Stops drawing once it is clear on which side of a level the p-value lies.
    *
    * @param alpha the level, strictly between 0 and 1
    * @return the settings

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 final class MultinomialWorld implements World {
   private static final double TIE = 1e-7;
 
-  /** So many places of tables fill some tens of megabytes. */
+  /** Number of table places that fill some tens of megabytes. */
   private static final double MOST_PLACES = 4e6;
 
   /** Counts fall within so many standard deviations, both sides together. */
@@ -142,7 +142,7 @@ final class MultinomialWorld implements World {
     @Nullable AliasCounts[] ofStage = tables[stage];
     AliasCounts table = ofStage[(int) left];
     if (table == null) {
-      // Two threads may make the same; either is as good.
+      // Two threads may create the same table; either one is valid.
       table = new AliasCounts(new Binomial(left, DecimalFraction.exactly(chance)));
       ofStage[(int) left] = table;
     }

@@ -31,7 +31,7 @@ import java.util.function.LongToDoubleFunction;
 
 /** A world in which the null of a question is true, ready to be drawn. */
 public final class NullWorld {
-  /** Ties on paper differ by less, relatively. */
+  /** Relative difference below which values that are equal on paper count as tied. */
   private static final double TIE = 1e-7;
 
   private static final double CLOSE = 1e-9;
@@ -106,7 +106,7 @@ public final class NullWorld {
   }
 
   /**
-   * The outcomes of two groups shuffled: both margins of the table are held.
+   * Shuffles the outcomes of two groups, with both margins of the table fixed.
    *
    * @param first the first group
    * @param second the second group
@@ -131,7 +131,7 @@ public final class NullWorld {
   }
 
   /**
-   * Two groups drawn with the pooled rate: only the numbers of trials are held.
+   * Draws two groups with the pooled rate; only the numbers of trials are fixed.
    *
    * @param first the first group
    * @param second the second group
@@ -242,7 +242,7 @@ public final class NullWorld {
             histogram(drawnCounts, alias, measure, expected, deviation, observed, low, high));
   }
 
-  /** The counts that were drawn at all, and the observed one; many are put together. */
+  /** The counts that occurred and the observed one; if there are many, they are grouped. */
   private static Histogram histogram(
       Counts drawn,
       AliasCounts alias,
@@ -328,7 +328,7 @@ public final class NullWorld {
                     world.observed()));
   }
 
-  /** One free cell says all. */
+  /** One free cell determines the table. */
   private static NullWorld ofFourCells(CrossTable table) {
     long all = table.total();
     long row = table.rowTotal(0);

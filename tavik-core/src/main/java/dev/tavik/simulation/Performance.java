@@ -26,19 +26,22 @@ import org.jspecify.annotations.Nullable;
  * once and kept, so that many proportions are looked at for little more than one.
  */
 public final class Performance {
-  /** So many pairs of outcomes of two groups are gone through; of more some are drawn. */
+  /** Largest number of pairs of outcomes that are enumerated; of more a sample is drawn. */
   public static final long MOST_PAIRS = 400_000;
 
-  /** Where there are more pairs, so many are drawn. */
+  /** Number of pairs that are drawn if there are more. */
   public static final int DRAWN = 100_000;
 
   /** The seed of these draws. */
   public static final long SEED = 1;
 
-  /** So many trials of one group are gone through at most. */
+  /** Largest number of trials of one group that is enumerated. */
   public static final long MOST_TRIALS = 20_000;
 
-  /** Outcomes beyond are left out; all of them together have less than 10⁻¹³. */
+  /**
+   * Number of standard deviations beyond which outcomes are left out; together they have a
+   * probability below 10⁻¹³.
+   */
   private static final double NEVER = -37;
 
   private final long first;
@@ -183,7 +186,8 @@ public final class Performance {
   }
 
   /**
-   * Whether two groups at these rates have so many pairs of outcomes that some are drawn instead.
+   * Whether two groups at these rates have too many pairs of outcomes to enumerate, so that a
+   * sample is drawn.
    *
    * @param p1 the true first rate, strictly between 0 and 1
    * @param p2 the true second rate

@@ -8,10 +8,10 @@ import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
 /** Two counts are drawn with the pooled rate; what matters is z, with the rate pooled anew. */
 final class PooledWorld implements World {
-  /** Values of z that are equal on paper differ by less, relatively. */
+  /** Relative difference below which values of z that are equal on paper count as equal. */
   private static final double SAME = 1e-12;
 
-  /** What the width of a bin is a multiple of. */
+  /** The width of a bin is a multiple of this. */
   private static final double UNIT = 0.05;
 
   private final AliasCounts first;

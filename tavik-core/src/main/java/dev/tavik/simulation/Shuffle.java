@@ -60,7 +60,7 @@ final class Shuffle implements Consumer<int[]> {
     }
   }
 
-  /** A number from 0 to one below a bound, all alike. */
+  /** Draws a whole number from 0 to below a bound, all equally likely. */
   private int below(int bound) {
     long product = half() * bound;
     if ((product & HALF) < bound) {

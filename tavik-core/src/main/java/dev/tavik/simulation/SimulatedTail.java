@@ -6,7 +6,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 
 /**
- * How often a simulated world looked as extreme as the data.
+ * How often a simulated sample was at least as extreme as the data.
  *
  * @param method the test whose p-value this estimates
  * @param rule what counts as as extreme, in words

@@ -4,7 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What came of many draws of a world in which the null is true.
+ * The result of many draws under the null hypothesis.
  *
  * @param drawn what was drawn, in words
  * @param draws how many draws were made

@@ -2,12 +2,12 @@ package dev.tavik.simulation;
 
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
-/** A world in which the null is true. Several threads draw from one, each with a generator. */
+/** A world in which the null is true. Several threads draw from it, each with its own generator. */
 interface World {
-  /** That of worlds whose draws take long. */
+  /** Block length for worlds whose draws take long. */
   int STRETCH_OF_TABLES = 1 << 12;
 
-  /** Counts of nothing yet. */
+  /** Creates empty counts. */
   Counts counts();
 
   /**
@@ -18,9 +18,9 @@ interface World {
     return 1 << 16;
   }
 
-  /** Draws so many times. */
+  /** Makes a number of draws. */
   void draw(XoShiRo256PlusPlus random, int draws, Counts into);
 
-  /** Works out hits from bins, where they weren't counted draw by draw. */
+  /** Computes the hits from the bins if they were not counted draw by draw. */
   default void settle(Counts counts) {}
 }

@@ -6,7 +6,7 @@ import dev.tavik.bayes.BetaPrior;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a rate, or two, are seen the Bayesian way.
+ * Settings of the Bayesian view of one or two rates.
  *
  * @param prior what is believed of a rate before the data
  * @param region the values, or differences, that are as good as the null value; null for none
@@ -37,7 +37,7 @@ public record BayesSettings(BetaPrior prior, @Nullable Region region) {
   }
 
   /**
-   * The usual: all proportions alike before the data, no region.
+   * The default: a uniform prior and no region.
    *
    * @return the settings
    */

@@ -14,8 +14,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Says whether a line may go on: it is stopped where a null is rejected, or what was to be shown is
- * not shown, and held where the data can't decide.
+ * Says whether a process may continue: it is stopped if a null is rejected or what was to be shown
+ * is not shown, and held if the data can't decide.
  *
  * @param state what becomes of the line
  * @param reason why, in words
@@ -23,11 +23,11 @@ import java.util.stream.Stream;
 public record Gate(State state, String reason) {
   private static final int MOST_NAMED = 5;
 
-  /** What becomes of the line. */
+  /** The states of a gate. */
   public enum State {
-    /** It goes on. */
+    /** The process may continue. */
     OPEN,
-    /** It is stopped: a null is rejected, or what was to be shown is not. */
+    /** The process is stopped: a null is rejected, or what was to be shown is not shown. */
     STOPPED,
     /** The test could not have rejected at any outcome. */
     UNDECIDED
@@ -116,7 +116,7 @@ public record Gate(State state, String reason) {
         : held.get(0);
   }
 
-  /** Whether nothing of it has a test, and of something it is said that nothing can decide it. */
+  /** Whether no part has a test and some part says that no data can decide it. */
   private static boolean undecided(Answer answer) {
     List<Answer> parts = answer.parts();
     return tested(answer).findAny().isEmpty()

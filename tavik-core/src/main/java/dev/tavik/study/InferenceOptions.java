@@ -6,7 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What may be chosen of every question that tests and estimates.
+ * The options of every inference: significance level, confidence level, tests and intervals.
  *
  * @param alpha the significance level, strictly between 0 and 1
  * @param chosenLevel the confidence level; null for the one that matches alpha

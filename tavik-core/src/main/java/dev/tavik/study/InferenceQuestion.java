@@ -5,8 +5,7 @@ import dev.tavik.result.Method;
 import java.util.List;
 
 /**
- * A question whose settings are changed by one word each. It is immutable: every word returns
- * another question.
+ * A question with inference options. It is immutable: every method returns a changed copy.
  *
  * @param <Q> this question
  * @param <S> its settings

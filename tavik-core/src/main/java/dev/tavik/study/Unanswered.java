@@ -6,7 +6,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.answer.Verdict;
 import dev.tavik.result.NotApplicableException;
 
-/** Questions of a study that can't be asked, or fail while they are. */
+/** Questions of a study that can't be asked or fail. */
 public final class Unanswered {
   /** The code of a question that can't be answered as it was put. */
   public static final String REFUSED = "question-refused";
@@ -17,7 +17,7 @@ public final class Unanswered {
   private Unanswered() {}
 
   /**
-   * Asks a question that belongs to others, so that its trouble doesn't cost their answers.
+   * Asks a question of a study, so that its failure doesn't prevent the other answers.
    *
    * @param question the question
    * @param kind the kind of question, for an answer that is none

@@ -10,11 +10,11 @@ import java.util.Optional;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 
-/** The bytes of a file, which know their beginning and whose file they are. */
+/** The bytes of a file, with its name and its first bytes. */
 final class Bytes extends FilterInputStream {
   private static final int BEGINNING = 1 << 12;
 
-  /** Text may be packed to a hundredth of its size; more, beyond this, is no table of data. */
+  /** Size above which unpacked data must not exceed a hundred times the packed size. */
   private static final long MOST_EXPANSION = 400;
 
   private static final long EXPANSION_FROM = 1L << 26;
@@ -51,7 +51,7 @@ final class Bytes extends FilterInputStream {
     return Optional.ofNullable(file);
   }
 
-  /** Unpacked bytes, refused where they grow beyond measure. */
+  /** A stream of unpacked bytes that refuses excessive growth. */
   static InputStream bounded(String name, LongSupplier packed, InputStream unpacked) {
     return new FilterInputStream(unpacked) {
       private long count;
@@ -78,7 +78,7 @@ final class Bytes extends FilterInputStream {
     };
   }
 
-  /** Counts the bytes that are taken. */
+  /** Counts the bytes that are read. */
   static final class Counted extends FilterInputStream {
     private long count;
 
@@ -105,9 +105,7 @@ final class Bytes extends FilterInputStream {
     }
   }
 
-  /**
-   * Does something with a file of these bytes, which is gone afterwards if it was made for that.
-   */
+  /** Runs an action with a file of these bytes; a temporary file is deleted afterwards. */
   <T> T asFile(FileWork<T> work) throws IOException {
     if (file != null) {
       return work.of(file);
@@ -124,7 +122,7 @@ final class Bytes extends FilterInputStream {
     }
   }
 
-  /** Work with a file. */
+  /** An action with a file. */
   interface FileWork<T> {
     T of(Path file) throws IOException;
   }

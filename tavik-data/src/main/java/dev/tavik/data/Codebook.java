@@ -29,7 +29,7 @@ public final class Codebook {
   private static final String ENDING = ".schema.json";
   private static final int MOST_CODES = 12;
 
-  /** Whole numbers by their value, all else as it comes. */
+  /** Sorts whole numbers by value and keeps the order of the rest. */
   private static final Comparator<String> BY_NUMBER =
       Comparator.comparing(
           level -> level.matches("-?\\d{1,15}") ? Long.parseLong(level) : Long.MAX_VALUE);
@@ -127,7 +127,7 @@ public final class Codebook {
     return root.toPrettyString() + "\n";
   }
 
-  /** A few whole numbers again and again may be codes. */
+  /** A few whole numbers that recur may be codes. */
   private static boolean coded(DataOverview.Column column) {
     long values = column.levels().values().stream().mapToLong(Long::longValue).sum();
     return column.kind() == DataOverview.Kind.WHOLE_NUMBERS

@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
-/** What the values of one column look like, learnt value by value. */
+/** A profile of the values of one column, built value by value. */
 final class ColumnProfile {
   static final int MOST_KEPT = 1_000;
   private static final int LONGEST_KEPT = 200;
@@ -47,7 +47,7 @@ final class ColumnProfile {
     missing += rows;
   }
 
-  /** A value of so many rows. */
+  /** Adds a value that occurs in a number of rows. */
   void value(char[] buffer, int offset, int length, long rows) {
     values += rows;
     if (length > LONGEST_KEPT) {
@@ -106,7 +106,7 @@ final class ColumnProfile {
     }
   }
 
-  /** A text so long is neither a level nor a number, and isn't kept. */
+  /** Length above which a text is neither a level nor a number and isn't stored. */
   private void proveText() {
     all = false;
     whole = false;
@@ -114,7 +114,7 @@ final class ColumnProfile {
     date = false;
   }
 
-  /** It has more values than are kept, and none of them is known. */
+  /** Marks a column that has more values than are stored. */
   void tooMany() {
     values = Math.max(values, 1);
     distinct = MOST_KEPT + 1L;
@@ -160,7 +160,7 @@ final class ColumnProfile {
     Map<String, Long> levels = new LinkedHashMap<>();
     boolean kept = kind.classifies() || kind == Kind.CONSTANT || kind == Kind.WHOLE_NUMBERS;
     if (all && (kept || kind == Kind.MANY_VALUES)) {
-      // By frequency, ties as they first appear.
+      // Sorts by frequency, ties by first appearance.
       IntStream.range(0, table.size())
           .boxed()
           .sorted(Comparator.comparingLong(level -> -counts[level]))

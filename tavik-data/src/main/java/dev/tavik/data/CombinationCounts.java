@@ -3,9 +3,9 @@ package dev.tavik.data;
 import java.util.Arrays;
 
 /**
- * How often each key occurs, keys numbered in the order of their first appearance. Open addressing
- * with linear steps, at most half full; no object is made for a key, which on a file of millions of
- * rows is what counting costs.
+ * The frequency of each key; keys are numbered in the order of their first appearance. The hash
+ * table uses open addressing with linear probing, is at most half full and creates no object per
+ * key, which would dominate the cost of counting millions of rows.
  */
 final class CombinationCounts {
   private static final int ABSENT = -1;
@@ -15,7 +15,7 @@ final class CombinationCounts {
   private int[] slots = filled(64);
   private int size;
 
-  /** The number of a key, a new one if it was not seen before. */
+  /** Returns the number of a key and assigns a new one if it was not seen before. */
   int number(long key) {
     int slot = slot(key);
     if (slots[slot] == ABSENT) {
@@ -41,7 +41,7 @@ final class CombinationCounts {
     return counts[number];
   }
 
-  /** Where a key stands, or would stand. */
+  /** The slot of a key, or the slot where it would be inserted. */
   private int slot(long key) {
     int mask = slots.length - 1;
     int slot = (int) ((key * 0x9E3779B97F4A7C15L) >>> 40) & mask;

@@ -27,7 +27,7 @@ final class CountHandler extends RowHandler {
   private static final int MOST_LEVELS = 10_000;
   private static final int LONGEST_LEVEL = 1_000;
 
-  /** What a combination's number has for its levels, and what one of few columns needs of that. */
+  /** Bits of a combination's key, and the bits that few columns need. */
   private static final int BITS = 63;
 
   private static final int MOST_BITS = 14;
@@ -47,13 +47,13 @@ final class CountHandler extends RowHandler {
   private final long[] matched;
   private final int filtersTo;
 
-  /** The rows whose filter columns have the very levels asked for. */
+  /** The part of the rows whose filter columns match exactly. */
   private final Part exact;
 
-  /** Those that have them but for case, needed where the very levels never occur. */
+  /** The part of the rows that match without regard to case, used if no row matches exactly. */
   private final Part nearly;
 
-  /** What the values of a place are read as, where that is something else. */
+  /** The recoding of the values at each place, if there is one. */
   private final @Nullable RecodedLevels[] recoded;
 
   private final BitSet[] nearLevels;
@@ -66,7 +66,9 @@ final class CountHandler extends RowHandler {
   private final long[] expected;
   private long frequency = 1;
 
-  /** What became of the last row: its combination, of which part, and how many units it is. */
+  /**
+   * The result for the last row: its combination, its part, and the number of units it stands for.
+   */
   private int combination = NO_PLACE;
 
   private boolean near;
@@ -122,7 +124,7 @@ final class CountHandler extends RowHandler {
     this.expected = new long[places.size()];
   }
 
-  /** With the order of the first column's levels taken down. */
+  /** Also records the order of the first column's levels. */
   static CountHandler inOrder(String source, CountRequest request) {
     return new CountHandler(source, request, true);
   }
@@ -157,7 +159,7 @@ final class CountHandler extends RowHandler {
     return wanted;
   }
 
-  /** A codebook of other data is refused. */
+  /** Refuses a codebook that belongs to other data. */
   private void requireRecoded(Header header) {
     Set<String> described = request.recodings().keySet();
     if (!described.isEmpty() && described.stream().allMatch(each -> header.position(each) < 0)) {
@@ -285,12 +287,12 @@ final class CountHandler extends RowHandler {
     return Optional.ofNullable(found);
   }
 
-  /** One number is left for what is missing, if that is a level. */
+  /** One number is reserved for missing values if they are a level. */
   private int mostLevels(int place) {
     return place < filtersFrom ? Math.min(MOST_LEVELS, (1 << levelBits) - 1) : MOST_LEVELS;
   }
 
-  /** A column may be named in two ways, by its case. */
+  /** The same column may be named twice with different case. */
   private void requireOneFilterEach() {
     for (int[] here : placesOf) {
       List<String> filters =
@@ -308,7 +310,7 @@ final class CountHandler extends RowHandler {
     }
   }
 
-  /** The number of the last row's combination; below 0 where it is in none. */
+  /** The number of the last row's combination; negative if it is not counted. */
   int combination() {
     return combination;
   }
@@ -318,7 +320,7 @@ final class CountHandler extends RowHandler {
     return near;
   }
 
-  /** How often the frequency column says that the last row counts; once without one. */
+  /** The frequency of the last row; 1 without a frequency column. */
   long frequency() {
     return frequency;
   }

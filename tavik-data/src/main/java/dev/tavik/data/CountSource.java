@@ -11,7 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Data that can be counted. Each kind of source answers in its own best way. */
+/** Data that can be counted. Each kind of source counts in the way that suits it best. */
 public interface CountSource {
   /**
    * Counts combinations of levels.

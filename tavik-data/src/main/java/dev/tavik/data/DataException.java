@@ -9,11 +9,14 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
 import org.jspecify.annotations.Nullable;
 
-/** Data that can't be read or used. The message says what was found, where, and what would do. */
+/**
+ * Data that can't be read or used. The message says what was found, where, and what would be
+ * accepted.
+ */
 public final class DataException extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
-  /** What kind of trouble it is; the names are stable. */
+  /** The kinds of problems; their names are stable. */
   public enum Code {
     /** The file isn't there or can't be opened. */
     UNREADABLE("data-unreadable"),
@@ -21,7 +24,7 @@ public final class DataException extends RuntimeException {
     ENCODING("data-encoding"),
     /** The file has no rows. */
     EMPTY("data-empty"),
-    /** Rows or values aren't as they should be. */
+    /** Rows or values are malformed. */
     MALFORMED("data-malformed"),
     /** No such column, or several. */
     COLUMN("unknown-column"),
@@ -48,11 +51,11 @@ public final class DataException extends RuntimeException {
     }
   }
 
-  /** What kind of trouble it is. */
+  /** The kind of problem. */
   private final Code code;
 
   /**
-   * Trouble with data.
+   * Creates a problem with data.
    *
    * @param code its kind
    * @param message what was found, where, and what would do
@@ -75,7 +78,7 @@ public final class DataException extends RuntimeException {
   }
 
   /**
-   * A source that can't be opened or read on.
+   * Creates the problem of a source that can't be opened or read.
    *
    * @param name the source's name
    * @param cause what the system says
@@ -92,7 +95,7 @@ public final class DataException extends RuntimeException {
   }
 
   /**
-   * The kind of trouble.
+   * Returns the kind of problem.
    *
    * @return the code
    */

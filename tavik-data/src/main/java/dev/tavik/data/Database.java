@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * }</pre>
  */
 public final class Database {
-  /** A statement runs so many seconds at most unless something else is said. */
+  /** Default time limit of a statement, in seconds. */
   public static final int USUAL_TIMEOUT = 60;
 
   private static final Pattern SECRET =
@@ -47,7 +47,7 @@ public final class Database {
   /** Opens databases; the module tavik-sql has one, found as a service. */
   public interface Connector {
     /**
-     * Opens the rows that are meant.
+     * Opens the rows of a relation or query.
      *
      * @param database which
      * @return the source; it connects when it is asked
@@ -56,7 +56,7 @@ public final class Database {
   }
 
   /**
-   * Begins to say which database.
+   * Begins the description of a database.
    *
    * @param url a JDBC URL without a password
    * @return the parts to say
@@ -121,7 +121,7 @@ public final class Database {
     }
 
     /**
-     * Where user and password are.
+     * Sets where user and password are read from.
      *
      * @param file properties {@code user} and {@code password}; only its owner may read it, mode
      *     600, or opening refuses it with a {@link DataException}
@@ -143,7 +143,7 @@ public final class Database {
     }
 
     /**
-     * How long a statement may take.
+     * Sets the time limit of a statement.
      *
      * @param seconds at least 1; {@value Database#USUAL_TIMEOUT} unless said
      * @return the parts to say

@@ -30,7 +30,10 @@ final class DelimitedFormat implements SourceFormat {
   private static final int LOOK_AT = 1 << 15;
   private static final int LONGEST_FIELD = 1 << 20;
 
-  /** Bytes of what is looked at, at most four a character, and what a reader takes beyond. */
+  /**
+   * Size of the part that is examined: at most four bytes a character, and what a reader buffers
+   * beyond.
+   */
   private static final int MOST_PEEKED = 1 << 18;
 
   @Override
@@ -66,7 +69,7 @@ final class DelimitedFormat implements SourceFormat {
     }
   }
 
-  /** Plain rows by their bytes, the others as any text. */
+  /** Reads plain rows by their bytes and the rest as text. */
   private static void byBytes(Bytes bytes, RowHandler rows, Layout layout, Encoding encoding)
       throws IOException {
     PlainBytes plain = new PlainBytes(bytes, layout, rows, LONGEST_FIELD);
@@ -140,7 +143,7 @@ final class DelimitedFormat implements SourceFormat {
     }
   }
 
-  /** Hands over each field as it comes, and no record, so that the reader runs in one loop. */
+  /** Passes on each field as it is read, without records, so that the reader runs in one loop. */
   private static final class Fields extends AbstractBaseCsvCallbackHandler<Object> {
     private final RowHandler rows;
     private final long above;

@@ -12,7 +12,7 @@ import java.util.Optional;
  */
 record Encoding(Charset charset, int mark) {
 
-  /** What was said, else what a byte-order mark says, else UTF-8. */
+  /** The given encoding, else that of a byte-order mark, else UTF-8. */
   static Encoding of(Bytes bytes, ReadOptions said) {
     FileHeader beginning = bytes.beginning();
     Encoding marked =

@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A spreadsheet in the Office Open XML format, {@code .xlsx}. Formulas have their stored value. */
 record ExcelSheets(String name, Path file, ZipFile zip) {
-  /** What spreadsheets show of a number; more digits are those of its binary form. */
+  /** Number of digits that spreadsheets show; further digits come from the binary form. */
   private static final MathContext SHOWN = new MathContext(15);
 
   private static final Pattern ERROR =
@@ -91,7 +91,7 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     }
   }
 
-  /** Without styles no number is known to be a date. */
+  /** Without styles dates can't be distinguished from numbers. */
   private boolean styled() {
     return zip.getEntry("xl/styles.xml") != null;
   }
@@ -175,7 +175,7 @@ record ExcelSheets(String name, Path file, ZipFile zip) {
     }
   }
 
-  /** What a number format has for numbers above 0, without what stands beside them. */
+  /** The part of a number format for positive numbers, without literal text. */
   private static String bare(String format) {
     return ORNAMENT.matcher(format.split(";", -1)[0]).replaceAll("");
   }

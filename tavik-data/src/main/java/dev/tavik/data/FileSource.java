@@ -6,7 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.zip.ZipException;
 
-/** A file, whatever its kind: that is found from its first bytes. */
+/** A file of any kind, which is recognised from its first bytes. */
 final class FileSource extends RowSource {
   /** The registry; a new kind of file is a line here, above the last, which takes what is left. */
   static final List<SourceFormat> FORMATS =
@@ -37,7 +37,7 @@ final class FileSource extends RowSource {
       SourceDescription manner = read(bytes, said, rows);
       return before.compared(name(), FileState.of(opening.path(path)), manner);
     } catch (DataException e) {
-      // What was found may come of a file that was cut meanwhile.
+      // The problem may be due to a file that was truncated while it was read.
       before.requireWhole(name(), FileState.of(opening.path(path)));
       throw e;
     } catch (IOException e) {

@@ -15,7 +15,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a file is before it is read, and after: somebody may write to it meanwhile.
+ * The state of a file before and after reading: another program may write to it meanwhile.
  *
  * @param known whether it is a file of which that can be known
  * @param key what tells it from another file of its name; null where nothing does
@@ -42,7 +42,7 @@ record FileState(boolean known, @Nullable Object key, long size, FileTime writte
   }
 
   /**
-   * Holds that nothing of it went while it was read.
+   * Checks that the file was not truncated while it was read.
    *
    * @throws DataException if it was cut: rows are missing
    */

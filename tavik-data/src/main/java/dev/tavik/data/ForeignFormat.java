@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** What can't be read here is known all the same, and named with what to do. */
+/** Recognises files that can't be read here and says what to do instead. */
 final class ForeignFormat implements SourceFormat {
   private static final String EXPORT = "save it as .xlsx, .ods or CSV";
   private static final String UNPACK = "unpack it first, or pack it by gzip or zip";

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
-/** The strata and clusters of a sample, numbered as they first appear. */
+/** The strata and clusters of a sample, numbered by first appearance. */
 final class Frame {
   private static final int UNSEEN = -1;
 
@@ -67,7 +67,7 @@ final class Frame {
     return strata.levels().get(stratumOf[name]);
   }
 
-  /** Keeps how large a stratum is; returns what was said before, or NaN. */
+  /** Stores the size of a stratum; returns the previous one, or NaN. */
   double population(int stratum, double size) {
     if (stratum >= populations.length) {
       int old = populations.length;

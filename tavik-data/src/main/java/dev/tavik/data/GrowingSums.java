@@ -5,14 +5,14 @@ import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Sums in rows and columns whose numbers grow. Of few columns they stand side by side in memory, so
- * that a row, of a cluster say, is one place to go to; of more only those that are not 0 are held.
+ * A growing matrix of sums. With few columns a row is contiguous in memory; with more only non-zero
+ * sums are stored.
  */
 final class GrowingSums {
-  /** So many columns stand side by side. */
+  /** Number of columns up to which rows are contiguous. */
   private static final int FEW = 16;
 
-  /** There is room for so many to begin with, once only those are held that are not 0. */
+  /** Initial capacity of the sparse form. */
   private static final int ROOM = 128;
 
   private static final int COLUMN_BITS = 24;
@@ -21,10 +21,10 @@ final class GrowingSums {
   private int width = 4;
   private int rows;
 
-  /** Where each sum is, once there are more columns; null before. */
+  /** Index of each sum in the sparse form; null in the dense form. */
   private @Nullable KnownKeys places;
 
-  /** Adds to a sum; returns whether more sums than so many are held now. */
+  /** Adds to a sum; returns whether the limit of stored sums is exceeded. */
   boolean add(int row, int column, double amount, long most) {
     int before = sums.length;
     add(row, column, amount);
@@ -47,7 +47,7 @@ final class GrowingSums {
     sums[at] += amount;
   }
 
-  /** How many sums are held, those that are 0 among them where they stand side by side. */
+  /** Number of stored sums, including zeros in the dense form. */
   private int held() {
     return places != null ? places.size() : sums.length;
   }

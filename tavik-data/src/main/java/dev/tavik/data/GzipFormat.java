@@ -4,7 +4,7 @@ import dev.tavik.data.RowSource.SourceDescription;
 import java.io.IOException;
 import java.util.zip.GZIPInputStream;
 
-/** A file packed by gzip, whatever is in it. */
+/** A file packed by gzip, with any content. */
 final class GzipFormat implements SourceFormat {
   private static final int BUFFER = 1 << 16;
 

@@ -23,7 +23,7 @@ import java.util.Map;
 final class JsonRowsFormat implements SourceFormat {
   private static final int LONGEST_TEXT = 1 << 20;
 
-  /** The columns are those of so many objects; one that comes later is refused. */
+  /** Number of objects that determine the columns; a new column in a later object is refused. */
   private static final int LOOK_AT = 1_000;
 
   private static final JsonFactory FACTORY =

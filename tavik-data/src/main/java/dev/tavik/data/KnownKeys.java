@@ -1,8 +1,8 @@
 package dev.tavik.data;
 
 /**
- * Numbers by keys other than 0, as many as there is room for. Open addressing with linear steps, at
- * most half full.
+ * A map from non-zero keys to numbers with a fixed capacity. It uses open addressing with linear
+ * probing and is at most half full.
  */
 final class KnownKeys {
   static final int UNKNOWN = -2;
@@ -12,7 +12,7 @@ final class KnownKeys {
   private int[] numbers;
   private int size;
 
-  /** Begins with room for half as many keys as a power of two says, and keeps no more than most. */
+  /** Creates a map with an initial capacity of half a power of two and a maximum number of keys. */
   KnownKeys(int slots, int most) {
     this.most = most;
     this.keys = new long[slots];

@@ -1,9 +1,8 @@
 package dev.tavik.data;
 
 /**
- * What the short values of a column are, by their keys: a value that was seen before is found by
- * one number, without its characters. A few hundred are kept; what is not among them is looked up
- * as any other.
+ * A cache of the short values of a column: a value that was seen before is found by its key,
+ * without its characters. A few hundred values are cached; others are looked up in the usual way.
  */
 final class KnownValues {
   static final int UNKNOWN = -2;

@@ -76,7 +76,7 @@ record Layout(char delimiter, int above, String header, List<String> remarks) {
     return title.length() > LONGEST_TITLE ? title.substring(0, LONGEST_TITLE) + "..." : title;
   }
 
-  /** A line of names that begins with a number sign, such as {@code #,kiln}. */
+  /** A header line that begins with a number sign, such as {@code #,kiln}. */
   private static boolean isHeader(String line, char delimiter, int width) {
     return width > 1 && fields(line, delimiter).size() == width && !line.startsWith("# ");
   }
@@ -115,7 +115,7 @@ record Layout(char delimiter, int above, String header, List<String> remarks) {
     return fields.size() == width && (sure || !surely);
   }
 
-  /** Whether no value of the second line stands in one of the lines below: names don't. */
+  /** Whether no value of the second line occurs in the lines below, as is the case for names. */
   private static boolean recursNowhere(List<String> lines, char delimiter) {
     HashSet<String> names = new HashSet<>(fields(lines.get(1), delimiter));
     return lines.size() > 4
@@ -138,7 +138,7 @@ record Layout(char delimiter, int above, String header, List<String> remarks) {
     return best;
   }
 
-  /** How many lines have so many delimiters. */
+  /** Number of lines with each number of delimiters. */
   private static Map<Integer, Integer> counts(List<String> lines, char delimiter) {
     Map<Integer, Integer> counts = new HashMap<>();
     for (String line : lines.subList(0, Math.min(LINES, lines.size()))) {
@@ -168,7 +168,7 @@ record Layout(char delimiter, int above, String header, List<String> remarks) {
         + 1;
   }
 
-  /** The first lines; a line end inside quotes ends none, save in comments. */
+  /** The first lines; a line end inside quotes doesn't end a line, except in comments. */
   private static List<String> lines(String text) {
     List<String> lines = new ArrayList<>();
     boolean quoted = false;

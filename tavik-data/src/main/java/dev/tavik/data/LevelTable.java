@@ -5,9 +5,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * The levels of one column, numbered in the order of their first appearance. A level is looked up
- * by the characters in the reader's buffer, so that a row of known levels creates no objects. Open
- * addressing with linear steps, at most half full.
+ * The levels of one column, numbered by first appearance. A level is looked up by the characters in
+ * the reader's buffer, so that a row of known levels creates no objects. The hash table uses open
+ * addressing with linear probing and is at most half full.
  */
 final class LevelTable {
   private static final int ABSENT = -1;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 /**
- * What becomes of a row that lacks a value in a column asked for. Missing is an empty or blank
+ * The treatment of a row that lacks a value in a requested column. Missing is an empty or blank
  * field, and the unquoted words NA, N/A, NaN and null; a quoted "NA" is a value.
  */
 public enum Missing {

@@ -2,7 +2,7 @@ package dev.tavik.data;
 
 import java.util.Objects;
 
-/** Takes the names of the columns, and no row. */
+/** A handler that reads the names of the columns and no rows. */
 final class NamesHandler extends RowHandler {
   NamesHandler(String source) {
     super(source);
@@ -25,7 +25,7 @@ final class NamesHandler extends RowHandler {
 
   @Override
   void row() {
-    // Rows are not looked at.
+    // Rows are ignored.
   }
 
   Header names() {

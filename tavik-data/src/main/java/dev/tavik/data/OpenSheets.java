@@ -76,7 +76,7 @@ record OpenSheets(String name, ZipFile zip) {
         });
   }
 
-  /** Work with the content as it streams by. */
+  /** An action with the content as a stream. */
   private interface Work {
     void with(XMLStreamReader xml) throws XMLStreamException;
   }
@@ -90,7 +90,7 @@ record OpenSheets(String name, ZipFile zip) {
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
     factory.setProperty(XMLInputFactory.IS_COALESCING, true);
-    // Of bytes that are no UTF-8 the JDK's reader would also tell on the error stream.
+    // The JDK's reader would also report invalid UTF-8 on the error stream.
     CharsetDecoder strict =
         StandardCharsets.UTF_8
             .newDecoder()
@@ -241,7 +241,7 @@ record OpenSheets(String name, ZipFile zip) {
       return value == null ? null : shown.apply(value);
     }
 
-    /** The paragraphs of the cell at hand; its notes are passed over. */
+    /** The paragraphs of the current cell; its notes are skipped. */
     private String text(String end) throws XMLStreamException {
       StringBuilder text = new StringBuilder();
       int notes = 0;

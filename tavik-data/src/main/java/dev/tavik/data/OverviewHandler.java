@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Looks at every column, or at one, as the rows come, and keeps at most a thousand levels of each.
+ * Profiles every column, or one, while rows are read, and stores at most a thousand levels of each.
  */
 final class OverviewHandler extends RowHandler {
   private static final int ALL = -1;
@@ -65,10 +65,7 @@ final class OverviewHandler extends RowHandler {
     uncounted.add(profiles.get(column).name() + " is of type " + type + ", which is " + NOT_SINGLE);
   }
 
-  /**
-   * A value of a row by itself is taken as it comes: one of a row that isn't whole ends the reading
-   * anyway.
-   */
+  /** A value of a single row is used at once, because an incomplete row ends the reading anyway. */
   @Override
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
     if (only != ALL) {
@@ -93,7 +90,7 @@ final class OverviewHandler extends RowHandler {
 
   @Override
   void row() {
-    // Every value was taken as it came.
+    // Every value was already used when it was read.
   }
 
   DataOverview overview(String layout, List<String> remarks) {

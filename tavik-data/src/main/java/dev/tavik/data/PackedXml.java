@@ -18,8 +18,8 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 
 /**
- * Looks through the parts of an Office Open XML file before they are read: none may unpack beyond
- * measure or bring definitions of entities. On the way it learns which cells are merged.
+ * Checks the parts of an Office Open XML file before they are read: none may unpack excessively or
+ * define entities. It also finds the merged cells.
  */
 record PackedXml(String name, ZipFile zip, AtomicBoolean dates) {
   PackedXml(String name, ZipFile zip) {
@@ -83,7 +83,7 @@ record PackedXml(String name, ZipFile zip, AtomicBoolean dates) {
     return dates.get();
   }
 
-  /** Looks for {@code t="d"}; one at the seam of two blocks is seen in another cell. */
+  /** Searches for {@code t="d"}; one at the boundary of two blocks is found in another cell. */
   private static boolean hasDate(byte[] block) {
     for (int i = 3; i + 1 < block.length; i++) {
       if (block[i] == 'd'
@@ -115,7 +115,7 @@ record PackedXml(String name, ZipFile zip, AtomicBoolean dates) {
   }
 
   private static void withoutDates(InputStream in, OutputStream out) throws IOException {
-    // The last characters of a block wait for the next, in case the mark stands at the seam.
+    // The last characters of a block are kept for the next, in case the mark spans the boundary.
     String rest = "";
     for (byte[] block = in.readNBytes(TAIL); block.length > 0; block = in.readNBytes(TAIL)) {
       String text = rest + new String(block, StandardCharsets.ISO_8859_1);

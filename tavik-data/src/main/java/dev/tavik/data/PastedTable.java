@@ -24,7 +24,7 @@ public final class PastedTable {
   private static final int MOST_LINES = 10_000;
   private static final int LONGEST = 200 * MOST_LINES;
 
-  /** A line of Markdown below the names, or one that only draws. */
+  /** A Markdown line that separates the header, or one that only draws. */
   private static final Pattern RULE =
       Pattern.compile("[\\s|:+=\u2500-\u257F-]*[-=\u2500-\u257F][\\s|:+=\u2500-\u257F-]*");
 
@@ -52,7 +52,7 @@ public final class PastedTable {
   }
 
   /**
-   * Reads the lines that hold anything.
+   * Reads the non-empty lines.
    *
    * @param name the file's name
    * @param opening how its bytes are reached

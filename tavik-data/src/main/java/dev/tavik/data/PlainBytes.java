@@ -27,7 +27,7 @@ final class PlainBytes {
   private static final VarHandle WORD =
       MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
 
-  /** Instead of where a row ends: there is no whole row, or one that is not plain. */
+  /** Returned in place of the end of a row: there is no complete row, or it is not plain. */
   private static final int NONE = -1;
 
   private static final int LEFT = -2;
@@ -52,7 +52,7 @@ final class PlainBytes {
   private char[] characters = new char[256];
 
   /**
-   * A reading.
+   * Creates a reader.
    *
    * @param bytes the text from its first byte on, behind a byte-order mark
    * @param layout what stands between fields, and how many lines above the header
@@ -73,7 +73,7 @@ final class PlainBytes {
     return line;
   }
 
-  /** Hands over rows; returns the bytes that are left for other readers, if any are. */
+  /** Passes on rows; returns the remaining bytes for another reader, if there are any. */
   Optional<InputStream> read() throws IOException {
     while (true) {
       int rowEnd = rowEnd();
@@ -101,7 +101,7 @@ final class PlainBytes {
         new SequenceInputStream(new ByteArrayInputStream(block, start, end - start), bytes));
   }
 
-  /** Whether the row at hand has a quote before its end. */
+  /** Whether the current row has a quote before its end. */
   private boolean quotedBefore(int rowEnd) {
     if (!quotes) {
       return false;
@@ -141,7 +141,7 @@ final class PlainBytes {
     return to;
   }
 
-  /** Where the row at hand ends, {@link #NONE} at the end of the text, or {@link #LEFT}. */
+  /** The end of the current row, {@link #NONE} at the end of the text, or {@link #LEFT}. */
   private int rowEnd() throws IOException {
     int from = start;
     while (true) {
@@ -213,12 +213,13 @@ final class PlainBytes {
   }
 
   /**
-   * Reads on behind the row at hand, which moves to the beginning; false at the end of the text.
+   * Fills the buffer behind the current row, which moves to the beginning; returns false at the end
+   * of the text.
    */
   private boolean more() throws IOException {
     System.arraycopy(block, start, block, 0, end - start);
     end -= start;
-    // A carriage return at the end of what was read is looked at again with what follows.
+    // A carriage return at the end of the buffer is examined again with what follows.
     plainTo = Math.max(0, Math.min(plainTo - start, end - 1));
     quote = Math.max(0, quote - start);
     start = 0;

@@ -10,8 +10,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What an analyst says of a file beside its name: how its text is encoded, and of a spreadsheet
- * which sheet and which part of it.
+ * Options for reading a file: the encoding of its text, and the sheet and range of a spreadsheet.
  */
 public final class ReadOptions {
   private static final ReadOptions USUAL = new ReadOptions(null, null, null, "", Long.MAX_VALUE);
@@ -120,7 +119,7 @@ public final class ReadOptions {
     return range == null ? CellRange.ALL : range;
   }
 
-  /** Refuses what is said of sheets where there are none. */
+  /** Refuses options of sheets for a file that has none. */
   void requireNoSheet(String name) {
     if (sheet != null || range != null) {
       throw new DataException(

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** The levels that the values of one column are read as; each value is read once and remembered. */
+/** The levels of one column after recoding; each value is recoded once and cached. */
 final class RecodedLevels {
   /** The number of a value that stands for a missing one. */
   static final int MISSING = -1;
@@ -52,7 +52,7 @@ final class RecodedLevels {
     return level;
   }
 
-  /** What is to be said of levels without a label; empty if nothing is. */
+  /** A remark about levels without a label; empty if there is none. */
   String remark(String column) {
     List<String> values =
         levels.levels().stream().filter(level -> !level.equals(Missing.LEVEL_NAME)).toList();

@@ -141,7 +141,7 @@ public final class Recoding implements Serializable {
     return apart(one, other) >= 0 && apart(other, one) >= 0;
   }
 
-  /** Whether the second begins where the first ends or before; below 0 if it is wholly above. */
+  /** Whether the second class overlaps or touches the first; negative if it lies wholly above. */
   private static int apart(Bin lower, Bin upper) {
     if (lower.to() == null || upper.from() == null) {
       return 1;
@@ -223,7 +223,7 @@ public final class Recoding implements Serializable {
         : classes.stream().map(Bin::label).distinct().toList();
   }
 
-  /** What is to be said of values that have no label, though others have; empty if nothing is. */
+  /** A remark about values without a label while others have one; empty if there is none. */
   String remark(String column, List<String> values) {
     List<String> without =
         labels.isEmpty()

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param recoding what the column's values are read as, if that is something else
  * @serial exclude
  */
-@SuppressWarnings("InvalidBlockTag") // The checker knows the tag of classes alone.
+@SuppressWarnings("InvalidBlockTag") // The checker knows only the tag of classes.
 public record RequiredLevel(String level, @Nullable Recoding recoding) implements Serializable {
   /**
    * {@return whether a field of the column is read as the level}

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * loop 1.2 s.
  */
 public abstract class RowHandler {
-  /** What is said of a column of bytes, lists or parts. */
+  /** Message for a column of bytes, lists or nested values. */
   static final String NOT_SINGLE = "not one value a row";
 
   private static final int MOST_COLUMNS = 1 << 14;
@@ -47,17 +47,17 @@ public abstract class RowHandler {
     this.source = source;
   }
 
-  /** What of the rows is needed. */
+  /** Which part of the rows a handler needs. */
   public enum Need {
-    /** None of them, only the names of their columns. */
+    /** No rows, only the names of the columns. */
     NAMES,
-    /** How often each combination of values occurs: equal rows may come as one. */
+    /** The frequency of each combination of values; equal rows may be merged. */
     COUNTS,
-    /** The same, and of some columns only sums: see {@link #summed}. */
+    /** The frequency of each combination and the sums of some columns: see {@link #summed}. */
     SUMS,
     /** Every row, in order. */
     ORDER,
-    /** Every row, in any order. */
+    /** Every row in any order. */
     ROWS
   }
 
@@ -69,10 +69,10 @@ public abstract class RowHandler {
     return false;
   }
 
-  /** The header is complete; says which columns are wanted. */
+  /** Called when the header is complete; returns which columns are needed. */
   abstract boolean[] header(Header complete);
 
-  /** A field of a row, in a column that is wanted. */
+  /** Receives a field of a row in a requested column. */
   abstract void value(int column, char[] buffer, int offset, int length, boolean quoted);
 
   /**
@@ -180,11 +180,11 @@ public abstract class RowHandler {
     throw new IllegalStateException("no column is summed");
   }
 
-  /** A row is complete; it stands for so many. */
+  /** Called when a row is complete, with the number of rows it stands for. */
   abstract void row();
 
   /**
-   * Says what these data have for lines, such as rows; {@code line} unless said.
+   * Sets what a line of these data is called, such as row; the default is {@code line}.
    *
    * @param name the name of a unit of data
    */
@@ -193,7 +193,7 @@ public abstract class RowHandler {
   }
 
   /**
-   * A row begins.
+   * Begins a row.
    *
    * @param line its number, from 1
    */
@@ -204,14 +204,14 @@ public abstract class RowHandler {
     times = 1;
   }
 
-  /** Forgets the header: another reader begins, and nothing was counted. */
+  /** Resets the header for another reader; nothing was counted. */
   public final void again() {
     header = null;
     names.clear();
   }
 
   /**
-   * The row at hand stands for equal ones.
+   * Sets how many equal rows the current row stands for.
    *
    * @param count how many, at least 1; one unless said
    */
@@ -220,7 +220,7 @@ public abstract class RowHandler {
   }
 
   /**
-   * A field of the row at hand, in the order of the columns.
+   * Passes on a field of the current row, in the order of the columns.
    *
    * @param column its column, from 0
    * @param buffer holds its characters, which are copied
@@ -247,7 +247,7 @@ public abstract class RowHandler {
   }
 
   /**
-   * The same of a value that stands for itself; null is a missing one.
+   * Passes on a value that needs no interpretation; null stands for a missing one.
    *
    * @param column which column, from 0
    * @param value the value, null where it is missing
@@ -269,7 +269,7 @@ public abstract class RowHandler {
     return header == null || (column < wanted.length && wanted[column]);
   }
 
-  /** The last column whose values are wanted; those behind it only count. */
+  /** The last requested column; later fields are only counted. */
   final int lastWanted() {
     return lastWanted;
   }
@@ -290,7 +290,7 @@ public abstract class RowHandler {
     quotes = Arrays.copyOf(quotes, 2 * quotes.length);
   }
 
-  /** The row at hand is empty. */
+  /** Whether the current row is empty. */
   public final void blank() {
     if (header != null && wanted.length == 1) {
       begin(number);
@@ -300,7 +300,7 @@ public abstract class RowHandler {
   }
 
   /**
-   * The row at hand is complete.
+   * Ends the current row.
    *
    * @param count how many fields it has
    * @throws DataException if the row or one of its values isn't as it should be
@@ -332,7 +332,7 @@ public abstract class RowHandler {
     headed(new Header(source, names));
   }
 
-  /** Takes a header that is complete already. */
+  /** Uses a header that is already complete. */
   final boolean[] headed(Header complete) {
     header = complete;
     wanted = header(complete);
@@ -343,7 +343,7 @@ public abstract class RowHandler {
     return wanted;
   }
 
-  /** Stands where another handler stands, which passes its row on. */
+  /** Uses the position of another handler, which passes its rows on. */
   final void placed(RowHandler other) {
     number = other.number;
     unit = other.unit;
@@ -375,7 +375,7 @@ public abstract class RowHandler {
     return end;
   }
 
-  /** Other control characters are data: they are seen, not dropped. */
+  /** Other control characters are data and are not removed. */
   static boolean isBlank(char character) {
     return character == ' ' || character == '\t';
   }
@@ -392,7 +392,7 @@ public abstract class RowHandler {
         Names.listed(known.names()));
   }
 
-  /** How many rows the one at hand stands for. */
+  /** Returns how many rows the current one stands for. */
   final long times() {
     return times;
   }

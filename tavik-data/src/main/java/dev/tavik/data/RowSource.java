@@ -30,7 +30,7 @@ public abstract class RowSource implements CountSource {
   }
 
   /**
-   * Hands over the header and every row, once, in their order.
+   * Passes the header and every row to a handler, once, in order.
    *
    * @param rows who takes them
    * @return how the data were read
@@ -39,7 +39,7 @@ public abstract class RowSource implements CountSource {
   protected abstract SourceDescription read(RowHandler rows);
 
   /**
-   * Tells how data were read.
+   * Describes how data were read.
    *
    * @param layout what they are, such as {@code separated by commas, UTF-8}
    * @param remarks what an analyst should know of how they were understood, such as a title that
@@ -78,13 +78,13 @@ public abstract class RowSource implements CountSource {
     return handler.tabulation(read(handler).remarks());
   }
 
-  /** How several things are best counted. */
+  /** How several requests are counted best. */
   protected enum Passes {
-    /** All in one pass over the rows, as of a file. */
+    /** All in one pass over the rows, as for a file. */
     ONE,
     /** One after another, as by a database. */
     EACH,
-    /** Where the data lie, all at once: {@link #readAll}. */
+    /** All at once where the data are stored: {@link #readAll}. */
     TOGETHER
   }
 
@@ -94,7 +94,7 @@ public abstract class RowSource implements CountSource {
   }
 
   /**
-   * Hands over what each of several needs, one after another unless a source can do better.
+   * Serves several handlers, one after another unless a source can do better.
    *
    * @param several who take it
    * @return how the data were read
@@ -197,7 +197,7 @@ public abstract class RowSource implements CountSource {
    * @throws DataException if they come in any order
    */
   protected void requireOrder() {
-    // Rows of a file stand one after another.
+    // The rows of a file have an order.
   }
 
   @Override

@@ -10,7 +10,7 @@ import java.util.Set;
 
 /** Counts, and the order of the first column's levels in the rows that were counted. */
 public final class RowsInOrder {
-  /** As many rows are kept at most. */
+  /** Maximum number of rows in memory. */
   public static final int MOST = 2_000_000;
 
   private final Tabulation counts;
@@ -48,7 +48,7 @@ public final class RowsInOrder {
     return OutcomeSequence.of(successes, log.size);
   }
 
-  /** Takes down the numbers of levels as the rows come. */
+  /** Records the numbers of the levels as rows are read. */
   static final class Log {
     private final String source;
     private short[] numbers = new short[1024];

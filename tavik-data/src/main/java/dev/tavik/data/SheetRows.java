@@ -10,13 +10,13 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Makes rows of data of the rows of a sheet: the row of names may stand below titles, rows without
- * a value are passed over, and what stands in merged cells holds for every row that they cover.
+ * Converts the rows of a sheet to rows of data: the header may stand below titles, empty rows are
+ * skipped, and the value of a merged cell applies to every row that it covers.
  */
 final class SheetRows implements SheetTaker {
   private static final int MOST_TITLES = 10;
 
-  /** A value that stands for an error, such as a division by zero. */
+  /** An error value, such as a division by zero. */
   record Cell(@Nullable String text, boolean error) {
     static final Cell EMPTY = new Cell(null, false);
 
@@ -116,7 +116,7 @@ final class SheetRows implements SheetTaker {
         say("the title '%s' above the header is passed over", Layout.shortened(text.strip())));
   }
 
-  /** Nothing but rows of one value: a sheet of one column. */
+  /** Only rows with one value: a sheet with one column. */
   private void oneColumn() {
     if (alone.isEmpty()) {
       return;

@@ -3,7 +3,7 @@ package dev.tavik.data;
 import dev.tavik.data.SheetRows.Cell;
 import java.util.List;
 
-/** Takes the rows of a sheet as they come. */
+/** Receives the rows of a sheet. */
 interface SheetTaker {
   /** A cell of the row that comes next covers rows below it. */
   void merge(int column, long lastRow, Cell cell);
@@ -11,6 +11,6 @@ interface SheetTaker {
   /** Takes a row: its number from 1, its cells from the first column on. */
   void row(long number, List<Cell> cells);
 
-  /** Ends the sheet; returns what is to be said of it. */
+  /** Ends the sheet; returns remarks about it. */
   List<String> end();
 }

@@ -33,7 +33,7 @@ record Sheets(String file, List<String> names, List<Boolean> hidden) {
         Names.hint(wanted, names));
   }
 
-  /** What is to be said of a choice that nobody made. */
+  /** A remark about a default that was used. */
   List<String> remarks(ReadOptions said, int chosen) {
     return said.sheet().isPresent() || names.size() == 1
         ? List.of()

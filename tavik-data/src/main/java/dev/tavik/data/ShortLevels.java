@@ -17,10 +17,13 @@ final class ShortLevels {
   private static final int LAST_OF_ONE_BYTE = 0xFF;
   private static final int QUOTED = 8;
 
-  /** How many bits hold letters, the first lowest; above them stand length, quotes and mark. */
+  /**
+   * Number of bits for letters, the first letter lowest; the bits above hold length, quotes and
+   * mark.
+   */
   private static final int LETTERS = 56;
 
-  /** So that no value, not even an empty one, is 0. */
+  /** Mark bit, so that the key of no value is 0. */
   private static final long MARK = 16;
 
   /** A slot holds a key, of 61 bits, and above it the number of its level. */
@@ -104,7 +107,7 @@ final class ShortLevels {
     return counts(group, level) ? counts[((column * FEW) + group) * FEW + level] : 0;
   }
 
-  /** Forgets a column. */
+  /** Clears the cache of a column. */
   void forget(int column) {
     Arrays.fill(slots, column * SLOTS, (column + 1) * SLOTS, 0);
   }

@@ -3,8 +3,8 @@ package dev.tavik.data;
 import java.nio.file.Path;
 
 /**
- * Opens data by name. What a file is, is found from its first bytes: delimited text, a spreadsheet,
- * JSON, each also packed by gzip or zip.
+ * Opens data by name. The kind of a file is recognised from its first bytes: delimited text, a
+ * spreadsheet, JSON, each also packed by gzip or zip.
  *
  * <pre>{@code
  * Tabulation counts = Sources.open(Path.of("firing-log.xlsx")).count(CountRequest.of("grade", "kiln"));
@@ -12,7 +12,7 @@ import java.nio.file.Path;
  * }</pre>
  */
 public final class Sources {
-  /** The name that stands for standard input. */
+  /** The name of standard input. */
   public static final String STANDARD_INPUT = "-";
 
   private Sources() {}
@@ -40,7 +40,7 @@ public final class Sources {
   }
 
   /**
-   * Opens anything that has a name, with more to say about it.
+   * Opens anything that has a name, with options.
    *
    * @param name its name, as above
    * @param opening how its bytes are reached

@@ -11,8 +11,8 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 
 /**
- * Reads text strictly and says on which line it isn't of its encoding. The JDK's reader replaces
- * what it can't decode, or fails without a place.
+ * Reads text strictly and reports the line that isn't valid in its encoding. The JDK's reader
+ * replaces what it can't decode, or fails without a place.
  */
 public final class StrictReader extends Reader {
   private static final int BUFFER = 1 << 16;

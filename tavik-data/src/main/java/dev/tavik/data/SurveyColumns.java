@@ -45,7 +45,7 @@ final class SurveyColumns {
     requireUsedOnce();
   }
 
-  /** Where nothing is known yet. */
+  /** Creates positions that are not yet known. */
   static SurveyColumns none() {
     return new SurveyColumns(new Header("", List.of()));
   }

@@ -11,9 +11,9 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Counts a designed sample as the rows come. Memory holds strata, clusters and, for each of them,
- * the sums of weights of the combinations that it has, never a row. Rows that weigh nothing are in
- * no sample: they are counted as left out, and make no cluster.
+ * Counts a designed sample while rows are read. Memory holds strata, clusters and the sums of
+ * weights of their combinations, never rows. Rows with weight 0 are not in the sample: they are
+ * counted as left out and make no cluster.
  */
 final class SurveyHandler extends RowHandler {
   private static final int NONE = -1;
@@ -339,7 +339,7 @@ final class SurveyHandler extends RowHandler {
     part.weigh(current, factor);
     if (replicateWeights.length > 0) {
       part.addFull(factor * current.sum());
-      // Of rows that come together these are sums already.
+      // For merged rows these are already sums.
       double each = factor * (current.together() ? 1 : times());
       for (int r = 0; r < replicateWeights.length; r++) {
         hold(part.add(r, each * replicateWeights[r], most));

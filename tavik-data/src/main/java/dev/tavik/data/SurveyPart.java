@@ -30,7 +30,7 @@ final class SurveyPart {
     return counts;
   }
 
-  /** Takes the header; returns which columns are wanted. */
+  /** Reads the header; returns the requested columns. */
   boolean[] header(Header header) {
     wanted = counts.headed(header);
     return wanted;
@@ -48,19 +48,19 @@ final class SurveyPart {
     return counts.nearlyCounted() ? nearly : exact;
   }
 
-  /** Takes note of the weights of the last row, or of rows that come together. */
+  /** Records the weights of the last row, or of merged rows. */
   void weigh(SurveyRow row, double factor) {
     WeightSums weights = at().weights;
     weights.add(counts.combination(), counts.units(), factor * row.sum(), factor * row.squares());
     weights.seen(row.least(), row.greatest());
   }
 
-  /** Adds to the sums of a row of theirs; returns whether more than so many are held. */
+  /** Adds to the sums of a row; returns whether the limit of stored sums is exceeded. */
   boolean add(int element, double amount, long most) {
     return at().sums.add(element, counts.combination(), amount, most);
   }
 
-  /** The same of squared weights. */
+  /** Adds to the sums of squared weights. */
   boolean addSquare(int element, double amount, long most) {
     return at().squares.add(element, counts.combination(), amount, most);
   }

@@ -1,6 +1,6 @@
 package dev.tavik.data;
 
-/** The weights of a row, or the sums of those of rows that come together. */
+/** The weights of a row, or their sums over merged rows. */
 final class SurveyRow {
   private double weight = 1;
   private double squares = 1;
@@ -15,7 +15,7 @@ final class SurveyRow {
     together = false;
   }
 
-  /** Rows that come together. */
+  /** Sets the sums of merged rows. */
   void sums(double sum, double squared, double smallest, double largest) {
     weight = sum;
     squares = squared;
@@ -24,12 +24,12 @@ final class SurveyRow {
     together = true;
   }
 
-  /** The row is complete, and stands for so many. */
+  /** Ends the row, with the number of rows it stands for. */
   void times(long count) {
     times = count;
   }
 
-  /** Its weight, or the sum of the weights of rows that come together. */
+  /** The weight of the row, or the sum of the weights of merged rows. */
   double weight() {
     return weight;
   }

@@ -17,14 +17,14 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Counts every column against one of groups, in one pass. A column with too many different values
- * is no classification: it is given up as soon as that shows, and costs nothing from there on.
+ * Counts every column against a column of groups in one pass. A column with too many different
+ * values is no classification: it is dropped as soon as that is known and costs nothing afterwards.
  */
 final class SweepHandler extends RowHandler {
   private static final int NO_PLACE = -1;
   private static final int MOST_SEEN = 100;
 
-  /** In place of a key: the characters are kept until the row is complete. */
+  /** Marks a field whose characters are buffered until the row ends. */
   private static final long KEPT = -1;
 
   private final String group;
@@ -163,7 +163,7 @@ final class SweepHandler extends RowHandler {
         .orElse(null);
   }
 
-  /** A short value is kept as a number until its row is complete. */
+  /** A short value is stored as its key until its row is complete. */
   @Override
   boolean taken(int column, char[] buffer, int offset, int length, boolean quoted) {
     int end = offset + length;
@@ -202,7 +202,7 @@ final class SweepHandler extends RowHandler {
     }
   }
 
-  /** A value is missing, or one too many. */
+  /** A value is missing, or there is one too many. */
   private void lacking(int column, SweptColumn swept) {
     if (swept.open()) {
       lacking = column + 1;
@@ -267,7 +267,7 @@ final class SweepHandler extends RowHandler {
     return units;
   }
 
-  /** The level of a column in the row at hand, looked up once the row is known to count. */
+  /** The level of a column in the current row, looked up once the row is known to count. */
   private int settled(int place) {
     SweptColumn column = columns[place];
     if (column != null && keys[place] != 0) {
@@ -312,7 +312,7 @@ final class SweepHandler extends RowHandler {
     }
   }
 
-  /** A level that is new, one of many, or none. */
+  /** A level that is new, one too many, or none. */
   private void further(int place, int group, int level, long units) {
     SweptColumn column = columns[place];
     if (column != null) {

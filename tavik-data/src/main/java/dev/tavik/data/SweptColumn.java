@@ -36,7 +36,7 @@ final class SweptColumn {
     return open;
   }
 
-  /** Whether one more level does no harm. */
+  /** Whether another level is still accepted. */
   boolean room() {
     return open && levels.size() < MOST_LEVELS - 1;
   }
@@ -61,7 +61,7 @@ final class SweptColumn {
     return level;
   }
 
-  /** It has too many levels to be a classification. */
+  /** Marks the column as having too many levels to be a classification. */
   void close() {
     open = false;
     counts = new long[0][];

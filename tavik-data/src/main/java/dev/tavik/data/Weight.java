@@ -14,7 +14,7 @@ final class Weight {
   /** May be a thousand as well as a fraction. */
   private static final Pattern UNCLEAR = Pattern.compile("[+-]?\\d{1,3}(?:,\\d{3})+");
 
-  /** Whole numbers of so many digits, and so small powers of ten, are doubles exactly. */
+  /** Number of digits up to which whole numbers and powers of ten are exact doubles. */
   private static final int EXACT_DIGITS = 15;
 
   private static final double[] POWERS = {

@@ -4,7 +4,7 @@ import dev.tavik.count.SurveyCounts.Weights;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 
-/** Sums of weights by combination, while rows come; what is wanted of all weights beside. */
+/** Sums of weights by combination while rows are read, and statistics of all weights. */
 final class WeightSums {
   private double[] squares = new double[8];
   private long rows;
@@ -12,7 +12,7 @@ final class WeightSums {
   private double greatest;
   private double sum;
 
-  /** What the sum's roundings have lost (Neumaier 1974). */
+  /** The compensation of rounding errors (Neumaier 1974). */
   private double lost;
 
   /** Adds so many rows of a combination, with the sum of their weights and of their squares. */
@@ -27,7 +27,7 @@ final class WeightSums {
     lost += before >= weights ? before - sum + weights : weights - sum + before;
   }
 
-  /** Takes note of the ends of weights that rows have. */
+  /** Records the smallest and the largest weight. */
   void seen(double smallest, double largest) {
     least = Math.min(least, smallest);
     greatest = Math.max(greatest, largest);

@@ -10,7 +10,7 @@
  * }</pre>
  *
  * <p>One request is the engine's own grouped count ({@code Grouping}). Several, or sums, are one
- * pass over the rows of each partition ({@code Slices}), merged ({@code Merging}) with sums to
+ * pass over the rows of each partition ({@code Slices}), merged ({@code SliceMerger}) with sums to
  * twice the precision of a double, so that they don't depend on who was first. What is missing,
  * filtered, recoded or too much is decided as for every other source; only that a column has too
  * many levels is found where the rows are, and its levels stay there.

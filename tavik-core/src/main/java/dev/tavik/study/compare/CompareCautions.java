@@ -24,10 +24,10 @@ import java.util.stream.Collectors;
 
 /** What to be careful of in the answer to one comparison, the gravest first. */
 final class CompareCautions {
-  /** By how much a true size may be above alpha. */
+  /** Factor by which a true size may exceed alpha. */
   private static final double TOLERATED = 1.1;
 
-  /** All pairs of counts of more units take too long beside an answer. */
+  /** Largest number of units for which all pairs of counts are enumerated beside an answer. */
   private static final long MOST_FOR_SIZE = 2_000;
 
   private final CompareFound answer;

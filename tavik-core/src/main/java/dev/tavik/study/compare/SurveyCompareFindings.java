@@ -213,7 +213,7 @@ final class SurveyCompareFindings {
     return intervals;
   }
 
-  /** The same by methods that know no design. */
+  /** The answer of methods that ignore the design. */
   private SimpleRandom simple(SurveyPair pair) {
     Tally first = pair.first().unweighted();
     Tally second = pair.second().unweighted();

@@ -12,7 +12,7 @@ public enum BayesianDetail {
 
   private static final int MOST_WHOLE = 60;
 
-  /** Of a family with very many members not everything is worked out for each. */
+  /** Of a family with very many members only a part is computed for each. */
   public static BayesianDetail of(int members) {
     return members > MOST_WHOLE ? BRIEF : WHOLE;
   }

@@ -26,7 +26,7 @@ public final class Calculation {
   private static final int DIGITS = 10;
   private static final Pattern SYMBOL = Pattern.compile("[A-Za-z][A-Za-z0-9]*['*]?");
 
-  /** Two numbers side by side are multiplied. */
+  /** Two adjacent numbers are multiplied. */
   private static final Pattern PRODUCT = Pattern.compile("(?<=\\d) (?=\\d)");
 
   private final Map<String, String> values = new HashMap<>();
@@ -85,7 +85,7 @@ public final class Calculation {
     return line(name, symbol, formula, value, "");
   }
 
-  /** A line in words of its own. */
+  /** Adds a line whose parts are given as text. */
   public Calculation told(
       String name, String symbol, String formula, String filled, String value, String reason) {
     steps.add(new WorkingStep(name, symbol, formula, filled, value, reason));

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.function.Function;
 
 /**
- * A column with the way to fill it, for tables whose columns depend on what was asked.
+ * A column and how its cells are computed, for tables whose columns depend on the question.
  *
  * @param <R> what a row is made of
  */

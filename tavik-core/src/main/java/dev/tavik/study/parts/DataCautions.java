@@ -35,7 +35,7 @@ public final class DataCautions {
     return cautions;
   }
 
-  /** Told where a column is called like a weight, and was not used as one. */
+  /** A caution if a column is named like a weight and was not used as one. */
   public static List<Caution> weights(Provenance from) {
     List<Caution> cautions = new ArrayList<>();
     String count = from.count();
@@ -48,7 +48,7 @@ public final class DataCautions {
     return cautions;
   }
 
-  /** What every member of a family is told in the same words. */
+  /** The cautions that all members of a family share. */
   public static List<Caution> common(List<List<Caution>> family) {
     return family.size() == 1
         ? List.of()
@@ -57,7 +57,7 @@ public final class DataCautions {
             .toList();
   }
 
-  /** Told where the Bayesian view of very many members is brief. */
+  /** A caution if the Bayesian view is abbreviated because there are very many members. */
   public static List<Caution> brief(int members, boolean pairs) {
     return BayesianDetail.of(members) == BayesianDetail.WHOLE
         ? List.of()
@@ -67,7 +67,7 @@ public final class DataCautions {
                 pairs));
   }
 
-  /** Told where groups were left out. */
+  /** A caution if groups were left out. */
   public static List<Caution> empty(List<String> groups) {
     return groups.isEmpty() ? List.of() : List.of(SourceCautions.empty(groups));
   }

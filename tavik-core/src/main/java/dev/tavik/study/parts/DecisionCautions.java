@@ -12,10 +12,10 @@ import org.jspecify.annotations.Nullable;
 
 /** What to be careful of in the decisions of several tests of the same question. */
 public record DecisionCautions(List<TestResult> tests, double alpha, TestResult preferred) {
-  /** A p-value this near alpha, relatively, is a hair's breadth away. */
+  /** Relative distance from alpha within which a p-value counts as very near it. */
   private static final double HAIR = 0.05;
 
-  /** Told where a rate lies on the other side of the null value than the alternative says. */
+  /** A caution if a rate lies on the other side of the null value than the alternative says. */
   public static List<Caution> otherDirection(Hypothesis hypothesis, double rate) {
     double away = rate - hypothesis.against();
     return !hypothesis.alternative().isOpposite(away)
@@ -37,7 +37,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
     List<TestResult> others = new ArrayList<>();
     for (TestResult test : tests) {
       if (test.statistic() == null && test.log10PValue() == 0 && !test.equals(preferred)) {
-        // A standard error of 0 says nothing, and so contradicts nothing.
+        // A standard error of 0 carries no information and so contradicts nothing.
         continue;
       }
       (test.rejects(alpha) ? rejecting : others).add(test);
@@ -47,7 +47,7 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
         : List.of(TestCautions.disagree(rejecting, others, preferred.method(), alpha));
   }
 
-  /** Told where draws leave open on which side of alpha the p-value lies. */
+  /** A caution if the draws leave open on which side of alpha the p-value lies. */
   public static List<Caution> open(@Nullable DrawnTest drawn, double alpha) {
     return drawn == null || !drawn.open(alpha)
         ? List.of()
@@ -60,26 +60,26 @@ public record DecisionCautions(List<TestResult> tests, double alpha, TestResult 
         : List.of();
   }
 
-  /** Told where a test rejects alone, but not among its family. */
+  /** A caution if a test rejects by itself but not after adjustment for its family. */
   public static List<Caution> adjustedAway(TestResult test, double alpha, String family) {
     return test.adjusted() == null || !test.rejects(alpha) || test.rejectsAdjusted(alpha)
         ? List.of()
         : List.of(TestCautions.adjustedAway(test, family));
   }
 
-  /** Tells that the test of the verdict decides one way and intervals the other. */
+  /** A caution that the test of the verdict and intervals disagree. */
   public Caution testAndInterval(String claim, String intervals, String why) {
     return TestCautions.testAndInterval(
         preferred.method(), preferred.rejects(alpha), claim, intervals, why);
   }
 
-  /** Told where the level isn't the one that goes with alpha. */
+  /** A caution if the confidence level doesn't match alpha. */
   public static List<Caution> levelAlpha(InferenceSettings<?, ?, ?> chosen) {
     return levelAlpha(chosen, "", /* eachSide= */ false);
   }
 
   /**
-   * Told where the level isn't the one that goes with alpha.
+   * A caution if the confidence level doesn't match alpha.
    *
    * @param against what an interval may include though a test rejects it; empty to leave that out
    * @param eachSide whether alpha is that of two one-sided tests

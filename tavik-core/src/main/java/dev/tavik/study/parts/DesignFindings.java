@@ -36,29 +36,29 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is said of the design of a sample, whatever is asked of it.
+ * Findings about the design of a sample, for every kind of question.
  *
  * @param sample the sample
  */
 public record DesignFindings(DesignedSample sample) {
-  /** With fewer, t and its tails are far from the normal ones, and variances unsteady. */
+  /** Degrees of freedom below which t is far from normal and variances are imprecise. */
   private static final double ENOUGH_DF = 12;
 
   private static final long ENOUGH_CLUSTERS = 10;
 
-  /** The largest weight in units of the mean, and the share of the five largest, beyond which. */
+  /** Largest weight in units of the mean beyond which weights count as extreme. */
   private static final double EXTREME = 10;
 
   private static final double EXTREME_SHARE = 0.1;
 
   private static final int MANY_ROWS = 50;
 
-  /** The level of a plan that says none. */
+  /** The default level of a plan. */
   private static final double USUAL_LEVEL = 0.95;
 
   /** A group and its estimated proportion. */
   public record Group(String name, DesignedProportion proportion) {
-    /** Its rows as if they had been drawn simply at random. */
+    /** The rows as if they were a simple random sample. */
     public Tally unweighted() {
       return Tally.of(proportion.successes(), proportion.rows());
     }
@@ -119,7 +119,7 @@ public record DesignFindings(DesignedSample sample) {
         Figures.counted(rows, "row", "rows"), weighted, clusters, strata, drawnFrom(), df);
   }
 
-  /** Told where some strata have no such rows. */
+  /** Added if some strata have no such rows. */
   private String partly() {
     return sample.replicated() || sample.df() == sample.clusters() - counts().strata().size()
         ? ""
@@ -137,7 +137,7 @@ public record DesignFindings(DesignedSample sample) {
     return Finding.sentence("By the design: " + inWords() + ".");
   }
 
-  /** What machines see of it. */
+  /** The figures for programs. */
   public Finding fact() {
     SampleDesign design = design();
     Weights weights = counts().weights();
@@ -303,7 +303,7 @@ public record DesignFindings(DesignedSample sample) {
     return cautions;
   }
 
-  /** The same, with what there is to say of the data. */
+  /** The cautions of the design and of the data. */
   public List<Caution> cautions(
       Predicate<List<String>> outcome, String what, @Nullable Provenance from) {
     List<Caution> cautions = cautions(outcome, what);
@@ -322,7 +322,7 @@ public record DesignFindings(DesignedSample sample) {
     return design().weight() != null;
   }
 
-  /** How much the design costs, in words; nothing where that can't be seen. */
+  /** The design effect in words; nothing if it can't be estimated. */
   public static List<Finding> costs(DesignedProportion proportion) {
     return !seen(proportion)
         ? List.of()

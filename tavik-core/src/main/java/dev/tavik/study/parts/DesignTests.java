@@ -33,7 +33,7 @@ import java.util.OptionalDouble;
 public record DesignTests(
     DesignedDeviation deviation, List<TestResult> made, List<NotApplicable> refusals) {
 
-  /** A smaller effect is a rounding error; no sample would find it. */
+  /** Smallest effect that is planned for; a smaller one is a rounding error. */
   private static final double LEAST_PLANNED = 1e-4;
 
   public static DesignTests of(DesignedDeviation deviation, List<SurveyTableTest> wanted) {
@@ -52,7 +52,7 @@ public record DesignTests(
     return new DesignTests(deviation, made, refusals);
   }
 
-  /** The usual test; of a sample without variance one that says nothing. */
+  /** The default test; for a sample without variance a result without a statistic. */
   private static TestResult standIn(DesignedDeviation deviation) {
     try {
       return SurveyTableTest.RAO_SCOTT.of(deviation);
@@ -70,7 +70,7 @@ public record DesignTests(
     return made.get(0);
   }
 
-  /** As a finding under a claim. */
+  /** The tests as a finding under a heading. */
   public Tests finding(String claim, double alpha) {
     Tests tests = Tests.ofTables(claim, alpha);
     made.stream()
@@ -80,7 +80,7 @@ public record DesignTests(
     return tests;
   }
 
-  /** An F has two degrees of freedom, of which a table shows one. */
+  /** An F statistic has two degrees of freedom, of which a table shows one. */
   private Value statistic(TestResult test) {
     Value shown = Tests.shown(test.statistic(), 4, "no statistic");
     OptionalDouble below = below(test);

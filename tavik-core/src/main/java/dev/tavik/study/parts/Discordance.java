@@ -2,14 +2,12 @@ package dev.tavik.study.parts;
 
 import java.util.List;
 
-/**
- * When units that were classified differently are too few for chi-square, of any paired question.
- */
+/** The rule for when too few units were classified differently for the chi-square approximation. */
 public final class Discordance {
-  /** What each pair of levels that exchanged any units must have exchanged. */
+  /** Minimum for each pair of levels that exchanged any units. */
   public static final long ENOUGH_EACH = 10;
 
-  /** What all of them must have. */
+  /** Minimum for all pairs of levels together. */
   public static final long ENOUGH_IN_ALL = 25;
 
   private Discordance() {}

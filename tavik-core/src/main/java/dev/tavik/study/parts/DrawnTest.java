@@ -30,7 +30,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
   private static final long DRAWS = 100_000;
   private static final long FEWEST = 2_000;
 
-  /** Cells drawn in all, which take some seconds. */
+  /** Total number of cells drawn, which takes some seconds. */
   private static final double MOST_CELLS = 4e7;
 
   /** Fisher's test of a table, tables with its margins drawn; none for very many units. */
@@ -76,7 +76,9 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
         : Figures.pEquals(test.log10PValue());
   }
 
-  /** Whether a test was drawn and met nothing as extreme, so that p is the least it can tell. */
+  /**
+   * Whether a test was drawn and no draw was as extreme, so that p is the smallest possible value.
+   */
   public static boolean atMost(TestResult test, int cells) {
     double least = 1.0 / (draws(cells) + 1);
     return test.method() instanceof DrawnMethod && test.pValue() < 1.5 * least;
@@ -91,7 +93,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
   }
 
   /**
-   * What was drawn and how sure the p-value is, for a reader.
+   * The number of draws and the precision of the p-value, in words.
    *
    * @return such as {@code 100,000 draws from seed 7; the p-value lies within 0.011 to 0.013 (99%)}
    */

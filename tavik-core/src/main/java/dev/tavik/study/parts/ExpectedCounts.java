@@ -59,7 +59,7 @@ public final class ExpectedCounts {
   }
 
   /**
-   * The condition, as it is told.
+   * The condition in words.
    *
    * @param small the small ones in words
    */

@@ -46,7 +46,7 @@ public final class Priors {
     for (double strength : strengths) {
       double a = times(strength, rate);
       double b = times(strength, DecimalFraction.complement(rate));
-      // Around a rate next to 0 or 1 a weak prior is next to none.
+      // Next to 0 or 1 a weak prior is almost improper.
       if (Math.min(a, b) >= least) {
         priors.add(new BetaPrior(a, b));
       }

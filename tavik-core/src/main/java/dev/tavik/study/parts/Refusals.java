@@ -10,7 +10,7 @@ import dev.tavik.result.Side;
 import java.util.List;
 import java.util.function.Function;
 
-/** What is said of methods that declined. */
+/** Findings about methods that declined. */
 public final class Refusals {
   private Refusals() {}
 
@@ -34,7 +34,7 @@ public final class Refusals {
     }
   }
 
-  /** Says of each why, below the methods that were made. */
+  /** The reasons of the methods that declined, below the others. */
   public static List<Finding> said(List<NotApplicable> refusals) {
     return refusals.stream()
         .map(

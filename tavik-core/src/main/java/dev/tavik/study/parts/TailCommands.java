@@ -31,7 +31,7 @@ public record TailCommands(Map<String, List<String>> methodsByTail) implements F
 
   public static List<Finding> of(Tally first, Tally second, List<TestResult> tests) {
     long both = first.trials() + second.trials();
-    // The command for tails takes no larger population.
+    // The tail command takes no larger population.
     return of(
         tests,
         both > Tally.MAX_TRIALS

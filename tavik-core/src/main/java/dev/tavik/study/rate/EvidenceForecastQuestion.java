@@ -21,8 +21,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Asks before data: what is the chance that so many observations of a rate will give a Bayes factor
- * past a threshold?
+ * Asks before there are data: what is the chance that a number of observations of a rate will give
+ * a Bayes factor beyond a threshold?
  *
  * @param label the analyst's name for the rate, empty for none
  * @param planned how many observations; one line of the answer each, at least one

@@ -18,7 +18,7 @@ import java.util.Optional;
 record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
   private static final int STOPS = 8;
 
-  /** So many standard errors fewer runs than a shuffled order has hardly happen by chance. */
+  /** Number of standard errors below the expected number of runs that hardly happens by chance. */
   private static final double FAR_FEWER = 4;
 
   /**
@@ -80,7 +80,7 @@ record FollowedRate(OutcomeSequence sequence, BayesFactorPath path) {
     return Optional.of(new Stop(best, successes, path.log(best)));
   }
 
-  /** Told where the rows look sorted by their outcome (Wald and Wolfowitz's number of runs). */
+  /** A caution if the rows look sorted by their outcome (Wald and Wolfowitz's number of runs). */
   static Optional<Caution> sorted(OutcomeSequence sequence) {
     Tally tally = sequence.tally();
     double n = tally.trials();

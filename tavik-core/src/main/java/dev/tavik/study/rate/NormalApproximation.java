@@ -47,14 +47,14 @@ record NormalApproximation(Tally tally, double against, double successes, double
         name, tally.trials(), share, expected(expected), ENOUGH, enough(expected));
   }
 
-  /** The scarcer of both, in words. */
+  /** The smaller of both numbers, in words. */
   String scarce() {
     return successes <= failures
         ? Figures.counted(expected(successes), "success", "successes")
         : Figures.counted(expected(failures), "failure", "failures");
   }
 
-  /** Both, for a sentence. */
+  /** Both numbers, in words. */
   String both() {
     return say(
         "%s and %s",

@@ -45,7 +45,7 @@ final class RateAnalysis {
         question, tests().stream().map(methods::test).toList(), intervals(), preference(), chosen);
   }
 
-  /** Those that are asked for, with the one that the verdict rests on. */
+  /** The tests that were asked for, and the one that the verdict rests on. */
   private List<ProportionTest> tests() {
     List<ProportionTest> tests = new ArrayList<>(settings.tests());
     if (!tests.contains(chosen.test())) {
@@ -54,7 +54,7 @@ final class RateAnalysis {
     return tests;
   }
 
-  /** The same of intervals: the one goes with the test. */
+  /** The intervals that were asked for, and the one that matches the test of the verdict. */
   private List<ProportionInterval> methods() {
     List<ProportionInterval> intervals = new ArrayList<>(settings.intervals());
     if (!settings.tests().contains(chosen.test())

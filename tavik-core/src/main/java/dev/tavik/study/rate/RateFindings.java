@@ -158,7 +158,7 @@ final class RateFindings {
         .pairs(found.intervals(), interval -> new String[] {interval.method().id()});
   }
 
-  /** Whole units are what an auditor counts: Clopper-Pearson's limits are such. */
+  /** Adds the Clopper-Pearson limits in whole units of the lot. */
   private void inLot(Answer.Builder answer) {
     Long lot = settings.lot();
     if (lot == null) {

@@ -13,10 +13,13 @@ import java.util.List;
  * @param size the largest true size of it in any of the samples; NaN where that isn't computed
  */
 record SizedTest(ProportionTest test, double size) {
-  /** By how much a true size may be above alpha. */
+  /** Factor by which a true size may exceed alpha. */
   static final double TOLERATED = 1.1;
 
-  /** Beyond so many trials the score test's size is alpha, and isn't computed. */
+  /**
+   * Number of trials beyond which the size of the score test is practically alpha and isn't
+   * computed.
+   */
   static final long MOST_TRIALS = 100_000;
 
   private static final List<ProportionTest> IN_TURN =

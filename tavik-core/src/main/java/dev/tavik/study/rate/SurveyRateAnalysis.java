@@ -78,7 +78,7 @@ final class SurveyRateAnalysis {
     for (SurveyInterval method : question.intervals()) {
       limits(method, proportion, limits, without);
     }
-    // Where no spread is seen, the binomial stands in: it alone says how far the rate may be.
+    // Without visible variance only the binomial limits say how large the rate may be.
     boolean none = !proportion.variance();
     if (tests.isEmpty() || none) {
       add(SurveyTest.KORN_GRAUBARD, proportion, tests);

@@ -133,7 +133,7 @@ final class SurveyRateFindings {
     return intervals;
   }
 
-  /** The same by methods that know no design. */
+  /** The answer of methods that ignore the design. */
   private SimpleRandom simple(SurveyRate rate) {
     Tally tally = rate.group().unweighted();
     TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());

@@ -37,6 +37,7 @@ final class Catalogue {
   private static final Pattern METHODS = Pattern.compile("\\{([a-z.-]+)}");
 
   private final Map<String, Parameter> shared = new HashMap<>();
+  private final Map<String, List<String>> groups = new HashMap<>();
 
   private Catalogue() {}
 
@@ -109,8 +110,13 @@ final class Catalogue {
         }
       } else if (line.startsWith("use ")) {
         for (String name : line.substring(4).split(" ")) {
-          to.word(Objects.requireNonNull(shared.get(name), name));
+          for (String each : groups.getOrDefault(name, List.of(name))) {
+            to.word(Objects.requireNonNull(shared.get(each), each));
+          }
         }
+      } else if (line.startsWith("@")) {
+        List<String> names = List.of(line.split(" "));
+        groups.put(names.get(0), names.subList(1, names.size()));
       } else if (colon < 0) {
         positional = line.equals("POSITIONAL");
         heading = positional ? Heading.COUNTS : Heading.valueOf(line);
