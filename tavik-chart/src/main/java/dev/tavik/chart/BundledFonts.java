@@ -35,7 +35,7 @@ final class BundledFonts {
     return fonts().bold.deriveFont(size);
   }
 
-  /** Tried anew where it failed, such as for want of a temporary folder. */
+  /** Tried again after a failure, such as a missing temporary folder. */
   private static synchronized BundledFonts fonts() {
     BundledFonts known = read;
     if (known == null) {

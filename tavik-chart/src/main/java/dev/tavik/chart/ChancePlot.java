@@ -58,7 +58,7 @@ final class ChancePlot {
     return Value.Share.CHANCE.of(chance(logBayesFactor) / 100).text();
   }
 
-  /** What is favoured at either end. */
+  /** Labels the hypotheses favoured at both ends. */
   void ends(String alternative, String none) {
     double left = across.getLowerBound();
     write(" for " + alternative, left, HIGH - 3, TextAnchor.CENTER_LEFT, ChartStyle.INK, true);

@@ -21,7 +21,7 @@ import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYDataset;
 
-/** What all pictures have in common: fonts, ink, titles to the left, round steps on axes. */
+/** The common style of all pictures: fonts, colours, left-aligned titles, round steps on axes. */
 final class ChartStyle {
   static final Color INK = new Color(0x22, 0x22, 0x22);
 
@@ -49,7 +49,7 @@ final class ChartStyle {
         : title.substring(0, title.offsetByCodePoints(0, LONGEST_TITLE - 1)) + "…";
   }
 
-  /** A further chart of the same picture. */
+  /** Adds a chart to the same picture. */
   static JFreeChart untitled(XYPlot plot) {
     JFreeChart chart = new JFreeChart(null, BundledFonts.bold(16), plot, false);
     framed(chart);

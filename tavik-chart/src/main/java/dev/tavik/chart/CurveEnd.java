@@ -12,7 +12,7 @@ import java.util.List;
  * @param words what they say
  */
 record CurveEnd(double y, int curve, String words) {
-  /** The same, those that would lie on one another set apart: downwards from the highest. */
+  /** The ends with overlapping words moved apart, from the highest down. */
   static List<CurveEnd> apart(List<CurveEnd> ends, double gap) {
     List<CurveEnd> apart = new ArrayList<>();
     double next = Double.POSITIVE_INFINITY;

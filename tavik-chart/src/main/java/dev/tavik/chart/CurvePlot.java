@@ -23,7 +23,7 @@ import org.jfree.data.xy.XYSeriesCollection;
 
 /** Curves over an axis, with dots on them and words beside them. */
 final class CurvePlot {
-  /** Told apart by eyes that see few colours, and by their dashes. */
+  /** Colours that are distinguishable with colour-vision deficiency, and dashes. */
   static final Color[] INKS = {
     new Color(0x00, 0x50, 0x8C),
     new Color(0xB8, 0x47, 0x00),

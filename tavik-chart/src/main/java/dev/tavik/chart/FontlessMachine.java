@@ -20,7 +20,7 @@ public final class FontlessMachine {
   private FontlessMachine() {}
 
   /**
-   * Lays out the fonts and points the JDK to them, unless it is pointed elsewhere already.
+   * Unpacks the fonts and configures the JDK to use them, unless it is configured already.
    *
    * @return whether it is done; false where the temporary folder can't be written, and then fonts
    *     of the machine are needed

@@ -133,7 +133,7 @@ final class ChartOptions {
     }
   }
 
-  /** Draws what is wanted; what can't be drawn costs the status, not the answer. */
+  /** Draws the requested pictures; a failure changes the exit status, not the answer. */
   int draw(Answer answer, OutputOptions output) {
     if (!wanted.isEmpty() || folder != null) {
       FontlessMachine.prepare();

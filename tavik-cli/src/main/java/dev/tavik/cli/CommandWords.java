@@ -20,15 +20,13 @@ import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Model.PositionalParamSpec;
 import picocli.CommandLine.Model.UsageMessageSpec;
 
-/**
- * Gives a command the words of a vocabulary as its options, and takes them as they were written.
- */
+/** Adds the parameters of a schema to a command as options, and reads them as they were written. */
 final class CommandWords {
   private final CommandSchema words;
   private final CommandSpec command;
 
   /**
-   * Gives a command its words.
+   * Adds the parameters to a command.
    *
    * @param words the words
    * @param command the command

@@ -50,7 +50,7 @@ final class Completion {
   /** The word that scripts ask with. */
   static final String NAME = "complete";
 
-  /** How long a file may take to say what is in it; an analyst who types waits no longer. */
+  /** Time limit for looking into a file during completion. */
   private static final long PATIENCE_MILLIS = 500;
 
   private static final String FILES = ":files";
@@ -66,7 +66,7 @@ final class Completion {
     this.commands = commands;
   }
 
-  /** Prints what could follow; a trouble prints nothing, for there is nobody to read it. */
+  /** Prints the completions; problems print nothing, because nobody would read them. */
   int print(List<String> arguments) {
     String shell = arguments.isEmpty() ? "" : arguments.get(0);
     List<String> words = arguments.subList(Math.min(1, arguments.size()), arguments.size());

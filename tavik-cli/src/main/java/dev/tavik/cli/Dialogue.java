@@ -28,7 +28,7 @@ final class Dialogue {
   }
 
   /**
-   * Something to choose.
+   * An option to choose.
    *
    * @param name what is typed for it, where the number isn't
    * @param meaning what it means
@@ -73,7 +73,7 @@ final class Dialogue {
     out.flush();
   }
 
-  /** Warns of a slip. */
+  /** Warns of a likely mistake. */
   void warn(String text) {
     say("! " + text);
   }

@@ -1,6 +1,6 @@
 package dev.tavik.cli;
 
-/** What a command says to the shell. */
+/** The exit statuses of commands. */
 public final class ExitStatus {
   /** Every question was answered. */
   public static final int ANSWERED = 0;

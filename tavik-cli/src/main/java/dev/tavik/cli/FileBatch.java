@@ -52,7 +52,7 @@ final class FileBatch implements AutoCloseable {
     try {
       Files.deleteIfExists(part);
     } catch (IOException e) {
-      // It can't be written either, then.
+      // It can't be written either.
     }
   }
 
@@ -125,7 +125,7 @@ final class FileBatch implements AutoCloseable {
     Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
   }
 
-  /** Removes what wasn't put in its place. */
+  /** Removes the files that were not moved to their places. */
   @Override
   public void close() {
     synchronized (PARTS) {

@@ -47,7 +47,7 @@ final class Guide {
     this.files = files;
   }
 
-  /** Asks for everything; returns the question. */
+  /** Asks for all parts; returns the question. */
   Guided question() {
     return switch (dialogue.choice(
         "What do you have?",

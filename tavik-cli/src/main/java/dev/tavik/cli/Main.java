@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 
-/** Starts the program: hands the process's streams to {@link Tavik}. */
+/** Starts the program and passes the process's streams to {@link Tavik}. */
 public final class Main {
   private static final int PATIENCE_SECONDS = 2;
 
@@ -119,7 +119,7 @@ public final class Main {
         new OutputStreamWriter(new Outlet(new FileOutputStream(stream)), StandardCharsets.UTF_8));
   }
 
-  /** A reader that has seen enough, as {@code head} has, is no trouble: the rest goes nowhere. */
+  /** A reader that stops early, such as {@code head}, is no problem: the rest is discarded. */
   private static final class Outlet extends FilterOutputStream {
     private boolean closed;
 

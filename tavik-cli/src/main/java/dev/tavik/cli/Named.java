@@ -26,7 +26,7 @@ record Named(Set<String> names) {
         names.add(equals < 0 ? word.substring(2) : word.substring(2, equals));
       }
     }
-    // Never empty: that would be all of them.
+    // Never empty, because an empty set means all options.
     names.add("version");
     return new Named(Set.copyOf(names));
   }

@@ -42,7 +42,7 @@ final class OutputOptions {
   private static final List<String> FORMS =
       Arrays.stream(Report.values()).map(Report::ending).toList();
 
-  /** How the whole of an answer is had that is cut on the screen. */
+  /** How to see the whole of an answer that is shortened on the screen. */
   static final String WHOLE = "--out FILE, or --json";
 
   private static final int MOST_TOLD = 12;
@@ -57,7 +57,10 @@ final class OutputOptions {
   private final Map<Path, byte[]> beside = new LinkedHashMap<>();
   private final Set<String> undrawn = new LinkedHashSet<>();
 
-  /** Gives them to a command. They aren't annotated: to read annotations takes longer to start. */
+  /**
+   * Adds the options to a command. They aren't annotated, because reading annotations slows the
+   * start.
+   */
   void addTo(CommandSpec command) {
     String forms =
         FORMS.stream().map(ending -> ending.substring(1)).collect(Collectors.joining(", "));
@@ -220,7 +223,7 @@ final class OutputOptions {
     return placed;
   }
 
-  /** A picture that is missing, to be told after the answer: once, if many miss for one reason. */
+  /** Records a missing picture, which is reported after the answer, once for each reason. */
   void undrawn(String why) {
     undrawn.add(why);
   }
@@ -353,7 +356,7 @@ final class OutputOptions {
     return new OutputStreamWriter(stream, StandardCharsets.UTF_8);
   }
 
-  /** Work that may fail to write. */
+  /** An action that may fail to write. */
   private interface Writing<T> {
     T write() throws IOException;
   }
@@ -371,7 +374,7 @@ final class OutputOptions {
     write(answer, false, terminal);
   }
 
-  /** The same, but without a word at a terminal where only a gate's line is wanted. */
+  /** Writes the answer, but nothing at a terminal if only the line of a gate is wanted. */
   void write(String answer, boolean quiet, Terminal terminal) {
     Path file = out;
     if (file == null) {

@@ -86,7 +86,7 @@ final class RunCommand implements Callable<Integer> {
       file = file.set(parts[0], parts[1]);
     }
     Study read = (outside ? file.allowingOutside() : file).read();
-    // Only now is it known which files the study reads.
+    // The files that the study reads are known only now.
     output.check(sources);
     Detail detail = working ? Detail.WORKING : Detail.FINDINGS;
     int[] number = {0};

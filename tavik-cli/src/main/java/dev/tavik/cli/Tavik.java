@@ -27,7 +27,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
 
 /** Runs the command line as a whole, inside any surroundings. */
 public final class Tavik {
-  /** No exit status, but the sign that a line has to be read with all options. */
+  /** Not an exit status: marks a line that has to be parsed with all options. */
   private static final int NOT_RIGHT = -1;
 
   private final Terminal terminal;
@@ -49,7 +49,7 @@ public final class Tavik {
   }
 
   /**
-   * Runs one command. Every trouble becomes a message on the error stream and a status.
+   * Runs one command. Every problem becomes a message on the error stream and an exit status.
    *
    * @param arguments the command line
    * @return the exit status
@@ -184,7 +184,9 @@ public final class Tavik {
     return Objects.requireNonNull(all.get(name), name).get();
   }
 
-  /** Limits on rows and levels keep memory small; should they not suffice, that is told too. */
+  /**
+   * Limits on rows and levels keep memory small; if memory is exhausted anyway, a message says so.
+   */
   private int execute(CommandLine commands, String... arguments) {
     try {
       return commands.execute(arguments);

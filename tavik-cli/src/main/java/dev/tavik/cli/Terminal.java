@@ -17,7 +17,7 @@ import java.util.function.Supplier;
 public record Terminal(
     PrintWriter out, PrintWriter err, SourceOpener files, Screen screen, String name) {
   /**
-   * Does work that may take long, and shows how far it has come where somebody looks.
+   * Runs a computation that may take long, and shows its progress at a terminal.
    *
    * @param work the work
    * @param <T> what it gives

@@ -19,8 +19,9 @@ import me.tongfei.progressbar.ProgressBarStyle;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Shows on a terminal how far work has come that takes longer than a second, on one line that is
- * wiped at the end: a file that is read, by its bytes, and all that {@link Progress} tells of.
+ * Shows the progress of computations that take longer than a second on one line of a terminal,
+ * which is erased at the end: bytes of a file that is read, and everything that {@link Progress}
+ * reports.
  */
 final class WorkShown implements Progress.Listener, SourceOpener {
   private static final long AFTER_NANOS = 1_000_000_000;
@@ -35,7 +36,7 @@ final class WorkShown implements Progress.Listener, SourceOpener {
   private @Nullable ProgressBar bar;
 
   /**
-   * Shows work.
+   * Creates a display of progress.
    *
    * @param err where it is shown
    * @param files how files are opened, whose bytes are counted
@@ -47,7 +48,7 @@ final class WorkShown implements Progress.Listener, SourceOpener {
     this.width = width;
   }
 
-  /** Does work, and wipes the line when it ends. */
+  /** Runs a computation and erases the line when it ends. */
   <T> T during(Supplier<T> work) {
     start = System.nanoTime();
     try {
@@ -117,7 +118,7 @@ final class WorkShown implements Progress.Listener, SourceOpener {
     named = "";
   }
 
-  /** The line on the terminal; it knows how wide that is, and asks nobody. */
+  /** The line on the terminal, whose width is known. */
   private final class ProgressLine implements ProgressBarConsumer {
     @Override
     public int getMaxRenderedLength() {

@@ -366,7 +366,7 @@ public record Tabulation(
   }
 
   /**
-   * With the values of a column read as something else.
+   * Returns a copy that recodes the values of a column.
    *
    * @param column the position of the column, from 0
    * @param reading what a level is read as; null for a missing value

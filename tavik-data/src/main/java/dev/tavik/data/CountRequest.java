@@ -56,7 +56,7 @@ public record CountRequest(
   }
 
   /**
-   * Only rows in which a column has a level.
+   * Returns a copy that counts only rows in which a column has a level.
    *
    * @param column the column
    * @param level its level
@@ -74,7 +74,7 @@ public record CountRequest(
   }
 
   /**
-   * Each row counts as often as a column says.
+   * Returns a copy in which a column says how often each row counts.
    *
    * @param column the frequency column; null for once
    * @return the request
@@ -84,7 +84,7 @@ public record CountRequest(
   }
 
   /**
-   * With another policy for missing values.
+   * Returns a copy with another policy for missing values.
    *
    * @param policy the policy
    * @return the request
@@ -94,7 +94,7 @@ public record CountRequest(
   }
 
   /**
-   * The same of other columns.
+   * Returns a copy for other columns.
    *
    * @param others the columns, at least one
    * @return the request
@@ -104,7 +104,7 @@ public record CountRequest(
   }
 
   /**
-   * With the values of a column read as something else.
+   * Returns a copy that recodes the values of a column.
    *
    * @param column the column, counted or filtered
    * @param recoding what its values are read as
@@ -117,7 +117,7 @@ public record CountRequest(
   }
 
   /**
-   * With the codes of every column that a codebook describes read as it says.
+   * Returns a copy that recodes the columns that a codebook describes.
    *
    * @param codebook the codebook
    * @return the request

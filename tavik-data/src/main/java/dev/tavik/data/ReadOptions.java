@@ -42,7 +42,7 @@ public final class ReadOptions {
   }
 
   /**
-   * With an encoding of the text.
+   * Returns a copy with an encoding of the text.
    *
    * @param name such as {@code windows-1252}, {@code ISO-8859-1} or {@code UTF-16LE}
    * @return what is said
@@ -62,7 +62,7 @@ public final class ReadOptions {
   }
 
   /**
-   * With a sheet.
+   * Returns a copy with a sheet.
    *
    * @param nameOrNumber its name, or its number from 1
    * @return what is said
@@ -73,7 +73,7 @@ public final class ReadOptions {
   }
 
   /**
-   * With a part of a sheet.
+   * Returns a copy with a range of a sheet.
    *
    * @param corners such as {@code B4:F200}, or {@code B4:F} down to the end
    * @return what is said
@@ -84,7 +84,8 @@ public final class ReadOptions {
   }
 
   /**
-   * With text files from a size on counted by the column engine, where there is one.
+   * Returns a copy in which text files from a size on are counted by the column engine, if there is
+   * one.
    *
    * @param bytes the size; 0 for every file
    * @return what is said
@@ -98,7 +99,7 @@ public final class ReadOptions {
     return engineAbove;
   }
 
-  /** With the member of an archive; the empty word for the only one. */
+  /** Returns a copy with the member of an archive; an empty name stands for the only one. */
   ReadOptions member(String name) {
     return new ReadOptions(encoding, sheet, range, name, engineAbove);
   }

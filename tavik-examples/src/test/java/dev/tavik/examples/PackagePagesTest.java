@@ -38,7 +38,7 @@ class PackagePagesTest {
           "dev.tavik.bayes",
               "CategoryCounts counts, List<java.math.BigInteger> claimed, CrossTable table",
           "dev.tavik.survey", "SurveyCounts counts",
-          "dev.tavik.study.plan", "Design design",
+          "dev.tavik.study.plan", "PowerDesign design",
           "dev.tavik.study.shares", "CategoryCounts counts",
           "dev.tavik.study.simulated", "RateQuestion question");
 

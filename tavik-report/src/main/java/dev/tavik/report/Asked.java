@@ -19,7 +19,7 @@ record Asked(String title, int questions, Function<UnaryOperator<Answer>, StudyA
     return new Asked(study.title(), study.questions().size(), study::ask);
   }
 
-  /** Answers that are there. */
+  /** Answers that are already there. */
   static Asked of(StudyAnswer study) {
     return new Asked(
         study.title(),

@@ -26,7 +26,7 @@ record Chapter(
     return new Chapter(heading(answer, number), answer, answer.reading(detail), pictures);
   }
 
-  /** What such a one is called. */
+  /** The heading of a chapter among several. */
   static String heading(Answer answer, int number) {
     return number + ". " + (answer.label().isEmpty() ? answer.kind() : answer.label());
   }

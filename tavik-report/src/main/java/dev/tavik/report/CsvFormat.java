@@ -36,7 +36,7 @@ final class CsvFormat implements ReportFormat {
   public StudyAnswer write(
       Asked study, Detail detail, Function<Answer, List<Illustration>> pictures, Pages pages)
       throws IOException {
-    // Not closed: what it writes to is closed by who opened it.
+    // Not closed here: the caller closes the writer.
     CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(pages.report());
     csv.writeRecord(TidyRows.Column.NAMES);
     TidyRows rows = new TidyRows(row -> csv.writeRecord(safe(row)));

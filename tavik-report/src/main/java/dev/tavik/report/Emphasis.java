@@ -1,6 +1,6 @@
 package dev.tavik.report;
 
-/** How headings and the verdict stand out. Nothing is said by emphasis alone. */
+/** How headings and the verdict are emphasised. No information is conveyed by emphasis alone. */
 public enum Emphasis {
   /** Plain characters, for files and pipes. */
   NONE("", ""),

@@ -163,7 +163,7 @@ record HtmlBlocks(int level) implements Block.Writer<List<DomContent>> {
     return scrolling(pre(code(Visible.of(line))), "text");
   }
 
-  /** What may be wider than the page: it scrolls by itself, by keys too. */
+  /** Content that may be wider than the page; it scrolls by itself, also by keyboard. */
   static DomContent scrolling(DomContent wide, String name) {
     return div(wide)
         .withClass("wide")

@@ -51,7 +51,7 @@ final class HtmlFormat implements ReadersFormat {
   private static final String STYLE = resource("page.css");
 
   /**
-   * What a browser lets the page use: its own style sheet, no script, no other file, no network.
+   * The content security policy: the page's own style sheet, no script, no other file, no network.
    */
   private static final String POLICY =
       "default-src 'none'; style-src 'sha256-"

@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 
 /** JSON with all digits; what doesn't exist or has no limit is null. */
 final class JsonFormat implements ReportFormat {
-  /** Made when the first JSON is written: most answers are read as text. */
+  /** Created when the first JSON is written, because most answers are read as text. */
   private static final class Made {
     private static final JsonFactory FACTORY = new JsonFactory();
   }

@@ -54,7 +54,7 @@ final class Lines {
     text.append(line.stripTrailing()).append('\n');
   }
 
-  /** A command that asks the same otherwise, on one line to copy; left out where it is too long. */
+  /** A related command on one line to copy; left out if it is too long. */
   Lines command(String why, String command) {
     String line = "  " + why + ": " + command;
     if (Visible.width(line) <= width()) {

@@ -7,7 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Objects;
 import java.util.regex.Pattern;
 
-/** What tells a file that Tavik wrote from one of a user's own, so that none of these is lost. */
+/** Marks the files that Tavik writes, so that a user's own files are never replaced. */
 final class Mark {
   static final String VERSION = version();
 

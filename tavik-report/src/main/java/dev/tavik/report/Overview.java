@@ -52,7 +52,7 @@ record Overview(DataOverview overview, List<String> suggestions) {
     return blocks;
   }
 
-  /** Breaks a long command where the shell lets it go on. */
+  /** Breaks a long command where the shell continues it. */
   private static void command(List<Block> blocks, String command) {
     String[] parts = command.split(" (?=--)");
     StringBuilder line = new StringBuilder(parts[0]);
@@ -102,7 +102,7 @@ record Overview(DataOverview overview, List<String> suggestions) {
       case WHOLE_NUMBERS, NUMBERS, DATES ->
           text.append(", ").append(String.join(" to ", column.range()));
       default -> {
-        // The kind says it all.
+        // The kind needs no further words.
       }
     }
     if (column.kind() == Kind.WHOLE_NUMBERS) {

@@ -43,7 +43,7 @@ interface ReadersFormat extends ReportFormat {
     void take(String chapter, int number) throws IOException;
   }
 
-  /** Has every chapter written and taken; one that can't be becomes a fault in its place. */
+  /** Writes every chapter; one that can't be written is replaced by a fault. */
   default StudyAnswer chapters(
       Asked study, Detail detail, Function<Answer, List<Illustration>> pictures, Taking taking) {
     int[] number = {0};

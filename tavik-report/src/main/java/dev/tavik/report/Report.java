@@ -38,7 +38,7 @@ public enum Report {
 
   private final String ending;
 
-  /** Made when one is written: a page's style, for one, needn't be read before. */
+  /** Created when first used, so that, for example, the style of a page isn't read before. */
   private final Supplier<ReportFormat> format;
 
   Report(String ending, Supplier<ReportFormat> format) {

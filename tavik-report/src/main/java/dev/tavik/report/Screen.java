@@ -15,7 +15,7 @@ public record Screen(Emphasis emphasis, int width) {
   private static final int WIDEST = 120;
 
   /**
-   * Takes a width to what can be read.
+   * Clamps a width to a readable range.
    *
    * @param emphasis how headings stand out
    * @param width how many columns it has

@@ -7,7 +7,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 
-/** Keeps text until what stands above it is known: a little in memory, much in a temporary file. */
+/**
+ * Buffers text until what precedes it is known: small text in memory, large text in a temporary
+ * file.
+ */
 final class Spool implements AutoCloseable {
   private static final int MOST_IN_MEMORY = 1 << 22;
 

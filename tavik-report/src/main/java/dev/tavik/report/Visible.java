@@ -22,7 +22,7 @@ public final class Visible {
   private Visible() {}
 
   /**
-   * Text that steers nothing.
+   * Text in which control characters are made visible.
    *
    * @param text any text
    * @return the text, with controls and marks of direction as codes, such as {@code \\x1b}
@@ -49,7 +49,7 @@ public final class Visible {
   }
 
   /**
-   * Whether a character is seen and steers nothing.
+   * Whether a character is visible and controls nothing.
    *
    * @param character a code point
    * @return whether {@link #of} leaves it as it is

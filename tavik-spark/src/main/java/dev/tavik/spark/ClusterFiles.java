@@ -51,7 +51,7 @@ final class ClusterFiles implements SourceOpener {
     }
   }
 
-  /** What the study is called in its folder. */
+  /** The name of the study in its folder. */
   String study() {
     return study.getName();
   }
@@ -82,7 +82,7 @@ final class ClusterFiles implements SourceOpener {
   static CountSource rows(SparkSession session, String path, Optional<String> said) {
     String name = parsed(path).getName();
     String format = said.orElseGet(() -> format(name));
-    // Values in names of folders are as they are written: 007 is not 7.
+    // Values in folder names are used as written: 007 is not 7.
     session.conf().set("spark.sql.sources.partitionColumnTypeInference.enabled", "false");
     try {
       if (format.equals("csv")) {
@@ -160,7 +160,7 @@ final class ClusterFiles implements SourceOpener {
   }
 
   /**
-   * Writes a text: under another name first, so that nothing half-written has this one.
+   * Writes a text under a temporary name first, so that no incomplete file has this name.
    *
    * @throws IOException if it can't be written; what stood there before still does
    */

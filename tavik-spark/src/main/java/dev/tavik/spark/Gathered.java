@@ -3,7 +3,7 @@ package dev.tavik.spark;
 import java.util.List;
 
 /**
- * What came back of one request.
+ * The result of one request.
  *
  * @param groups the groups, in the order of their values
  * @param tooMany the column that has too many values, and then there are no groups; {@link #NONE}
@@ -13,9 +13,9 @@ record Gathered(List<Group> groups, int tooMany) {
   /** No column has too many values. */
   static final int NONE = -1;
 
-  /** The columns together make too many combinations. */
+  /** There are too many combinations of the columns. */
   static final int COMBINATIONS = -2;
 
-  /** So many combinations of a request are handed over at most, of sums and of counts. */
+  /** Maximum number of combinations of a request, of sums and of counts. */
   static final int MOST_GROUPS = 1_000_000;
 }

@@ -54,7 +54,7 @@ final class GroupSums {
     rows[group] += more;
   }
 
-  /** A number more in a sum: of a weight, at 0, also its square and whether it is an extreme. */
+  /** Adds a number to a sum; a weight, at 0, also adds its square and updates the extremes. */
   void add(int group, int sum, double value) {
     PreciseSum.add(high, low, group * width + sum, value, 0);
     if (sum == 0) {
@@ -69,7 +69,7 @@ final class GroupSums {
     greatest[group] = Math.max(greatest[group], largest);
   }
 
-  /** What was summed elsewhere. */
+  /** Adds sums that were computed elsewhere. */
   void merge(int group, Part part) {
     add(group, part.rows());
     for (int i = 0; i < width; i++) {

@@ -2,12 +2,14 @@ package dev.tavik.spark;
 
 import java.util.Arrays;
 
-/** Pairs of numbers, numbered as they come: with one for each further column, combinations. */
+/**
+ * Pairs of numbers, numbered by first appearance; nested pairs represent combinations of columns.
+ */
 final class Pairs {
-  /** Spreads keys that are near one another: the golden ratio's fraction of 2⁶⁴. */
+  /** Fibonacci-hashing multiplier: 2⁶⁴ divided by the golden ratio. */
   private static final long SPREAD = 0x9E3779B97F4A7C15L;
 
-  /** Of small numbers, which are most, the places are a table. */
+  /** Small numbers, which are frequent, use a direct table. */
   private static final int SMALL = 16;
 
   private final int[] small = new int[SMALL * SMALL];

@@ -1,13 +1,13 @@
 package dev.tavik.spark;
 
-/** The numbers of texts of a few bytes, which are looked up as one number themselves. */
+/** The numbers of short texts, which are looked up as one long each. */
 final class ShortTexts {
-  /** A text that is looked up so has at most so many bytes; the eighth holds how many. */
+  /** Maximum length of such a text in bytes; the eighth byte holds the length. */
   static final int LONGEST = 7;
 
   static final int UNKNOWN = -1;
 
-  /** Spreads keys that are near one another: the golden ratio's fraction of 2⁶⁴. */
+  /** Fibonacci-hashing multiplier: 2⁶⁴ divided by the golden ratio. */
   private static final long SPREAD = 0x9E3779B97F4A7C15L;
 
   private long[] keys = new long[32];

@@ -16,7 +16,7 @@ import org.apache.spark.sql.types.DataTypes;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one request needs of the rows: how often combinations of some columns occur.
+ * The part of the rows that one request needs: the frequencies of the combinations of some columns.
  *
  * @param places the columns
  * @param summed the columns of which sums are needed, a weight first; rows of one group are alike
@@ -37,13 +37,13 @@ record Slice(List<Place> places, List<Integer> summed, List<Required> required)
    */
   record Place(int column, DataType type, int most, @Nullable Recoding classes, boolean onlyOfThose)
       implements Serializable {
-    /** What is alike of values that are read alike; null of a missing one. */
+    /** A key that is equal for values that are read alike; null for a missing one. */
     static String alike(Recoding classes, String written) {
       try {
         String read = classes.of(written);
         return read == null ? "m" : "c" + read;
       } catch (IllegalArgumentException e) {
-        // It lies in no class. One of such is enough to be told.
+        // The value lies in no class; one such value is reported.
         return "n";
       }
     }

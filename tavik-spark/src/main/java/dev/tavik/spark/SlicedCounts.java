@@ -18,7 +18,7 @@ final class SlicedCounts {
   private int tooMany = Gathered.NONE;
 
   /**
-   * Nothing counted yet.
+   * Creates empty counts.
    *
    * @param number the slice's number
    * @param slice what it needs

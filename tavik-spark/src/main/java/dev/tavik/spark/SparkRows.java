@@ -41,7 +41,7 @@ final class SparkRows extends RowSource {
             IntStream.range(0, schema.length()).mapToObj(SparkRows::column).toArray(String[]::new));
   }
 
-  /** What a column is called while it is counted. */
+  /** The alias of a column in a statement. */
   static String column(int place) {
     return "c" + place;
   }
@@ -122,7 +122,7 @@ final class SparkRows extends RowSource {
     }
   }
 
-  /** What the engine says, of the trouble behind all that it says of itself. */
+  /** The innermost message of the engine. */
   private static String said(Throwable trouble) {
     Throwable cause = trouble;
     while (cause.getCause() != null && cause.getCause() != cause) {

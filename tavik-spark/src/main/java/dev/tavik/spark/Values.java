@@ -9,8 +9,9 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The different values of a column, numbered as they come. Number 0 is a missing one. Texts come as
- * their bytes: short ones are looked up as numbers, and no text is made of them but the first time.
+ * The different values of a column, numbered by first appearance. Number 0 is a missing one. Texts
+ * come as their bytes: short ones are looked up as numbers, and no text is made of them but the
+ * first time.
  */
 final class Values {
   private static final int MOST_REMEMBERED = 100_000;

@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 final class Credentials {
   private Credentials() {}
 
-  /** Adds what is known. */
+  /** Adds user and password if they are known. */
   static void add(Properties properties, Optional<Path> file, Map<String, String> environment) {
     put(properties, "user", environment.get("TAVIK_DB_USER"));
     put(properties, "password", environment.get("TAVIK_DB_PASSWORD"));

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Properties;
 
-/** What databases do differently, all of it. */
+/** Everything in which databases differ. */
 enum Dialect {
   /** PostgreSQL. */
   POSTGRESQL("ctid") {
@@ -34,7 +34,10 @@ enum Dialect {
       return "(" + quoted + " COLLATE BINARY)";
     }
 
-    /** Wrapped first: some pragmas work as soon as they are compiled, and none can be wrapped. */
+    /**
+     * The query is wrapped first, because some pragmas take effect when compiled and none can be
+     * wrapped.
+     */
     @Override
     void requireOneSelect(Connection connection, String query, String wrapped) throws SQLException {
       describe(connection, wrapped);
@@ -70,7 +73,7 @@ enum Dialect {
       }
     }
   },
-  /** Any other, of which nothing is known; so it is the words that are looked at, strictly. */
+  /** Any other database; its queries are checked strictly by their words. */
   OTHER("") {
     @Override
     String exact(String quoted, Column column) {
@@ -134,7 +137,7 @@ enum Dialect {
     }
   }
 
-  /** What comes first in a transaction that can't write. */
+  /** The first statement of a read-only transaction. */
   List<String> begins() {
     return switch (this) {
       case POSTGRESQL -> List.of("SET TRANSACTION READ ONLY");
@@ -156,7 +159,7 @@ enum Dialect {
     }
   }
 
-  /** What an owner of the database should know of who asks. */
+  /** A warning to the owner of the database about the role. */
   String warning(Connection connection) throws SQLException {
     if (this != POSTGRESQL) {
       return "";
@@ -170,7 +173,7 @@ enum Dialect {
     }
   }
 
-  /** What a driver says of a file that a query names, in words of what to do. */
+  /** Translates a driver's message about a file that a query names into advice. */
   void explain(SQLException said) {
     String message = String.valueOf(said.getMessage());
     if (this == DUCKDB && message.contains("disabled by configuration")) {
@@ -180,11 +183,11 @@ enum Dialect {
     }
   }
 
-  /** What opens a connection that can't write, beside the standard's own request for it. */
+  /** Driver properties of a read-only connection. */
   static Properties readOnly(String url) {
     Properties properties = new Properties();
     if (url.startsWith("jdbc:sqlite:")) {
-      // SQLITE_OPEN_READONLY: neither makes a file that isn't there nor writes one that is.
+      // SQLITE_OPEN_READONLY: neither creates a missing file nor writes an existing one.
       properties.setProperty("open_mode", "1");
       properties.setProperty("enable_load_extension", "false");
     } else if (url.startsWith("jdbc:duckdb:")) {

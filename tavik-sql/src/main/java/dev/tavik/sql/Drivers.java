@@ -85,12 +85,12 @@ final class Drivers {
           return Optional.of(driver);
         }
       } catch (SQLException | ServiceConfigurationError e) {
-        // A driver that can't even say so is none for this URL; the next one is asked.
+        // A driver that fails to answer doesn't support this URL; the next one is tried.
       }
     }
   }
 
-  /** The launcher says where; a program that was started without it lies beside them. */
+  /** The launcher says where; otherwise the folder lies beside the program. */
   private static Optional<Path> besideProgram() {
     try {
       String said = System.getProperty("tavik.drivers");

@@ -73,7 +73,8 @@ public final class DuckEngine implements ColumnEngine {
         return true;
       }
     } catch (SQLException e) {
-      // What it can't read is read, or refused with its place, by the reader of rows.
+      // Files that the engine can't read are left to the reader of rows, which reports the place of
+      // a problem.
       rows.again();
       return false;
     }
@@ -85,7 +86,7 @@ public final class DuckEngine implements ColumnEngine {
     return "'" + text.replace("'", "''") + "'";
   }
 
-  /** A name is a name: the engine takes these marks for a pattern of several files. */
+  /** Escapes the name, because the engine would take these characters for a pattern. */
   private static String pattern(Path file) {
     return file.toString().replaceAll("[\\[*?]", "[$0]");
   }

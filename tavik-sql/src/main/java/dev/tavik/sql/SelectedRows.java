@@ -16,9 +16,9 @@ import java.util.stream.IntStream;
  * @param quoting how identifiers are written
  */
 record SelectedRows(String from, String place, Dialect dialect, Quoting quoting) {
-  /** The rows of a query, which the database is still to be asked about. */
+  /** The rows of a query that the database has not yet checked. */
   static SelectedRows ofQuery(String sql, Dialect dialect, Quoting quoting) {
-    // A comment at the query's end would hide what stands behind it on the same line.
+    // A comment at the end of the query would hide what follows on the same line.
     return new SelectedRows("(" + sql + "\n) AS asked", "", dialect, quoting);
   }
 
@@ -29,7 +29,7 @@ record SelectedRows(String from, String place, Dialect dialect, Quoting quoting)
     return query;
   }
 
-  /** What a column of a file is called while it is counted. */
+  /** The alias of a file's column in a statement. */
   static String column(int position) {
     return "c" + position;
   }
@@ -45,7 +45,7 @@ record SelectedRows(String from, String place, Dialect dialect, Quoting quoting)
         quoting);
   }
 
-  /** No row, for the names of the columns. */
+  /** Selects no row, for the names of the columns. */
   String nothing() {
     return "SELECT * FROM " + from + " WHERE 1 = 0";
   }

@@ -26,7 +26,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
   private static final int FETCHED = 1_000;
   private static final int MOST_GROUPS = 1_000_000;
 
-  /** Hands over everything; returns the statement that it took. */
+  /** Passes on all rows; returns the statement that was run. */
   String read(SelectedRows selection) throws SQLException {
     List<Column> all = columns(selection);
     List<Integer> wanted = headed(all.stream().map(Column::name).toList());
@@ -101,7 +101,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     }
   }
 
-  /** A number; text that a column of numbers holds all the same is refused. */
+  /** Reads a number; text in a column of numbers is refused. */
   private @Nullable Double number(ResultSet results, int column, String name) throws SQLException {
     String written = results.getString(column);
     if (written == null) {
@@ -203,12 +203,12 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     return all;
   }
 
-  /** Work with what a statement selects. */
+  /** An action with the result of a statement. */
   private interface Work {
     void with(Results results) throws SQLException;
   }
 
-  /** What a statement selects, until its time is over. */
+  /** Runs an action with the result of a statement, within its time limit. */
   private record Results(ResultSet row, AtomicBoolean over) {
     boolean next() throws SQLException {
       if (over.get()) {
@@ -226,7 +226,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     AtomicBoolean over = new AtomicBoolean();
     try (Statement statement = connection.createStatement()) {
       statement.setEscapeProcessing(false);
-      // The driver's own end is only for a cancelling that doesn't work.
+      // The driver's own time limit is used only if cancelling fails.
       statement.setQueryTimeout(database.timeout() + 1);
       statement.setFetchSize(FETCHED);
       Thread ending = new Thread(() -> endInTime(statement, over), "ending a statement in time");
@@ -254,7 +254,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
       over.set(true);
       cancel(statement);
     } catch (InterruptedException e) {
-      // It has ended.
+      // The statement has ended.
     }
   }
 
@@ -262,7 +262,7 @@ record SqlRows(Connection connection, Database database, RowHandler rows) {
     try {
       statement.cancel();
     } catch (SQLException e) {
-      // It has ended, or can't be cancelled: the program ends all the same.
+      // The statement has ended or can't be cancelled; the program ends anyway.
     }
   }
 

@@ -32,7 +32,7 @@ import javax.sql.DataSource;
  * empty one and NULL are missing.
  */
 public final class SqlSource extends RowSource {
-  /** So many seconds a stalled network has beyond what a statement has. */
+  /** Additional seconds for a stalled network beyond the limit of a statement. */
   private static final int GRACE = 5;
 
   private final Database database;
@@ -133,7 +133,7 @@ public final class SqlSource extends RowSource {
     }
   }
 
-  /** A driver may wait for an answer that never comes; nobody else has to. */
+  /** A driver may wait for an answer that never comes; the program doesn't. */
   private Connection connected() throws SQLException {
     FutureTask<Connection> made = new FutureTask<>(connecting::connect);
     Thread thread = new Thread(made, "connecting to a database");
@@ -166,7 +166,7 @@ public final class SqlSource extends RowSource {
     try {
       connection.setNetworkTimeout(Runnable::run, 1_000 * (database.timeout() + GRACE));
     } catch (SQLException | UnsupportedOperationException e) {
-      // Those that are part of this program have no network.
+      // Embedded databases have no network.
     }
   }
 
@@ -187,7 +187,7 @@ public final class SqlSource extends RowSource {
     try {
       connection.setReadOnly(true);
     } catch (SQLException e) {
-      // Some drivers want it said when a connection is opened, as was done.
+      // Some drivers accept this only when a connection is opened, as was done.
     }
     connection.setAutoCommit(false);
     for (String first : dialect.begins()) {
@@ -197,7 +197,7 @@ public final class SqlSource extends RowSource {
     }
   }
 
-  /** What a driver says, without what must not be seen. */
+  /** The message of a driver without secrets. */
   private DataException trouble(SQLException e) {
     String said = String.valueOf(e.getMessage()).strip().lines().findFirst().orElse("");
     for (String hidden : new String[] {secret, database.url()}) {
@@ -225,7 +225,7 @@ public final class SqlSource extends RowSource {
         from, relation.table() ? dialect.place(connection, from) : "", dialect, quoting);
   }
 
-  /** The one of this name: as it is written, else but for case. */
+  /** The relation of this name, exactly or without regard to case. */
   private static Relation relation(DatabaseMetaData known, String wanted) throws SQLException {
     List<Relation> all = new ArrayList<>();
     try (ResultSet tables = known.getTables(null, null, "%", null)) {

@@ -55,7 +55,7 @@ final class UrlOptions {
   private UrlOptions() {}
 
   /**
-   * Holds a URL against the list.
+   * Checks a URL against the list.
    *
    * @throws IllegalArgumentException if it has an option that isn't allowed; the value isn't told
    */

@@ -61,7 +61,7 @@ public record Assessed(AssessQuestion asked, List<AssessedRate> lines) implement
     }
 
     /**
-     * Whether tests that reject are wrong here.
+     * Whether the null is true here, so that rejecting is an error.
      *
      * @return whether there is one rate, the null value, or two that are equal
      */

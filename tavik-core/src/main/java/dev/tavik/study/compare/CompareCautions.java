@@ -104,7 +104,7 @@ final class CompareCautions {
             SampleCautions.comparisonRejectsTooOften(test, pooled, size, settings.alpha()));
       }
     } catch (NotApplicableException e) {
-      // Its pairs can't be gone through.
+      // Its pairs can't be enumerated.
     }
   }
 

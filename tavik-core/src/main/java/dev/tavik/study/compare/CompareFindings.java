@@ -323,7 +323,7 @@ final class CompareFindings {
     return intervals;
   }
 
-  /** Where an interval of the difference lies by a margin that nothing is to be shown of. */
+  /** Whether the interval of the difference lies within a margin that is given for comparison. */
   static List<Finding> margin(ComparisonClaim claim, Interval interval) {
     Double margin = claim.largest();
     if (margin == null

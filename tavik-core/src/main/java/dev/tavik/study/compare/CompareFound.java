@@ -14,7 +14,10 @@ import dev.tavik.study.parts.VerdictBasis;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** What the methods made of two proportions; verdict, cautions and findings are read off it. */
+/**
+ * The results of all methods for two proportions; verdict, cautions and findings are derived from
+ * it.
+ */
 record CompareFound(
     CompareQuestion question, Made made, List<Interval> intervals, VerdictBasis preference) {
 

@@ -33,7 +33,7 @@ final class CompareGroupsAnalysis {
     List<List<Caution>> cautions = pairs.stream().map(CompareCautions::of).toList();
     List<Caution> common = cautions.isEmpty() ? List.of() : DataCautions.common(cautions);
     BayesianDetail extent = BayesianDetail.of(pairs.size());
-    // Pairs don't depend on one another; their order stays.
+    // Pairs are independent of each other; their order is kept.
     List<Answer> answers =
         IntStream.range(0, pairs.size())
             .parallel()

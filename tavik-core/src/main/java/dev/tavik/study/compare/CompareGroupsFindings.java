@@ -206,7 +206,7 @@ final class CompareGroupsFindings {
     return sheet;
   }
 
-  /** The quantities of the intervals that were asked for; the difference unless any were. */
+  /** The quantities of the chosen intervals; the difference if none were chosen. */
   private Set<Estimand> quantities() {
     Set<Estimand> asked = new LinkedHashSet<>();
     boolean chosen = !settings.intervals().equals(CompareSettings.usual().intervals());

@@ -38,7 +38,10 @@ public record CompareGroupsQuestion(
   /** The largest number of groups. */
   public static final int MOST_GROUPS = 1000;
 
-  /** So many groups make 4,950 pairs; of more, only the overall test is made without a baseline. */
+  /**
+   * Largest number of groups for all pairs, 4,950; with more and no baseline only the overall test
+   * is made.
+   */
   public static final int MOST_PAIRED = 100;
 
   /**
@@ -70,7 +73,7 @@ public record CompareGroupsQuestion(
   }
 
   /**
-   * A question about all pairs of several groups.
+   * Creates a question about all pairs of several groups.
    *
    * @param groups the groups, at least three
    * @param settings the settings
@@ -92,7 +95,7 @@ public record CompareGroupsQuestion(
   }
 
   /**
-   * Each other group against one.
+   * Returns a copy that compares every other group with one.
    *
    * @param name the baseline's name
    * @return the question
@@ -103,7 +106,7 @@ public record CompareGroupsQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name

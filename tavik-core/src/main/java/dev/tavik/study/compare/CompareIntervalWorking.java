@@ -83,7 +83,7 @@ final class CompareIntervalWorking {
     return workings;
   }
 
-  /** With two trials added a group would pass the largest tally that can be written down. */
+  /** Adding two trials would exceed the largest tally. */
   private static boolean tooLarge(ComparisonInterval method, NamedTally first, NamedTally second) {
     return method == DifferenceInterval.AGRESTI_CAFFO
         && Math.max(first.tally().trials(), second.tally().trials()) > Tally.MAX_TRIALS - 2;

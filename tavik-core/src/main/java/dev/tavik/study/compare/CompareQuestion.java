@@ -12,8 +12,8 @@ import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Do two independent proportions differ, and by how much? Whatever is said is about the first
- * against the second.
+ * Do two independent proportions differ, and by how much? All results compare the first with the
+ * second.
  *
  * @param label the analyst's name for the question, empty for none
  * @param first the first group
@@ -31,8 +31,8 @@ public record CompareQuestion(
         CompareQuestion, CompareSettings, TwoProportionTest, ComparisonInterval> {
 
   /**
-   * A question with the usual settings, as {@link CompareSettings#usual} says; the groups are
-   * called First and Second.
+   * Creates a question with the default settings, as {@link CompareSettings#usual} says; the groups
+   * are called First and Second.
    *
    * @param first the first group's successes and trials
    * @param second the second group's
@@ -54,7 +54,7 @@ public record CompareQuestion(
   }
 
   /**
-   * A question about named groups.
+   * Creates a question about named groups.
    *
    * @param first the first group
    * @param second the second group
@@ -66,7 +66,7 @@ public record CompareQuestion(
   }
 
   /**
-   * With names for both groups.
+   * Returns a copy with names for both groups.
    *
    * @param firstName such as {@code North kiln}
    * @param secondName such as {@code South kiln}
@@ -82,7 +82,7 @@ public record CompareQuestion(
   }
 
   /**
-   * With a name for the question.
+   * Returns a copy with a name for the question.
    *
    * @param name such as {@code Cracked tiles}
    * @return the question
@@ -92,7 +92,7 @@ public record CompareQuestion(
   }
 
   /**
-   * With a note of where the counts came from.
+   * Returns a copy with the provenance of the counts.
    *
    * @param source the source; null for none
    * @return the question
@@ -102,7 +102,7 @@ public record CompareQuestion(
   }
 
   /**
-   * With another direction.
+   * Returns a copy with another alternative.
    *
    * @param alternative the direction, of the first group against the second
    * @return the question
@@ -112,7 +112,7 @@ public record CompareQuestion(
   }
 
   /**
-   * With another null difference.
+   * Returns a copy with another null difference.
    *
    * @param difference the null value of first minus second, strictly between -1 and 1
    * @return the question
@@ -123,7 +123,8 @@ public record CompareQuestion(
   }
 
   /**
-   * To show that the first group isn't worse than the second by a margin or more.
+   * Returns a copy that is to show that the first group isn't worse than the second by a margin or
+   * more.
    *
    * @param margin the margin, strictly between 0 and 1
    * @param alternative greater where a high rate is good, less where a low one is
@@ -136,7 +137,7 @@ public record CompareQuestion(
   }
 
   /**
-   * To show that both groups are within a margin of one another.
+   * Returns a copy that is to show that both groups are within a margin of one another.
    *
    * @param margin the margin, strictly between 0 and 1
    * @return the question
@@ -147,7 +148,7 @@ public record CompareQuestion(
   }
 
   /**
-   * With the Bayesian view beside.
+   * Returns a copy with the Bayesian view.
    *
    * @param view the prior and the region of the difference
    * @return the question

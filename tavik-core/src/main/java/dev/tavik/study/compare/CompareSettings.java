@@ -133,7 +133,7 @@ public record CompareSettings(
   }
 
   /**
-   * With another direction.
+   * Returns a copy with another alternative.
    *
    * @param alternative the direction, of the first group against the second
    * @return the settings
@@ -143,7 +143,7 @@ public record CompareSettings(
   }
 
   /**
-   * With another null difference.
+   * Returns a copy with another null difference.
    *
    * @param difference the null value of the first proportion minus the second, strictly between -1
    *     and 1
@@ -159,7 +159,7 @@ public record CompareSettings(
   }
 
   /**
-   * With a margin that a significant difference is held against.
+   * Returns a copy with a margin that a significant difference is compared with.
    *
    * @param value the largest difference without practical meaning, strictly between 0 and 1
    * @return the settings
@@ -170,7 +170,8 @@ public record CompareSettings(
   }
 
   /**
-   * To show that the first group isn't worse than the second by a margin or more.
+   * Returns a copy that is to show that the first group isn't worse than the second by a margin or
+   * more.
    *
    * @param value the margin, strictly between 0 and 1
    * @param alternative greater where a high rate is good, less where a low one is
@@ -183,7 +184,7 @@ public record CompareSettings(
   }
 
   /**
-   * To show that both groups are within a margin of one another.
+   * Returns a copy that is to show that both groups are within a margin of one another.
    *
    * @param value the margin, strictly between 0 and 1
    * @return the settings
@@ -194,7 +195,7 @@ public record CompareSettings(
   }
 
   /**
-   * With the Bayesian view beside.
+   * Returns a copy with the Bayesian view.
    *
    * @param view the prior and the region of the difference; null for none
    * @return the settings

@@ -155,7 +155,7 @@ final class SurveyCompareAnalysis {
         preference(tests, intervals));
   }
 
-  /** The usual test; where there is no variance one that says nothing. */
+  /** The default test; without variance a result without a statistic. */
   private TestResult standIn(DesignedComparison compared, List<DirectedTest> oneSided) {
     try {
       return test(SurveyComparisonTest.T_DIFFERENCE, compared, oneSided);

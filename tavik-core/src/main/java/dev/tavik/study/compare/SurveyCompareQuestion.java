@@ -43,7 +43,7 @@ public record SurveyCompareQuestion(
     implements Question,
         InferenceSettings<SurveyCompareQuestion, SurveyComparisonTest, SurveyComparisonInterval> {
 
-  /** So many groups make 4,950 pairs. */
+  /** Largest number of groups, which make 4,950 pairs. */
   public static final int MOST_GROUPS = 100;
 
   /**

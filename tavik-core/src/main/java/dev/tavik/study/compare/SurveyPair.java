@@ -12,7 +12,7 @@ import dev.tavik.survey.DesignedComparison;
 import java.util.List;
 
 /**
- * What the methods made of two groups of a designed sample.
+ * The results of all methods for two groups of a designed sample.
  *
  * @param one the name of the first
  * @param two the name of the second

@@ -26,7 +26,7 @@ public record AgreementQuestion(
     implements Question {
 
   /**
-   * A question with the usual settings.
+   * Creates a question with the default settings.
    *
    * @param first what classified in the rows
    * @param second what classified in the columns
@@ -38,7 +38,7 @@ public record AgreementQuestion(
   }
 
   /**
-   * With other settings.
+   * Returns a copy with other settings.
    *
    * @param changed the settings
    * @return the question
@@ -48,7 +48,7 @@ public record AgreementQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name

@@ -1,6 +1,6 @@
 package dev.tavik.study.cross;
 
-/** What may be shown of every cell of a table beside its count. */
+/** The figures that may be shown for every cell of a table beside its count. */
 public enum CellTable {
   /** The share of the cell in its row. */
   ROW_PERCENTS("row-percents", "Percent of the row"),
@@ -8,7 +8,7 @@ public enum CellTable {
   COLUMN_PERCENTS("column-percents", "Percent of the column"),
   /** The share of the cell in all units. */
   TOTAL_PERCENTS("total-percents", "Percent of all"),
-  /** The count that independence leads to expect. */
+  /** The expected count under independence. */
   EXPECTED("expected", "Expected if rows and columns are independent"),
   /** The adjusted residuals. */
   RESIDUALS("residuals", "Adjusted residuals, standard normal under the null; * stands out"),
@@ -26,7 +26,7 @@ public enum CellTable {
   }
 
   /**
-   * The word for it.
+   * The id.
    *
    * @return such as {@code row-percents}
    */
@@ -35,7 +35,7 @@ public enum CellTable {
   }
 
   /**
-   * What stands above it.
+   * The heading.
    *
    * @return a heading
    */

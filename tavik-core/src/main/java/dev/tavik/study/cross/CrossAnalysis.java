@@ -290,8 +290,8 @@ final class CrossAnalysis {
   private record Place(int row, int column, double size) {}
 
   /**
-   * From the largest departure down; in a table of two by two all are alike, and the first cell
-   * leads.
+   * Sorted from the largest departure down; in a two-by-two table all are equal, and the first cell
+   * comes first.
    */
   private List<Place> places() {
     List<Place> places = new ArrayList<>();
@@ -307,7 +307,7 @@ final class CrossAnalysis {
     return places;
   }
 
-  /** In a table of two by two all cells depart alike; one says it. */
+  /** In a two-by-two table all cells depart equally; one is named. */
   private String whereItIs() {
     if (table.twoByTwo()) {
       return departure(places().get(0));

@@ -19,7 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** The Bayesian view of a table: a factor for each way in which its counts may have come. */
+/** The Bayesian view of a table: a Bayes factor for each sampling plan. */
 final class CrossBelief {
   private CrossBelief() {}
 

@@ -44,7 +44,7 @@ public record CrossQuestion(
   }
 
   /**
-   * A question with the usual settings.
+   * Creates a question with the default settings.
    *
    * @param table the counts
    * @return the question
@@ -54,7 +54,7 @@ public record CrossQuestion(
   }
 
   /**
-   * With other settings.
+   * Returns a copy with other settings.
    *
    * @param changed the settings
    * @return the question
@@ -78,7 +78,7 @@ public record CrossQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 /**
  * Whether a test of a table could have rejected: Pearson's at the largest statistic that so many
  * units can have, N (min(r, c) - 1), Fisher's of two rows and columns at both ends of its margins.
- * Any other test is taken to be able to.
+ * Any other test is assumed to be able to.
  */
 record CrossReach(CrossTable table, TestResult test, CrossSettings settings) {
   boolean possible() {

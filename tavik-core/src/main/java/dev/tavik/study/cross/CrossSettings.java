@@ -47,11 +47,11 @@ public record CrossSettings(
     }
   }
 
-  /** Whether each two rows are compared with each other. */
+  /** Whether pairs of rows are compared. */
   public enum RowPairs {
     /** They are. */
     COMPARED,
-    /** They are not. */
+    /** Pairs of rows are not compared. */
     LEFT
   }
 
@@ -105,7 +105,7 @@ public record CrossSettings(
   }
 
   /**
-   * With another significance level.
+   * Returns a copy with another significance level.
    *
    * @param value the significance level, strictly between 0 and 1
    * @return the settings
@@ -116,7 +116,7 @@ public record CrossSettings(
   }
 
   /**
-   * With a confidence level of its own.
+   * Returns a copy with its own confidence level.
    *
    * @param value the confidence level, strictly between 0 and 1
    * @return the settings
@@ -127,7 +127,7 @@ public record CrossSettings(
   }
 
   /**
-   * With these tests only.
+   * Returns a copy with these tests only.
    *
    * @param methods the tests; none for the usual ones
    * @return the settings
@@ -137,7 +137,7 @@ public record CrossSettings(
   }
 
   /**
-   * With ordered levels.
+   * Returns a copy with ordered levels.
    *
    * @param which the classifications whose order means something
    * @return the settings
@@ -147,7 +147,7 @@ public record CrossSettings(
   }
 
   /**
-   * With scores of ordered levels, or another budget.
+   * Returns a copy with scores of ordered levels or another budget.
    *
    * @param changed the options of the tests
    * @return the settings
@@ -157,7 +157,7 @@ public record CrossSettings(
   }
 
   /**
-   * With these tables of cells beside the counts.
+   * Returns a copy that shows these tables of cells beside the counts.
    *
    * @param tables what to show; may be none
    * @return the settings
@@ -167,7 +167,7 @@ public record CrossSettings(
   }
 
   /**
-   * With each two rows compared, or not.
+   * Returns a copy that compares each two rows, or doesn't.
    *
    * @param choice whether they are
    * @return the settings
@@ -177,7 +177,7 @@ public record CrossSettings(
   }
 
   /**
-   * With the Bayesian view beside.
+   * Returns a copy with the Bayesian view.
    *
    * @param view the sampling plan and the prior; null for none
    * @return the settings

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What the order of a table's levels allows to ask. Two levels count as ordered as soon as the
- * other classification is.
+ * The tests that the order of a table's levels allows. Two levels count as ordered if the other
+ * classification is ordered.
  */
 record LevelOrder(CrossTable table, Ordered ordered) {
   private boolean rows() {

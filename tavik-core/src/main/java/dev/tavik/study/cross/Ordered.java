@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.say;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
-/** Which classifications of a table have levels in an order that means something. */
+/** Which classifications of a table have ordered levels. */
 public enum Ordered {
   /** Neither; the levels are names. */
   NONE("none"),
@@ -23,7 +23,7 @@ public enum Ordered {
   }
 
   /**
-   * By its word.
+   * Returns the constant with an id.
    *
    * @param word rows, columns, both or none
    * @return the constant
@@ -43,7 +43,7 @@ public enum Ordered {
   }
 
   /**
-   * The word for it.
+   * The id.
    *
    * @return such as {@code rows}
    */

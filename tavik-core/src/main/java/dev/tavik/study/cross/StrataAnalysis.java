@@ -180,8 +180,8 @@ final class StrataAnalysis {
   }
 
   /**
-   * The counts that can go either way, summed over strata, should be at least five from what is
-   * expected (Mantel and Fleiss 1980, American Journal of Epidemiology 112, 129-134).
+   * The counts that can go either way, summed over strata, should be at least five away from the
+   * expected count (Mantel and Fleiss 1980, American Journal of Epidemiology 112, 129-134).
    */
   private Condition enough() {
     double expected = 0;

@@ -38,7 +38,7 @@ public record StrataQuestion(
   }
 
   /**
-   * A question with the usual settings.
+   * Creates a question with the default settings.
    *
    * @param tables the comparison in each stratum
    * @return the question
@@ -48,7 +48,7 @@ public record StrataQuestion(
   }
 
   /**
-   * With other settings.
+   * Returns a copy with other settings.
    *
    * @param changed the settings
    * @return the question
@@ -58,7 +58,7 @@ public record StrataQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name

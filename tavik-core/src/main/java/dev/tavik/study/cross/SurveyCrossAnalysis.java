@@ -293,7 +293,7 @@ final class SurveyCrossAnalysis {
     return cautions;
   }
 
-  /** The cell with the fewest rows, but some. */
+  /** The non-empty cell with the fewest rows. */
   private int[] least() {
     int[] least = {0, 0};
     long fewest = Long.MAX_VALUE;

@@ -176,7 +176,7 @@ final class MatchedAnalysis {
     return pairs;
   }
 
-  /** Units that are not alike in all judgements, the only ones that tell these apart. */
+  /** Units whose judgements are not all equal; only these distinguish the judgements. */
   private long telling() {
     List<Long> bySuccesses = tallies.bySuccesses();
     return tallies.units() - bySuccesses.get(0) - bySuccesses.get(bySuccesses.size() - 1);

@@ -19,7 +19,7 @@ public record MatchedQuestion(
     implements Question {
 
   /**
-   * A question at alpha 0.05.
+   * Creates a question at alpha 0.05.
    *
    * @param tallies the judgements
    * @return the question
@@ -29,7 +29,7 @@ public record MatchedQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name

@@ -47,7 +47,7 @@ public record PairedQuestion(
   }
 
   /**
-   * A question with the usual settings.
+   * Creates a question with the default settings.
    *
    * @param first the name of the first judgement
    * @param second the name of the second judgement
@@ -85,7 +85,7 @@ public record PairedQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name
@@ -95,7 +95,7 @@ public record PairedQuestion(
   }
 
   /**
-   * Asks about one direction.
+   * Returns a copy with another alternative.
    *
    * @param alternative which way the first differs from the second
    * @return another question

@@ -48,7 +48,7 @@ public record PairedSettings(
   }
 
   /**
-   * With another direction.
+   * Returns a copy with another alternative.
    *
    * @param direction of the first against the second
    * @return the settings

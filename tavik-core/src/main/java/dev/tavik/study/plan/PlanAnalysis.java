@@ -27,12 +27,12 @@ import org.jspecify.annotations.Nullable;
 
 /** Works out every combination of a plan. */
 record PlanAnalysis(PlanQuestion asked) {
-  /** By how much a true alpha may be above the one that was asked for. */
+  /** Factor by which a true alpha may exceed the chosen one. */
   private static final double TOLERATED = 1.1;
 
   private static final double[] VARIED = {0.75, 0.9, 1.1, 1.25};
 
-  /** What the exact plans beside those by the normal distribution may take together. */
+  /** Time limit in seconds for all exact plans beside those by the normal distribution. */
   private static final double UNASKED_SECONDS = 2;
 
   Answer answer() {
@@ -70,7 +70,7 @@ record PlanAnalysis(PlanQuestion asked) {
       effect = stated.from(description.statedFrom());
       description.requireEffect(effect);
     } catch (IllegalArgumentException e) {
-      // One of many combinations that makes no sense costs its line, the only one the plan.
+      // An impossible combination among many costs only its line; the only one is refused.
       if (asked.designs().size() * asked.effects().size() == 1) {
         throw e;
       }
@@ -166,7 +166,7 @@ record PlanAnalysis(PlanQuestion asked) {
         return solved(exact, plan.effect(), size);
       }
     } catch (NotApplicableException | IllegalArgumentException | ArithmeticException e) {
-      // Too long to be searched unasked: then the exact power of the same number.
+      // Too slow to be searched unasked: the exact power of the same number is computed instead.
     }
     try {
       return given(exact, plan.effect(), plan.sizes());
@@ -196,7 +196,7 @@ record PlanAnalysis(PlanQuestion asked) {
     return varied;
   }
 
-  /** Nothing where rates so far away don't exist, or would take too long. */
+  /** Empty if such rates don't exist or would take too long. */
   private static Optional<Varied> tried(
       PowerDesign design, Effect stated, @Nullable Double wanted, Plan plan, double factor) {
     try {

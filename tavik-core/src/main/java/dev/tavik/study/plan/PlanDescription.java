@@ -22,9 +22,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Everything that readers, machines and pictures are told of a plan and that differs between the
- * kinds of plans: what its parameters are called, how an effect is stated and varied, and the
- * sentence for a protocol. Each kind is one class.
+ * Everything about a plan that differs between the kinds of plans: what its parameters are called,
+ * how an effect is stated and varied, and the sentence for a protocol. Each kind is one class.
  */
 public abstract class PlanDescription {
   /** Points of a curve: enough to show how exact power swings, and fewer where it takes long. */
@@ -44,7 +43,7 @@ public abstract class PlanDescription {
   }
 
   /**
-   * The words that differ.
+   * The words in which kinds of plans differ.
    *
    * @param kind the word after {@code plan} on the command line
    * @param effect the heading of the column of effects; empty where the design says it all
@@ -60,10 +59,10 @@ public abstract class PlanDescription {
     }
   }
 
-  /** A value with the heading of its column. */
+  /** A value and the heading of its column. */
   record Told(String heading, Value value) {}
 
-  /** The same plan where the truth is a bit different; the base is null where it stays. */
+  /** The plan under a slightly different truth; the base is null if it is unchanged. */
   record Variation(PowerDesign design, @Nullable Double base, double effect) {}
 
   /**
@@ -111,7 +110,7 @@ public abstract class PlanDescription {
   /** The parameters that only this kind has, for machines. */
   abstract Value.Fields parameters();
 
-  /** What the test is to find, as the end of a sentence. */
+  /** The purpose of the test, as the end of a sentence. */
   abstract String purpose(Plan plan);
 
   final Names names() {
@@ -187,7 +186,7 @@ public abstract class PlanDescription {
     return design.alternative() == Alternative.TWO_SIDED ? "two-sided" : "one-sided";
   }
 
-  /** What a Bayes factor is to reach, where that is planned in place of a test. */
+  /** The threshold of a Bayes factor, if one is planned in place of a test. */
   Optional<Double> threshold() {
     return Optional.empty();
   }
@@ -248,7 +247,7 @@ public abstract class PlanDescription {
   }
 
   /**
-   * The plan where the truth is a bit different, by a factor; empty where nothing can be varied.
+   * The plan under a truth that differs by a factor; empty if nothing can be varied.
    *
    * @throws IllegalArgumentException if there are no such rates
    */
@@ -257,19 +256,19 @@ public abstract class PlanDescription {
     return Optional.of(new Variation(design, null, other));
   }
 
-  /** A base scaled, near 1 what it lacks: 99% is varied as 1% is. */
+  /** Scales a base rate; above one half its complement is scaled, so that 99% varies as 1% does. */
   static double scaled(double base, double factor) {
     return decimal(base <= 0.5 ? base * factor : 1 - (1 - base) * factor);
   }
 
-  /** From another base, a rate that was stated as such keeps its distance. */
+  /** With another base, a rate that was stated as such keeps its difference from it. */
   static double again(Effect stated, double base, double effect, double otherBase) {
     boolean rate = stated.measure() == Effect.Measure.PROPORTION;
     Effect.Measure distance = Effect.Measure.DIFFERENCE;
     return (rate ? new Effect(distance, decimal(effect - base)) : stated).from(otherBase);
   }
 
-  /** Without the noise of the last places. */
+  /** Rounds away the noise of the last digits. */
   static double decimal(double value) {
     return Double.parseDouble(Figures.significant(value, 12));
   }

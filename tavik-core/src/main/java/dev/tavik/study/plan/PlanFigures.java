@@ -7,7 +7,7 @@ import dev.tavik.study.plan.Plans.Plan;
 import dev.tavik.study.plan.Plans.PlanLine;
 import org.jspecify.annotations.Nullable;
 
-/** What machines see of the lines of a plan. */
+/** The figures of a plan's lines, for programs. */
 final class PlanFigures {
   private PlanFigures() {}
 

@@ -36,7 +36,7 @@ public record PlanQuestion(
     PlanWords words,
     List<Caution> cautions)
     implements Question {
-  /** So many lines an answer has at most. */
+  /** Maximum number of lines in an answer. */
   public static final int MOST_LINES = 10_000;
 
   /**
@@ -92,7 +92,7 @@ public record PlanQuestion(
   }
 
   /**
-   * How many observations find some effects with some powers?
+   * Asks for the number of observations for given effects and powers.
    *
    * @param design the design
    * @param effects what is expected, at least one
@@ -106,7 +106,7 @@ public record PlanQuestion(
   }
 
   /**
-   * How much power do some sizes have for some effects?
+   * Asks for the power of given sizes for given effects.
    *
    * @param design the design
    * @param effects what is expected, at least one
@@ -119,7 +119,7 @@ public record PlanQuestion(
   }
 
   /**
-   * Which effects do some sizes find with some powers?
+   * Asks for the effects that given sizes detect with given powers.
    *
    * @param design the design
    * @param powers the chances to find them, at least one
@@ -145,7 +145,7 @@ public record PlanQuestion(
   }
 
   /**
-   * The question with other words.
+   * Returns a copy that is worded differently.
    *
    * @param other how the plan is worded
    * @return the question
@@ -171,7 +171,7 @@ public record PlanQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name

@@ -17,7 +17,9 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
-/** What readers see of a plan: the lines, sentences for a protocol, what if the truth differed. */
+/**
+ * The text of a plan: its lines, sentences for a protocol, and the results under a different truth.
+ */
 final class PlanReading {
   private static final int MOST_SENTENCES = 3;
 

@@ -79,7 +79,8 @@ record PlanSentences(PlanWords words) {
   }
 
   /**
-   * The same where the exact plan leads: of less than one the normal distribution knows nothing.
+   * The sentence if the exact plan leads, because the normal distribution fails below one expected
+   * count.
    */
   String led(PlanDescription exactly, Plan exact, Plan plan) {
     return exactly.sentence(sizes(exact.sizes()), exact)

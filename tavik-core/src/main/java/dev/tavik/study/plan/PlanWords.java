@@ -4,7 +4,7 @@ import dev.tavik.result.Figures;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How a plan is worded, and what is needed to get its observations.
+ * The words of a plan, and the response rate of those invited.
  *
  * @param units what is observed, such as tiles
  * @param group what each group comes from, such as kiln; empty for none
@@ -43,7 +43,7 @@ public record PlanWords(String units, String group, @Nullable Double response) {
    * @return how many to invite
    */
   public long invited(long n) {
-    // 400 answers of 40 % are 1,000 invitations, whatever the last bit of the division says.
+    // 400 answers at 40 % are 1,000 invitations, regardless of rounding in the division.
     return response == null ? n : (long) Math.ceil(n / response * (1 - 1e-15));
   }
 }

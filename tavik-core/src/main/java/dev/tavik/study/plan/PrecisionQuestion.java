@@ -26,8 +26,9 @@ import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Asks before data: how many observations for an interval so narrow, or how narrow an interval of
- * so many? Of half-widths and sizes exactly one list is empty, and that is solved for.
+ * Asks before there are data: how many observations make an interval of a given half-width, or how
+ * wide is an interval of a given size? Exactly one of the lists of half-widths and sizes is empty
+ * and is solved for.
  *
  * @param label the analyst's name for it, empty for none
  * @param kind what is planned: rate or compare
@@ -91,7 +92,7 @@ public record PrecisionQuestion(
   }
 
   /**
-   * Asks how many observations make intervals so narrow.
+   * Asks for the number of observations for given half-widths.
    *
    * @param intervals the intervals and the rates expected, all of one kind
    * @param halfWidths half the lengths that are wanted, each strictly between 0 and 1
@@ -104,7 +105,7 @@ public record PrecisionQuestion(
   }
 
   /**
-   * Asks how narrow intervals of so many observations are.
+   * Asks for the half-widths of intervals of given sizes.
    *
    * @param intervals the intervals and the rates expected, all of one kind
    * @param sizes the sizes of the first group
@@ -124,7 +125,7 @@ public record PrecisionQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name
@@ -172,7 +173,7 @@ public record PrecisionQuestion(
         sentence(interval, planned));
   }
 
-  /** The half-width if rates were different. */
+  /** The half-width under different rates. */
   private static List<Precisions.Varied> varied(Precision interval, Sizes planned) {
     List<Precisions.Varied> varied = new ArrayList<>();
     for (double factor : VARIED) {

@@ -69,7 +69,7 @@ public record Precisions(PrecisionQuestion asked, List<PlannedPrecision> lines) 
   }
 
   /**
-   * The same number under another rate.
+   * The half-width of the same size under another rate.
    *
    * @param rate the rate, or the base rate
    * @param halfWidth half the length of the interval then

@@ -55,7 +55,7 @@ public record RateByGroupQuestion(
   }
 
   /**
-   * A question about several groups.
+   * Creates a question about several groups.
    *
    * @param groups a tally for each group, in the order in which answers are wanted
    * @param settings the settings
@@ -67,7 +67,7 @@ public record RateByGroupQuestion(
   }
 
   /**
-   * With a name for the rate.
+   * Returns a copy with a name for the rate.
    *
    * @param name the analyst's name for it
    * @return the question

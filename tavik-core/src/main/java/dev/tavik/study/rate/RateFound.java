@@ -13,7 +13,7 @@ import dev.tavik.study.parts.VerdictBasis;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** What the methods made of a rate; verdict, cautions and findings are read off it. */
+/** The results of all methods for a rate; verdict, cautions and findings are derived from it. */
 record RateFound(
     RateQuestion question,
     List<TestResult> tests,

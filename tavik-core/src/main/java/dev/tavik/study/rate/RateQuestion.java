@@ -46,7 +46,7 @@ public record RateQuestion(
   }
 
   /**
-   * A question with the usual settings, as {@link RateSettings#against} says.
+   * Creates a question with the default settings, as {@link RateSettings#against} says.
    *
    * @param tally successes and trials
    * @param against the null value, strictly between 0 and 1
@@ -58,7 +58,7 @@ public record RateQuestion(
   }
 
   /**
-   * A question with settings made before.
+   * Creates a question with given settings.
    *
    * @param tally successes and trials
    * @param settings the settings
@@ -69,7 +69,7 @@ public record RateQuestion(
   }
 
   /**
-   * With a name for the rate.
+   * Returns a copy with a name for the rate.
    *
    * @param name the analyst's name for it, such as {@code North kiln cracks}
    * @return the question
@@ -79,8 +79,8 @@ public record RateQuestion(
   }
 
   /**
-   * Followed observation by observation; the Bayesian view is shown, with a uniform prior unless
-   * another was chosen.
+   * Returns a copy that follows the evidence observation by observation; the Bayesian view is
+   * shown, with a uniform prior unless another was chosen.
    *
    * @param order the outcomes in their order
    * @return the question
@@ -92,7 +92,7 @@ public record RateQuestion(
   }
 
   /**
-   * With a note of where the counts came from.
+   * Returns a copy with the provenance of the counts.
    *
    * @param source the source
    * @return the question
@@ -102,7 +102,7 @@ public record RateQuestion(
   }
 
   /**
-   * With another direction.
+   * Returns a copy with another alternative.
    *
    * @param alternative the direction
    * @return the question
@@ -112,7 +112,7 @@ public record RateQuestion(
   }
 
   /**
-   * About a finite lot, from which the trials were drawn without replacement.
+   * Returns a copy about a finite lot, from which the trials were drawn without replacement.
    *
    * @param units how many units the lot has, more than the trials, at most 10¹²
    * @return the question
@@ -122,7 +122,7 @@ public record RateQuestion(
   }
 
   /**
-   * With the Bayesian view beside.
+   * Returns a copy with the Bayesian view.
    *
    * @param view the prior and the region
    * @return the question

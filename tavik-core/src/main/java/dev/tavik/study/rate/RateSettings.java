@@ -121,7 +121,7 @@ public record RateSettings(
   }
 
   /**
-   * With another direction.
+   * Returns a copy with another alternative.
    *
    * @param alternative the direction
    * @return the settings
@@ -131,7 +131,7 @@ public record RateSettings(
   }
 
   /**
-   * For a sample drawn without replacement from a finite lot.
+   * Returns a copy for a sample drawn without replacement from a finite lot.
    *
    * @param units how many units the lot has, more than the sample, at most 10¹²
    * @return the settings
@@ -142,7 +142,7 @@ public record RateSettings(
   }
 
   /**
-   * With the Bayesian view beside.
+   * Returns a copy with the Bayesian view.
    *
    * @param view the prior and the region
    * @return the settings

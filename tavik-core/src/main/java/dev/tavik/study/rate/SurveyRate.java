@@ -10,7 +10,7 @@ import dev.tavik.survey.DesignedProportion;
 import java.util.List;
 
 /**
- * What the methods made of one rate of a designed sample.
+ * The results of all methods for one rate of a designed sample.
  *
  * @param name whose rate it is
  * @param level the level of its group; empty without groups

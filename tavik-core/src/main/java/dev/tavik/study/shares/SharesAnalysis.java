@@ -193,7 +193,7 @@ final class SharesAnalysis {
     return cautions;
   }
 
-  /** A chi-square test of all shares and intervals of each may part ways. */
+  /** A caution if a chi-square test of all shares and the intervals of each disagree. */
   private void testAndIntervals(DecisionCautions decisions, List<Caution> cautions) {
     boolean rejects = test.rejects(settings.alpha());
     boolean outside = !outside().isEmpty();
@@ -256,7 +256,7 @@ final class SharesAnalysis {
     return largest;
   }
 
-  /** Whether nothing departs, but for rounding. */
+  /** Whether nothing departs except by rounding. */
   private boolean exactFit() {
     int category = largest();
     double share = (double) counts.counts().get(category) / counts.total();

@@ -37,7 +37,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Puts what was found about claimed shares together. */
 final class SharesFindings {
-  /** Smaller logarithms of p-values would push the table beyond the page. */
+  /** Logarithm of p below which the table would become too wide for the page. */
   private static final double LEAST = -999;
 
   private final SharesQuestion question;
@@ -151,7 +151,7 @@ final class SharesFindings {
     return Value.significant(value, 3);
   }
 
-  /** In the order in which they were asked for, those that were made all the same at the end. */
+  /** In the order in which they were chosen, with additional ones at the end. */
   private Tests tests(List<TestResult> tests, List<NotApplicable> refusals) {
     Set<Method> methods = new LinkedHashSet<>(settings.tests());
     refusals.stream()

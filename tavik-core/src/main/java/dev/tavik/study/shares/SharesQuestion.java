@@ -48,7 +48,7 @@ public record SharesQuestion(
   }
 
   /**
-   * A question with the usual settings.
+   * Creates a question with the default settings.
    *
    * @param counts the counts
    * @param claimed one share a category
@@ -60,7 +60,7 @@ public record SharesQuestion(
   }
 
   /**
-   * With a name for the question.
+   * Returns a copy with a name for the question.
    *
    * @param name such as {@code Glazes in a mixed box}
    * @return the question

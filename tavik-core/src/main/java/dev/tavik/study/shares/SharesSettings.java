@@ -48,7 +48,7 @@ public record SharesSettings(
   }
 
   /**
-   * With the Bayesian view beside.
+   * Returns a copy with the Bayesian view.
    *
    * @param before what is believed of the shares before the data, were they not as claimed
    * @return the settings

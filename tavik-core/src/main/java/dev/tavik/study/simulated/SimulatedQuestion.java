@@ -20,7 +20,7 @@ import java.util.List;
  */
 public record SimulatedQuestion(Question question, Draws draws, NullModel nullModel, Stop stop)
     implements Question {
-  /** What a world without a difference between two groups looks like. */
+  /** The model of two groups without a difference. */
   public enum NullModel {
     /** The outcomes are shuffled over the units; both margins are held. */
     SHUFFLE("shuffle"),
@@ -64,14 +64,14 @@ public record SimulatedQuestion(Question question, Draws draws, NullModel nullMo
 
   /** When drawing ends. */
   public enum Stop {
-    /** When all draws are made. */
+    /** Drawing ends after the given number of draws. */
     AFTER_ALL,
-    /** As soon as it is clear on which side of alpha the p-value lies. */
+    /** Drawing ends once it is clear on which side of alpha the p-value lies. */
     WHEN_CLEAR
   }
 
   /**
-   * All draws are made, groups are shuffled.
+   * Creates a question with a fixed number of draws and shuffled groups.
    *
    * @param question the question
    * @param draws how much is drawn

@@ -39,7 +39,9 @@ import java.util.function.Function;
 
 /** Draws the worlds that belong to an answer. */
 record SimulationAnalysis(SimulatedQuestion asked) {
-  /** An exact test that wasn't asked for may take so many seconds, else it has no formula here. */
+  /**
+   * Time limit in seconds for an exact test that wasn't asked for; beyond it no formula is shown.
+   */
   private static final double BRIEFLY = 0.5;
 
   /** Returns an answer with the simulated view beside it, and beside each of its parts. */

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 /**
- * A small letter for each group: in the cell of a group stand those of the groups whose share is
- * smaller. More groups than there are letters have none.
+ * A letter for each group: the cell of a group shows the letters of the groups whose share is
+ * smaller. If there are more groups than letters, there are none.
  */
 record Letters(List<String> groups) {
   private static final int MOST = 26;

@@ -238,7 +238,7 @@ final class SurveySweepAnalysis {
                   compared.get(one).get(other), Hypothesis.noDifference()));
           pairs.add(new int[] {one, other});
         } catch (NotApplicableException e) {
-          // A group without variance is not told from others.
+          // A group without variance can't be compared.
         }
       }
     }

@@ -34,10 +34,10 @@ public record SweepQuestion(
     Map<String, String> leftOut)
     implements Question {
 
-  /** The level of those who gave one of several answers. */
+  /** The level of units that gave one of several answers. */
   public static final String NAMED = "named";
 
-  /** The level of the others. */
+  /** The level of the other units. */
   public static final String NOT_NAMED = "not named";
 
   /**
@@ -57,7 +57,7 @@ public record SweepQuestion(
   }
 
   /**
-   * Asks of tables as they are.
+   * Creates a question about tables.
    *
    * @param group what the groups are
    * @param tables a table of each column, groups in rows, levels in columns
@@ -175,7 +175,7 @@ public record SweepQuestion(
   public enum Sorting {
     /** The largest Cramér's V first, corrected for the size of the table (Bergsma 2013). */
     STRENGTH,
-    /** As in the source. */
+    /** In the order of the source. */
     FILE;
 
     /** {@return the word by which it is chosen} */

@@ -32,7 +32,9 @@ record Swept(String name, CrossTable table, Answer answer, TestResult test) {
     return new Swept(name, table, AdjustedAnswer.of(answer, adjusted, alpha, columns), adjusted);
   }
 
-  /** The p-value; of a test by drawing that met nothing as extreme the least it can tell. */
+  /**
+   * The p-value; for a test by drawing without an equally extreme draw the smallest possible one.
+   */
   Value p() {
     return DrawnTest.atMost(test, table.rows().size() * table.columns().size())
         ? new Value.Words("<= " + Figures.pValue(test.log10PValue()))
@@ -48,7 +50,7 @@ record Swept(String name, CrossTable table, Answer answer, TestResult test) {
         .orElse(0.0);
   }
 
-  /** How many levels readers see: of an answer among several only that it was named. */
+  /** Number of levels that readers see: for one of several answers only that it was given. */
   int levelsShown() {
     List<String> levels = table.columns();
     return levels.equals(NAMED) ? 1 : levels.size();
@@ -93,7 +95,7 @@ record Swept(String name, CrossTable table, Answer answer, TestResult test) {
     return smaller;
   }
 
-  /** By the pooled z test where it is good enough, else by Fisher's. */
+  /** Uses the pooled z test if its approximation is adequate, else Fisher's test. */
   private TestResult compared(int one, int other, int level) {
     Tally first = Tally.of(count(one, level), base(one));
     Tally second = Tally.of(count(other, level), base(other));

@@ -81,7 +81,7 @@ public record TailQuestion(
   }
 
   /**
-   * The same question with a name, used in the answer.
+   * Returns a copy with a name, which the answer uses.
    *
    * @param name what is asked about
    * @return the question with that name
@@ -121,7 +121,7 @@ public record TailQuestion(
         .concluded(Verdict.of(found.conclusion()));
   }
 
-  /** Of counts the last that stays within the area, and the next, which goes beyond. */
+  /** For counts, the last value that stays within the area, and the next one, which exceeds it. */
   private void counts(List<TailArea> lines, double wanted) {
     double low = tail.valueBelow(wanted);
     double high = tail.valueAbove(wanted);

@@ -20,7 +20,7 @@ record Answers(QuestionArguments spec, String separator) {
         !spec.has("merge"), "{merge} doesn't go with {split}; name all answers with {success}");
   }
 
-  /** The answers in one field. */
+  /** Returns the answers in one field. */
   private List<String> parts(String field) {
     return Arrays.stream(field.split(Pattern.quote(separator)))
         .map(String::strip)
@@ -28,7 +28,7 @@ record Answers(QuestionArguments spec, String separator) {
         .toList();
   }
 
-  /** Refuses a separator that separates nothing, which may be mistyped. */
+  /** Refuses a separator that occurs nowhere, which may be mistyped. */
   void requireSome(List<String> fields, String column) {
     spec.check(
         fields.stream().anyMatch(field -> field.contains(separator)),

@@ -56,7 +56,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
   /** Tallies by group, and the groups that had no observation. */
   record Groups(Map<String, Tally> tallies, List<String> empty) {}
 
-  /** The tallies of a word, each with its name before an equals sign; one may be without. */
+  /** The tallies of a parameter, each with its name before an equals sign; one may have no name. */
   static Map<String, Tally> named(List<String> written) {
     Map<String, Tally> groups = new LinkedHashMap<>();
     for (String each : written) {
@@ -81,8 +81,8 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
   }
 
   /**
-   * With levels of the first column that never occur among the rows at hand, but are known to be
-   * levels: by {@code levels}, by the codebook, or since the rest of the source has them.
+   * Adds levels of the first column that don't occur among the selected rows but are known: from
+   * {@code levels}, from the codebook, or from the rest of the source.
    */
   private Tabulation knowing(Tabulation counted, String... columns) {
     spec.check(
@@ -115,7 +115,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     return counted.knowing(counted.columns().get(0), more).remarking(remarks);
   }
 
-  /** What is asked for and doesn't occur. */
+  /** Levels that were named and don't occur. */
   private List<String> asked(Tabulation counted) {
     List<String> known = new ArrayList<>();
     for (int column = 0; column < counted.columns().size(); column++) {
@@ -152,7 +152,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     return read.units(knowing(read.units(), columns));
   }
 
-  /** The same of several columns, each with a column of groups. */
+  /** Counts several columns of a designed sample, each with a column of groups. */
   List<SurveyCounts> surveyEach(SampleDesign design, List<String> columns, String group) {
     List<CountRequest> requests = columns.stream().map(column -> request(column, group)).toList();
     return source().survey(design, requests).stream()
@@ -174,7 +174,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     return each;
   }
 
-  /** Columns side by side answer one question, so that each has levels of another. */
+  /** Adjacent columns answer one question, so they share their levels. */
   private void requireAlike(List<Tabulation> each) {
     for (Tabulation one : each) {
       boolean alike =
@@ -226,7 +226,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     return recodings;
   }
 
-  /** The same of one column, with the order of the rows. */
+  /** Counts one column with the order of its rows. */
   RowsInOrder inOrder(String column) {
     spec.check(
         !spec.has("merge"),
@@ -333,7 +333,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
   }
 
   /**
-   * Refuses counts from nowhere, and from several places.
+   * Refuses counts without a source and counts with several sources.
    *
    * @param written where they are written out, in words; empty if they aren't
    * @param nothing what is said where there are none
@@ -364,7 +364,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     return Provenance.of(counted, List.copyOf(success), spec.text("count"), filters());
   }
 
-  /** Refuses one column for two purposes. */
+  /** Refuses one column that is named for two purposes. */
   void requireDifferent(String... words) {
     for (int i = 0; i < words.length; i++) {
       String first = spec.text(words[i]);

@@ -11,7 +11,7 @@ import dev.tavik.study.cross.Ordered;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** The words that say how strictly an association is judged, by which tests, and what is shown. */
+/** The parameters of an association: alpha and level, tests, and what is shown. */
 record CrossSettingsSpec(QuestionArguments spec) {
 
   CrossSettings settings() {
@@ -61,7 +61,7 @@ record CrossSettingsSpec(QuestionArguments spec) {
     return spec.methods("tests", List.of(TableTest.values()));
   }
 
-  /** What is said to be ordered; what has scores is. */
+  /** The ordered classifications; one with scores is ordered. */
   private Ordered ordered() {
     @Nullable String word = spec.text("ordered");
     Ordered said = word == null ? Ordered.NONE : Ordered.of(word);

@@ -124,10 +124,10 @@ final class CrossSpec {
     return spec.has("table") ? fromTable(settings, paired) : fromFile(settings, paired);
   }
 
-  /** What belongs to an association only is refused, other tests than a question's own too. */
+  /** Refuses parameters of an association and tests of other questions. */
   private void requireNothingElse(String asked, List<String> tests) {
     for (String word : NOT_OF_ASSOCIATION) {
-      // All of its own tests are made, and none alone.
+      // All of its tests are made; none can be chosen.
       boolean own =
           word.equals("tests")
               && (spec.list(word).equals(List.of("all"))
@@ -223,7 +223,7 @@ final class CrossSpec {
     return column;
   }
 
-  /** The counts of the first two columns, those beyond at given levels. */
+  /** The counts of the first two columns at given levels of the others. */
   static Grid grid(Tabulation counted, String... others) {
     List<String> rows = Levels.ordered(counted.levels(0));
     List<String> columns = Levels.ordered(counted.levels(1));
@@ -240,7 +240,7 @@ final class CrossSpec {
     return new Grid(rows, columns, cells);
   }
 
-  /** With levels put together and in order, as the words say. */
+  /** Merges and orders levels as the parameters say. */
   private Grid arranged(Grid found) {
     Grid grid = found;
     for (String written : spec.all("merge")) {
@@ -290,8 +290,8 @@ final class CrossSpec {
   }
 
   /**
-   * Words of a file come in the order of the rows in which they first occur, which says nothing;
-   * who calls them ordered says how. A table is laid out by a person, in an order.
+   * Levels of a file come in the order of their first rows, which has no meaning, so that ordered
+   * levels need their order stated. The order of a table is that of the person who made it.
    */
   private void requireOrder(String word, List<String> levels) {
     @Nullable String column = spec.text(word);
@@ -313,7 +313,7 @@ final class CrossSpec {
     return levels.size() == 2 || Levels.numbers(levels);
   }
 
-  /** Levels that are rising numbers are their own scores. */
+  /** Levels that are increasing numbers serve as scores. */
   private static List<Double> natural(List<String> levels) {
     if (!Levels.numbers(levels)) {
       return List.of();
@@ -324,7 +324,7 @@ final class CrossSpec {
     return rising ? scores : List.of();
   }
 
-  /** One score a level; those of levels without any unit go with them. */
+  /** One score for each level; scores of empty levels are dropped with them. */
   private List<Double> kept(
       String word, List<Double> scores, List<String> levels, List<String> used) {
     if (scores.size() == levels.size()) {

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Opens the rows of a database from their words. */
 record DatabaseSpec(QuestionArguments spec) {
-  /** The words beside the database itself. */
+  /** The parameters of a database besides its URL. */
   static final String[] WORDS = {
     "query", "relation", "order-by", "show-sql", "db-timeout", "db-credentials", "driver-path"
   };

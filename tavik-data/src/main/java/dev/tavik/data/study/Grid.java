@@ -33,7 +33,7 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
             .toList());
   }
 
-  /** With some levels, written {@code a+b=c}, put together, in rows or in columns. */
+  /** Merges levels, written {@code a+b=c}, in rows or in columns. */
   Grid merged(String written, String word) {
     LevelMerging.Merged wanted = LevelMerging.Merged.parse(written, word);
     List<String> typed = wanted.levels();
@@ -85,7 +85,7 @@ record Grid(List<String> rows, List<String> columns, List<List<Long>> cells) {
     return new Grid(names, columns, counts);
   }
 
-  /** With the levels in the order given: all rows, all columns, or both. */
+  /** Orders the levels: all rows, all columns, or both. */
   Grid ordered(List<String> order, String word) {
     List<String> newRows = chosen(order, rows);
     List<String> newColumns = chosen(order, columns);

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * every row.
  */
 record GroupsTable(TwoWayTable table, @Nullable String total, List<String> success) {
-  /** Names that people give to how many there were in all, which could also be an outcome's. */
+  /** Names that people give to a total and that could also be an outcome. */
   private static final Set<String> LIKE_TOTALS =
       Set.of(
           "inspected",
@@ -101,7 +101,7 @@ record GroupsTable(TwoWayTable table, @Nullable String total, List<String> succe
             : doubtful(from, outcomes.get(outcomes.get(0).equals(chosen.get(0)) ? 1 : 0), chosen));
   }
 
-  /** A name such as inspected, or one number in every row, tells of a total. */
+  /** A name such as inspected, or the same number in every row, indicates a total. */
   private Provenance doubtful(Provenance from, int other, List<Integer> chosen) {
     String name = table.columns().get(other);
     boolean atLeast =

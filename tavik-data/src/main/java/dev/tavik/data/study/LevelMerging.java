@@ -40,7 +40,7 @@ record LevelMerging(QuestionArguments spec, Recodings recodings) {
     }
   }
 
-  /** In every column that has all of the levels; there must be one. */
+  /** Merges the levels in every column that has all of them; there must be one. */
   Tabulation applied(Tabulation counted) {
     Tabulation merged = counted;
     List<String> remarks = new ArrayList<>(counted.remarks());

@@ -28,7 +28,7 @@ final class Levels {
         || decimalCommas(levels);
   }
 
-  /** Whether all levels are numbers, some of them surely with a decimal comma. */
+  /** Whether all levels are numbers and some certainly have a decimal comma. */
   static boolean decimalCommas(List<String> levels) {
     return levels.stream().allMatch(level -> COMMA.matcher(level).matches())
         && levels.stream()

@@ -23,7 +23,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** Says of a question made of words how it is asked again. */
+/** Describes how a question is asked again. */
 final class Origins {
   private static final Set<String> FILES = Set.of("data", "table", "codebook");
   private static final DateTimeFormatter DATE =
@@ -49,7 +49,7 @@ final class Origins {
       QuestionKind asking, QuestionArguments spec, SourceOpener opening, String study) {
     String data = spec.text("data");
     if (data != null && opening.source(data).isPresent()) {
-      // Rows that lie elsewhere are asked by whoever reached them, not by a command.
+      // Rows of other sources can't be reached by a command.
       return new Origin("", "", List.of());
     }
     Map<String, List<String>> words = new LinkedHashMap<>();
@@ -71,7 +71,7 @@ final class Origins {
     return none ? file : Path.of(study).resolveSibling(file).toString();
   }
 
-  /** Groups that only studies can write under keys of their own are named tallies. */
+  /** Groups that studies write under their own keys become named tallies. */
   private static void asOptions(QuestionKind asking, Map<String, List<String>> words) {
     List<String> tallies =
         Stream.of("first", "second")

@@ -103,7 +103,7 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
     try {
       return new PlanSpec(spec, opening).question();
     } catch (NotApplicableException e) {
-      // A test that was chosen together with something that it can't do.
+      // A chosen test that doesn't support another chosen parameter.
       throw new SpecException(String.valueOf(e.getMessage()));
     }
   }
@@ -243,7 +243,7 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
     return values.isEmpty() ? null : values.get(0);
   }
 
-  /** What is expected, in the one measure that was used; none where it is left out. */
+  /** The expected effects in the one measure that was used; none if it is left out. */
   List<Effect> effects() {
     List<String> used =
         List.of("expect", "difference", "ratio", "odds-ratio").stream().filter(spec::has).toList();
@@ -275,7 +275,7 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
     return method == null ? null : PowerMethod.of(method);
   }
 
-  /** The direction; of a one-sided plan without one, where what is expected lies. */
+  /** The alternative; for a one-sided plan without one, the direction of the expected effect. */
   Alternative alternative(List<Double> bases, List<Effect> effects) {
     @Nullable String alternative = spec.text("alternative");
     @Nullable String sides = spec.text("sides");

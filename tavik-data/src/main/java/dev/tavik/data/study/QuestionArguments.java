@@ -77,7 +77,7 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
   }
 
   /**
-   * With one more word, or another value of one.
+   * Returns a copy with a parameter added or changed.
    *
    * @param word the word
    * @param value its only value
@@ -237,13 +237,13 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
     return String.format(Locale.ROOT, named, figures);
   }
 
-  /** Such a message as a refusal. */
+  /** Creates an exception with such a message. */
   @FormatMethod
   SpecException refusal(String message, @Nullable Object... figures) {
     return new SpecException(say(message, figures));
   }
 
-  /** Refuses with such a message what doesn't hold. */
+  /** Throws with such a message if a condition doesn't hold. */
   @FormatMethod
   void check(boolean holds, String message, @Nullable Object... figures) {
     if (!holds) {
@@ -252,7 +252,7 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
   }
 
   /**
-   * Refuses words that make no sense without another.
+   * Refuses parameters that need another one.
    *
    * @param needed the word that must be there
    * @param words the words that need it

@@ -13,7 +13,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.BiFunction;
 
-/** The kinds of questions that words can ask: their vocabulary, and what is made of them. */
+/** The kinds of questions: their parameters, and how they are created from them. */
 public enum QuestionKind {
   /** Is one proportion different from a value? */
   RATE(AnswerKind.RATE, CommandSchemas.RATE, RateSpec::question),
@@ -80,7 +80,7 @@ public enum QuestionKind {
   }
 
   /**
-   * Opens the rows that words name, of a file or of a database.
+   * Opens the rows of a file or a database that the parameters name.
    *
    * @param spec the words: data or database, and what goes with them
    * @param opening how files are opened
@@ -94,7 +94,7 @@ public enum QuestionKind {
   }
 
   /**
-   * What is in the rows that words name, with codes read as a codebook beside the data says.
+   * Describes the rows that the parameters name, with codes read as a codebook says.
    *
    * @param spec the words: data or database, and what goes with them
    * @param opening how files are opened
@@ -106,7 +106,7 @@ public enum QuestionKind {
   }
 
   /**
-   * What is in some rows, with codes read as a codebook beside the data says.
+   * Describes rows, with codes read as a codebook says.
    *
    * @param overview the columns and their levels as they are written
    * @param spec the words that name the rows

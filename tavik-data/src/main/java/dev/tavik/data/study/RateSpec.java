@@ -199,7 +199,10 @@ final class RateSpec {
         : new RateByGroupQuestion(counts.label(said), tallies, List.of(), settings, from);
   }
 
-  /** Of several answers, or in the Bayesian view, the rate of every level is held against it. */
+  /**
+   * Several answers and the Bayesian view need named successes: every level is compared with the
+   * value.
+   */
   private Question ofEveryLevel(String outcome, RateSettings settings) {
     for (String word : List.of("group", "sequence")) {
       if (spec.has(word)) {

@@ -30,7 +30,7 @@ final class Recodings {
   private final QuestionArguments spec;
   private final SourceOpener opening;
 
-  /** The codebook, once it was read: a file may be a pipe, and is read once. */
+  /** The codebook, which is read once, because the file may be a pipe. */
   private Optional<Codebook> read = Optional.empty();
 
   private boolean sought;
@@ -211,7 +211,7 @@ final class Recodings {
     return read;
   }
 
-  /** The one that is named, else the one that lies beside the data. */
+  /** The named codebook, else the one beside the data. */
   private Optional<Codebook> found() {
     @Nullable String named = spec.text("codebook");
     if (named != null) {
@@ -226,7 +226,7 @@ final class Recodings {
     try (InputStream found = opening.open(file)) {
       return found != null;
     } catch (NoSuchFileException | SpecException e) {
-      // Where it may not be read, nor may the data, whose own name is told then.
+      // If the codebook may not be read, the data may not either, and the message names the data.
       return false;
     } catch (IOException | RuntimeException e) {
       return !(e instanceof FileNotFoundException);

@@ -174,7 +174,7 @@ final class SharesSpec {
     return named;
   }
 
-  /** In the order given, else by number where all levels are numbers, else as they first appear. */
+  /** In the given order, else by number if all levels are numbers, else by first appearance. */
   private List<String> ordered(Tabulation counted) {
     List<String> levels = counted.levels(0);
     if (spec.has("order")) {

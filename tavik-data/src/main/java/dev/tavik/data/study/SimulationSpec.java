@@ -35,7 +35,7 @@ final class SimulationSpec {
         spec.flag("until-clear") ? Stop.WHEN_CLEAR : Stop.AFTER_ALL);
   }
 
-  /** Without one a seed is drawn; the answer names it. */
+  /** Without a seed one is drawn, and the answer names it. */
   private static long seed(QuestionArguments spec) {
     @Nullable String written = spec.text("seed");
     if (written == null) {

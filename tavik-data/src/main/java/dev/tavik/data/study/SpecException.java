@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.say;
 import com.google.errorprone.annotations.FormatMethod;
 import org.jspecify.annotations.Nullable;
 
-/** Says that options or keys make no question. The message says which, and what would do. */
+/** Options or keys that make no question. The message says which, and what would be accepted. */
 public final class SpecException extends IllegalArgumentException {
   private static final long serialVersionUID = 1L;
 

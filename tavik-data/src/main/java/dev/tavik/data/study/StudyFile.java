@@ -164,7 +164,7 @@ public final class StudyFile {
     }
   }
 
-  /** How p-values are adjusted is said of all questions at once, by the study that includes. */
+  /** The including study sets the adjustment for all questions. */
   private static void requireSameAdjustment(
       String file, Keys root, String there, Keys included, StudyValues values) {
     try {

@@ -10,8 +10,8 @@ import java.util.Optional;
 
 /**
  * The files that a study may read: those in its folder and below, unless others are allowed. A
- * study may come from somebody else, and its errors go somewhere: of a file outside, nothing that
- * stands in it is shown.
+ * study may come from somebody else and its messages may be forwarded, so nothing from a file
+ * outside the folder is shown.
  */
 final class StudyFolder implements SourceOpener {
   private final SourceOpener whole;
@@ -52,7 +52,7 @@ final class StudyFolder implements SourceOpener {
     return left;
   }
 
-  /** Refuses databases and their drivers where a study is confined: they lie anywhere. */
+  /** Refuses databases and drivers in a confined study, because they lie outside its folder. */
   void requireAllowed(QuestionArguments spec) {
     for (String word : List.of("database", "driver-path", "db-credentials")) {
       spec.check(

@@ -21,7 +21,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** Makes one question of a study; one that can't be asked says why in its place. */
+/** Creates one question of a study; one that can't be asked is replaced by its reason. */
 final class StudyQuestion {
   static final Set<String> OWN = Set.of("ask", "family");
 
@@ -56,7 +56,7 @@ final class StudyQuestion {
     try {
       return values.text(keys.getOrDefault("family", new Nothing()));
     } catch (SpecException e) {
-      // The same is said in place of the question.
+      // The reason takes the place of the question.
       return "";
     }
   }
@@ -83,7 +83,7 @@ final class StudyQuestion {
     }
   }
 
-  /** Nothing that stands in a file outside the study's folder. */
+  /** Hides the content of a file outside the study's folder. */
   private String discreet(DataException e) {
     return folder.left()
         ? "a file outside the folder of the study can't be used (" + e.code().id() + ")"
@@ -140,7 +140,10 @@ final class StudyQuestion {
         .collect(Collectors.joining(","));
   }
 
-  /** Whether a default is for this question: what is about rows isn't where counts are given. */
+  /**
+   * Whether a default applies to this question: defaults about rows don't apply where counts are
+   * given.
+   */
   private boolean holds(QuestionKind asking, String key) {
     @Nullable Heading heading =
         asking.words().words().stream()

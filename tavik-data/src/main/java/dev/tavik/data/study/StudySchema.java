@@ -14,7 +14,7 @@ import java.util.TreeMap;
 
 /**
  * The JSON Schema (draft 2020-12) of study files, made of the catalogue of words: an editor that
- * knows it completes keys and marks those that there aren't.
+ * uses it completes keys and marks unknown ones.
  */
 public final class StudySchema {
   private static final JsonMapper MAPPER = new JsonMapper();
@@ -63,7 +63,7 @@ public final class StudySchema {
     return root;
   }
 
-  /** The words that may stand at the top, for every question that knows them. */
+  /** The keys that may stand at the top, for every question that has them. */
   private static Map<String, String> defaults() {
     Map<String, String> names = new TreeMap<>();
     for (QuestionKind each : QuestionKind.values()) {

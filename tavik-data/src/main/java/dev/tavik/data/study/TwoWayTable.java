@@ -50,7 +50,7 @@ record TwoWayTable(
   /** Stands for a percent where a count should be. */
   private static final long PERCENT = -1;
 
-  /** Stands for nothing at all. */
+  /** Marks a missing count. */
   private static final long BLANK = -2;
 
   TwoWayTable {
@@ -100,8 +100,8 @@ record TwoWayTable(
   }
 
   /**
-   * The line of names. Titles may stand above it, each alone in its line; but a lone name over a
-   * column of counts is that column's, where the corner is blank.
+   * The header. Titles may stand above it, each alone in its line; but a single name over a column
+   * of counts belongs to that column if the corner is blank.
    */
   private static int header(String source, List<PastedLine> lines) {
     int head = 0;

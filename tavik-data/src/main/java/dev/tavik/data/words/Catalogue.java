@@ -68,7 +68,7 @@ final class Catalogue {
     return questions;
   }
 
-  /** Takes what the lines of a block say. */
+  /** Receives the content of a block. */
   @FunctionalInterface
   interface Taker {
     void word(Parameter word);

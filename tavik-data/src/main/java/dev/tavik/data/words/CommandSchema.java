@@ -19,7 +19,7 @@ public final class CommandSchema {
   private Optional<Parameter> positional = Optional.empty();
   private boolean read;
 
-  /** With what reads its words when they are first asked for. */
+  /** Creates a schema whose parameters are read when they are first needed. */
   CommandSchema(String kind, String purpose, Consumer<Catalogue.Taker> written) {
     this.kind = kind;
     this.purpose = purpose;

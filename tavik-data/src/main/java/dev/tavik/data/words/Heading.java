@@ -1,10 +1,10 @@
 package dev.tavik.data.words;
 
-/** Under which heading a word stands in help. */
+/** The heading of a parameter in help. */
 public enum Heading {
   /** Where the counts come from. */
   COUNTS("What was counted:"),
-  /** What is held against what. */
+  /** The claim that is tested. */
   CLAIM("What is asked:"),
   /** Tests, intervals, and how strict they are. */
   METHODS("By which methods:"),

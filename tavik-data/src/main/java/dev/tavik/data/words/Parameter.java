@@ -18,7 +18,7 @@ public record Parameter(Heading heading, String name, Many many, String paramete
 
   /** How many values a word takes. */
   public enum Many {
-    /** None: it is there or not. */
+    /** None: a flag. */
     FLAG,
     /** One. */
     ONE,
