@@ -38,7 +38,7 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
       double low = i == 0 ? Double.NEGATIVE_INFINITY : scores.get(i - 1);
       require(
           scores.get(i) > low && scores.get(i) < Double.POSITIVE_INFINITY,
-          "%s must be numbers that rise from level to level, got %s",
+          "%s must be numbers that increase from level to level, got %s",
           what,
           scores);
     }

@@ -84,7 +84,7 @@ public record ComparedEvidenceDesign(
   public Power at(Sizes sizes) {
     if (sizes.total() > MOST_UNITS) {
       throw new NotApplicableException(
-          "all pairs of counts are gone through for up to %s units in both groups, got %s",
+          "all pairs of counts can be enumerated for up to %s units in both groups, got %s",
           Figures.count(MOST_UNITS), Figures.count(sizes.total()));
     }
     return new Reached(sizes.groups().get(0).intValue(), sizes.groups().get(1).intValue());

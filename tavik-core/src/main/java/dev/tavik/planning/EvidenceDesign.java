@@ -76,7 +76,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   public Power at(Sizes sizes) {
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new NotApplicableException(
-          "goes through all counts for up to %s observations, got %s",
+          "enumerates all counts, which is possible up to %s observations, got %s",
           Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first()));
     }
     return new Reached(sizes.first());

@@ -111,7 +111,8 @@ public record PairedDesign(
     long n = sizes.first();
     if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
       throw new NotApplicableException(
-          "goes through all outcomes of up to a million pairs, got " + Figures.count(n));
+          "enumerates all outcomes, which is possible up to a million pairs, got "
+              + Figures.count(n));
     }
     return theory == PowerMethod.NORMAL
         ? new SmoothPower(this, (double) n)

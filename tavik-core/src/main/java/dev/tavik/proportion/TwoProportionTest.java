@@ -200,7 +200,7 @@ public enum TwoProportionTest implements Method {
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new NotApplicableException(
-          "all pairs of counts are gone through for up to %s units in both groups, got %s",
+          "all pairs of counts can be enumerated for up to %s units in both groups, got %s",
           Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second));
     }
     return switch (this) {

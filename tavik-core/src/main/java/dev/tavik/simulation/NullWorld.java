@@ -188,7 +188,7 @@ public final class NullWorld {
     long different = pairs.firstOnly() + pairs.secondOnly();
     if (different == 0) {
       throw new NotApplicableException(
-          "has no pair that was judged differently, so nothing to turn round");
+          "has no pair that was judged differently, so there is nothing to exchange");
     }
     return ofCount(
         say(

@@ -80,7 +80,7 @@ public final class Performance {
   private static long requireTrials(long trials) {
     require(
         trials >= 1 && trials <= MOST_TRIALS,
-        "n must be from 1 to %s, all of whose outcomes are gone through, got %s",
+        "n must be from 1 to %s, whose outcomes can all be enumerated, got %s",
         MOST_TRIALS,
         trials);
     return trials;

@@ -173,7 +173,7 @@ public final class Codebook {
         categories.isMissingNode() ? field.path("constraints").path("enum") : categories;
     require(
         listed.isMissingNode() || listed.isArray(),
-        say("has something else than a list of categories for '%s'", column));
+        say("must list the categories of '%s', got another value", column));
     for (JsonNode each : listed) {
       boolean labelled = each.isObject();
       JsonNode value = labelled ? each.path("value") : each;

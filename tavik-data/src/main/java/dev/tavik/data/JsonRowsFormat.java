@@ -56,7 +56,7 @@ final class JsonRowsFormat implements SourceFormat {
     } catch (StreamConstraintsException e) {
       throw new DataException(
           DataException.Code.MALFORMED,
-          "%s has a value of more than %s characters, or lists that stand in one another deeply",
+          "%s has a value of more than %s characters, or lists that are nested deeply",
           bytes.name(),
           Figures.count(LONGEST_TEXT));
     } catch (JsonProcessingException e) {
@@ -101,8 +101,8 @@ final class JsonRowsFormat implements SourceFormat {
       if (!ended || (array && json.nextToken() != null)) {
         throw malformed(
             (number == 0
-                    ? "holds something else than objects"
-                    : "has something else than an object behind object " + number)
+                    ? "must contain objects only"
+                    : "has a value that is no object after object " + number)
                 + "; accepted are an array of flat objects, or one object after another");
       }
       head();

@@ -303,7 +303,7 @@ public abstract class RowHandler {
    * Ends the current row.
    *
    * @param count how many fields it has
-   * @throws DataException if the row or one of its values isn't as it should be
+   * @throws DataException if the row or one of its values is malformed
    */
   public final void end(int count) {
     Header known = header;

@@ -34,7 +34,7 @@ public abstract class RowSource implements CountSource {
    *
    * @param rows who takes them
    * @return how the data were read
-   * @throws DataException if they can't be read, or one of them isn't as it should be
+   * @throws DataException if they can't be read, or one of them is malformed
    */
   protected abstract SourceDescription read(RowHandler rows);
 
@@ -98,7 +98,7 @@ public abstract class RowSource implements CountSource {
    *
    * @param several who take it
    * @return how the data were read
-   * @throws DataException if they can't be read, or one of them isn't as it should be
+   * @throws DataException if they can't be read, or one of them is malformed
    */
   protected SourceDescription readAll(List<? extends RowHandler> several) {
     SourceDescription manner = SourceDescription.of("");

@@ -123,7 +123,7 @@ class RecodingTest {
         "[] | has no list of fields",
         "{\"fields\": [{}]} | has a field without a name",
         "{\"fields\": [{\"name\": \"a\"}, {\"name\": \"a\"}]} | has two fields called 'a'",
-        "{\"fields\": [{\"name\": \"a\", \"categories\": 1}]} | something else than a list of cat",
+        "{\"fields\": [{\"name\": \"a\", \"categories\": 1}]} | must list the cat",
         "{\"fields\": [{\"name\": \"a\", \"categories\": [{}]}]} | a category without a value",
         "{\"fields\": [{\"name\": \"a\", \"categories\": [1, 1]}]} | has the value '1' twice",
         "{\"fields\": [{\"name\": \"a\"}], \"missingValues\": 9} | a list of missing values",

@@ -76,7 +76,7 @@ final class StudyTree {
       parser.enable(JsonParser.Feature.STRICT_DUPLICATE_DETECTION);
       return new StudyTree(name).whole(parser);
     } catch (StreamConstraintsException e) {
-      throw malformed(name, e, "a value is too long, or lists stand in one another too deeply");
+      throw malformed(name, e, "a value is too long, or lists are nested too deeply");
     } catch (JsonProcessingException e) {
       throw malformed(name, e, plain(String.valueOf(e.getOriginalMessage())));
     } catch (IOException e) {
@@ -98,7 +98,7 @@ final class StudyTree {
   private Node node(JsonParser parser, JsonToken token, int depth) throws IOException {
     if (depth > DEEPEST) {
       throw new DataException(
-          DataException.Code.MALFORMED, name + " has lists that stand in one another too deeply");
+          DataException.Code.MALFORMED, name + " has lists that are nested too deeply");
     }
     if (parser instanceof YAMLParser yaml && yaml.isCurrentAlias()) {
       return marked(parser.getText());
@@ -163,7 +163,8 @@ final class StudyTree {
       if (!(each instanceof Keys keys)) {
         throw new DataException(
             DataException.Code.MALFORMED,
-            name + " takes over keys (<<) from what is no mapping, nor a list of such");
+            name
+                + " merges keys (<<) from a value that is neither a mapping nor a list of mappings");
       }
       several.add(keys);
     }
