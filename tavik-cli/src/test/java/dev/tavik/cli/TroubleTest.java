@@ -103,8 +103,8 @@ class TroubleTest {
           2|cross --cells '10 20; 30 40' --tests trend|trend needs ordered levels
           2|cross --cells '10 20 30; 30 40 50; 9 9 9' --tests trend --ordered both|use linear
           2|cross --cells '1 2; 3 4' --ordered up|ordered must be none, rows, columns, both
-          2|cross --cells '1 2; 3 4' --row-scores 1,x|numbers that rise
-          2|cross --cells '1 2; 3 4' --row-scores 2,1|must be numbers that rise
+          2|cross --cells '1 2; 3 4' --row-scores 1,x|numbers that increase
+          2|cross --cells '1 2; 3 4' --row-scores 2,1|must be numbers that increase
           2|cross --cells '1 2; 3 4' --row-scores 1,2,3|must be one a level, 2 (row 1, row 2), got 3
           2|cross --cells '1 2; 3 4' --budget soon|a number of seconds
           2|cross --cells '1 2; 3 4' --budget 0|above 0 seconds

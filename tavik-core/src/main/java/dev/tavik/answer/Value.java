@@ -27,6 +27,11 @@ public sealed interface Value {
    */
   @Nullable Object bare();
 
+  /** {@return whether it is one figure, and neither a list nor fields} */
+  default boolean isSingle() {
+    return true;
+  }
+
   /** How a share is rounded. */
   enum Share {
     /** Four digits, more beside 100 %. */
@@ -138,6 +143,11 @@ public sealed interface Value {
     }
 
     @Override
+    public boolean isSingle() {
+      return false;
+    }
+
+    @Override
     public Object bare() {
       return values;
     }
@@ -148,6 +158,11 @@ public sealed interface Value {
     private final Map<String, Value> fields = new LinkedHashMap<>();
 
     private Fields() {}
+
+    @Override
+    public boolean isSingle() {
+      return false;
+    }
 
     /**
      * Adds a value.

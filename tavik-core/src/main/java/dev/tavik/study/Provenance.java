@@ -21,33 +21,50 @@ import org.jspecify.annotations.Nullable;
  * @param outcome the outcome column
  * @param success the levels that count as success
  * @param group the column of groups; null without groups
- * @param count the frequency column; null where each row counts once
- * @param where the filter, in the analyst's words; empty without one
- * @param rows how many rows were read
- * @param filtered how many rows the filter left out
- * @param missing how many units each column left out for lack of a value
- * @param similarLevels levels of one column that differ only in case or blanks
- * @param totals rows and columns of totals that were found in a table and left out
- * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those of
- *     a total; null for none
+ * @param rows which rows were counted
+ * @param doubts what of the data may not be meant as it was read
  * @param remarks how the source was read, where that isn't plain; each the end of a sentence
- * @param unusedWeight a column that is called like a weight and was not used; empty for none
  */
 public record Provenance(
     String data,
     String outcome,
     List<String> success,
     @Nullable String group,
-    @Nullable String count,
-    List<String> where,
-    long rows,
-    long filtered,
-    Map<String, Long> missing,
-    List<List<String>> similarLevels,
-    List<String> totals,
-    @Nullable String mayBeTotal,
-    List<String> remarks,
-    String unusedWeight) {
+    Rows rows,
+    Doubts doubts,
+    List<String> remarks) {
+
+  /**
+   * Which rows of a source were counted.
+   *
+   * @param read how many rows were read
+   * @param filtered how many rows the filter left out
+   * @param count the frequency column; null where each row counts once
+   * @param where the filter, in the analyst's words; empty without one
+   * @param missing how many units each column left out for lack of a value
+   */
+  public record Rows(
+      long read,
+      long filtered,
+      @Nullable String count,
+      List<String> where,
+      Map<String, Long> missing) {}
+
+  /**
+   * What of the data may not be meant as it was read.
+   *
+   * @param similarLevels levels of one column that differ only in case or blanks
+   * @param totals rows and columns of totals that were found in a table and left out
+   * @param mayBeTotal a column that was taken for an outcome, but whose name or numbers are those
+   *     of a total; null for none
+   * @param unusedWeight a column that is called like a weight and was not used; empty for none
+   */
+  public record Doubts(
+      List<List<String>> similarLevels,
+      List<String> totals,
+      @Nullable String mayBeTotal,
+      String unusedWeight) {}
+
   private static final String ROWS_OF_TABLE = "rows of the table";
 
   /**
@@ -101,16 +118,9 @@ public record Provenance(
         outcome,
         List.copyOf(success),
         ROWS_OF_TABLE,
-        null,
-        List.of(),
-        groups.size(),
-        0,
-        Map.of(),
-        similar(groups),
-        List.copyOf(totals),
-        null,
-        List.of(),
-        "");
+        new Rows(groups.size(), 0, null, List.of(), Map.of()),
+        new Doubts(similar(groups), List.copyOf(totals), null, ""),
+        List.of());
   }
 
   /**
@@ -120,21 +130,9 @@ public record Provenance(
    * @return the description
    */
   public Provenance doubting(String column) {
-    return new Provenance(
-        data,
-        outcome,
-        success,
-        group,
-        count,
-        where,
-        rows,
-        filtered,
-        missing,
-        similarLevels,
-        totals,
-        column,
-        remarks,
-        unusedWeight);
+    Doubts more =
+        new Doubts(doubts.similarLevels(), doubts.totals(), column, doubts.unusedWeight());
+    return new Provenance(data, outcome, success, group, rows, more, remarks);
   }
 
   /**
@@ -168,21 +166,15 @@ public record Provenance(
       similar.addAll(similar(each));
       remarks.addAll(each.remarks());
     }
+    Tabulation first = counts.get(0);
     return new Provenance(
-        counts.get(0).source(),
+        first.source(),
         outcome,
         List.copyOf(success),
         group,
-        count,
-        List.copyOf(where),
-        counts.get(0).rows(),
-        counts.get(0).filtered(),
-        missing,
-        similar.stream().distinct().toList(),
-        List.of(),
-        null,
-        List.copyOf(remarks),
-        counts.get(0).unusedWeight());
+        new Rows(first.rows(), first.filtered(), count, List.copyOf(where), missing),
+        new Doubts(similar.stream().distinct().toList(), List.of(), null, first.unusedWeight()),
+        List.copyOf(remarks));
   }
 
   /**
@@ -195,19 +187,19 @@ public record Provenance(
       return "From the table " + data;
     }
     StringBuilder words = new StringBuilder("From ").append(data);
-    if (where.isEmpty()) {
-      words.append(", ").append(Figures.counted(rows, "row", "rows"));
+    if (rows.where().isEmpty()) {
+      words.append(", ").append(Figures.counted(rows.read(), "row", "rows"));
     } else {
       words
           .append(", rows with ")
-          .append(String.join(" and ", where))
+          .append(String.join(" and ", rows.where()))
           .append(" only: ")
-          .append(Figures.count(rows - filtered))
+          .append(Figures.count(rows.read() - rows.filtered()))
           .append(" of ")
-          .append(Figures.count(rows));
+          .append(Figures.count(rows.read()));
     }
-    if (count != null) {
-      words.append(", each as often as ").append(count).append(" says");
+    if (rows.count() != null) {
+      words.append(", each as often as ").append(rows.count()).append(" says");
     }
     remarks.forEach(remark -> words.append("; ").append(remark));
     return words.toString();
@@ -242,17 +234,17 @@ public record Provenance(
   /** {@return what machines see of it} */
   public Value.Fields figures() {
     Value.Fields lacking = Value.fields();
-    missing.forEach((column, units) -> lacking.with(column, units.longValue()));
+    rows.missing().forEach((column, units) -> lacking.with(column, units.longValue()));
     Value.Fields fields =
         Value.fields()
             .with("data", data)
             .with("outcome", outcome)
             .with("success", Value.words(success))
             .with("group", group)
-            .with("count", count)
-            .with("where", Value.words(where))
-            .with("rows", rows)
-            .with("filtered", filtered)
+            .with("count", rows.count())
+            .with("where", Value.words(rows.where()))
+            .with("rows", rows.read())
+            .with("filtered", rows.filtered())
             .with("missing", lacking);
     return remarks.isEmpty() ? fields : fields.with("remarks", Value.words(remarks));
   }

@@ -111,7 +111,7 @@ class NamesTest {
         List.of(List.of(1.0, 1.0), List.of(1.0, Double.POSITIVE_INFINITY), List.of(2.0, 1.0))) {
       assertThatIllegalArgumentException()
           .isThrownBy(() -> TestOptions.usual().columnScores(scores))
-          .withMessageContaining("rise from level to level");
+          .withMessageContaining("increase from level to level");
     }
   }
 }

@@ -136,7 +136,7 @@ class OrderAndStrataTest {
   void scoresMustRiseAndBeOneALevel() {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> TestOptions.usual().rowScores(List.of(1.0, 1.0)))
-        .withMessageContaining("rise");
+        .withMessageContaining("increase");
     assertThatIllegalArgumentException()
         .isThrownBy(
             () ->

@@ -104,21 +104,7 @@ final class JsonFormat implements ReportFormat {
       }
       json.writeEndArray();
     } else {
-      writePlain(json, bare);
-    }
-  }
-
-  private static void writePlain(JsonGenerator json, @Nullable Object bare) throws IOException {
-    if (bare instanceof String words) {
-      json.writeString(words);
-    } else if (bare instanceof Double number) {
-      json.writeNumber(number);
-    } else if (bare instanceof Long number) {
-      json.writeNumber(number);
-    } else if (bare instanceof Boolean flag) {
-      json.writeBoolean(flag);
-    } else {
-      json.writeNull();
+      json.writePOJO(bare);
     }
   }
 }

@@ -154,7 +154,7 @@ final class TidyRows {
               } else if (key.equals("statistic") && value instanceof Value.Fields statistic) {
                 row.put(Column.QUANTITY, words(statistic.bare().get("name")));
                 row.put(Column.STATISTIC, cell(statistic.bare().get("value")));
-              } else if (OF_A_ROW.contains(key) && single(value)) {
+              } else if (OF_A_ROW.contains(key) && value.isSingle()) {
                 column(key).forEach(column -> row.put(column, cell(value)));
               } else {
                 rest.put(key, value);
@@ -164,11 +164,6 @@ final class TidyRows {
     rest.forEach(
         (key, value) ->
             add(place, TIDY.getOrDefault(kind, kind), path + "/" + escaped(key), value));
-  }
-
-  /** Whether a value is a number or another that stands for itself. */
-  private static boolean single(Value value) {
-    return !(value.bare() instanceof List<?>) && !(value instanceof Value.Fields);
   }
 
   private static List<Column> column(String key) {

@@ -21,16 +21,18 @@ public final class DataCautions {
    */
   public static List<Caution> of(Provenance from, long used) {
     List<Caution> cautions = new ArrayList<>();
-    if (from.missing().values().stream().anyMatch(each -> each > 0)) {
-      cautions.add(SourceCautions.missing(from.missing(), used));
+    if (from.rows().missing().values().stream().anyMatch(each -> each > 0)) {
+      cautions.add(SourceCautions.missing(from.rows().missing(), used));
     }
     cautions.addAll(weights(from));
-    from.similarLevels().stream().map(SourceCautions::similarLevels).forEach(cautions::add);
-    if (!from.totals().isEmpty()) {
-      cautions.add(SourceCautions.totals(from.totals()));
+    from.doubts().similarLevels().stream()
+        .map(SourceCautions::similarLevels)
+        .forEach(cautions::add);
+    if (!from.doubts().totals().isEmpty()) {
+      cautions.add(SourceCautions.totals(from.doubts().totals()));
     }
-    if (from.mayBeTotal() != null) {
-      cautions.add(SourceCautions.mayBeTotal(from.mayBeTotal()));
+    if (from.doubts().mayBeTotal() != null) {
+      cautions.add(SourceCautions.mayBeTotal(from.doubts().mayBeTotal()));
     }
     return cautions;
   }
@@ -38,12 +40,12 @@ public final class DataCautions {
   /** A caution if a column is named like a weight and was not used as one. */
   public static List<Caution> weights(Provenance from) {
     List<Caution> cautions = new ArrayList<>();
-    String count = from.count();
+    String count = from.rows().count();
     if (count != null && SampleDesign.isCalledWeight(count)) {
       cautions.add(SourceCautions.weightAsCount(count));
     }
-    if (!from.unusedWeight().isEmpty()) {
-      cautions.add(SourceCautions.weightUnused(from.unusedWeight()));
+    if (!from.doubts().unusedWeight().isEmpty()) {
+      cautions.add(SourceCautions.weightUnused(from.doubts().unusedWeight()));
     }
     return cautions;
   }

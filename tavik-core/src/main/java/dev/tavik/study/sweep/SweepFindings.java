@@ -89,12 +89,12 @@ final class SweepFindings {
 
   /** How many rows each column lacks. */
   static List<Finding> missing(@Nullable Provenance from) {
-    return from == null || from.missing().isEmpty()
+    return from == null || from.rows().missing().isEmpty()
         ? List.of()
         : List.of(
             Finding.sentence(
                 "Rows without a value are left out of their column: "
-                    + from.missing().entrySet().stream()
+                    + from.rows().missing().entrySet().stream()
                         .map(each -> each.getKey() + " " + Figures.count(each.getValue()))
                         .collect(Collectors.joining(", "))
                     + "."));
