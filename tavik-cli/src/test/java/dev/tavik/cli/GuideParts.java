@@ -27,7 +27,7 @@ import dev.tavik.result.Adjustment;
 import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
 import dev.tavik.simulation.BootstrapInterval;
-import dev.tavik.study.DrawnMethod;
+import dev.tavik.simulation.DrawnMethod;
 import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
 import dev.tavik.survey.SurveyInterval;

@@ -1,6 +1,5 @@
 package dev.tavik.study;
 
-import dev.tavik.answer.Question;
 import dev.tavik.result.Method;
 import java.util.List;
 
@@ -14,39 +13,7 @@ import java.util.List;
  */
 public interface InferenceQuestion<
         Q, S extends InferenceSettings<S, T, I>, T extends Method, I extends Method>
-    extends Question {
-  /** {@return what was chosen} */
-  S settings();
-
-  /**
-   * {@return the same question with other settings}
-   *
-   * @param changed the settings in their place
-   */
-  Q settings(S changed);
-
-  /**
-   * Changes the significance level; 0.05 unless changed.
-   *
-   * @param alpha strictly between 0 and 1
-   * @return the changed one
-   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
-   */
-  default Q alpha(double alpha) {
-    return settings(settings().alpha(alpha));
-  }
-
-  /**
-   * Chooses a confidence level, where it isn't to be the one that matches alpha.
-   *
-   * @param level strictly between 0 and 1
-   * @return the changed one
-   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   */
-  default Q level(double level) {
-    return settings(settings().level(level));
-  }
-
+    extends LeveledQuestion<Q, S> {
   /**
    * Chooses the tests, in the order in which they are to be shown.
    *

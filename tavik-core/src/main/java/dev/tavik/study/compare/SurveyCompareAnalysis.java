@@ -18,6 +18,7 @@ import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.DirectedTest;
 import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedComparison;
@@ -147,11 +148,8 @@ final class SurveyCompareAnalysis {
         one,
         two,
         compared,
-        tests,
+        new MethodResults(tests, refusals, intervals, without),
         oneSided,
-        refusals,
-        intervals,
-        without,
         preference(tests, intervals));
   }
 

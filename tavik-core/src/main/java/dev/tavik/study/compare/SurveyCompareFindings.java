@@ -64,11 +64,11 @@ final class SurveyCompareFindings {
             .add(design.sentence())
             .add(effects(pair))
             .add(tests(pair))
-            .addAll(Refusals.said(pair.refusals()));
+            .addAll(Refusals.said(pair.made().refusals()));
     if (!pair.oneSided().isEmpty()) {
       answer.add(oneSided(pair));
     }
-    answer.add(intervals(pair)).addAll(Refusals.said(pair.without()));
+    answer.add(intervals(pair)).addAll(Refusals.said(pair.made().without()));
     if (pair.decided()) {
       answer.addAll(
           CompareFindings.margin(
@@ -182,7 +182,7 @@ final class SurveyCompareFindings {
     if (pair.decided()) {
       pair.tests().forEach(test -> tests.made(test, statistic(test)));
     }
-    pair.refusals().forEach(tests::declined);
+    pair.made().refusals().forEach(tests::declined);
     return tests;
   }
 
@@ -209,7 +209,7 @@ final class SurveyCompareFindings {
                     new String[] {
                       interval.quantity().id().replace('-', ' '), interval.method().id()
                     });
-    pair.without().forEach(intervals::declined);
+    pair.made().without().forEach(intervals::declined);
     return intervals;
   }
 

@@ -2,11 +2,11 @@ package dev.tavik.study.compare;
 
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedComparison;
 import java.util.List;
@@ -17,23 +17,25 @@ import java.util.List;
  * @param one the name of the first
  * @param two the name of the second
  * @param compared the estimates
- * @param tests the tests, of two one-sided ones that with the larger p-value
+ * @param made tests and intervals; of two one-sided tests that with the larger p-value
  * @param oneSided both, where there are two
- * @param refusals the tests that declined
- * @param intervals the intervals, each followed by its bound if there is one
- * @param without the intervals that declined
  * @param preference what the verdict rests on
  */
 record SurveyPair(
     String one,
     String two,
     DesignedComparison compared,
-    List<TestResult> tests,
+    MethodResults made,
     List<DirectedTest> oneSided,
-    List<NotApplicable> refusals,
-    List<Interval> intervals,
-    List<NotApplicable> without,
     VerdictBasis preference) {
+
+  List<TestResult> tests() {
+    return made.tests();
+  }
+
+  List<Interval> intervals() {
+    return made.intervals();
+  }
 
   DesignFindings.Group first() {
     return new DesignFindings.Group(one, compared.first());
@@ -53,20 +55,19 @@ record SurveyPair(
 
   /** Whether there is a test that decides: a group without variance leaves none. */
   boolean decided() {
-    return tests.get(0).statistic() != null;
+    return tests().get(0).statistic() != null;
   }
 
   TestResult test() {
-    return preference.among(tests);
+    return preference.among(tests());
   }
 
   Interval interval(Side side) {
-    return preference.among(intervals, side);
+    return preference.among(intervals(), side);
   }
 
   SurveyPair with(List<TestResult> adjusted) {
-    return new SurveyPair(
-        one, two, compared, adjusted, oneSided, refusals, intervals, without, preference);
+    return new SurveyPair(one, two, compared, made.with(adjusted), oneSided, preference);
   }
 
   double difference() {
@@ -74,6 +75,6 @@ record SurveyPair(
   }
 
   boolean hasDifference() {
-    return intervals.stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE);
+    return intervals().stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE);
   }
 }

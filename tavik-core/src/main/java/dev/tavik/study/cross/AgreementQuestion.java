@@ -1,8 +1,8 @@
 package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.SquareTable;
+import dev.tavik.study.LeveledQuestion;
 import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
 
@@ -23,7 +23,7 @@ public record AgreementQuestion(
     SquareTable table,
     CrossSettings settings,
     @Nullable Provenance from)
-    implements Question {
+    implements LeveledQuestion<AgreementQuestion, CrossSettings> {
 
   /**
    * Creates a question with the default settings.
@@ -37,12 +37,7 @@ public record AgreementQuestion(
     return new AgreementQuestion("", first, second, table, CrossSettings.usual(), null);
   }
 
-  /**
-   * Returns a copy with other settings.
-   *
-   * @param changed the settings
-   * @return the question
-   */
+  @Override
   public AgreementQuestion settings(CrossSettings changed) {
     return new AgreementQuestion(label, first, second, table, changed, from);
   }
@@ -55,28 +50,6 @@ public record AgreementQuestion(
    */
   public AgreementQuestion named(String name) {
     return new AgreementQuestion(name, first, second, table, settings, from);
-  }
-
-  /**
-   * Changes the significance level; 0.05 unless changed.
-   *
-   * @param alpha strictly between 0 and 1
-   * @return another question
-   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
-   */
-  public AgreementQuestion alpha(double alpha) {
-    return settings(settings.alpha(alpha));
-  }
-
-  /**
-   * Chooses a confidence level, where it isn't to be the one that matches alpha.
-   *
-   * @param level strictly between 0 and 1
-   * @return another question
-   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   */
-  public AgreementQuestion level(double level) {
-    return settings(settings.level(level));
   }
 
   @Override

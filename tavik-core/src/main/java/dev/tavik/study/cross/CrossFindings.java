@@ -25,7 +25,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.study.DrawnMethod;
+import dev.tavik.simulation.DrawnMethod;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.parts.DrawnTest;
 import dev.tavik.study.parts.GroupEstimates;

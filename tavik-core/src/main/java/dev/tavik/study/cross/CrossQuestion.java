@@ -1,9 +1,9 @@
 package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
+import dev.tavik.study.LeveledQuestion;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.ExpectedCounts;
 import java.util.List;
@@ -26,7 +26,7 @@ public record CrossQuestion(
     List<String> merged,
     CrossSettings settings,
     @Nullable Provenance from)
-    implements Question {
+    implements LeveledQuestion<CrossQuestion, CrossSettings> {
 
   /**
    * Copies the lists.
@@ -53,12 +53,7 @@ public record CrossQuestion(
     return new CrossQuestion("", table, List.of(), List.of(), CrossSettings.usual(), null);
   }
 
-  /**
-   * Returns a copy with other settings.
-   *
-   * @param changed the settings
-   * @return the question
-   */
+  @Override
   public CrossQuestion settings(CrossSettings changed) {
     return new CrossQuestion(label, table, empty, merged, changed, from);
   }
@@ -88,32 +83,10 @@ public record CrossQuestion(
   }
 
   /**
-   * Changes the significance level; 0.05 unless changed.
-   *
-   * @param alpha strictly between 0 and 1
-   * @return another question
-   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
-   */
-  public CrossQuestion alpha(double alpha) {
-    return settings(settings.alpha(alpha));
-  }
-
-  /**
-   * Chooses a confidence level, where it isn't to be the one that matches alpha.
-   *
-   * @param level strictly between 0 and 1
-   * @return another question
-   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   */
-  public CrossQuestion level(double level) {
-    return settings(settings.level(level));
-  }
-
-  /**
    * Chooses the tests, in the order in which they are to be shown.
    *
    * @param methods the tests; none for those that fit the table
-   * @return another question
+   * @return the changed question
    */
   public CrossQuestion tests(TableTest... methods) {
     return settings(settings.tests(List.of(methods)));

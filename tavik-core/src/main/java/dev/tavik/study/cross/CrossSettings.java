@@ -1,19 +1,19 @@
 package dev.tavik.study.cross;
 
+import dev.tavik.association.StrengthInterval;
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.bayes.SamplingPlan;
-import dev.tavik.numeric.DecimalFraction;
-import dev.tavik.result.Proportion;
+import dev.tavik.study.InferenceOptions;
+import dev.tavik.study.InferenceSettings;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * How strictly an association is to be judged, by which tests, and what is to be shown.
  *
- * @param alpha the significance level, strictly between 0 and 1
- * @param chosenLevel the confidence level, strictly between 0 and 1; null for 1 - alpha
- * @param tests the tests to show; none for the usual ones, which depend on what is ordered
+ * @param choices alpha, level, and the tests to show: none for the usual ones, which depend on what
+ *     is ordered; each measure has its own interval, so that none is chosen
  * @param ordered which classifications have ordered levels
  * @param options the scores of ordered levels and the budget of exact tests
  * @param shown the tables of cells to show beside the counts
@@ -21,14 +21,13 @@ import org.jspecify.annotations.Nullable;
  * @param bayes how the association is seen the Bayesian way; null for not at all
  */
 public record CrossSettings(
-    double alpha,
-    @Nullable Double chosenLevel,
-    List<TableTest> tests,
+    InferenceOptions<TableTest, StrengthInterval> choices,
     Ordered ordered,
     TestOptions options,
     List<CellTable> shown,
     RowPairs rowPairs,
-    @Nullable Belief bayes) {
+    @Nullable Belief bayes)
+    implements InferenceSettings<CrossSettings, TableTest, StrengthInterval> {
   /**
    * What the Bayesian view of a table rests on.
    *
@@ -56,24 +55,16 @@ public record CrossSettings(
   }
 
   /**
-   * Checks the parts.
+   * Drops tables that are named twice.
    *
-   * @param alpha the significance level, strictly between 0 and 1
-   * @param chosenLevel the confidence level, strictly between 0 and 1
-   * @param tests the tests to show
+   * @param choices alpha, level and tests
    * @param ordered which classifications have ordered levels
    * @param options the scores of ordered levels and the budget of exact tests
    * @param shown the tables of cells to show beside the counts
    * @param rowPairs whether each two rows are compared
    * @param bayes how the association is seen the Bayesian way
-   * @throws IllegalArgumentException if alpha or the level is not strictly between 0 and 1
    */
   public CrossSettings {
-    Proportion.require("alpha", alpha);
-    if (chosenLevel != null) {
-      Proportion.require("level", chosenLevel);
-    }
-    tests = tests.stream().distinct().toList();
     shown = shown.stream().distinct().toList();
   }
 
@@ -85,9 +76,7 @@ public record CrossSettings(
    */
   public static CrossSettings usual() {
     return new CrossSettings(
-        0.05,
-        null,
-        List.of(),
+        InferenceOptions.of(List.of(), List.of()),
         Ordered.NONE,
         TestOptions.usual(),
         List.of(CellTable.RESIDUALS),
@@ -95,45 +84,9 @@ public record CrossSettings(
         null);
   }
 
-  /**
-   * The confidence level of intervals.
-   *
-   * @return the chosen one, else 1 - alpha
-   */
-  public double level() {
-    return chosenLevel == null ? DecimalFraction.complement(alpha) : chosenLevel;
-  }
-
-  /**
-   * Returns a copy with another significance level.
-   *
-   * @param value the significance level, strictly between 0 and 1
-   * @return the settings
-   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
-   */
-  public CrossSettings alpha(double value) {
-    return new CrossSettings(value, chosenLevel, tests, ordered, options, shown, rowPairs, bayes);
-  }
-
-  /**
-   * Returns a copy with its own confidence level.
-   *
-   * @param value the confidence level, strictly between 0 and 1
-   * @return the settings
-   * @throws IllegalArgumentException if not 0 &lt; value &lt; 1
-   */
-  public CrossSettings level(double value) {
-    return new CrossSettings(alpha, value, tests, ordered, options, shown, rowPairs, bayes);
-  }
-
-  /**
-   * Returns a copy with these tests only.
-   *
-   * @param methods the tests; none for the usual ones
-   * @return the settings
-   */
-  public CrossSettings tests(List<TableTest> methods) {
-    return new CrossSettings(alpha, chosenLevel, methods, ordered, options, shown, rowPairs, bayes);
+  @Override
+  public CrossSettings choices(InferenceOptions<TableTest, StrengthInterval> changed) {
+    return new CrossSettings(changed, ordered, options, shown, rowPairs, bayes);
   }
 
   /**
@@ -143,7 +96,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings ordered(Ordered which) {
-    return new CrossSettings(alpha, chosenLevel, tests, which, options, shown, rowPairs, bayes);
+    return new CrossSettings(choices, which, options, shown, rowPairs, bayes);
   }
 
   /**
@@ -153,7 +106,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings options(TestOptions changed) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, changed, shown, rowPairs, bayes);
+    return new CrossSettings(choices, ordered, changed, shown, rowPairs, bayes);
   }
 
   /**
@@ -163,7 +116,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings shown(List<CellTable> tables) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, tables, rowPairs, bayes);
+    return new CrossSettings(choices, ordered, options, tables, rowPairs, bayes);
   }
 
   /**
@@ -173,7 +126,7 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings rowPairs(RowPairs choice) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, choice, bayes);
+    return new CrossSettings(choices, ordered, options, shown, choice, bayes);
   }
 
   /**
@@ -183,6 +136,6 @@ public record CrossSettings(
    * @return the settings
    */
   public CrossSettings bayes(@Nullable Belief view) {
-    return new CrossSettings(alpha, chosenLevel, tests, ordered, options, shown, rowPairs, view);
+    return new CrossSettings(choices, ordered, options, shown, rowPairs, view);
   }
 }

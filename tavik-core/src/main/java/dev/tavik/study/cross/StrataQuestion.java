@@ -1,8 +1,8 @@
 package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Question;
 import dev.tavik.count.StratifiedTables;
+import dev.tavik.study.LeveledQuestion;
 import dev.tavik.study.Provenance;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -22,7 +22,7 @@ public record StrataQuestion(
     List<String> empty,
     CrossSettings settings,
     @Nullable Provenance from)
-    implements Question {
+    implements LeveledQuestion<StrataQuestion, CrossSettings> {
 
   /**
    * Copies the list.
@@ -47,12 +47,7 @@ public record StrataQuestion(
     return new StrataQuestion("", tables, List.of(), CrossSettings.usual(), null);
   }
 
-  /**
-   * Returns a copy with other settings.
-   *
-   * @param changed the settings
-   * @return the question
-   */
+  @Override
   public StrataQuestion settings(CrossSettings changed) {
     return new StrataQuestion(label, tables, empty, changed, from);
   }
@@ -65,28 +60,6 @@ public record StrataQuestion(
    */
   public StrataQuestion named(String name) {
     return new StrataQuestion(name, tables, empty, settings, from);
-  }
-
-  /**
-   * Changes the significance level; 0.05 unless changed.
-   *
-   * @param alpha strictly between 0 and 1
-   * @return another question
-   * @throws IllegalArgumentException if not 0 &lt; alpha &lt; 1
-   */
-  public StrataQuestion alpha(double alpha) {
-    return settings(settings.alpha(alpha));
-  }
-
-  /**
-   * Chooses a confidence level, where it isn't to be the one that matches alpha.
-   *
-   * @param level strictly between 0 and 1
-   * @return another question
-   * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
-   */
-  public StrataQuestion level(double level) {
-    return settings(settings.level(level));
   }
 
   @Override

@@ -10,10 +10,10 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
+import dev.tavik.simulation.DrawnMethod;
 import dev.tavik.simulation.Draws;
 import dev.tavik.simulation.NullWorld;
 import dev.tavik.simulation.SimulatedTail;
-import dev.tavik.study.DrawnMethod;
 import java.util.List;
 import java.util.Optional;
 

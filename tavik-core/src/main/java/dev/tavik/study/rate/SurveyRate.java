@@ -1,10 +1,10 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedProportion;
 import java.util.List;
@@ -15,20 +15,14 @@ import java.util.List;
  * @param name whose rate it is
  * @param level the level of its group; empty without groups
  * @param proportion the estimate
- * @param made the tests
- * @param refusals the tests that declined
- * @param limits the intervals, each followed by its bound if there is one
- * @param without the intervals that declined
+ * @param made tests and intervals
  * @param preference what the verdict rests on
  */
 record SurveyRate(
     String name,
     String level,
     DesignedProportion proportion,
-    List<TestResult> made,
-    List<NotApplicable> refusals,
-    List<Interval> limits,
-    List<NotApplicable> without,
+    MethodResults made,
     VerdictBasis preference) {
 
   DesignFindings.Group group() {
@@ -36,14 +30,14 @@ record SurveyRate(
   }
 
   TestResult test() {
-    return preference.among(made);
+    return preference.among(made.tests());
   }
 
   Interval interval(Side side) {
-    return preference.among(limits, side);
+    return preference.among(made.intervals(), side);
   }
 
   SurveyRate with(List<TestResult> adjusted) {
-    return new SurveyRate(name, level, proportion, adjusted, refusals, limits, without, preference);
+    return new SurveyRate(name, level, proportion, made.with(adjusted), preference);
   }
 }

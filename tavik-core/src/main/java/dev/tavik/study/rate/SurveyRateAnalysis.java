@@ -14,6 +14,7 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.study.parts.VerdictBasis;
 import dev.tavik.survey.DesignedProportion;
@@ -59,7 +60,8 @@ final class SurveyRateAnalysis {
     if (question.counts().units().columns().size() == 1) {
       return alone;
     }
-    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(SurveyRate::made).toList());
+    List<List<TestResult>> tests =
+        Holm.adjust(alone.stream().map(each -> each.made().tests()).toList());
     List<SurveyRate> adjusted = new ArrayList<>();
     for (int i = 0; i < tests.size(); i++) {
       adjusted.add(alone.get(i).with(tests.get(i)));
@@ -87,7 +89,11 @@ final class SurveyRateAnalysis {
       add(SurveyInterval.KORN_GRAUBARD, proportion, limits);
     }
     return new SurveyRate(
-        name, level, proportion, tests, refusals, limits, without, preference(tests, limits, none));
+        name,
+        level,
+        proportion,
+        new MethodResults(tests, refusals, limits, without),
+        preference(tests, limits, none));
   }
 
   private void test(
@@ -199,7 +205,8 @@ final class SurveyRateAnalysis {
 
   private List<Caution> cautions(SurveyRate rate) {
     DesignedProportion proportion = rate.proportion();
-    DecisionCautions decisions = new DecisionCautions(rate.made(), question.alpha(), rate.test());
+    DecisionCautions decisions =
+        new DecisionCautions(rate.made().tests(), question.alpha(), rate.test());
     List<Caution> cautions =
         new ArrayList<>(DecisionCautions.otherDirection(question.hypothesis(), proportion.value()));
     if (proportion.allOrNone()) {

@@ -58,9 +58,9 @@ final class SurveyRateFindings {
             .add(design.sentence())
             .addAll(DesignFindings.costs(proportion))
             .add(tests(rate))
-            .addAll(Refusals.said(rate.refusals()))
+            .addAll(Refusals.said(rate.made().refusals()))
             .add(intervals(rate))
-            .addAll(Refusals.said(rate.without()))
+            .addAll(Refusals.said(rate.made().without()))
             .add(simple(rate));
     if (rate.level().isEmpty()) {
       answer.addAll(
@@ -113,8 +113,10 @@ final class SurveyRateFindings {
 
   private Tests tests(SurveyRate rate) {
     Tests tests = Tests.ofTables("Tests: " + claim(), question.alpha());
-    rate.made().forEach(test -> tests.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
-    rate.refusals().forEach(tests::declined);
+    rate.made()
+        .tests()
+        .forEach(test -> tests.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
+    rate.made().refusals().forEach(tests::declined);
     return tests;
   }
 
@@ -128,8 +130,8 @@ final class SurveyRateFindings {
                     alternative == Alternative.TWO_SIDED
                         ? ""
                         : ", and the one-sided bound for '" + alternative.id() + "'"))
-            .pairs(rate.limits(), interval -> new String[] {interval.method().id()});
-    rate.without().forEach(intervals::declined);
+            .pairs(rate.made().intervals(), interval -> new String[] {interval.method().id()});
+    rate.made().without().forEach(intervals::declined);
     return intervals;
   }
 
@@ -202,7 +204,7 @@ final class SurveyRateFindings {
             Column.numbers("Holm p"),
             Column.words("after adjustment"));
     for (SurveyRate rate : rates) {
-      for (TestResult test : rate.made()) {
+      for (TestResult test : rate.made().tests()) {
         sheet.row(
             rate.name(),
             test.method().id(),
@@ -221,7 +223,7 @@ final class SurveyRateFindings {
             "Intervals, level " + Figures.exactPercent(question.level()) + ", each for itself");
     for (SurveyRate rate : rates) {
       intervals.pairs(
-          rate.limits(), interval -> new String[] {rate.name(), interval.method().id()});
+          rate.made().intervals(), interval -> new String[] {rate.name(), interval.method().id()});
       intervals.row(
           ProportionInterval.WILSON.of(rate.group().unweighted(), question.level(), Side.TWO_SIDED),
           "as if simple random",

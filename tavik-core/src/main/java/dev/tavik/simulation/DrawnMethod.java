@@ -1,4 +1,4 @@
-package dev.tavik.study;
+package dev.tavik.simulation;
 
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
