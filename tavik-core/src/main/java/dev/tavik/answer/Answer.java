@@ -9,7 +9,6 @@ import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -30,13 +29,13 @@ public final class Answer {
   private final Supplier<Content> content;
 
   /** What readers see. */
-  private record Content(
+  record Content(
       Verdict verdict,
       List<Condition> conditions,
       List<Caution> cautions,
       List<Finding> findings) {}
 
-  private Answer(
+  Answer(
       Question question,
       String kind,
       String label,
@@ -59,8 +58,8 @@ public final class Answer {
    * @param label the analyst's own name for it; empty for none
    * @return the builder
    */
-  public static Builder to(Question question, AnswerKind kind, String label) {
-    return new Builder(question, kind.id(), label);
+  public static AnswerBuilder to(Question question, AnswerKind kind, String label) {
+    return new AnswerBuilder(question, kind.id(), label);
   }
 
   /**
@@ -71,98 +70,8 @@ public final class Answer {
    * @param label the analyst's own name for it; empty for none
    * @return the builder
    */
-  public static Builder unanswered(Question question, String kind, String label) {
-    return new Builder(question, kind, label);
-  }
-
-  /** Puts an answer together, findings in the order in which a reader wants them. */
-  public static final class Builder {
-    private final Question question;
-    private final String kind;
-    private final String label;
-    private final List<Finding> findings = new ArrayList<>();
-    private List<Condition> conditions = List.of();
-    private List<Caution> cautions = List.of();
-    private Verdict verdict = Verdict.of("");
-
-    private Builder(Question question, String kind, String label) {
-      this.question = question;
-      this.kind = kind;
-      this.label = label;
-    }
-
-    /**
-     * Adds a finding.
-     *
-     * @param finding the finding
-     * @return this builder
-     */
-    public Builder add(Finding finding) {
-      findings.add(finding);
-      return this;
-    }
-
-    /**
-     * Adds findings.
-     *
-     * @param more what follows
-     * @return this builder
-     */
-    public Builder addAll(Collection<? extends Finding> more) {
-      findings.addAll(more);
-      return this;
-    }
-
-    /**
-     * Sets the assumptions of the answer.
-     *
-     * @param all all of them
-     * @return this builder
-     */
-    public Builder conditions(List<Condition> all) {
-      conditions = all;
-      return this;
-    }
-
-    /**
-     * Sets the cautions.
-     *
-     * @param all all of them
-     * @return this builder
-     */
-    public Builder cautions(List<Caution> all) {
-      cautions = all;
-      return this;
-    }
-
-    /**
-     * Builds the answer from tests and intervals; the rest is computed from them when it is first
-     * read.
-     *
-     * @param tests all tests that were made
-     * @param intervals all intervals that methods made
-     * @param worded makes the whole answer, of the same question
-     * @return the answer
-     */
-    public Answer worded(
-        List<TestResult> tests, List<Interval> intervals, Supplier<Answer> worded) {
-      Lazy<Content> rest = new Lazy<>(() -> worded.get().content.get());
-      return new Answer(question, kind, label, tests, intervals, rest);
-    }
-
-    /**
-     * Ends with the verdict.
-     *
-     * @param said the verdict
-     * @return the answer
-     */
-    public Answer concluded(Verdict said) {
-      verdict = said;
-      Content whole =
-          new Content(
-              verdict, List.copyOf(conditions), List.copyOf(cautions), List.copyOf(findings));
-      return new Answer(question, kind, label, List.of(), List.of(), () -> whole);
-    }
+  public static AnswerBuilder unanswered(Question question, String kind, String label) {
+    return new AnswerBuilder(question, kind, label);
   }
 
   /**
@@ -215,7 +124,7 @@ public final class Answer {
    * have been decided otherwise} Thousands of such are held in little memory.
    */
   public Answer decided() {
-    Builder brief = unanswered(question, kind, label);
+    AnswerBuilder brief = unanswered(question, kind, label);
     all(Failure.class).forEach(brief::add);
     for (SubAnswers each : findAll(SubAnswers.class)) {
       List<Answer> parts = each.answers().stream().map(Answer::decided).toList();
@@ -232,6 +141,11 @@ public final class Answer {
               brief.add(Decidable.of(() -> possible));
             });
     return brief.concluded(verdict());
+  }
+
+  /** What readers see, which is made when it is first asked for. */
+  Content content() {
+    return content.get();
   }
 
   /** {@return the question} */

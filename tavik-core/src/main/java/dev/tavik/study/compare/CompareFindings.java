@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
@@ -74,7 +75,7 @@ final class CompareFindings {
                     "1 / (" + found.order() + ")",
                     each.value(),
                     Double.NaN)));
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(found.question(), AnswerKind.COMPARE, found.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", hypothesis(settings.claim(), settings.alpha())))
@@ -260,7 +261,7 @@ final class CompareFindings {
     };
   }
 
-  private void nuisances(Answer.Builder answer) {
+  private void nuisances(AnswerBuilder answer) {
     for (TestResult test : found.tests()) {
       Double nuisance = test.nuisance();
       if (nuisance != null) {
@@ -273,7 +274,7 @@ final class CompareFindings {
     }
   }
 
-  private void refused(Answer.Builder answer) {
+  private void refused(AnswerBuilder answer) {
     Map<String, List<String>> byReason = new LinkedHashMap<>();
     for (NotApplicable refusal : found.made().refusals()) {
       byReason

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
@@ -55,7 +56,7 @@ final class CompareGroupsFindings {
   }
 
   Answer answer(List<TestResult> overall, List<Caution> cautions, Verdict verdict) {
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.COMPARE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(
@@ -78,7 +79,7 @@ final class CompareGroupsFindings {
         .concluded(pairs.get(0).preference().onEachPair(verdict));
   }
 
-  private void observed(Answer.Builder answer) {
+  private void observed(AnswerBuilder answer) {
     List<NamedTally> groups = question.groups();
     Sheet whole = Observed.groups("Observed", groups);
     if (!ShownMembers.needed(groups.size())) {
@@ -107,7 +108,7 @@ final class CompareGroupsFindings {
     return tests;
   }
 
-  private void pairs(Answer.Builder answer) {
+  private void pairs(AnswerBuilder answer) {
     Depth whole = Depth.ALWAYS;
     if (ShownMembers.needed(pairs.size())) {
       whole = Depth.WHOLE;

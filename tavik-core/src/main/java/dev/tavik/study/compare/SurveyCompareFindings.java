@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -53,7 +54,7 @@ final class SurveyCompareFindings {
   }
 
   Answer one(SurveyPair pair, List<Caution> cautions, Verdict verdict, boolean alone) {
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.COMPARE, alone ? question.label() : pair.order())
             .add(Finding.fact("input", input(pair)))
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))
@@ -258,7 +259,7 @@ final class SurveyCompareFindings {
                 "All groups together: null, the same proportion in every group", question.alpha())
             .keyed("overall")
             .made(overall, statistic(overall));
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.COMPARE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", CompareFindings.hypothesis(claim, question.alpha())))

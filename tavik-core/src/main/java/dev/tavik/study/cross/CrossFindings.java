@@ -3,6 +3,7 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Cells;
@@ -56,7 +57,7 @@ final class CrossFindings {
     this.standingOut = standingOut;
   }
 
-  Answer.Builder begin(
+  AnswerBuilder begin(
       List<Strength> strengths,
       @Nullable CompareQuestion rates,
       List<TestResult> tests,
@@ -64,7 +65,7 @@ final class CrossFindings {
       @Nullable DrawnTest drawn,
       List<RowPair> rowPairs) {
     List<Estimate> estimates = new ArrayList<>(strengths.stream().map(Strength::estimate).toList());
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.CROSS, question.label())
             .add(Finding.fact("input", input()))
             .add(
@@ -186,7 +187,7 @@ final class CrossFindings {
     return made;
   }
 
-  private static void scores(Answer.Builder answer, String what, List<Double> scores) {
+  private static void scores(AnswerBuilder answer, String what, List<Double> scores) {
     if (!scores.isEmpty()) {
       answer.add(
           Finding.say(

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -79,7 +80,7 @@ final class StrataAnalysis {
     List<Estimate> estimates = new ArrayList<>(List.of(common));
     estimates.addAll(within);
     estimates.add(together);
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.CROSS, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("odds-ratio", alpha)))
@@ -143,7 +144,7 @@ final class StrataAnalysis {
         Value.significant(ratio, 4));
   }
 
-  private void tests(Answer.Builder answer) {
+  private void tests(AnswerBuilder answer) {
     Tests made =
         Tests.ofTables(
             say(

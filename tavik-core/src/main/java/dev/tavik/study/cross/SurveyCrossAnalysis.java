@@ -3,6 +3,7 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
@@ -114,7 +115,7 @@ final class SurveyCrossAnalysis {
     boolean rejects = tests.first().rejects(question.alpha());
     SurveyInterval interval = question.intervals().get(0);
     Interval strength = table.ofStrength(question.level());
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.CROSS, label)
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(

@@ -1,6 +1,7 @@
 package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
@@ -41,7 +42,7 @@ final class SurveyLayers {
   }
 
   Answer answer() {
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.CROSS, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(
@@ -62,7 +63,7 @@ final class SurveyLayers {
     return answer.conditions(design.conditions()).cautions(cautions()).concluded(conclusion());
   }
 
-  private static void add(Answer layer, Answer.Builder to) {
+  private static void add(Answer layer, AnswerBuilder to) {
     to.add(Finding.say(Block.heading(layer.label())));
     to.add(Finding.sentence(layer.verdict().sentence()));
     layer.findings().stream()

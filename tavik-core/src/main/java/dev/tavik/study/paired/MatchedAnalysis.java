@@ -1,6 +1,7 @@
 package dev.tavik.study.paired;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
@@ -51,7 +52,7 @@ final class MatchedAnalysis {
 
   Answer answer() {
     List<Pair> pairs = pairs();
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.COMPARE, question.label())
             .add(Finding.fact("input", input()))
             .add(

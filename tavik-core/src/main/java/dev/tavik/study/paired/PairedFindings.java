@@ -3,6 +3,7 @@ package dev.tavik.study.paired;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Estimates;
@@ -42,7 +43,7 @@ final class PairedFindings {
     this.intervals = intervals;
   }
 
-  Answer.Builder begin(List<Estimate> estimates) {
+  AnswerBuilder begin(List<Estimate> estimates) {
     return Answer.to(question, AnswerKind.COMPARE, question.label())
         .add(Finding.fact("input", input()))
         .add(Finding.fact("hypothesis", hypothesis()))

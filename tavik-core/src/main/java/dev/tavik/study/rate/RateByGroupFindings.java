@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
@@ -47,7 +48,7 @@ final class RateByGroupFindings {
   }
 
   Answer answer(List<Caution> cautions, Verdict verdict) {
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.RATE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", RateFindings.hypothesis(settings)))

@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
@@ -58,7 +59,7 @@ final class RateFindings {
   }
 
   Answer answer(List<Finding> bayes, List<Caution> cautions) {
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(found.question(), AnswerKind.RATE, found.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", hypothesis(settings)))
@@ -159,7 +160,7 @@ final class RateFindings {
   }
 
   /** Adds the Clopper-Pearson limits in whole units of the lot. */
-  private void inLot(Answer.Builder answer) {
+  private void inLot(AnswerBuilder answer) {
     Long lot = settings.lot();
     if (lot == null) {
       return;

@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
@@ -47,7 +48,7 @@ final class SurveyRateFindings {
 
   Answer one(SurveyRate rate, List<Caution> cautions, Verdict verdict) {
     DesignedProportion proportion = rate.proportion();
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.RATE, rate.name())
             .add(Finding.fact("input", input(rate)))
             .add(Finding.fact("hypothesis", hypothesis()))
@@ -157,7 +158,7 @@ final class SurveyRateFindings {
 
   Answer several(
       List<SurveyRate> rates, List<Answer> answers, List<Caution> cautions, Verdict verdict) {
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.RATE, question.label())
             .add(Finding.fact("input", Observed.input(question.from())))
             .add(Finding.fact("hypothesis", hypothesis()))

@@ -3,6 +3,7 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Column;
@@ -56,13 +57,13 @@ final class SharesFindings {
     this.standingOut = standingOut;
   }
 
-  Answer.Builder begin(
+  AnswerBuilder begin(
       List<TestResult> tests,
       List<Interval> intervals,
       List<NotApplicable> refusals,
       @Nullable DrawnTest drawn) {
     List<Estimate> estimates = estimates();
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.SHARES, question.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", hypothesis()))

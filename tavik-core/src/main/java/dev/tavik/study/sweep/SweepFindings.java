@@ -3,6 +3,7 @@ package dev.tavik.study.sweep;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
@@ -45,7 +46,7 @@ final class SweepFindings {
     SweepQuestion.SweepSettings settings = question.settings();
     boolean many = columns.size() > MOST_TABLES;
     Depth whole = many ? Depth.WHOLE : Depth.ALWAYS;
-    Answer.Builder answer =
+    AnswerBuilder answer =
         Answer.to(question, AnswerKind.SWEEP, question.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", Value.fields().with("alpha", settings.alpha())))
