@@ -2,7 +2,6 @@ package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerKind;
-import dev.tavik.answer.Finding;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -10,6 +9,7 @@ import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.study.parts.BayesianDetail;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,17 +32,23 @@ final class RateAnalysis {
     RateMethods methods = RateMethods.of(question.tally(), question.settings());
     SizedTest chosen = SizedTest.of(List.of(methods), question.settings());
     RateFound found = new RateAnalysis(question, chosen).found();
-    List<Finding> belief = RateBelief.of(question, BayesianDetail.WHOLE);
+    RateFound whole =
+        new TallyRate(question, chosen, List.of()).believed(found, BayesianDetail.WHOLE);
     return Answer.to(question, AnswerKind.RATE, question.label())
         .worded(
-            found.tests(),
-            found.intervals(),
-            () -> new RateFindings(found).answer(belief, RateCautions.of(found)));
+            found.made().tests(),
+            found.made().intervals(),
+            () -> new RateFindings(whole).answer(RateCautions.of(whole)));
   }
 
   RateFound found() {
     return new RateFound(
-        question, tests().stream().map(methods::test).toList(), intervals(), preference(), chosen);
+        new RateAsked(question, settings.hypothesis(), settings, question.from()),
+        question.label(),
+        new TallyRate(question, chosen, List.of()),
+        new MethodResults(
+            tests().stream().map(methods::test).toList(), List.of(), intervals(), List.of()),
+        preference());
   }
 
   /** The tests that were asked for, and the one that the verdict rests on. */

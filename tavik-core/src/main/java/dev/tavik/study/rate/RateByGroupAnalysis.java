@@ -2,17 +2,12 @@ package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Caution;
-import dev.tavik.answer.Verdict;
-import dev.tavik.phrase.RateVerdicts;
-import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
-import dev.tavik.study.parts.Holm;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /** Puts the answers of several groups together, with one verdict after adjustment. */
 final class RateByGroupAnalysis {
@@ -25,7 +20,7 @@ final class RateByGroupAnalysis {
   RateByGroupAnalysis(RateByGroupQuestion question) {
     this.question = question;
     this.settings = question.settings();
-    this.groups = adjusted(found());
+    this.groups = RateFound.adjusted(found());
     this.cautionsOfEach = groups.stream().map(RateCautions::of).toList();
     this.common = DataCautions.common(cautionsOfEach);
   }
@@ -43,24 +38,18 @@ final class RateByGroupAnalysis {
         .toList();
   }
 
-  private static List<RateFound> adjusted(List<RateFound> alone) {
-    List<List<TestResult>> tests = Holm.adjust(alone.stream().map(RateFound::tests).toList());
-    return IntStream.range(0, alone.size())
-        .mapToObj(group -> alone.get(group).withTests(tests.get(group)))
-        .toList();
-  }
-
   Answer answer() {
-    BayesianDetail extent = BayesianDetail.of(groups.size());
     List<Answer> answers = new ArrayList<>();
     for (int i = 0; i < groups.size(); i++) {
-      RateFound group = groups.get(i);
-      answers.add(
-          new RateFindings(group)
-              .answer(RateBelief.of(group.question(), extent), cautions(group, i)));
+      answers.add(new RateFindings(believed(groups.get(i))).answer(cautions(groups.get(i), i)));
     }
-    return new RateByGroupFindings(question, groups, answers)
-        .answer(cautions(), groups.get(0).preference().onEach(verdict(), "group"));
+    RateAsked asked = new RateAsked(question, settings.hypothesis(), settings, question.from());
+    return new RateByGroupFindings(asked, new TallyGroups(settings), groups, answers)
+        .answer(question.label(), cautions());
+  }
+
+  private RateFound believed(RateFound group) {
+    return ((TallyRate) group.data()).believed(group, BayesianDetail.of(groups.size()));
   }
 
   private List<Caution> cautions(RateFound group, int position) {
@@ -68,7 +57,7 @@ final class RateByGroupAnalysis {
     cautions.removeAll(common);
     cautions.addAll(
         DecisionCautions.adjustedAway(
-            group.preferredTest(),
+            group.test(),
             settings.alpha(),
             "the " + question.groups().size() + " groups looked at together"));
     return cautions;
@@ -91,13 +80,5 @@ final class RateByGroupAnalysis {
       cautions.addAll(DataCautions.brief(groups.size(), /* pairs= */ false));
     }
     return cautions;
-  }
-
-  private Verdict verdict() {
-    return RateVerdicts.several(
-        question.label(),
-        groups.stream().map(RateFound::rate).toList(),
-        settings.hypothesis(),
-        settings.alpha());
   }
 }

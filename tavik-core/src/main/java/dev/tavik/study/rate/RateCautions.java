@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 /** What to be careful of in the answer to one rate question, the gravest first. */
 final class RateCautions {
   private final RateFound answer;
+  private final TallyRate data;
   private final RateSettings settings;
   private final double against;
   private final Alternative alternative;
@@ -29,7 +30,8 @@ final class RateCautions {
 
   private RateCautions(RateFound answer) {
     this.answer = answer;
-    this.settings = answer.settings();
+    this.data = (TallyRate) answer.data();
+    this.settings = data.settings();
     this.against = settings.hypothesis().against();
     this.alternative = settings.hypothesis().alternative();
   }
@@ -37,11 +39,11 @@ final class RateCautions {
   static List<Caution> of(RateFound answer) {
     RateCautions found = new RateCautions(answer);
     found.cautions.addAll(
-        DecisionCautions.otherDirection(found.settings.hypothesis(), answer.tally().proportion()));
+        DecisionCautions.otherDirection(
+            found.settings.hypothesis(), found.data.tally().proportion()));
     found.fewSuccesses();
     found.allOrNone();
-    DecisionCautions decisions =
-        new DecisionCautions(answer.tests(), found.settings.alpha(), answer.preferredTest());
+    DecisionCautions decisions = answer.decisions();
     found.cautions.addAll(decisions.noStatistic());
     found.clippedLimit();
     found.cautions.addAll(decisions.disagree());
@@ -50,11 +52,11 @@ final class RateCautions {
             found.settings, TestCautions.rejected(found.against), /* eachSide= */ false));
     found.testAndInterval(decisions);
     found.cautions.addAll(decisions.nearAlpha());
-    Provenance from = answer.from();
+    Provenance from = answer.asked().from();
     if (from != null) {
-      found.cautions.addAll(DataCautions.of(from, answer.tally().trials()));
+      found.cautions.addAll(DataCautions.of(from, found.data.tally().trials()));
     }
-    OutcomeSequence sequence = answer.question().sequence();
+    OutcomeSequence sequence = found.data.question().sequence();
     if (sequence != null) {
       FollowedRate.sorted(sequence).ifPresent(found.cautions::add);
     }
@@ -62,8 +64,8 @@ final class RateCautions {
   }
 
   private void fewSuccesses() {
-    NormalApproximation expected = NormalApproximation.of(answer.tally(), settings.hypothesis());
-    SizedTest chosen = answer.chosen();
+    NormalApproximation expected = NormalApproximation.of(data.tally(), settings.hypothesis());
+    SizedTest chosen = data.chosen();
     boolean known = !Double.isNaN(chosen.size());
     if (known && !chosen.holds(settings.alpha())) {
       cautions.add(
@@ -79,7 +81,7 @@ final class RateCautions {
     boolean holds = known && chosen.test().basis() == Exactness.APPROXIMATE;
     if (!holds && !expected.holds() && !approximate.isEmpty()) {
       TestResult exact =
-          answer.tests().stream()
+          answer.made().tests().stream()
               .filter(test -> test.method() == ProportionTest.EXACT)
               .findFirst()
               .orElse(null);
@@ -89,9 +91,9 @@ final class RateCautions {
 
   /** Only an interval that isn't naturally within 0 and 1 ends there with both outcomes seen. */
   private void clippedLimit() {
-    boolean both = answer.tally().successes() > 0 && answer.tally().failures() > 0;
+    boolean both = data.tally().successes() > 0 && data.tally().failures() > 0;
     List<Interval> clipped =
-        answer.intervals().stream()
+        answer.made().intervals().stream()
             .filter(
                 interval ->
                     (interval.side() != Side.UPPER && interval.lower() == 0)
@@ -105,9 +107,9 @@ final class RateCautions {
   }
 
   private void allOrNone() {
-    long successes = answer.tally().successes();
-    if (successes == 0 || answer.tally().failures() == 0) {
-      cautions.add(SampleCautions.allOrNone(successes == 0, answer.tally().trials()));
+    long successes = data.tally().successes();
+    if (successes == 0 || data.tally().failures() == 0) {
+      cautions.add(SampleCautions.allOrNone(successes == 0, data.tally().trials()));
     }
   }
 
@@ -116,9 +118,9 @@ final class RateCautions {
     if (!settings.levelMatchesAlpha()) {
       return;
     }
-    boolean rejects = answer.preferredTest().rejects(settings.alpha());
+    boolean rejects = answer.test().rejects(settings.alpha());
     List<Interval> contradicting =
-        answer.intervals().stream()
+        answer.made().intervals().stream()
             .filter(interval -> interval.contains(against) == rejects)
             .toList();
     if (contradicting.isEmpty()) {
@@ -136,7 +138,7 @@ final class RateCautions {
   private String why(List<Interval> contradicting) {
     boolean allTwoSided =
         contradicting.stream().allMatch(interval -> interval.side() == Side.TWO_SIDED);
-    if (alternative.isOpposite(answer.tally().proportion() - against)) {
+    if (alternative.isOpposite(data.tally().proportion() - against)) {
       return TestCautions.otherSide();
     }
     return alternative != Alternative.TWO_SIDED && allTwoSided

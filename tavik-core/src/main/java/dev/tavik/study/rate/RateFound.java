@@ -1,73 +1,62 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.answer.Verdict;
-import dev.tavik.count.Tally;
 import dev.tavik.phrase.RateVerdicts;
-import dev.tavik.proportion.CriticalCounts;
-import dev.tavik.proportion.ProportionTest;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.VerdictBasis;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.IntStream;
 
-/** The results of all methods for a rate; verdict, cautions and findings are derived from it. */
+/**
+ * The results of all methods for one rate; verdict, cautions and findings are derived from it.
+ *
+ * @param asked what is asked
+ * @param name whose rate it is; empty for the only one
+ * @param data what it is asked of
+ * @param made tests and intervals
+ * @param basis what the verdict rests on
+ */
 record RateFound(
-    RateQuestion question,
-    List<TestResult> tests,
-    List<Interval> intervals,
-    VerdictBasis preference,
-    SizedTest chosen) {
+    RateAsked asked, String name, RateData data, MethodResults made, VerdictBasis basis) {
 
-  String label() {
-    return question.label();
+  TestResult test() {
+    return basis.among(made.tests());
   }
 
-  Tally tally() {
-    return question.tally();
+  Interval interval(Side side) {
+    return basis.among(made.intervals(), side);
   }
 
-  RateSettings settings() {
-    return question.settings();
+  DecisionCautions decisions() {
+    return new DecisionCautions(made.tests(), asked.alpha(), test());
   }
 
-  @Nullable Provenance from() {
-    return question.from();
-  }
-
-  /** What each test would have rejected; searched anew at each call. */
-  List<CriticalCounts> criticalCounts() {
-    RateMethods methods = RateMethods.of(tally(), settings());
-    return tests.stream()
-        .map(test -> methods.criticalCounts((ProportionTest) test.method()))
-        .toList();
-  }
-
-  TestResult preferredTest() {
-    return preference.among(tests);
-  }
-
-  Interval preferredInterval() {
-    return preference.among(intervals, settings().hypothesis().alternative().matchingSide());
-  }
-
-  RateVerdicts.Rate rate() {
-    return new RateVerdicts.Rate(
-        label(),
-        tally().proportion(),
-        Figures.outOf(tally().successes(), tally().trials()),
-        preferredTest(),
-        preferredInterval());
+  RateVerdicts.Rate phrase() {
+    Side matching = asked.hypothesis().alternative().matchingSide();
+    return new RateVerdicts.Rate(name, data.value(), data.counts(), test(), interval(matching));
   }
 
   Verdict verdict() {
-    return preference.on(
-        RateVerdicts.one(rate(), settings().lot(), settings().hypothesis(), settings().alpha()));
+    return basis.on(RateVerdicts.one(phrase(), data.lot(), asked.hypothesis(), asked.alpha()));
   }
 
-  RateFound withTests(List<TestResult> adjusted) {
-    return new RateFound(question, adjusted, intervals, preference, chosen);
+  RateFound with(List<TestResult> adjusted) {
+    return new RateFound(asked, name, data, made.with(adjusted), basis);
+  }
+
+  RateFound with(RateData other) {
+    return new RateFound(asked, name, other, made, basis);
+  }
+
+  /** The members of a family, their tests adjusted by Holm's method. */
+  static List<RateFound> adjusted(List<RateFound> alone) {
+    List<List<TestResult>> tests =
+        Holm.adjust(alone.stream().map(each -> each.made().tests()).toList());
+    return IntStream.range(0, alone.size()).mapToObj(i -> alone.get(i).with(tests.get(i))).toList();
   }
 }

@@ -2,9 +2,7 @@ package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Caution;
-import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.DesignCautions;
-import dev.tavik.phrase.RateVerdicts;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Interval;
@@ -13,7 +11,6 @@ import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DesignFindings;
-import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.study.parts.VerdictBasis;
@@ -24,52 +21,71 @@ import dev.tavik.survey.SurveyTest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 
 /** Makes tests and intervals of the rates of a designed sample, and chooses among them. */
 final class SurveyRateAnalysis {
   private final SurveyRateQuestion question;
+  private final RateAsked asked;
   private final DesignedSample sample;
   private final DesignFindings design;
   private final Predicate<List<String>> success;
-  private final List<SurveyRate> rates;
 
   SurveyRateAnalysis(SurveyRateQuestion question) {
     this.question = question;
+    this.asked = new RateAsked(question, question.hypothesis(), question, question.from());
     this.sample = DesignedSample.of(question.counts());
     this.design = new DesignFindings(sample);
     this.success = unit -> question.success().contains(unit.get(0));
-    this.rates = adjusted(found());
   }
 
-  private List<SurveyRate> found() {
-    boolean grouped = question.counts().units().columns().size() > 1;
-    List<SurveyRate> found = new ArrayList<>();
-    if (!grouped) {
-      found.add(rate(question.label(), "", sample.proportion(unit -> true, success)));
-      return found;
-    }
+  Answer answer() {
+    return question.hasGroups() ? several() : one();
+  }
+
+  private Answer one() {
+    RateFound only = rate(question.label(), sample.proportion(unit -> true, success));
+    List<Caution> cautions = cautions(only);
+    cautions.addAll(common());
+    return new RateFindings(only).answer(cautions);
+  }
+
+  private Answer several() {
+    List<RateFound> groups = RateFound.adjusted(groups());
+    List<Answer> answers = groups.stream().map(this::amongOthers).toList();
+    RateByGroupFindings findings =
+        new RateByGroupFindings(asked, new DesignedGroups(question, design), groups, answers);
+    return findings.answer(question.label(), common());
+  }
+
+  private List<RateFound> groups() {
     List<String> levels = question.counts().units().levels(1);
     List<DesignedProportion> each = sample.groups(1, levels, success);
-    for (int i = 0; i < levels.size(); i++) {
-      found.add(rate(levels.get(i), levels.get(i), each.get(i)));
-    }
-    return found;
+    return IntStream.range(0, levels.size())
+        .mapToObj(i -> rate(levels.get(i), each.get(i)))
+        .toList();
   }
 
-  private List<SurveyRate> adjusted(List<SurveyRate> alone) {
-    if (question.counts().units().columns().size() == 1) {
-      return alone;
-    }
-    List<List<TestResult>> tests =
-        Holm.adjust(alone.stream().map(each -> each.made().tests()).toList());
-    List<SurveyRate> adjusted = new ArrayList<>();
-    for (int i = 0; i < tests.size(); i++) {
-      adjusted.add(alone.get(i).with(tests.get(i)));
-    }
-    return adjusted;
+  private Answer amongOthers(RateFound group) {
+    List<Caution> cautions = cautions(group);
+    cautions.addAll(
+        DecisionCautions.adjustedAway(
+            group.test(), question.alpha(), "the groups looked at together"));
+    return new RateFindings(group).answer(cautions);
   }
 
-  private SurveyRate rate(String name, String level, DesignedProportion proportion) {
+  private RateFound rate(String name, DesignedProportion proportion) {
+    MethodResults made = made(proportion);
+    DesignFindings.Group group = new DesignFindings.Group(name, proportion);
+    return new RateFound(
+        asked,
+        name,
+        new DesignedRate(question, design, group),
+        made,
+        preference(made.tests(), made.intervals(), !proportion.variance()));
+  }
+
+  private MethodResults made(DesignedProportion proportion) {
     List<TestResult> tests = new ArrayList<>();
     List<NotApplicable> refusals = new ArrayList<>();
     for (SurveyTest test : question.tests()) {
@@ -88,12 +104,7 @@ final class SurveyRateAnalysis {
     if (limits.isEmpty() || none) {
       add(SurveyInterval.KORN_GRAUBARD, proportion, limits);
     }
-    return new SurveyRate(
-        name,
-        level,
-        proportion,
-        new MethodResults(tests, refusals, limits, without),
-        preference(tests, limits, none));
+    return new MethodResults(tests, refusals, limits, without);
   }
 
   private void test(
@@ -155,64 +166,19 @@ final class SurveyRateAnalysis {
     return new VerdictBasis(test, interval, reason);
   }
 
-  Answer answer() {
-    if (question.counts().units().columns().size() == 1) {
-      SurveyRate only = rates.get(0);
-      List<Caution> cautions = cautions(only);
-      cautions.addAll(common());
-      return new SurveyRateFindings(question, design)
-          .one(only, cautions, only.preference().on(sentence(only)));
-    }
-    List<Answer> answers = new ArrayList<>();
-    for (SurveyRate rate : rates) {
-      List<Caution> cautions = cautions(rate);
-      cautions.addAll(
-          DecisionCautions.adjustedAway(
-              rate.test(), question.alpha(), "the groups looked at together"));
-      answers.add(
-          new SurveyRateFindings(question, design)
-              .one(rate, cautions, rate.preference().on(sentence(rate))));
-    }
-    return new SurveyRateFindings(question, design).several(rates, answers, common(), together());
-  }
-
   private List<Caution> common() {
     return design.cautions(success, "a success", question.from());
   }
 
-  private Verdict sentence(SurveyRate rate) {
-    return RateVerdicts.one(phrase(rate), null, question.hypothesis(), question.alpha());
-  }
-
-  private RateVerdicts.Rate phrase(SurveyRate rate) {
-    return new RateVerdicts.Rate(
-        rate.name(),
-        rate.proportion().value(),
-        design.rows(rate.proportion()),
-        rate.test(),
-        rate.interval(question.hypothesis().alternative().matchingSide()));
-  }
-
-  private Verdict together() {
-    Verdict verdict =
-        RateVerdicts.several(
-            question.label(),
-            rates.stream().map(this::phrase).toList(),
-            question.hypothesis(),
-            question.alpha());
-    return rates.get(0).preference().onEach(verdict, "group");
-  }
-
-  private List<Caution> cautions(SurveyRate rate) {
-    DesignedProportion proportion = rate.proportion();
-    DecisionCautions decisions =
-        new DecisionCautions(rate.made().tests(), question.alpha(), rate.test());
+  private List<Caution> cautions(RateFound rate) {
+    DesignedProportion proportion = ((DesignedRate) rate.data()).group().proportion();
+    DecisionCautions decisions = rate.decisions();
     List<Caution> cautions =
         new ArrayList<>(DecisionCautions.otherDirection(question.hypothesis(), proportion.value()));
     if (proportion.allOrNone()) {
       cautions.add(
           DesignCautions.allOrNone(
-              proportion.value() == 0, proportion.rows(), rate.preference().interval().title()));
+              proportion.value() == 0, proportion.rows(), rate.basis().interval().title()));
     } else {
       cautions.addAll(decisions.noStatistic());
     }

@@ -114,6 +114,11 @@ public record SurveyRateQuestion(
     return new SurveyRateQuestion(label, counts, success, hypothesis, changed, from);
   }
 
+  /** Whether each group has a rate of its own. */
+  boolean hasGroups() {
+    return counts.units().columns().size() > 1;
+  }
+
   @Override
   public Answer ask() {
     return new SurveyRateAnalysis(this).answer();

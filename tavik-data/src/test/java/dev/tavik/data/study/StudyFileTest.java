@@ -162,7 +162,7 @@ class StudyFileTest {
     assertThat(answer.verdict().text()).contains("14 of 400", "below 5%");
     assertThatExceptionOfType(DataException.class)
         .isThrownBy(() -> study("questions:\n  - {<<: [4], ask: rate}\n").read())
-        .withMessageContaining("takes over keys (<<) from what is no mapping");
+        .withMessageContaining("from a value that is neither a mapping nor a list of mappings");
   }
 
   @Test

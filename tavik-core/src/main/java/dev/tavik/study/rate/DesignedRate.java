@@ -1,0 +1,137 @@
+package dev.tavik.study.rate;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Block;
+import dev.tavik.answer.Condition;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.SimpleRandom;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.count.Tally;
+import dev.tavik.proportion.ProportionInterval;
+import dev.tavik.proportion.ProportionTest;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.Side;
+import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.survey.DesignedProportion;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A designed sample.
+ *
+ * @param question the question about it
+ * @param design its design
+ * @param group what is estimated, and whose rate it is
+ */
+record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFindings.Group group)
+    implements RateData {
+
+  private DesignedProportion proportion() {
+    return group.proportion();
+  }
+
+  @Override
+  public double value() {
+    return proportion().value();
+  }
+
+  @Override
+  public Estimate estimate(String name) {
+    return group.estimate();
+  }
+
+  @Override
+  public String counts() {
+    return design.rows(proportion());
+  }
+
+  @Override
+  public Value.Fields figures() {
+    return Value.fields()
+        .with("success", Value.words(question.success().stream().sorted().toList()))
+        .and(DesignFindings.figures(proportion()));
+  }
+
+  @Override
+  public List<Finding> about() {
+    return List.of(design.fact());
+  }
+
+  @Override
+  public Finding observed(Estimate estimate) {
+    return Finding.say(
+        Block.heading("Estimated"),
+        Block.paragraph(
+            say(
+                "a proportion of %s with a standard error of %s points, by the design; %s of %s%s",
+                Figures.finePercent(estimate.value()),
+                Figures.significant(100 * estimate.standardError(), 4),
+                Figures.count(proportion().successes()),
+                Figures.counted(proportion().rows(), "row", "rows"),
+                design.weighted()
+                    ? ", which without weights is "
+                        + Figures.finePercent(group.unweighted().proportion())
+                    : "")));
+  }
+
+  @Override
+  public List<Finding> context() {
+    List<Finding> context = new ArrayList<>(List.of(design.sentence()));
+    context.addAll(DesignFindings.costs(proportion()));
+    return context;
+  }
+
+  @Override
+  public Tests tests(String heading, double alpha) {
+    return Tests.ofTables(heading, alpha);
+  }
+
+  @Override
+  public Value statistic(TestResult test) {
+    return Tests.shown(test.statistic(), 4, "no statistic");
+  }
+
+  @Override
+  public List<Finding> beside(RateFound found) {
+    List<Finding> beside = new ArrayList<>(List.of(simple()));
+    if (!question.hasGroups()) {
+      beside.addAll(
+          DesignFindings.planned(
+              "rate --expect " + DesignFindings.rate(value()),
+              found.interval(Side.TWO_SIDED),
+              proportion().designEffect()));
+    }
+    return beside;
+  }
+
+  /** The answer of methods that ignore the design. */
+  private SimpleRandom simple() {
+    Tally tally = group.unweighted();
+    TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
+    Interval interval = ProportionInterval.WILSON.of(tally, question.level());
+    return new SimpleRandom(
+        Observed.figures(tally),
+        tally.proportion(),
+        test,
+        question.alpha(),
+        interval,
+        say(
+            "As if simple random: %s, %s to %s (wilson), %s (score). That leaves weights, strata and"
+                + " clusters out.",
+            Figures.percent(tally.proportion()),
+            Figures.percentBeside(interval.lower(), interval.upper()),
+            Figures.percentBeside(interval.upper(), interval.lower()),
+            Figures.pEquals(test.log10PValue())));
+  }
+
+  @Override
+  public List<Condition> conditions(RateFound found) {
+    return design.conditions();
+  }
+}

@@ -1,0 +1,49 @@
+package dev.tavik.study.rate;
+
+import dev.tavik.answer.Answer;
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Condition;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Value;
+import dev.tavik.result.TestResult;
+import java.util.List;
+
+/** What the rates of several groups are asked of, beyond what is said of each alone. */
+interface RateGroups {
+  /** Facts about the data of all groups, for programs. */
+  default List<Finding> about() {
+    return List.of();
+  }
+
+  /** What is said of the data of all groups after their source. */
+  default List<Finding> context() {
+    return List.of();
+  }
+
+  /** The table of what was observed in each group. */
+  Sheet observed(List<RateFound> groups);
+
+  /** The table of the highest and the lowest rates, where there are too many to read. */
+  Sheet ends(List<RateFound> groups);
+
+  /** What {@link #ends} leaves out. */
+  String rest(int groups);
+
+  /** The column of statistics in the table of tests. */
+  Column statistic();
+
+  /** The statistic of a test, as its column shows it. */
+  Value statistic(TestResult test);
+
+  /** Adds an interval of a group that stands beside those of the methods. */
+  default void beside(RateFound group, Intervals to) {}
+
+  /** What only such data add at the end. */
+  default List<Finding> after(List<RateFound> groups, List<Answer> answers) {
+    return List.of();
+  }
+
+  List<Condition> conditions(List<RateFound> groups);
+}
