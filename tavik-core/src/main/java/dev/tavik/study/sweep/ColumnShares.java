@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The share of every level in every group, for machines; readers see tables. */
-record ColumnShares(List<Swept> columns, Letters letters, double alpha) implements Finding {
+record ColumnShares(List<Swept> columns, double alpha) implements Finding {
   @Override
   public String key() {
     return "shares";
@@ -17,29 +17,27 @@ record ColumnShares(List<Swept> columns, Letters letters, double alpha) implemen
   public Value figures() {
     List<Value> shares = new ArrayList<>();
     for (Swept column : columns) {
-      for (int level = 0; level < column.table().columns().size(); level++) {
-        add(shares, column, level);
+      TallyColumn data = (TallyColumn) column.data();
+      for (int level = 0; level < data.levels().size(); level++) {
+        add(shares, column.name(), data, level);
       }
     }
     return new Value.Listing(shares);
   }
 
-  private void add(List<Value> shares, Swept column, int level) {
-    List<String> groups = column.table().rows();
-    List<List<Integer>> smaller = column.smaller(level, alpha);
-    for (int group = 0; group < groups.size(); group++) {
+  private void add(List<Value> shares, String column, TallyColumn data, int level) {
+    List<List<String>> smaller = data.smaller(level, alpha);
+    for (int group = 0; group < data.groups().size(); group++) {
       shares.add(
           Value.fields()
               .with("quantity", Estimand.SHARE.id())
-              .with("column", column.name())
-              .with("level", column.table().columns().get(level))
-              .with("label", groups.get(group))
-              .with("count", column.count(group, level))
-              .with("of", column.base(group))
-              .with("value", column.share(group, level))
-              .with(
-                  "largerThan",
-                  Value.words(smaller.get(group).stream().map(groups::get).toList())));
+              .with("column", column)
+              .with("level", data.levels().get(level))
+              .with("label", data.groups().get(group))
+              .with("count", data.count(group, level))
+              .with("of", data.base(group))
+              .with("value", data.share(group, level))
+              .with("largerThan", Value.words(smaller.get(group))));
     }
   }
 }

@@ -61,6 +61,7 @@ public record SurveySweepQuestion(
 
   @Override
   public Answer ask() {
-    return new SurveySweepAnalysis(this).answer();
+    SweepAsked asked = new SweepAsked(this, label, group, settings, from, leftOut);
+    return new SweepAnalysis(asked, DesignedSweep.of(columns)).answer();
   }
 }

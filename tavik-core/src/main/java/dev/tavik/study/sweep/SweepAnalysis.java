@@ -1,89 +1,68 @@
 package dev.tavik.study.sweep;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Verdict;
-import dev.tavik.association.TestOptions;
-import dev.tavik.phrase.TableVerdicts;
-import dev.tavik.result.Adjustment;
 import dev.tavik.result.Progress;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.cross.CrossQuestion;
-import dev.tavik.study.cross.CrossSettings;
 import dev.tavik.study.sweep.SweepQuestion.Sorting;
 import dev.tavik.study.sweep.SweepQuestion.SweepSettings;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 
-/** Asks of each column what a question about its table alone would, and adjusts over all. */
+/** Asks of each column what a question about it alone would, and adjusts over all. */
 final class SweepAnalysis {
-  /** Seconds that an exact test of one table may take; there may be a thousand tables. */
-  private static final double BUDGET = 0.1;
-
-  private final SweepQuestion question;
+  private final SweepAsked asked;
   private final SweepSettings settings;
-  private final List<Swept> columns;
+  private final SweepData data;
 
-  SweepAnalysis(SweepQuestion question) {
-    this.question = question;
-    this.settings = question.settings();
-    this.columns = sorted(adjusted(asked()));
-  }
-
-  private List<Swept> asked() {
-    CrossSettings each =
-        CrossSettings.usual().alpha(settings.alpha()).options(TestOptions.usual().budget(BUDGET));
-    List<Swept> asked = new ArrayList<>();
-    question
-        .tables()
-        .forEach(
-            (name, table) -> {
-              Answer answer = CrossQuestion.of(table).settings(each).named(name).ask();
-              asked.add(new Swept(name, table, answer, answer.test()));
-              Progress.tell(Progress.Task.COLUMNS, asked.size(), question.tables().size());
-            });
-    return asked;
-  }
-
-  private List<Swept> adjusted(List<Swept> asked) {
-    List<TestResult> tests = settings.adjustment().of(asked.stream().map(Swept::test).toList());
-    List<Swept> adjusted = new ArrayList<>();
-    for (int i = 0; i < asked.size(); i++) {
-      adjusted.add(asked.get(i).with(tests.get(i), settings.alpha(), asked.size()));
-    }
-    return adjusted;
-  }
-
-  private List<Swept> sorted(List<Swept> all) {
-    return settings.sorting() == Sorting.FILE
-        ? all
-        : all.stream().sorted(Comparator.comparingDouble(Swept::strength).reversed()).toList();
+  SweepAnalysis(SweepAsked asked, SweepData data) {
+    this.asked = asked;
+    this.settings = asked.settings();
+    this.data = data;
   }
 
   Answer answer() {
-    return new SweepFindings(question, columns)
-        .answer(
-            conclusion(
-                question.label(),
-                question.group(),
-                settings,
-                columns.stream()
-                    .map(
-                        each ->
-                            new TableVerdicts.Swept(
-                                each.name(), "corrected V", each.strength(), each.test()))
-                    .toList()));
+    Letters letters =
+        new Letters(
+            data.columns().values().stream()
+                .flatMap(each -> each.groups().stream())
+                .distinct()
+                .toList());
+    return new SweepFindings(asked, data, sorted(adjusted(columns())), letters).answer();
   }
 
-  /** The verdict on all columns. */
-  static Verdict conclusion(
-      String label, String group, SweepSettings settings, List<TableVerdicts.Swept> columns) {
-    Adjustment adjustment = settings.adjustment();
-    return TableVerdicts.sweep(
-        label,
-        group,
-        adjustment == Adjustment.NONE ? "" : adjustment.title(),
-        settings.alpha(),
-        columns);
+  private List<Swept> columns() {
+    Map<String, ColumnData> columns = data.columns();
+    List<Swept> swept = new ArrayList<>();
+    columns.forEach(
+        (name, column) -> {
+          swept.add(Swept.of(name, column, settings.alpha()));
+          Progress.tell(Progress.Task.COLUMNS, swept.size(), columns.size());
+        });
+    return swept;
+  }
+
+  private List<Swept> adjusted(List<Swept> columns) {
+    Iterator<TestResult> tests =
+        settings
+            .adjustment()
+            .of(columns.stream().map(Swept::test).filter(Objects::nonNull).toList())
+            .iterator();
+    return columns.stream()
+        .map(
+            each ->
+                each.test() == null
+                    ? each
+                    : each.with(tests.next(), settings.alpha(), columns.size()))
+        .toList();
+  }
+
+  private List<Swept> sorted(List<Swept> columns) {
+    return settings.sorting() == Sorting.FILE
+        ? columns
+        : columns.stream().sorted(Comparator.comparingDouble(Swept::strength).reversed()).toList();
   }
 }

@@ -13,83 +13,94 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
-import dev.tavik.phrase.Assumptions;
-import dev.tavik.result.Adjustment;
+import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
-import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** Puts the answer about many columns together. */
-final class SweepFindings {
+/**
+ * Puts the answer about many columns together.
+ *
+ * @param asked what is asked
+ * @param data what it is asked of
+ * @param columns what was found of each, in the order in which they are shown
+ * @param letters the letters of the groups
+ */
+record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Letters letters) {
   private static final int MOST_COLUMNS = 20;
   private static final int MOST_TABLES = 5;
-  private final SweepQuestion question;
-  private final List<Swept> columns;
-  private final Letters letters;
 
-  SweepFindings(SweepQuestion question, List<Swept> columns) {
-    this.question = question;
-    this.columns = columns;
-    this.letters =
-        new Letters(
-            columns.stream().flatMap(each -> each.table().rows().stream()).distinct().toList());
-  }
-
-  Answer answer(Verdict verdict) {
-    SweepQuestion.SweepSettings settings = question.settings();
+  Answer answer() {
+    double alpha = asked.settings().alpha();
     boolean many = columns.size() > MOST_TABLES;
     Depth whole = many ? Depth.WHOLE : Depth.ALWAYS;
+    List<Finding> shares =
+        columns.stream().map(each -> each.data().shares(each, letters, alpha)).toList();
     AnswerBuilder answer =
-        Answer.to(question, AnswerKind.SWEEP, question.label())
+        Answer.to(asked.question(), AnswerKind.SWEEP, asked.label())
             .add(Finding.fact("input", input()))
-            .add(Finding.fact("hypothesis", Value.fields().with("alpha", settings.alpha())))
-            .add(Finding.fact("adjustment", new Value.Words(settings.adjustment().id())))
+            .add(Finding.fact("hypothesis", Value.fields().with("alpha", alpha)))
+            .add(Finding.fact("adjustment", new Value.Words(asked.settings().adjustment().id())))
             .add(
                 new SubAnswers(
                     "columns",
                     columns.stream().map(Swept::name).toList(),
                     columns.stream().map(each -> each.answer().withoutCautions()).toList()))
-            .add(new ColumnShares(columns, letters, settings.alpha()));
+            .addAll(data.about(columns, alpha));
     if (many) {
       answer.add(summary(MOST_COLUMNS).at(Depth.CUT));
-      columns.stream().limit(MOST_TABLES).forEach(each -> answer.add(table(each).at(Depth.CUT)));
+      shares.stream().limit(MOST_TABLES).forEach(each -> answer.add(each.at(Depth.CUT)));
       answer.add(
           Finding.say(new Block.Rest(say("All %s columns", Figures.count(columns.size()))))
               .at(Depth.CUT));
     }
-    answer.add(summary(columns.size()).at(whole));
-    Observed.source(question.from()).forEach(answer::add);
-    missing(question.from()).forEach(answer::add);
-    columns.forEach(each -> answer.add(table(each).at(whole)));
-    answer.add(Finding.sentence(letters.note(settings.alpha(), /* designed= */ false)));
-    if (!question.leftOut().isEmpty()) {
-      answer.add(Finding.sentence(leftOut(question.leftOut())));
-    }
-    Provenance from = question.from();
+    answer
+        .add(summary(columns.size()).at(whole))
+        .addAll(Observed.source(asked.from()))
+        .addAll(data.context())
+        .addAll(missing());
+    shares.forEach(each -> answer.add(each.at(whole)));
     return answer
-        .conditions(List.of(Assumptions.independentColumns()))
-        .cautions(from == null ? List.of() : DataCautions.weights(from))
-        .concluded(verdict);
+        .addAll(data.legend(letters, alpha))
+        .addAll(leftOut())
+        .conditions(data.conditions())
+        .cautions(data.cautions(asked.from()))
+        .concluded(verdict());
+  }
+
+  /** The verdict on all columns. */
+  private Verdict verdict() {
+    return TableVerdicts.sweep(
+        asked.label(),
+        asked.group(),
+        asked.isAdjusted() ? asked.settings().adjustment().title() : "",
+        asked.settings().alpha(),
+        columns.stream()
+            .filter(each -> each.test() != null)
+            .map(
+                each ->
+                    new TableVerdicts.Swept(
+                        each.name(), data.measure(), each.strength(), each.test()))
+            .toList());
   }
 
   private Value input() {
     Value.Fields without = Value.fields();
-    question.leftOut().forEach(without::with);
-    return Observed.input(question.from())
-        .with("group", question.group())
-        .with("groups", Value.words(letters.groups()))
+    asked.leftOut().forEach(without::with);
+    return Observed.input(asked.from())
+        .with("group", asked.group())
+        .and(data.input(letters))
         .with("leftOut", without);
   }
 
   /** How many rows each column lacks. */
-  static List<Finding> missing(@Nullable Provenance from) {
+  private List<Finding> missing() {
+    Provenance from = asked.from();
     return from == null || from.rows().missing().isEmpty()
         ? List.of()
         : List.of(
@@ -101,80 +112,64 @@ final class SweepFindings {
                     + "."));
   }
 
-  static String leftOut(Map<String, String> columns) {
-    return "Left out: "
-        + columns.entrySet().stream()
-            .map(each -> each.getKey() + " (" + each.getValue() + ")")
-            .collect(Collectors.joining(", "))
-        + ".";
+  private List<Finding> leftOut() {
+    return asked.leftOut().isEmpty()
+        ? List.of()
+        : List.of(
+            Finding.sentence(
+                "Left out: "
+                    + asked.leftOut().entrySet().stream()
+                        .map(each -> each.getKey() + " (" + each.getValue() + ")")
+                        .collect(Collectors.joining(", "))
+                    + "."));
   }
 
   private Sheet summary(int most) {
-    boolean adjusted = question.settings().adjustment() != Adjustment.NONE;
     List<Column> headings =
         new ArrayList<>(
             List.of(
                 Column.words("column"),
-                Column.counts("n"),
+                Column.counts(data.rows()),
                 Column.words("test"),
                 Column.numbers("p")));
-    if (adjusted) {
+    if (asked.isAdjusted()) {
       headings.add(Column.numbers("adjusted p"));
     }
-    headings.addAll(List.of(Column.numbers("corrected V"), Column.words("")));
+    headings.addAll(List.of(Column.numbers(data.measure()), Column.words("")));
     Sheet sheet =
         Sheet.read(
             say(
-                "Columns against %s, %s",
-                question.group(),
-                question.settings().sorting() == SweepQuestion.Sorting.FILE
+                "Columns against %s%s, %s",
+                asked.group(),
+                data.how(),
+                asked.settings().sorting() == SweepQuestion.Sorting.FILE
                     ? "as in the source"
                     : "the strongest first"),
             headings);
-    for (Swept each : columns.subList(0, Math.min(most, columns.size()))) {
-      List<Value> row = new ArrayList<>();
-      row.add(new Value.Words(each.name()));
-      row.add(new Value.Count(each.table().total()));
-      row.add(new Value.Words(each.test().method().id()));
-      row.add(each.p());
-      TestResult.AdjustedP after = each.test().adjusted();
-      if (adjusted && after != null) {
-        row.add(Value.p(after.log10PValue()));
-      }
-      row.add(Value.significant(each.strength(), 3));
-      row.add(
-          new Value.Words(
-              each.test().rejectsAdjusted(question.settings().alpha()) ? "differs" : ""));
-      sheet.row(row);
-    }
+    columns.stream().limit(most).forEach(each -> sheet.row(row(each)));
     return sheet;
   }
 
-  /** The share of each level in each group, with the letters of the groups that have less. */
-  private Finding table(Swept column) {
-    List<String> groups = column.table().rows();
-    List<List<Value>> cells = new ArrayList<>();
-    int shown = column.levelsShown();
-    for (int level = 0; level < shown; level++) {
-      List<List<Integer>> smaller = column.smaller(level, question.settings().alpha());
-      List<Value> row = new ArrayList<>();
-      for (int group = 0; group < groups.size(); group++) {
-        row.add(
-            new Value.Words(
-                Figures.percent(column.share(group, level))
-                    + letters.of(smaller.get(group).stream().map(groups::get).toList())));
-      }
-      cells.add(row);
+  private List<Value> row(Swept column) {
+    TestResult test = column.test();
+    TestResult.AdjustedP after = test == null ? null : test.adjusted();
+    List<Value> row = new ArrayList<>();
+    row.add(new Value.Words(column.name()));
+    row.add(new Value.Count(column.data().rows()));
+    row.add(new Value.Words(test == null ? "" : test.method().id()));
+    row.add(test == null ? Value.none() : column.data().p(test));
+    if (asked.isAdjusted()) {
+      row.add(after == null ? Value.none() : Value.p(after.log10PValue()));
     }
-    List<Value> bases = new ArrayList<>();
-    for (int group = 0; group < groups.size(); group++) {
-      bases.add(new Value.Count(column.base(group)));
+    row.add(Value.significant(column.strength(), 3));
+    row.add(new Value.Words(decision(test)));
+    return row;
+  }
+
+  private String decision(@Nullable TestResult test) {
+    if (test == null) {
+      return "can't be decided";
     }
-    cells.add(bases);
-    List<String> levels = new ArrayList<>(column.table().columns().subList(0, shown));
-    levels.add("n");
-    return Finding.say(
-        Block.heading(column.name()),
-        new Block.Grid(levels, groups.stream().map(letters::headed).toList(), cells));
+    return test.rejectsAdjusted(asked.settings().alpha()) ? "differs" : "";
   }
 }

@@ -116,7 +116,8 @@ public record SweepQuestion(
 
   @Override
   public Answer ask() {
-    return new SweepAnalysis(this).answer();
+    SweepAsked asked = new SweepAsked(this, label, group, settings, from, leftOut);
+    return new SweepAnalysis(asked, new TallySweep(tables)).answer();
   }
 
   /**

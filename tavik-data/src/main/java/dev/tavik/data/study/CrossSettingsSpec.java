@@ -84,7 +84,7 @@ record CrossSettingsSpec(QuestionArguments spec) {
 
   private List<Double> scores(String word) {
     return spec.list(word).stream()
-        .map(each -> number(word, each, "numbers that rise, one a level, such as 1,2,4"))
+        .map(each -> number(word, each, "numbers that increase, one for each level, such as 1,2,4"))
         .toList();
   }
 

@@ -1,0 +1,47 @@
+package dev.tavik.study.sweep;
+
+import dev.tavik.answer.Caution;
+import dev.tavik.answer.Condition;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Value;
+import dev.tavik.study.Provenance;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** The columns that are looked at, and what is said of all of them together. */
+interface SweepData {
+  /** The columns by name, in the order of the source. */
+  Map<String, ColumnData> columns();
+
+  /** What only such data add to the input. */
+  default Value.Fields input(Letters letters) {
+    return Value.fields();
+  }
+
+  /** Facts about all data, for programs. */
+  List<Finding> about(List<Swept> columns, double alpha);
+
+  /** What is said of all data after their source. */
+  default List<Finding> context() {
+    return List.of();
+  }
+
+  /** How the columns are looked at, for the heading of the table. */
+  default String how() {
+    return "";
+  }
+
+  /** The heading of the number of rows. */
+  String rows();
+
+  /** The measure of association. */
+  String measure();
+
+  /** What the tables of shares show. */
+  List<Finding> legend(Letters letters, double alpha);
+
+  List<Condition> conditions();
+
+  List<Caution> cautions(@Nullable Provenance from);
+}
