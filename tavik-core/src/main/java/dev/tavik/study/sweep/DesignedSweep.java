@@ -35,7 +35,7 @@ record DesignedSweep(Map<String, SurveyCounts> counts, DesignFindings design) im
   }
 
   @Override
-  public List<Finding> about(List<Swept> columns, double alpha) {
+  public List<Finding> about() {
     return List.of(design.fact());
   }
 

@@ -20,7 +20,14 @@ interface SweepData {
   }
 
   /** Facts about all data, for programs. */
-  List<Finding> about(List<Swept> columns, double alpha);
+  default List<Finding> about() {
+    return List.of();
+  }
+
+  /** The shares of all columns, for programs, where the answer about each doesn't have them. */
+  default List<Finding> shares(List<Swept> columns, double alpha) {
+    return List.of();
+  }
 
   /** What is said of all data after their source. */
   default List<Finding> context() {

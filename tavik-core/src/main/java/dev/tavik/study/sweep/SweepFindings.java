@@ -46,12 +46,13 @@ record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Lett
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", Value.fields().with("alpha", alpha)))
             .add(Finding.fact("adjustment", new Value.Words(asked.settings().adjustment().id())))
+            .addAll(data.about())
             .add(
                 new SubAnswers(
                     "columns",
                     columns.stream().map(Swept::name).toList(),
                     columns.stream().map(each -> each.answer().withoutCautions()).toList()))
-            .addAll(data.about(columns, alpha));
+            .addAll(data.shares(columns, alpha));
     if (many) {
       answer.add(summary(MOST_COLUMNS).at(Depth.CUT));
       shares.stream().limit(MOST_TABLES).forEach(each -> answer.add(each.at(Depth.CUT)));

@@ -32,7 +32,7 @@ record TallySweep(Map<String, CrossTable> tables) implements SweepData {
   }
 
   @Override
-  public List<Finding> about(List<Swept> columns, double alpha) {
+  public List<Finding> shares(List<Swept> columns, double alpha) {
     return List.of(new ColumnShares(columns, alpha));
   }
 
