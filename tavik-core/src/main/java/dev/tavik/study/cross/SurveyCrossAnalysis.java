@@ -25,6 +25,7 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.study.parts.Undecided;
@@ -66,8 +67,7 @@ final class SurveyCrossAnalysis {
             part);
     this.tests = DesignTests.of(table.deviation(), question.tests());
     this.standingOut =
-        DesignTests.standingOut(
-            table.residuals().stream().flatMap(List::stream).toList(), table.deviation().df());
+        Holm.ofT(table.residuals().stream().flatMap(List::stream).toList(), table.deviation().df());
   }
 
   /** The levels that occur in a part. */

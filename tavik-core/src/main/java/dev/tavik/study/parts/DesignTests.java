@@ -7,20 +7,16 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.phrase.Reasons;
-import dev.tavik.result.Adjustment;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
-import dev.tavik.result.TestResult.AdjustedP;
-import dev.tavik.result.TestResult.Statistic;
 import dev.tavik.survey.DesignedDeviation;
 import dev.tavik.survey.SurveyTableTest;
 import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.OptionalDouble;
 
 /**
@@ -160,27 +156,5 @@ public record DesignTests(
         test.method() == SurveyTableTest.RAO_SCOTT
             ? Reasons.raoScott()
             : Reasons.asked(test.method(), made.size() == 1));
-  }
-
-  /**
-   * The p-values of residuals, adjusted by Holm's method over all of them.
-   *
-   * @param residuals each in its own standard errors; NaN where there is none
-   * @param df the degrees of freedom of the design
-   */
-  public static List<AdjustedP> standingOut(List<Double> residuals, double df) {
-    List<TestResult> tests =
-        residuals.stream()
-            .map(
-                t ->
-                    TestResult.of(
-                        SurveyTableTest.RAO_SCOTT,
-                        new Statistic(Statistic.Kind.T, t),
-                        Double.isFinite(t) ? Tail.t(df).logBoth(t) : 0))
-            .toList();
-    return Adjustment.HOLM.of(tests).stream()
-        .map(TestResult::adjusted)
-        .map(Objects::requireNonNull)
-        .toList();
   }
 }

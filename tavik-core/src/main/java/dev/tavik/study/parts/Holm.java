@@ -7,6 +7,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.result.TestResult.Statistic.Kind;
+import dev.tavik.tail.Tail;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashSet;
@@ -39,6 +40,20 @@ public final class Holm {
     return Adjustment.HOLM.ofPValues(
         statistics.stream()
             .map(z -> AdjustedP.ofLog(Math.log(2) + Normal.logUpper(Math.abs(z))))
+            .toList());
+  }
+
+  /**
+   * Adjusts the two-sided p-values of statistics that have Student's distribution under their
+   * nulls.
+   *
+   * @param statistics the statistics; NaN where there is none, which has a p-value of 1
+   * @param df the degrees of freedom
+   */
+  public static List<AdjustedP> ofT(List<Double> statistics, double df) {
+    return Adjustment.HOLM.ofPValues(
+        statistics.stream()
+            .map(t -> AdjustedP.ofLog(Double.isFinite(t) ? Tail.t(df).logBoth(t) : 0))
             .toList());
   }
 

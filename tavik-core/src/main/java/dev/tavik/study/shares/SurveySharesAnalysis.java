@@ -23,6 +23,7 @@ import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Refusals;
 import dev.tavik.study.parts.Undecided;
@@ -59,7 +60,7 @@ final class SurveySharesAnalysis {
                         ? away(i) / shares.get(i).standardError()
                         : Double.NaN)
             .toList();
-    this.standingOut = DesignTests.standingOut(residuals, tests.deviation().df());
+    this.standingOut = Holm.ofT(residuals, tests.deviation().df());
   }
 
   private double away(int category) {
