@@ -105,7 +105,11 @@ final class GuideParts {
     String inverts = inverted(method).map(test -> ", inverts `" + test.id() + "`").orElse("");
     return String.format(
         "`%s`: %s; %s%s. %s.",
-        method.id(), method.description(), basis(method.basis()), inverts, method.reference());
+        method.id(),
+        method.description(),
+        exactness(method.exactness()),
+        inverts,
+        method.reference());
   }
 
   private static Optional<? extends Method> inverted(Method method) {
@@ -121,8 +125,8 @@ final class GuideParts {
     return method instanceof ComparisonInterval interval ? interval.inverts() : Optional.empty();
   }
 
-  private static String basis(Exactness basis) {
-    return switch (basis) {
+  private static String exactness(Exactness exactness) {
+    return switch (exactness) {
       case APPROXIMATE -> "approximate";
       case EXACT -> "exact";
       case NEARLY_EXACT -> "nearly exact";
@@ -152,14 +156,14 @@ final class GuideParts {
   /** A row a family: which of its methods are exact, nearly so, approximate. */
   private static String exact() {
     StringBuilder text = new StringBuilder();
-    for (Exactness basis : Exactness.values()) {
-      text.append("**").append(capital(basis(basis))).append("**\n\n");
+    for (Exactness exactness : Exactness.values()) {
+      text.append("**").append(capital(exactness(exactness))).append("**\n\n");
       List<String> items = new ArrayList<>();
       FAMILIES.forEach(
           (name, methods) -> {
             String ids =
                 methods.stream()
-                    .filter(method -> method.basis() == basis)
+                    .filter(method -> method.exactness() == exactness)
                     .map(method -> "`" + method.id() + "`")
                     .collect(Collectors.joining(", "));
             if (!ids.isEmpty()) {

@@ -48,15 +48,16 @@ public enum SharesInterval implements Method {
       Exactness.APPROXIMATE,
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  SharesInterval(String id, String title, String description, Exactness basis, String reference) {
-    this.card = new MethodInfo(id, title, description, reference, basis);
+  SharesInterval(
+      String id, String title, String description, Exactness exactness, String reference) {
+    this.info = new MethodInfo(id, title, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -42,15 +42,15 @@ public enum SharesTest implements Method {
       Exactness.EXACT,
       "Freeman and Halton 1951, Biometrika 38, 141-149");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  SharesTest(String id, String description, Exactness basis, String reference) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+  SharesTest(String id, String description, Exactness exactness, String reference) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -33,15 +33,15 @@ public enum SquareTest implements Method {
       Exactness.EXACT,
       "Bowker 1948, the same null, by its exact chances");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  SquareTest(String id, String description, Exactness basis, String reference) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+  SquareTest(String id, String description, Exactness exactness, String reference) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

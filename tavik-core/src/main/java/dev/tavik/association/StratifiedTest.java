@@ -37,15 +37,15 @@ public enum StratifiedTest implements Method {
       "Breslow and Day 1980, Statistical Methods in Cancer Research I, 4.4; Tarone 1985, Biometrika"
           + " 72, 91-95");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  StratifiedTest(String id, String description, Exactness basis, String reference) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+  StratifiedTest(String id, String description, Exactness exactness, String reference) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -22,14 +22,14 @@ public enum StrengthInterval implements Method {
       "normal on the scale of the logarithm, with the variance for few and large strata",
       "Robins, Breslow and Greenland 1986, Biometrics 42, 311-323");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
   StrengthInterval(String id, String description, String reference) {
-    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
+    this.info = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 }

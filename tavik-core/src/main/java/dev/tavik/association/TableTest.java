@@ -87,15 +87,15 @@ public enum TableTest implements Method {
   private static final double LAMBDA_PLUS_1 = 5.0 / 3;
   private static final double SERIES_WITHIN = 0.05;
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  TableTest(String id, String description, Exactness basis, String reference) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+  TableTest(String id, String description, Exactness exactness, String reference) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -83,7 +83,7 @@ public enum DifferenceInterval implements ComparisonInterval {
       "Miettinen and Nurminen 1985, Statistics in Medicine 4, 213-226",
       DifferenceLimits::miettinenNurminen);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final @Nullable TwoProportionTest inverts;
   private final ComparisonLimits limits;
 
@@ -91,18 +91,18 @@ public enum DifferenceInterval implements ComparisonInterval {
       String id,
       String title,
       String description,
-      Exactness basis,
+      Exactness exactness,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.card = new MethodInfo(id, title, description, reference, basis);
+    this.info = new MethodInfo(id, title, description, reference, exactness);
     this.inverts = inverts;
     this.limits = limits;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   @Override

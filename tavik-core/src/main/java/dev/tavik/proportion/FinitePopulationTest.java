@@ -39,19 +39,19 @@ public enum FinitePopulationTest implements Method {
       HypergeometricTest::of);
 
   private final ProportionTest endless;
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Algorithm algorithm;
 
   FinitePopulationTest(
       ProportionTest endless, String description, String reference, Algorithm algorithm) {
     this.endless = endless;
-    this.card = MethodInfo.of(endless.id(), description, reference, endless.basis());
+    this.info = MethodInfo.of(endless.id(), description, reference, endless.exactness());
     this.algorithm = algorithm;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** Carries out the test; its arguments have been checked. */

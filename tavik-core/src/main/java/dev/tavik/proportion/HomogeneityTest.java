@@ -28,18 +28,19 @@ public enum HomogeneityTest implements Method {
    */
   LIKELIHOOD_RATIO("likelihood-ratio", "G² of all groups together", Exactness.APPROXIMATE, Kind.G2);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Kind statistic;
 
-  HomogeneityTest(String id, String description, Exactness basis, Kind statistic) {
-    this.card =
-        MethodInfo.of(id, description, "Pearson 1900, Philosophical Magazine 50, 157-175", basis);
+  HomogeneityTest(String id, String description, Exactness exactness, Kind statistic) {
+    this.info =
+        MethodInfo.of(
+            id, description, "Pearson 1900, Philosophical Magazine 50, 157-175", exactness);
     this.statistic = statistic;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

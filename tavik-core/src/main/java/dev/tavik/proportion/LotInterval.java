@@ -37,20 +37,20 @@ public enum LotInterval implements Method {
       HypergeometricInterval::of);
 
   private final ProportionInterval endless;
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Algorithm algorithm;
 
   LotInterval(
       ProportionInterval endless, String description, String reference, Algorithm algorithm) {
     this.endless = endless;
-    this.card =
-        new MethodInfo(endless.id(), endless.title(), description, reference, endless.basis());
+    this.info =
+        new MethodInfo(endless.id(), endless.title(), description, reference, endless.exactness());
     this.algorithm = algorithm;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** Both limits with the given probability beyond each. */

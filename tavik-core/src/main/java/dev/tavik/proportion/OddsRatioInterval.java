@@ -64,7 +64,7 @@ public enum OddsRatioInterval implements ComparisonInterval {
       "Mehta, Patel and Gray 1985, Journal of the American Statistical Association 80, 969-973",
       OddsRatioLimits::conditionalMidP);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final @Nullable TwoProportionTest inverts;
   private final ComparisonLimits limits;
 
@@ -72,18 +72,18 @@ public enum OddsRatioInterval implements ComparisonInterval {
       String id,
       String title,
       String description,
-      Exactness basis,
+      Exactness exactness,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.card = new MethodInfo(id, title, description, reference, basis);
+    this.info = new MethodInfo(id, title, description, reference, exactness);
     this.inverts = inverts;
     this.limits = limits;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   @Override

@@ -48,23 +48,23 @@ public enum PairedDifferenceInterval implements Method {
       "Tango 1998, Statistics in Medicine 17, 891-908",
       PairedLimits::tango);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Algorithm algorithm;
 
   PairedDifferenceInterval(
       String id,
       String title,
       String description,
-      Exactness basis,
+      Exactness exactness,
       String reference,
       Algorithm algorithm) {
-    this.card = new MethodInfo(id, title, description, reference, basis);
+    this.info = new MethodInfo(id, title, description, reference, exactness);
     this.algorithm = algorithm;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** Both limits with the given probability beyond each. */

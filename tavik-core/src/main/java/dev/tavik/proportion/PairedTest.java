@@ -44,15 +44,15 @@ public enum PairedTest implements Method {
 
   private static final double HALF = 0.5;
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  PairedTest(String id, String description, Exactness basis, String reference) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+  PairedTest(String id, String description, Exactness exactness, String reference) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

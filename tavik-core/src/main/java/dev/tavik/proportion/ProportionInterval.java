@@ -126,7 +126,7 @@ public enum ProportionInterval implements Method {
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
       LikelihoodInterval::of);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final @Nullable ProportionTest inverts;
   private final Algorithm algorithm;
 
@@ -134,18 +134,18 @@ public enum ProportionInterval implements Method {
       String id,
       String title,
       String description,
-      Exactness basis,
+      Exactness exactness,
       @Nullable ProportionTest inverts,
       String reference,
       Algorithm algorithm) {
-    this.card = new MethodInfo(id, title, description, reference, basis);
+    this.info = new MethodInfo(id, title, description, reference, exactness);
     this.inverts = inverts;
     this.algorithm = algorithm;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** Both limits with the given probability beyond each. */

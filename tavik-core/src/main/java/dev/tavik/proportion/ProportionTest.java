@@ -96,18 +96,18 @@ public enum ProportionTest implements Method {
       "Wilks 1938, Annals of Mathematical Statistics 9, 60-62",
       LikelihoodRatioTest::of);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Algorithm algorithm;
 
   ProportionTest(
-      String id, Exactness basis, String description, String reference, Algorithm algorithm) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+      String id, Exactness exactness, String description, String reference, Algorithm algorithm) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
     this.algorithm = algorithm;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** Carries out the test; its arguments have been checked. */

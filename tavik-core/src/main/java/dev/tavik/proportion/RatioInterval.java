@@ -42,7 +42,7 @@ public enum RatioInterval implements ComparisonInterval {
       "Miettinen and Nurminen 1985, Statistics in Medicine 4, 213-226",
       RatioLimits::miettinenNurminen);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final @Nullable TwoProportionTest inverts;
   private final ComparisonLimits limits;
 
@@ -50,18 +50,18 @@ public enum RatioInterval implements ComparisonInterval {
       String id,
       String title,
       String description,
-      Exactness basis,
+      Exactness exactness,
       @Nullable TwoProportionTest inverts,
       String reference,
       ComparisonLimits limits) {
-    this.card = new MethodInfo(id, title, description, reference, basis);
+    this.info = new MethodInfo(id, title, description, reference, exactness);
     this.inverts = inverts;
     this.limits = limits;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   @Override

@@ -20,15 +20,15 @@ public enum RepeatedMeasuresTest implements Method {
       Exactness.APPROXIMATE,
       "Cochran 1950, Biometrika 37, 256-266");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  RepeatedMeasuresTest(String id, String description, Exactness basis, String reference) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+  RepeatedMeasuresTest(String id, String description, Exactness exactness, String reference) {
+    this.info = MethodInfo.of(id, description, reference, exactness);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

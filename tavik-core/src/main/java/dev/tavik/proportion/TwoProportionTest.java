@@ -131,25 +131,25 @@ public enum TwoProportionTest implements Method {
     ANY_DIFFERENCE
   }
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Nulls nulls;
   private final Algorithm algorithm;
 
   TwoProportionTest(
       String id,
-      Exactness basis,
+      Exactness exactness,
       Nulls nulls,
       String description,
       String reference,
       Algorithm algorithm) {
-    this.card = MethodInfo.of(id, description, reference, basis);
+    this.info = MethodInfo.of(id, description, reference, exactness);
     this.nulls = nulls;
     this.algorithm = algorithm;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** Carries out the test; its arguments have been checked. */

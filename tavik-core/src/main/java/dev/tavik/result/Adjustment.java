@@ -47,15 +47,15 @@ public enum Adjustment implements Method {
           "The p-values as they are",
           Exactness.EXACT));
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
-  Adjustment(MethodInfo card) {
-    this.card = card;
+  Adjustment(MethodInfo info) {
+    this.info = info;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** What the p-value of a rank, from 1 for the smallest, is multiplied by. */

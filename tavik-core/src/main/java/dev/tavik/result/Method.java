@@ -5,35 +5,31 @@ package dev.tavik.result;
  * each family, whose {@code values()} are all there is to choose from.
  */
 public interface Method {
-  /**
-   * Says what the method is.
-   *
-   * @return the card
-   */
-  MethodInfo card();
+  /** {@return its id, title, description, paper and exactness} */
+  MethodInfo info();
 
   /** {@return the word by which it is chosen and found, such as {@code clopper-pearson}} */
   default String id() {
-    return card().id();
+    return info().id();
   }
 
   /** {@return what it is called in a sentence, such as {@code Clopper-Pearson}} */
   default String title() {
-    return card().title();
+    return info().title();
   }
 
   /** {@return what it does, in one phrase} */
   default String description() {
-    return card().description();
+    return info().description();
   }
 
   /** {@return the paper: authors, year, journal, volume, pages} */
   default String reference() {
-    return card().reference();
+    return info().reference();
   }
 
-  /** {@return what its probabilities rest on} */
-  default Exactness basis() {
-    return card().basis();
+  /** {@return whether its probabilities are exact or approximate} */
+  default Exactness exactness() {
+    return info().exactness();
   }
 }

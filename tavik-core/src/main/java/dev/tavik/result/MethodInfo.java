@@ -10,10 +10,10 @@ import java.util.Objects;
  * @param title what it is called in a sentence, such as {@code Clopper-Pearson}
  * @param description what it does, in one phrase
  * @param reference the paper: authors, year, journal, volume, pages
- * @param basis what its probabilities rest on
+ * @param exactness whether its probabilities are exact or approximate
  */
 public record MethodInfo(
-    String id, String title, String description, String reference, Exactness basis) {
+    String id, String title, String description, String reference, Exactness exactness) {
   /**
    * Refuses what is missing.
    *
@@ -21,14 +21,14 @@ public record MethodInfo(
    * @param title what it is called in a sentence, such as {@code Clopper-Pearson}
    * @param description what it does, in one phrase
    * @param reference the paper: authors, year, journal, volume, pages
-   * @param basis what its probabilities rest on
+   * @param exactness whether its probabilities are exact or approximate
    */
   public MethodInfo {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(title, "title");
     Objects.requireNonNull(description, "description");
     Objects.requireNonNull(reference, "reference");
-    Objects.requireNonNull(basis, "basis");
+    Objects.requireNonNull(exactness, "exactness");
   }
 
   /**
@@ -37,10 +37,11 @@ public record MethodInfo(
    * @param id its word
    * @param description what it is, in a sentence
    * @param reference the paper
-   * @param basis what it rests on: an approximation, or exact sums
-   * @return the card
+   * @param exactness whether it rests on an approximation or on exact sums
+   * @return what is known of the method
    */
-  public static MethodInfo of(String id, String description, String reference, Exactness basis) {
-    return new MethodInfo(id, id, description, reference, basis);
+  public static MethodInfo of(
+      String id, String description, String reference, Exactness exactness) {
+    return new MethodInfo(id, id, description, reference, exactness);
   }
 }

@@ -17,14 +17,14 @@ public enum BootstrapInterval implements Method {
       "percentiles, moved for bias and acceleration",
       "Efron 1987, Journal of the American Statistical Association 82, 171-185");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
   BootstrapInterval(String id, String description, String reference) {
-    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
+    this.info = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 }

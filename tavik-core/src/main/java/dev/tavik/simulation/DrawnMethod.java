@@ -15,11 +15,11 @@ public enum DrawnMethod implements Method {
       SharesTest.PEARSON, "outcomes with the claimed shares drawn, those with X² as large counted");
 
   private final Method rule;
-  private final MethodInfo card;
+  private final MethodInfo info;
 
   DrawnMethod(Method rule, String description) {
     this.rule = rule;
-    this.card =
+    this.info =
         MethodInfo.of(
             rule.id() + "-drawn",
             description,
@@ -33,7 +33,7 @@ public enum DrawnMethod implements Method {
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 }

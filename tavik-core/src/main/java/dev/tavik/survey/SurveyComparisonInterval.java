@@ -35,7 +35,7 @@ public enum SurveyComparisonInterval implements Method {
       Estimand.ODDS_RATIO,
       SurveyComparisonTest.T_LOG_ODDS);
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final Estimand quantity;
   private final SurveyComparisonTest inverts;
 
@@ -45,7 +45,7 @@ public enum SurveyComparisonInterval implements Method {
       String description,
       Estimand quantity,
       SurveyComparisonTest inverts) {
-    this.card =
+    this.info =
         new MethodInfo(
             id,
             title,
@@ -57,8 +57,8 @@ public enum SurveyComparisonInterval implements Method {
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** {@return what it is of} */

@@ -19,10 +19,10 @@ public enum SurveyComparisonTest implements Method {
   /** t = ln(odds ratio)/SE. Declines where one group has all or none, and of another null. */
   T_LOG_ODDS("t-log-odds", "t test of the logarithm of the odds ratio");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
   SurveyComparisonTest(String id, String description) {
-    this.card =
+    this.info =
         MethodInfo.of(
             id,
             description,
@@ -31,8 +31,8 @@ public enum SurveyComparisonTest implements Method {
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -50,18 +50,18 @@ public enum SurveyInterval implements Method {
       "Wilson 1927, Journal of the American Statistical Association 22, 209-212; Dean and Pagano"
           + " 2015, Journal of Survey Statistics and Methodology 3, 484-503");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
   private final @Nullable SurveyTest inverts;
 
   SurveyInterval(
       String id, String title, String description, @Nullable SurveyTest inverts, String reference) {
-    this.card = new MethodInfo(id, title, description, reference, Exactness.APPROXIMATE);
+    this.info = new MethodInfo(id, title, description, reference, Exactness.APPROXIMATE);
     this.inverts = inverts;
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /** {@return the test that keeps what lies within this interval; empty where there is none} */

@@ -36,15 +36,15 @@ public enum SurveyTableTest implements Method {
       "Koch, Freeman and Freeman 1975, International Statistical Review 43, 59-78; Fellegi 1980,"
           + " Journal of the American Statistical Association 75, 261-268");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
   SurveyTableTest(String id, String description, String reference) {
-    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
+    this.info = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -31,15 +31,15 @@ public enum SurveyTest implements Method {
       "binomial tail at the effective sample size",
       "Korn and Graubard 1998, Survey Methodology 24, 193-201");
 
-  private final MethodInfo card;
+  private final MethodInfo info;
 
   SurveyTest(String id, String description, String reference) {
-    this.card = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
+    this.info = MethodInfo.of(id, description, reference, Exactness.APPROXIMATE);
   }
 
   @Override
-  public MethodInfo card() {
-    return card;
+  public MethodInfo info() {
+    return info;
   }
 
   /**

@@ -31,15 +31,15 @@ class NamesTest {
     assertThat(methods).extracting(Method::id).doesNotHaveDuplicates();
     for (Method method : methods) {
       assertThat(method.id())
-          .isEqualTo(method.card().id())
+          .isEqualTo(method.info().id())
           .isEqualTo(
               ((Enum<?>) method)
                   .name()
                   .toLowerCase(Locale.ROOT)
                   .replace('_', '-')
                   .replace("minus-", ""));
-      assertThat(method.card().description()).isNotBlank();
-      assertThat(method.card().reference()).matches(".*\\b[12][0-9]{3}\\b.*");
+      assertThat(method.info().description()).isNotBlank();
+      assertThat(method.info().reference()).matches(".*\\b[12][0-9]{3}\\b.*");
     }
   }
 

@@ -219,8 +219,8 @@ class FinitePopulationTestTest {
   void formsForALotGoByTheNamesOfTheEndless() {
     for (ProportionTest test : ProportionTest.values()) {
       if (test == ProportionTest.SCORE || test == ProportionTest.EXACT) {
-        assertThat(FinitePopulationTest.inLot(test).card().id()).isEqualTo(test.id());
-        assertThat(FinitePopulationTest.inLot(test).card().description())
+        assertThat(FinitePopulationTest.inLot(test).info().id()).isEqualTo(test.id());
+        assertThat(FinitePopulationTest.inLot(test).info().description())
             .isNotEqualTo(test.description());
       } else {
         assertThatThrownBy(() -> FinitePopulationTest.inLot(test))
@@ -230,8 +230,8 @@ class FinitePopulationTestTest {
     }
     for (ProportionInterval interval : ProportionInterval.values()) {
       if (interval == ProportionInterval.WILSON || interval == ProportionInterval.CLOPPER_PEARSON) {
-        assertThat(LotInterval.inLot(interval).card().id()).isEqualTo(interval.id());
-        assertThat(LotInterval.inLot(interval).card().title()).isEqualTo(interval.title());
+        assertThat(LotInterval.inLot(interval).info().id()).isEqualTo(interval.id());
+        assertThat(LotInterval.inLot(interval).info().title()).isEqualTo(interval.title());
       } else {
         assertThatThrownBy(() -> LotInterval.inLot(interval))
             .isInstanceOf(NotApplicableException.class)

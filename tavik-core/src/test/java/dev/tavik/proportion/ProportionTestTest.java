@@ -122,7 +122,8 @@ class ProportionTestTest {
               size += rejected ? rational.mass(x) : 0;
             }
             assertThat(counts.size()).isCloseTo(size, within(1e-12));
-            assertThat(test.basis() == dev.tavik.result.Exactness.EXACT && size > alpha).isFalse();
+            assertThat(test.exactness() == dev.tavik.result.Exactness.EXACT && size > alpha)
+                .isFalse();
           }
         }
       }

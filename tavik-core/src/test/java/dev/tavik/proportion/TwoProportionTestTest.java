@@ -460,7 +460,7 @@ class TwoProportionTestTest {
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("at least two, got 1");
     assertThat(HomogeneityTest.values())
-        .extracting(test -> test.card().id())
+        .extracting(test -> test.info().id())
         .containsExactly("pearson", "likelihood-ratio");
   }
 

@@ -155,7 +155,7 @@ final class CompareAnalysis {
           ? Reasons.tooFewInAnotherPair()
           : Reasons.tooFewInOne(expected.withVerb());
     }
-    return test.basis() == Exactness.APPROXIMATE && !approximationHolds
+    return test.exactness() == Exactness.APPROXIMATE && !approximationHolds
         ? Reasons.askedThoughFew(test)
         : Reasons.asked(test, false);
   }

@@ -85,7 +85,7 @@ final class CompareCautions {
     double pooled = (double) (first.successes() + second.successes()) / trials();
     boolean asked =
         answer.preferredTest().method() instanceof TwoProportionTest test
-            && test.basis() == Exactness.APPROXIMATE
+            && test.exactness() == Exactness.APPROXIMATE
             && settings.plain()
             && trials() <= MOST_FOR_SIZE
             && pooled > 0
@@ -131,7 +131,9 @@ final class CompareCautions {
   private void fewSuccesses() {
     PooledExpectation expected = PooledExpectation.of(first, second);
     List<TwoProportionTest> approximate =
-        settings.tests().stream().filter(test -> test.basis() == Exactness.APPROXIMATE).toList();
+        settings.tests().stream()
+            .filter(test -> test.exactness() == Exactness.APPROXIMATE)
+            .toList();
     if (!expected.enough() && !approximate.isEmpty() && expected.smallest() > 0) {
       TestResult fisher =
           answer.tests().stream()

@@ -91,7 +91,7 @@ final class RateAnalysis {
   private ProportionInterval partner(ProportionTest test) {
     List<ProportionInterval> intervals = methods();
     ProportionInterval similar =
-        test.basis() == Exactness.APPROXIMATE
+        test.exactness() == Exactness.APPROXIMATE
             ? ProportionInterval.WILSON
             : ProportionInterval.CLOPPER_PEARSON;
     return intervals.stream()

@@ -77,8 +77,10 @@ final class RateCautions {
       return;
     }
     List<ProportionTest> approximate =
-        settings.tests().stream().filter(test -> test.basis() == Exactness.APPROXIMATE).toList();
-    boolean holds = known && chosen.test().basis() == Exactness.APPROXIMATE;
+        settings.tests().stream()
+            .filter(test -> test.exactness() == Exactness.APPROXIMATE)
+            .toList();
+    boolean holds = known && chosen.test().exactness() == Exactness.APPROXIMATE;
     if (!holds && !expected.holds() && !approximate.isEmpty()) {
       TestResult exact =
           answer.made().tests().stream()
