@@ -12,9 +12,14 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>The first column takes what the others leave, so that there are states from two columns on. A
  * state of some columns is filled by filling the last of them and then the state that is left,
- * which is found once however often it is met. Bounds are found on the way up; then the undecided
- * lengths are passed down, so that a list holds only what matters to some state above; then the
- * lists are made, from the first column up.
+ * which is found once however often it is met. There are three steps:
+ *
+ * <ol>
+ *   <li>{@link #state}: the shortest and the longest length of each state, on the way up.
+ *   <li>{@link #passDown}: which lengths of a state are undecided, from all columns down, so that a
+ *       list holds only what matters to some state above.
+ *   <li>{@link #lists}: the undecided lengths and their probabilities, from two columns up.
+ * </ol>
  */
 final class ColumnBlock {
   private static final int EDGE = 3;
@@ -176,6 +181,7 @@ final class ColumnBlock {
   }
 
   private int state(int level, int[] rows, long code) {
+    // 1. A state that was met before has its bounds; else they are those of its best filling.
     NetworkNodes states = levels[level];
     int known = states.find(code);
     if (known >= 0) {
@@ -289,6 +295,8 @@ final class ColumnBlock {
                 (left, code, length, rest, ways) -> {
                   work.spend(EDGE);
                   int next = below.find(code);
+                  // 2. What is undecided of a state is undecided, less this column's length, of
+                  // each state that it leads to, where that has such lengths at all.
                   if (beyond - length > below.least(next)
                       && from - length <= below.greatest(next)) {
                     below.widen(next, from - length, beyond - length);
@@ -307,7 +315,8 @@ final class ColumnBlock {
     long leftBefore = work.left();
     long keptBefore = work.kept();
     int stride = stride(size);
-    // Visits the states in scattered order, so that the first ones are representative of the rest.
+    // 3. Visits the states in scattered order, so that the first ones are representative of the
+    // rest.
     for (int done = 0, state = 0; done < size; done++, state = (state + stride) % size) {
       if (states.undecided(state)) {
         made[state] = listed(level, state, below);
@@ -345,6 +354,8 @@ final class ColumnBlock {
             lookup,
             ways[level],
             (left, code, length, rest, ways) -> {
+              // A filling's probability, given the state, times that of what it leads to: of all
+              // lengths at once where they are decided, else of each in the list.
               double chance = ways / all[level];
               work.spend(EDGE);
               if (level == 1) {

@@ -125,6 +125,8 @@ final class ColumnEnumerator {
 
   private void fill(
       int row, int more, long code, long length, long rest, double soFar, long bound) {
+    // 1. A row takes what the rows after it can't, and of equal rows each takes at most as many
+    // units as the one before it, so that fillings that differ only in their order come once.
     int least = Math.max(0, more - suffix[row + 1]);
     int most = Math.min(more, rows[row]);
     boolean run = runs[row] > 0;
@@ -136,6 +138,8 @@ final class ColumnEnumerator {
     for (int x = least; x <= most; x++) {
       taken[row] = x;
       left[row] = rows[row] - x;
+      // 2. The kth of equal rows multiplies the number of orders by k, and divides it by the number
+      // of them that take as many units: k! / Π alike! in the end.
       alike[row] = run && x == taken[row - 1] ? alike[row - 1] + 1 : 1;
       double chosen = soFar * choices[x] * (run ? (runs[row] + 1.0) / alike[row] : 1);
       long after = code + lookup.code(left[row]);
@@ -144,6 +148,8 @@ final class ColumnEnumerator {
       if (last) {
         visitor.visit(left, after, longer, restLonger, chosen);
       } else {
+        // 3. Once a run of equal rows is complete, all ways to go on are counted at once if even
+        // the shortest of them is too long.
         long higher = bound + lookup.length(x) + bounds[left[row]];
         if (limit < Long.MAX_VALUE
             && runs[row + 1] == 0

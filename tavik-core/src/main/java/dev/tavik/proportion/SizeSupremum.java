@@ -77,6 +77,7 @@ record SizeSupremum(double logSize, double proportion) {
     SizeSupremum largest(double enough) {
       PriorityQueue<Piece> pieces =
           new PriorityQueue<>((one, two) -> Double.compare(two.bound(), one.bound()));
+      // 1. Peaks are about 1/√N wide on this scale, so that many intervals are a good beginning.
       int parts = 4 + 2 * (int) Math.sqrt((double) trials);
       double from = 0;
       double size = at(from);
@@ -87,6 +88,8 @@ record SizeSupremum(double logSize, double proportion) {
         from = to;
         size = sizeAtEnd;
       }
+      // 2. The interval with the highest bound is halved, until no bound is above the best point or
+      // it is known on which side of the wanted value the supremum lies.
       boolean wanted = enough < Double.POSITIVE_INFINITY;
       while (!pieces.isEmpty()
           && pieces.peek().bound() > best * (1 + TOLERANCE)
@@ -97,6 +100,7 @@ record SizeSupremum(double logSize, double proportion) {
         pieces.add(piece(piece.from(), piece.size(), middle, sizeThere));
         pieces.add(piece(middle, sizeThere, piece.to(), piece.sizeAtEnd()));
       }
+      // 3. The proportion is sin² θ.
       double sine = Math.sin(bestAngle);
       return new SizeSupremum(Math.log(best), sine * sine);
     }
