@@ -284,7 +284,7 @@ public final class Assumptions {
             from,
             met
                 ? ", enough for a steady standard error"
-                : "; fewer than 12 make standard errors unsteady"));
+                : "; fewer than 12 make standard errors imprecise"));
   }
 
   /** Returns how many clusters, or rows, the smallest stratum has. */

@@ -408,6 +408,19 @@ class SurveyQuestionsTest {
                 .get(0)
                 .rejectsAdjusted(0.05))
         .isTrue();
+    assertThat(codes(swept)).doesNotContain("no-statistic");
+    SurveyRows certain = new SurveyRows();
+    for (int i = 0; i < 24; i++) {
+      boolean north = i % 2 == 0;
+      certain.row("", "c" + i / 2, 1, north ? "cracked" : "sound", north ? "North" : "South");
+    }
+    columns.put("certain", certain.byCluster());
+    Answer undecided = SurveySweepQuestion.of("kiln", columns).ask();
+    assertThat(undecided.cautions())
+        .filteredOn(caution -> caution.code() == Caution.Code.NO_STATISTIC)
+        .singleElement()
+        .satisfies(caution -> assertThat(caution.message()).startsWith("certain: "));
+    assertThat(undecided.verdict().text()).startsWith("1 of 2 columns differs");
   }
 
   /** Cautions and conditions by what the sample is like. */

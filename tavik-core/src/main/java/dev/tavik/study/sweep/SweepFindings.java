@@ -6,6 +6,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerBuilder;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
@@ -13,6 +14,7 @@ import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.DesignCautions;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
@@ -70,7 +72,7 @@ record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Lett
         .addAll(data.legend(letters, alpha))
         .addAll(leftOut())
         .conditions(data.conditions())
-        .cautions(data.cautions(asked.from()))
+        .cautions(cautions())
         .concluded(verdict());
   }
 
@@ -88,6 +90,17 @@ record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Lett
                     new TableVerdicts.Swept(
                         each.name(), data.measure(), each.strength(), each.test()))
             .toList());
+  }
+
+  private List<Caution> cautions() {
+    List<String> undecided =
+        columns.stream().filter(each -> each.test() == null).map(Swept::name).toList();
+    List<Caution> cautions = new ArrayList<>();
+    if (!undecided.isEmpty()) {
+      cautions.add(DesignCautions.undecided(Figures.some(undecided, MOST_TABLES)));
+    }
+    cautions.addAll(data.cautions(asked.from()));
+    return cautions;
   }
 
   private Value input() {
