@@ -421,6 +421,10 @@ class SurveyQuestionsTest {
         .singleElement()
         .satisfies(caution -> assertThat(caution.message()).startsWith("certain: "));
     assertThat(undecided.verdict().text()).startsWith("1 of 2 columns differs");
+    assertThat(undecided.parts())
+        .filteredOn(part -> part.label().equals("alike"))
+        .singleElement()
+        .satisfies(part -> assertThat(part.verdict().text()).contains("over 2 columns"));
   }
 
   /** Cautions and conditions by what the sample is like. */

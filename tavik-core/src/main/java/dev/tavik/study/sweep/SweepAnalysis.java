@@ -46,17 +46,12 @@ final class SweepAnalysis {
   }
 
   private List<Swept> adjusted(List<Swept> columns) {
-    Iterator<TestResult> tests =
-        settings
-            .adjustment()
-            .of(columns.stream().map(Swept::test).filter(Objects::nonNull).toList())
-            .iterator();
+    List<TestResult> tests = columns.stream().map(Swept::test).filter(Objects::nonNull).toList();
+    Iterator<TestResult> next = settings.adjustment().of(tests).iterator();
     return columns.stream()
         .map(
             each ->
-                each.test() == null
-                    ? each
-                    : each.with(tests.next(), settings.alpha(), columns.size()))
+                each.test() == null ? each : each.with(next.next(), settings.alpha(), tests.size()))
         .toList();
   }
 
