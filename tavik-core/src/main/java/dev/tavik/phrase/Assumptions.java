@@ -16,11 +16,11 @@ public final class Assumptions {
 
   private Assumptions() {}
 
-  private static Condition checked(String name, boolean met, String detail) {
+  static Condition checked(String name, boolean met, String detail) {
     return new Condition(name, met ? State.MET : State.NOT_MET, detail);
   }
 
-  private static Condition taken(String name, String detail) {
+  static Condition taken(String name, String detail) {
     return new Condition(name, State.NOT_IN_THE_DATA, detail);
   }
 
@@ -127,15 +127,6 @@ public final class Assumptions {
             "the units were drawn at random and without replacement from all %s of the lot. Units"
                 + " picked because they were at hand, or from one pallet, can mislead at any size",
             Figures.count(lot)));
-  }
-
-  /** Returns that the design is as it was told. */
-  public static Condition designAsTold() {
-    return taken(
-        "the design",
-        "the first-stage clusters of a stratum were drawn independently, and the weights make up"
-            + " for unequal chances and for those who didn't answer. The data can't show this: you"
-            + " have to know how they were collected");
   }
 
   /** Returns how often a test rejects where the null is true. */
@@ -271,34 +262,5 @@ public final class Assumptions {
         say(
             "%s, times %s; the chi-square approximation wants a product of at least %d",
             Figures.count(units), Figures.counted(judgements, "judgement", "judgements"), least));
-  }
-
-  /** Returns how many degrees of freedom a design has. */
-  public static Condition degrees(String degrees, String from, boolean met) {
-    return checked(
-        "degrees of freedom",
-        met,
-        say(
-            "%s from %s%s",
-            degrees,
-            from,
-            met
-                ? ", enough for a steady standard error"
-                : "; fewer than 12 make standard errors imprecise"));
-  }
-
-  /** Returns how many clusters, or rows, the smallest stratum has. */
-  public static Condition smallestStratum(String name, String clusters, boolean met) {
-    return checked("smallest stratum", met, say("%s has %s", name, clusters));
-  }
-
-  /** Returns how unequal weights are. */
-  public static Condition weights(double least, double greatest, double share, boolean met) {
-    return checked(
-        "weights",
-        met,
-        say(
-            "from %s to %s, the largest holds %s of their sum",
-            Figures.upTo(least, 4), Figures.upTo(greatest, 4), Figures.percent(share)));
   }
 }

@@ -54,8 +54,10 @@ class PhrasesTest {
           BayesFactorPhrases.class,
           Claims.class,
           ComparisonVerdicts.class,
+          DesignAssumptions.class,
           DesignCautions.class,
           IntervalPhrases.class,
+          PairedVerdicts.class,
           PlanVerdicts.class,
           RateVerdicts.class,
           Reasons.class,
@@ -63,6 +65,7 @@ class PhrasesTest {
           Sentences.class,
           ShareVerdicts.class,
           SourceCautions.class,
+          SweepVerdicts.class,
           TableVerdicts.class,
           TestCautions.class);
 
@@ -195,7 +198,7 @@ class PhrasesTest {
       case "Pair" ->
           new ComparisonVerdicts.Pair(
               "North", "South", "North 3%, South 4%", 0.01, test(variant), interval(variant));
-      case "Swept" -> new TableVerdicts.Swept("shift", "V", 0.2, test(variant));
+      case "Swept" -> new SweepVerdicts.Swept("shift", "V", 0.2, test(variant));
       default -> throw new IllegalArgumentException("no argument for " + type);
     };
   }
@@ -363,7 +366,7 @@ class PhrasesTest {
             "Ann and Ben agree on 3 of 4 units (75.0%), kappa 0.400; where they differ, neither is"
                 + " shown to lean to other levels than the other: p = 0.400, pearson test at alpha"
                 + " 0.05.");
-    assertThat(TableVerdicts.sweep("Week 18", "kiln", "", 0.05, List.of()).text())
+    assertThat(SweepVerdicts.sweep("Week 18", "kiln", "", 0.05, List.of()).text())
         .startsWith("Week 18: none of 0 columns is shown to differ between the groups of kiln");
     assertThat(ShareVerdicts.of("", false, "y", "p = 0.400", test, 0.05).sentence())
         .startsWith("The counts are not shown to depart from the claimed shares: y; p = 0.400");

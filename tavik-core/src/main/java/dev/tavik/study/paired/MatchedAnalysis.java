@@ -16,7 +16,7 @@ import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.phrase.Assumptions;
-import dev.tavik.phrase.ComparisonVerdicts;
+import dev.tavik.phrase.PairedVerdicts;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.result.Estimand;
@@ -201,14 +201,14 @@ final class MatchedAnalysis {
   }
 
   private Verdict conclusion(List<Pair> pairs) {
-    return ComparisonVerdicts.repeated(
+    return PairedVerdicts.repeated(
         question.label(),
         tallies.names().size(),
         tallies.units(),
         test,
         pairs.stream()
             .filter(pair -> pair.test().rejectsAdjusted(question.alpha()))
-            .map(pair -> ComparisonVerdicts.apart(pair.first(), pair.difference(), pair.second()))
+            .map(pair -> PairedVerdicts.apart(pair.first(), pair.difference(), pair.second()))
             .toList(),
         pairs.size(),
         question.alpha());

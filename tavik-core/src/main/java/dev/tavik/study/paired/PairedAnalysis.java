@@ -11,6 +11,7 @@ import dev.tavik.answer.Workings;
 import dev.tavik.count.PairedTally;
 import dev.tavik.phrase.Assumptions;
 import dev.tavik.phrase.ComparisonVerdicts;
+import dev.tavik.phrase.PairedVerdicts;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.phrase.SampleCautions;
 import dev.tavik.phrase.TestCautions;
@@ -172,7 +173,7 @@ final class PairedAnalysis {
             tally.difference(),
             test,
             interval);
-    return ComparisonVerdicts.paired(
+    return PairedVerdicts.paired(
         question.label(), pair, tally, settings.alternative(), settings.alpha());
   }
 }

@@ -15,7 +15,7 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.count.SurveyCounts.Weights;
 import dev.tavik.count.Tally;
-import dev.tavik.phrase.Assumptions;
+import dev.tavik.phrase.DesignAssumptions;
 import dev.tavik.phrase.DesignCautions;
 import dev.tavik.planning.Sampling;
 import dev.tavik.result.Estimand;
@@ -175,18 +175,18 @@ public record DesignFindings(DesignedSample sample) {
   /** The assumptions about clusters, strata and weights. */
   public List<Condition> conditions() {
     List<Condition> conditions = new ArrayList<>();
-    conditions.add(Assumptions.degrees(degrees(), what(), sample.df() >= ENOUGH_DF));
+    conditions.add(DesignAssumptions.degrees(degrees(), what(), sample.df() >= ENOUGH_DF));
     if (!sample.replicated() && design().strata() != null) {
       Stratum least =
           counts().strata().stream().min(Comparator.comparingLong(Stratum::clusters)).orElseThrow();
       conditions.add(
-          Assumptions.smallestStratum(
+          DesignAssumptions.smallestStratum(
               least.name(), clusters(least.clusters()), least.clusters() >= 2));
     }
     if (design().weight() != null) {
       conditions.add(weights());
     }
-    conditions.add(Assumptions.designAsTold());
+    conditions.add(DesignAssumptions.designAsTold());
     return conditions;
   }
 
@@ -271,7 +271,7 @@ public record DesignFindings(DesignedSample sample) {
 
   private Condition weights() {
     Weights weights = counts().weights();
-    return Assumptions.weights(
+    return DesignAssumptions.weights(
         weights.least(), weights.greatest(), Math.min(1, shareOfLargest()), !extreme());
   }
 

@@ -4,7 +4,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Verdict;
-import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.phrase.SweepVerdicts;
 import dev.tavik.result.TestResult;
 import java.util.List;
 
@@ -25,7 +25,7 @@ final class AdjustedAnswer {
 
   private static Verdict verdict(Answer answer, TestResult adjusted, double alpha, int columns) {
     Verdict alone = answer.verdict();
-    Verdict verdict = TableVerdicts.adjusted(alone, answer.label(), adjusted, alpha, columns);
+    Verdict verdict = SweepVerdicts.adjusted(alone, answer.label(), adjusted, alpha, columns);
     return alone.test().isEmpty()
         ? verdict
         : verdict.restingOn(alone.test().get(), alone.interval().orElse(null), alone.grounds());

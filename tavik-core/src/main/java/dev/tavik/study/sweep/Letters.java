@@ -1,6 +1,6 @@
 package dev.tavik.study.sweep;
 
-import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.phrase.SweepVerdicts;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -37,6 +37,6 @@ record Letters(List<String> groups) {
    * @param designed whether the tests are those of a design
    */
   String note(double alpha, boolean designed) {
-    return enough() ? TableVerdicts.letters(alpha, designed) : TableVerdicts.noLetters();
+    return enough() ? SweepVerdicts.letters(alpha, designed) : SweepVerdicts.noLetters();
   }
 }

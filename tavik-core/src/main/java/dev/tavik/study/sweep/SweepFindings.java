@@ -15,7 +15,7 @@ import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.DesignCautions;
-import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.phrase.SweepVerdicts;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
@@ -78,7 +78,7 @@ record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Lett
 
   /** The verdict on all columns. */
   private Verdict verdict() {
-    return TableVerdicts.sweep(
+    return SweepVerdicts.sweep(
         asked.label(),
         asked.group(),
         asked.isAdjusted() ? asked.settings().adjustment().title() : "",
@@ -87,7 +87,7 @@ record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Lett
             .filter(each -> each.test() != null)
             .map(
                 each ->
-                    new TableVerdicts.Swept(
+                    new SweepVerdicts.Swept(
                         each.name(), data.measure(), each.strength(), each.test()))
             .toList());
   }
