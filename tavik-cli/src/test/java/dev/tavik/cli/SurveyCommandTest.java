@@ -63,6 +63,40 @@ class SurveyCommandTest {
         .isBetween(0.75, 1.0);
   }
 
+  /** Of very many pairs those with the smallest p are read, in a sample as in counts. */
+  @ParameterizedTest
+  @ValueSource(strings = {"", DESIGN})
+  void ofManyPairsThoseWithTheSmallestPAreShown(String design) throws IOException {
+    StringBuilder rows = new StringBuilder("region,dealer,line,weight,fault\n");
+    for (int i = 0; i < 2_000; i++) {
+      String line = "L" + i * 7 % 50;
+      boolean fault = i % 50 > 0 && i * 31 % 97 < 30;
+      rows.append("R,D" + i % 43 + "," + line + "," + (1 + i % 3) + "," + fault + "\n");
+    }
+    String command =
+        "compare --outcome fault --success true --group line --data "
+            + file("lines.csv", rows.toString())
+            + design;
+    String read = CommandLine.shell(command).out();
+    assertThat(read)
+        .containsPattern("The 40\\s+pairs of [0-9,]+ with the smallest p")
+        .doesNotContain("Pair by pair");
+    JsonNode pairs = CommandLine.json(command).path("pairs");
+    assertThat(pairs.size()).isEqualTo(1225);
+    if (!design.isEmpty()) {
+      assertThat(read).containsPattern("nothing decided, of 49\\s+pairs\\.");
+    }
+    assertThat(pairs.at("/0/label").asText()).isEqualTo(pairs.at("/0/input/order").asText());
+  }
+
+  /** A margin is compared with the two-sided interval, whatever the direction of the test. */
+  @ParameterizedTest
+  @ValueSource(strings = {"two-sided", "less", "greater"})
+  void aMarginIsComparedWithTheTwoSidedInterval(String direction) {
+    String command = "compare A=140/4000 B=150/4000 --margin 3% --alternative " + direction;
+    assertThat(CommandLine.shell(command).out()).contains("the mee interval lies within it");
+  }
+
   private static JsonNode planned(String command) throws IOException {
     String answer = CommandLine.shell(command + DESIGN).out();
     List<String> named =

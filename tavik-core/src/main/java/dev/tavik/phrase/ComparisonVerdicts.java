@@ -154,7 +154,9 @@ public final class ComparisonVerdicts {
                     ? ""
                     : say(
                         " No variance is seen, and nothing decided, of %s.",
-                        String.join(", ", undecided))))
+                        undecided.size() > ALL_NAMED
+                            ? Figures.count(undecided.size()) + " pairs"
+                            : String.join(", ", undecided))))
         .inOwnWords();
   }
 

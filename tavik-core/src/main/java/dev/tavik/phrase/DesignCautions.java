@@ -14,12 +14,13 @@ public final class DesignCautions {
 
   /** Says that a sample without variance decides nothing, and what to do about it. */
   public static Caution undecided(String of) {
-    return new Caution(
-        Code.NO_STATISTIC,
+    String noVariance =
         say(
-            "%s: %s, which is no certainty. Ask for each rate by itself, whose korn-graubard limits"
+            "%s, which is no certainty. Ask for each rate by itself, whose korn-graubard limits"
                 + " need none, or for more clusters.",
-            of, NO_VARIANCE));
+            NO_VARIANCE);
+    return new Caution(Code.NO_STATISTIC, of + ": " + noVariance)
+        .ofSeveral(Sentences.capitalised(noVariance));
   }
 
   /** Says that all rows of a designed sample are alike. */

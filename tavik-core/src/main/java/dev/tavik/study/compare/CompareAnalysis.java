@@ -4,7 +4,8 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerKind;
-import dev.tavik.answer.Finding;
+import dev.tavik.answer.Caution;
+import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ComparisonInterval;
@@ -12,96 +13,118 @@ import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Exactness;
-import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
-import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Side;
-import dev.tavik.result.TestResult;
+import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.BayesianDetail;
-import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
-/** Puts the answer to one comparison together. */
+/** Makes tests and intervals of tallies, and chooses those that the verdict rests on. */
 final class CompareAnalysis {
   private final CompareQuestion question;
   private final CompareSettings settings;
   private final Tally first;
   private final Tally second;
   private final boolean approximationHolds;
-  private final List<TestResult> tests = new ArrayList<>();
-  private final List<NotApplicable> refusals = new ArrayList<>();
-  private final List<DirectedTest> oneSided = new ArrayList<>();
+  private final CompareMethods methods;
 
-  CompareAnalysis(CompareQuestion question, boolean approximationHolds) {
+  private CompareAnalysis(CompareQuestion question, boolean approximationHolds) {
     this.question = question;
     this.settings = question.settings();
     this.first = question.first().tally();
     this.second = question.second().tally();
     this.approximationHolds = approximationHolds;
+    this.methods =
+        new CompareMethods(
+            new CompareAsked(
+                question, question.label(), settings.claim(), settings, question.from()));
   }
 
   static Answer answer(CompareQuestion question) {
-    boolean holds =
-        PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
-    CompareFound found = new CompareAnalysis(question, holds).found();
-    List<Finding> belief = CompareBelief.of(question, BayesianDetail.WHOLE);
+    CompareFound found = new CompareAnalysis(question, enough(question)).found(/* alone= */ true);
+    TallyPair believed = new TallyPair(question, CompareBelief.of(question, BayesianDetail.WHOLE));
     return Answer.to(question, AnswerKind.COMPARE, question.label())
         .worded(
             found.tests(),
             found.intervals(),
-            () -> new CompareFindings(found).answer(belief, CompareCautions.of(found)));
+            () -> new CompareFindings(found.with(believed)).answer(cautions(question, found)));
   }
 
-  CompareFound found() {
-    settings.tests().forEach(this::test);
-    if (tests.isEmpty()) {
+  private static boolean enough(CompareQuestion question) {
+    return PooledExpectation.of(question.first().tally(), question.second().tally()).enough();
+  }
+
+  private static List<Caution> cautions(CompareQuestion question, CompareFound found) {
+    List<Caution> cautions = new ArrayList<>(CompareCautions.of(found));
+    Provenance from = question.from();
+    if (from != null) {
+      long used = question.first().tally().trials() + question.second().tally().trials();
+      cautions.addAll(DataCautions.of(from, used));
+    }
+    return cautions;
+  }
+
+  static Answer answer(CompareGroupsQuestion question) {
+    List<CompareQuestion> pairs = question.tooManyToPair() ? List.of() : pairs(question);
+    boolean approximationHolds = pairs.stream().allMatch(CompareAnalysis::enough);
+    BayesianDetail extent = BayesianDetail.of(pairs.size());
+    List<CompareFound> found =
+        pairs.parallelStream()
+            .map(
+                pair ->
+                    new CompareAnalysis(pair, approximationHolds)
+                        .found(/* alone= */ false)
+                        .with(new TallyPair(pair, CompareBelief.of(pair, extent))))
+            .toList();
+    CompareSettings settings = question.settings();
+    return new CompareGroupsAnalysis(
+            new CompareAsked(
+                question, question.label(), settings.claim(), settings, question.from()),
+            new TallyPairs(question),
+            quantities(settings))
+        .answer(found);
+  }
+
+  private static List<CompareQuestion> pairs(CompareGroupsQuestion question) {
+    List<NamedTally> groups = question.groups();
+    List<String> names = groups.stream().map(NamedTally::name).toList();
+    String baseline = question.baseline();
+    return CompareGroupsAnalysis.pairs(
+        names.size(),
+        baseline == null ? null : names.indexOf(baseline),
+        (i, j) -> CompareQuestion.of(groups.get(i), groups.get(j), question.settings()));
+  }
+
+  /** The quantities of the chosen intervals; the difference if none were chosen. */
+  private static Set<Estimand> quantities(CompareSettings settings) {
+    List<ComparisonInterval> intervals = settings.intervals();
+    return intervals.equals(CompareSettings.usual().intervals())
+        ? Set.of(Estimand.DIFFERENCE)
+        : intervals.stream()
+            .map(ComparisonInterval::quantity)
+            .collect(Collectors.toCollection(LinkedHashSet::new));
+  }
+
+  private CompareFound found(boolean alone) {
+    for (TwoProportionTest test : settings.tests()) {
+      methods.test(test, hypothesis -> test.of(first, second, hypothesis));
+    }
+    if (methods.tests().isEmpty()) {
       throw new IllegalArgumentException(
           say(
               "none of the tests asked for can be made: %s",
-              String.join(
-                  "; ",
-                  refusals.stream()
-                      .map(each -> each.method().id() + " " + each.reason())
-                      .toList())));
+              methods.refusals().stream()
+                  .map(each -> each.method().id() + " " + each.reason())
+                  .collect(Collectors.joining("; "))));
     }
-    return new CompareFound(
-        question, new CompareFound.Made(tests, refusals, oneSided), intervals(), preference());
-  }
-
-  private void test(TwoProportionTest method) {
-    try {
-      List<DirectedTest> each = new ArrayList<>();
-      for (Hypothesis hypothesis : settings.tested()) {
-        each.add(new DirectedTest(hypothesis, method.of(first, second, hypothesis)));
-      }
-      DirectedTest least = each.get(0);
-      for (DirectedTest other : each) {
-        if (other.result().log10PValue() > least.result().log10PValue()) {
-          least = other;
-        }
-      }
-      tests.add(least.result());
-      if (each.size() > 1) {
-        oneSided.addAll(each);
-      }
-    } catch (NotApplicableException | ArithmeticException e) {
-      refusals.add(NotApplicable.of(method, e));
+    for (ComparisonInterval interval : settings.intervals()) {
+      methods.limits(interval, side -> interval.of(first, second, settings.level(), side));
     }
-  }
-
-  private List<Interval> intervals() {
-    Side matching = settings.hypothesis().alternative().matchingSide();
-    List<Interval> intervals = new ArrayList<>();
-    for (ComparisonInterval method : settings.intervals()) {
-      intervals.add(method.of(first, second, settings.level()));
-      if (matching != Side.TWO_SIDED) {
-        intervals.add(method.of(first, second, settings.level(), matching));
-      }
-    }
-    return intervals;
+    return methods.found(new TallyPair(question, List.of()), alone, preference());
   }
 
   private VerdictBasis preference() {
@@ -111,15 +134,11 @@ final class CompareAnalysis {
             : approximationHolds ? TwoProportionTest.Z_POOLED : TwoProportionTest.FISHER;
     TwoProportionTest test =
         settings.tests().stream()
-            .filter(each -> each == wanted && made(each))
+            .filter(each -> each == wanted && methods.hasMade(each))
             .findFirst()
             .orElseGet(
-                () -> settings.tests().stream().filter(this::made).findFirst().orElseThrow());
+                () -> settings.tests().stream().filter(methods::hasMade).findFirst().orElseThrow());
     return new VerdictBasis(test, partner(test), reason(test));
-  }
-
-  private boolean made(TwoProportionTest method) {
-    return tests.stream().anyMatch(test -> test.method() == method);
   }
 
   /** The interval of the difference that inverts the test, else one that holds at any size. */

@@ -1,109 +1,149 @@
 package dev.tavik.study.compare;
 
 import dev.tavik.answer.Verdict;
-import dev.tavik.count.NamedTally;
 import dev.tavik.phrase.ComparisonVerdicts;
-import dev.tavik.result.Estimand;
-import dev.tavik.result.Figures;
+import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
+import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DirectedTest;
+import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.VerdictBasis;
+import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /**
- * The results of all methods for two proportions; verdict, cautions and findings are derived from
- * it.
+ * The results of all methods for two groups; verdict, cautions and findings are derived from it.
+ *
+ * @param asked what is asked
+ * @param data what is compared
+ * @param made tests and intervals; no test if the data can't decide
+ * @param alone whether they are the only pair
+ * @param oneSided the one-sided tests behind a p-value, where there are two
+ * @param basis what the verdict rests on
  */
 record CompareFound(
-    CompareQuestion question, Made made, List<Interval> intervals, VerdictBasis preference) {
+    CompareAsked asked,
+    PairData data,
+    boolean alone,
+    MethodResults made,
+    List<DirectedTest> oneSided,
+    VerdictBasis basis) {
 
-  /** Tests, those that declined, and the one-sided ones behind a p-value. */
-  record Made(List<TestResult> tests, List<NotApplicable> refusals, List<DirectedTest> oneSided) {
-    Made {
-      tests = List.copyOf(tests);
-      refusals = List.copyOf(refusals);
-      oneSided = List.copyOf(oneSided);
-    }
+  ComparisonClaim claim() {
+    return asked.claim();
   }
 
-  String label() {
-    return question.label();
+  double alpha() {
+    return asked.alpha();
   }
 
-  NamedTally first() {
-    return question.first();
+  String one() {
+    return data.first().name();
   }
 
-  NamedTally second() {
-    return question.second();
+  String two() {
+    return data.second().name();
   }
 
-  CompareSettings settings() {
-    return question.settings();
+  /** Which is taken from which, in words. */
+  String order() {
+    return one() + " minus " + two();
   }
 
-  @Nullable Provenance from() {
-    return question.from();
+  /** The name of the answer, which is that of the pair where there are several. */
+  String title() {
+    return alone ? asked.label() : order();
+  }
+
+  double difference() {
+    return data.first().value() - data.second().value();
   }
 
   List<TestResult> tests() {
     return made.tests();
   }
 
-  String order() {
-    return question.order();
+  List<Interval> intervals() {
+    return made.intervals();
   }
 
-  TestResult preferredTest() {
-    return preference.among(tests());
+  /** Whether there is a test that decides: without variance there is none. */
+  boolean decided() {
+    return !tests().isEmpty();
   }
 
-  Interval preferredInterval() {
-    Estimand wanted =
-        intervals.stream().anyMatch(each -> each.quantity() == Estimand.DIFFERENCE)
-            ? Estimand.DIFFERENCE
-            : intervals.get(0).quantity();
-    return intervals.stream()
-        .filter(
-            each ->
-                each.quantity() == wanted
-                    && each.method() == preference.interval()
-                    && each.side() == settings().hypothesis().alternative().matchingSide())
-        .findFirst()
-        .orElseThrow();
+  TestResult test() {
+    return basis.among(tests());
   }
 
-  ComparisonVerdicts.Pair pair() {
-    double one = first().tally().proportion();
-    double two = second().tally().proportion();
+  Interval interval(Side side) {
+    return basis.among(intervals(), side);
+  }
+
+  /** The interval of the verdict, which has the direction asked about. */
+  Interval interval() {
+    return interval(asked.matching());
+  }
+
+  boolean rejects() {
+    return decided() && test().rejects(alpha());
+  }
+
+  boolean isWithinMargin() {
+    return decided() && claim().hasWithinMargin(interval(Side.TWO_SIDED));
+  }
+
+  DecisionCautions decisions() {
+    return new DecisionCautions(tests(), alpha(), test());
+  }
+
+  ComparisonVerdicts.Pair phrase() {
     return new ComparisonVerdicts.Pair(
-        first().name(),
-        second().name(),
-        rate(first(), two) + ", " + rate(second(), one),
-        one - two,
-        preferredTest(),
-        preferredInterval());
-  }
-
-  private static String rate(NamedTally group, double other) {
-    return ComparisonVerdicts.rate(
-        group.name(),
-        group.tally().proportion(),
-        other,
-        Figures.outOf(group.tally().successes(), group.tally().trials()));
+        one(),
+        two(),
+        data.first().beside(data.second()) + ", " + data.second().beside(data.first()),
+        difference(),
+        test(),
+        interval());
   }
 
   Verdict verdict() {
-    return preference.on(
-        ComparisonVerdicts.pair(label(), pair(), settings().claim(), settings().alpha()));
+    String label = alone ? asked.label() : "";
+    return decided()
+        ? basis.on(ComparisonVerdicts.pair(label, phrase(), claim(), alpha()))
+        : ComparisonVerdicts.undecided(
+            label,
+            data.first().beside(data.second()),
+            data.second().beside(data.first()),
+            claim().goal());
   }
 
-  CompareFound withTests(List<TestResult> adjusted) {
-    return new CompareFound(
-        question, new Made(adjusted, made.refusals(), made.oneSided()), intervals, preference);
+  CompareFound with(PairData other) {
+    return new CompareFound(asked, other, alone, made, oneSided, basis);
+  }
+
+  /** The pairs of a family, their tests adjusted by Holm's method. */
+  static List<CompareFound> adjusted(List<CompareFound> alone) {
+    Iterator<List<TestResult>> tests =
+        Holm.adjust(alone.stream().filter(CompareFound::decided).map(CompareFound::tests).toList())
+            .iterator();
+    List<CompareFound> adjusted = new ArrayList<>();
+    for (CompareFound pair : alone) {
+      adjusted.add(
+          pair.decided()
+              ? new CompareFound(
+                  pair.asked,
+                  pair.data,
+                  pair.alone,
+                  pair.made.with(tests.next()),
+                  pair.oneSided,
+                  pair.basis)
+              : pair);
+    }
+    return adjusted;
   }
 }

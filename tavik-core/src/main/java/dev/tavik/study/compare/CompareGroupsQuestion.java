@@ -122,6 +122,6 @@ public record CompareGroupsQuestion(
 
   @Override
   public Answer ask() {
-    return new CompareGroupsAnalysis(this).answer();
+    return CompareAnalysis.answer(this);
   }
 }

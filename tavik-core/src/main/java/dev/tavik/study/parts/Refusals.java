@@ -1,5 +1,7 @@
 package dev.tavik.study.parts;
 
+import static dev.tavik.result.Figures.say;
+
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
 import dev.tavik.result.Interval;
@@ -7,7 +9,10 @@ import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 
 /** Findings about methods that declined. */
@@ -34,14 +39,20 @@ public final class Refusals {
     }
   }
 
-  /** The reasons of the methods that declined, below the others. */
+  /** The reasons of the methods that declined, each reason once. */
   public static List<Finding> said(List<NotApplicable> refusals) {
-    return refusals.stream()
+    Map<String, List<String>> methods = new LinkedHashMap<>();
+    for (NotApplicable refusal : refusals) {
+      methods
+          .computeIfAbsent(refusal.reason(), key -> new ArrayList<>())
+          .add(refusal.method().id());
+    }
+    return methods.entrySet().stream()
         .map(
-            refusal ->
+            each ->
                 Finding.say(
                     Block.paragraph(
-                        "not made: " + refusal.method().id() + ": " + refusal.reason() + ".",
+                        say("not made: %s: %s.", String.join(", ", each.getValue()), each.getKey()),
                         Block.Style.HANGING)))
         .toList();
   }
