@@ -1,6 +1,6 @@
 /** Pictures of answers. Begin with {@code Chart}. */
 module dev.tavik.chart {
-  requires transitive dev.tavik.core;
+  requires transitive dev.tavik.answer;
   requires transitive java.desktop;
   requires org.apache.xmlgraphics.batik.svggen;
   requires org.jfree.jfreechart;

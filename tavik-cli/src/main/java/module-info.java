@@ -3,7 +3,7 @@
  * Tavik}.
  */
 module dev.tavik.cli {
-  requires dev.tavik.core;
+  requires dev.tavik.answer;
   requires dev.tavik.data;
   requires dev.tavik.chart;
   requires dev.tavik.report;

@@ -6,7 +6,7 @@
  * reads questions.
  */
 module dev.tavik.data {
-  requires transitive dev.tavik.core;
+  requires transitive dev.tavik.answer;
   requires com.fasterxml.jackson.databind;
   requires com.fasterxml.jackson.dataformat.yaml;
   requires com.fasterxml.jackson.core;

@@ -1,6 +1,6 @@
 /** Answers in writing: text, Markdown, HTML, JSON and CSV. Begin with {@code Report}. */
 module dev.tavik.report {
-  requires transitive dev.tavik.core;
+  requires transitive dev.tavik.answer;
   requires com.j2html;
   requires com.fasterxml.jackson.databind;
   requires de.siegmar.fastcsv;

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.tavik.answer.Answer;
-import dev.tavik.answer.SimulationFinding;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
@@ -21,11 +19,6 @@ import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.study.rate.RateQuestion;
-import dev.tavik.study.rate.RateSettings;
-import dev.tavik.study.simulated.SimulatedQuestion;
-import dev.tavik.study.simulated.SimulatedQuestion.NullModel;
-import dev.tavik.study.simulated.SimulatedQuestion.Stop;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -315,25 +308,6 @@ class SimulationTest {
     assertThat(Thread.interrupted()).isTrue();
     assertThat(cut.interrupted()).isTrue();
     assertThat(cut.draws()).isBetween(1L, 100_000_000L);
-  }
-
-  @Test
-  void questionsStandBesideTheirFormulas() {
-    Answer answer =
-        new SimulatedQuestion(
-                RateQuestion.of(
-                    Tally.of(2, 30),
-                    RateSettings.against(0.2).tests(List.of(ProportionTest.EXACT))),
-                Draws.of(200_000, 4),
-                NullModel.SHUFFLE,
-                Stop.AFTER_ALL)
-            .ask();
-    SimulationFinding view = answer.find(SimulationFinding.class).orElseThrow();
-    assertThat(view.tail().method().id()).isEqualTo("exact");
-    assertThat(view.agrees(1)).isTrue();
-    assertThat(Math.pow(10, view.formulas().get(1))).isCloseTo(view.tail().pValue(), within(0.005));
-    assertThat(SimulatedQuestion.of(RateQuestion.of(Tally.of(2, 30), 0.2), Draws.of(10, 4)).stop())
-        .isEqualTo(Stop.AFTER_ALL);
   }
 
   @Test

@@ -7,8 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.SampleDesign.Lone;
 import dev.tavik.count.SurveyCounts;
+import dev.tavik.fixture.SurveyRows;
+import dev.tavik.fixture.SurveyRows.Row;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.survey.SurveyRows.Row;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

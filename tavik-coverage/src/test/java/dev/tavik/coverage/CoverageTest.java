@@ -44,6 +44,7 @@ class CoverageTest {
   @ValueSource(
       strings = {
         "tavik-core",
+        "tavik-answer",
         "tavik-data",
         "tavik-sql",
         "tavik-report",

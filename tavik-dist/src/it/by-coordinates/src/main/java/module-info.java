@@ -1,6 +1,6 @@
 module works.harrowmere.acceptance {
   requires dev.tavik.chart;
-  requires dev.tavik.core;
+  requires dev.tavik.answer;
   requires dev.tavik.data;
   requires dev.tavik.report;
 }

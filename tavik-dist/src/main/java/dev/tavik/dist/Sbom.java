@@ -30,7 +30,7 @@ public final class Sbom {
 
   /** Modules of Tavik that are published. */
   private static final List<String> MODULES =
-      List.of("core", "data", "sql", "report", "chart", "cli", "spark");
+      List.of("core", "answer", "data", "sql", "report", "chart", "cli", "spark");
 
   private static final String DUCKDB = "duckdb_jdbc";
   private static final Set<String> DRIVERS = Set.of(DUCKDB, "postgresql", "sqlite-jdbc");

@@ -55,7 +55,7 @@ class ContentsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"core", "data", "sql", "report", "chart", "cli"})
+  @ValueSource(strings = {"core", "answer", "data", "sql", "report", "chart", "cli"})
   void everyJarSaysUnderWhichLicenceItIs(String module) throws IOException {
     Path jar =
         Path.of("..", "tavik-" + module, "target", "tavik-" + module + "-" + version() + ".jar");

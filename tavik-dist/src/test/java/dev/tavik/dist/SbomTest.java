@@ -105,7 +105,8 @@ class SbomTest {
     List<Component> components = components(Path.of("target/tavik-library.cdx.json"));
     assertThat(components)
         .extracting(Component::name)
-        .contains("tavik-core", "tavik-data", "tavik-sql", "tavik-report", "tavik-chart")
+        .contains(
+            "tavik-core", "tavik-answer", "tavik-data", "tavik-sql", "tavik-report", "tavik-chart")
         .contains("tavik-cli", "tavik-spark", "commons-numbers-core", "jfreechart")
         .doesNotContain("duckdb_jdbc", "postgresql", "sqlite-jdbc")
         .noneMatch(name -> name.startsWith("spark-") || name.startsWith("scala"));

@@ -1,4 +1,4 @@
-package dev.tavik.bayes;
+package dev.tavik.study.rate;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
@@ -8,11 +8,13 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Posterior;
+import dev.tavik.bayes.BayesFactorPath;
+import dev.tavik.bayes.BetaPrior;
+import dev.tavik.bayes.RateBayesFactor;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.rate.RateQuestion;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.List;
