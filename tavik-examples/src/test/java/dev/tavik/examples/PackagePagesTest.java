@@ -29,7 +29,7 @@ import org.junit.jupiter.api.io.TempDir;
 class PackagePagesTest {
   private static final Pattern EXAMPLE =
       Pattern.compile("<pre>\\{@code\n(.*?)\n \\* }</pre>", Pattern.DOTALL);
-  private static final List<String> MODULES = List.of("core", "data", "report", "chart");
+  private static final List<String> MODULES = List.of("core", "answer", "data", "report", "chart");
 
   /** What an example takes as given, by its package. */
   private static final Map<String, String> GIVEN =
