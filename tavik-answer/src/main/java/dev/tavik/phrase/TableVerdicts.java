@@ -123,11 +123,22 @@ public final class TableVerdicts {
         expected < 1000 ? Figures.significant(expected, 3) : Figures.count(Math.round(expected)));
   }
 
-  /** Returns how a cell of a weighted table departs, with its share of the column. */
-  public static String together(String row, String column, boolean less, double share) {
+  /**
+   * Returns how a cell of a weighted table departs from what independence expects.
+   *
+   * @param share its share of the column
+   * @param expected the share of its row in all columns
+   */
+  public static String weighted(
+      String row, String column, boolean below, double share, double expected) {
     return say(
-        "%s and %s occur together %s often than independence says (%s of %s are %s)",
-        row, column, less ? "less" : "more", Figures.percent(share), column, row);
+        "%s x %s %s (%s of %s, expected %s)",
+        row,
+        column,
+        Sentences.position(below),
+        Figures.percentBeside(share, expected),
+        column,
+        Figures.percentBeside(expected, share));
   }
 
   /** Concludes about the tables of several layers. */

@@ -375,7 +375,7 @@ class CrossCommandTest {
         .contains("give it a larger budget");
     assertThat(CommandLine.json(hard + " --budget 1.5").at("/tests/1/refused").asText())
         .contains("its budget of 1.5 seconds");
-    assertThat(CommandLine.shell(hard).out()).contains("not made: fisher would take longer");
+    assertThat(CommandLine.shell(hard).out()).contains("not made: fisher: would take longer");
     assertThat(
             CommandLine.json("cross --cells '3 1 0; 0 2 4; 1 0 3' --budget 0.001")
                 .at("/preferred/test")

@@ -3,12 +3,10 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Estimates;
-import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
@@ -74,17 +72,16 @@ final class AgreementAnalysis {
             List.of(
                 Observed.proportion("classified alike", Tally.of(table.alike(), table.total()))));
     Intervals intervals = Intervals.of("");
-    Sheet strength = CrossAnalysis.strengths("Agreement", level);
+    Sheet strength = CrossFindings.strengths("Agreement", level);
     for (Agreement each : shown) {
       Estimate estimate = each.of(table);
       Optional<Interval> interval = each.interval(table, level);
       estimates.add(estimate);
       interval.ifPresent(limits -> intervals.row(limits, ""));
-      CrossAnalysis.strength(strength, each.inWords(), estimate.value(), interval.orElse(null));
+      CrossFindings.strength(strength, each.inWords(), estimate.value(), interval.orElse(null));
     }
-    return Answer.to(question, AnswerKind.CROSS, question.label())
-        .add(Finding.fact("input", Observed.input(question.from())))
-        .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("symmetry", alpha)))
+    return new CrossAsked(question, question.label(), "symmetry", alpha, question.from())
+        .begin(Value.fields())
         .add(new Estimates(estimates))
         .add(listed(Tests.of("", alpha)))
         .add(intervals)

@@ -2,6 +2,10 @@ package dev.tavik.study.cross;
 
 import static dev.tavik.result.Figures.require;
 
+import dev.tavik.answer.Column;
+import dev.tavik.answer.Sheet;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
 import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.count.CrossTable;
@@ -96,5 +100,33 @@ final class RowComparison {
             IntStream.of(first, second)
                 .mapToObj(i -> kept.stream().map(j -> table.count(i, j)).toList())
                 .toList()));
+  }
+
+  /** The pairs with their tests, for readers and programs. */
+  Sheet sheet() {
+    Sheet sheet =
+        Sheet.of(
+            "pairs",
+            "Each two rows; p adjusted by Holm's method, then as it is",
+            Column.words(),
+            Column.hidden("first"),
+            Column.hidden("second"),
+            Column.words(),
+            Column.hidden("test"),
+            Column.numbers("p, Holm").keyed(""),
+            Column.numbers("p").keyed(""),
+            Column.words());
+    for (RowPair pair : pairs()) {
+      sheet.row(
+          pair.first() + ", " + pair.second(),
+          pair.first(),
+          pair.second(),
+          pair.test().method().id(),
+          Tests.figures(pair.test(), settings.alpha()),
+          Holm.shown(pair.test()),
+          Value.p(pair.test().log10PValue()),
+          pair.test().rejectsAdjusted(settings.alpha()) ? "rejects" : "does not reject");
+    }
+    return sheet;
   }
 }

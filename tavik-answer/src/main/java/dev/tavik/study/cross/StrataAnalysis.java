@@ -5,7 +5,6 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerBuilder;
-import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
@@ -36,6 +35,7 @@ import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -81,9 +81,8 @@ final class StrataAnalysis {
     estimates.addAll(within);
     estimates.add(together);
     AnswerBuilder answer =
-        Answer.to(question, AnswerKind.CROSS, question.label())
-            .add(Finding.fact("input", Observed.input(question.from())))
-            .add(Finding.fact("hypothesis", CrossAnalysis.hypothesis("odds-ratio", alpha)))
+        new CrossAsked(question, question.label(), "odds-ratio", alpha, question.from())
+            .begin(Value.fields())
             .add(new Estimates(estimates))
             .add(rates(within))
             .addAll(Observed.source(question.from()));
@@ -111,8 +110,8 @@ final class StrataAnalysis {
   }
 
   private Sheet strength() {
-    Sheet sheet = CrossAnalysis.strengths("Strength", question.settings().level());
-    CrossAnalysis.strength(sheet, "common odds ratio", common.value(), interval.orElse(null));
+    Sheet sheet = CrossFindings.strengths("Strength", question.settings().level());
+    CrossFindings.strength(sheet, "common odds ratio", common.value(), interval.orElse(null));
     return sheet;
   }
 
@@ -157,7 +156,7 @@ final class StrataAnalysis {
           .ifPresent(test -> made.made(test, Tests.shown(test.statistic(), 4, "no statistic")));
       refusals.stream().filter(each -> each.method() == method).forEach(made::declined);
     }
-    refusals.forEach(refusal -> answer.add(CrossAnalysis.notMade(refusal)));
+    answer.addAll(Refusals.said(refusals));
   }
 
   private Intervals intervals(List<Estimate> within) {

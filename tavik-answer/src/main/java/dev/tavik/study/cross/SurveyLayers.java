@@ -2,13 +2,13 @@ package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerBuilder;
-import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.phrase.TestCautions;
@@ -43,11 +43,8 @@ final class SurveyLayers {
 
   Answer answer() {
     AnswerBuilder answer =
-        Answer.to(question, AnswerKind.CROSS, question.label())
-            .add(Finding.fact("input", Observed.input(question.from())))
-            .add(
-                Finding.fact(
-                    "hypothesis", CrossAnalysis.hypothesis("independence", question.alpha())))
+        SurveyCrossAnalysis.asked(question, question.label())
+            .begin(Value.fields())
             .add(design.fact())
             .addAll(Observed.source(question.from()))
             .add(design.sentence())

@@ -1,0 +1,294 @@
+package dev.tavik.study.cross;
+
+import static dev.tavik.result.Figures.say;
+
+import dev.tavik.answer.Caution;
+import dev.tavik.answer.Cells;
+import dev.tavik.answer.Condition;
+import dev.tavik.answer.Finding;
+import dev.tavik.answer.Intervals;
+import dev.tavik.answer.Tests;
+import dev.tavik.answer.Value;
+import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.DesignCautions;
+import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.result.Estimand;
+import dev.tavik.result.Estimate;
+import dev.tavik.result.Figures;
+import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Side;
+import dev.tavik.study.parts.DecisionCautions;
+import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Undecided;
+import dev.tavik.study.parts.VerdictBasis;
+import dev.tavik.survey.DesignedProportion;
+import dev.tavik.survey.DesignedTable;
+import dev.tavik.survey.SurveyInterval;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A two-way table of a designed sample.
+ *
+ * @param question the question about it
+ * @param design the design of the sample
+ * @param table what is estimated of it
+ * @param tests the tests
+ * @param alone whether it is the only table, and no layer
+ */
+record DesignedCross(
+    SurveyCrossQuestion question,
+    DesignFindings design,
+    DesignedTable table,
+    DesignTests tests,
+    boolean alone)
+    implements CrossData {
+
+  private static <T> T at(List<List<T>> of, int row, int column) {
+    return of.get(row).get(column);
+  }
+
+  @Override
+  public List<String> rows() {
+    return table.rows();
+  }
+
+  @Override
+  public List<String> columns() {
+    return table.columns();
+  }
+
+  @Override
+  public double residual(int row, int column) {
+    return at(table.residuals(), row, column);
+  }
+
+  @Override
+  public String departure(int row, int column) {
+    return TableVerdicts.weighted(
+        table.rows().get(row),
+        table.columns().get(column),
+        residual(row, column) < 0,
+        at(table.ofColumn(), row, column).value(),
+        table.shares().get(row).stream().mapToDouble(Double::doubleValue).sum());
+  }
+
+  @Override
+  public double cramersV() {
+    return table.cramersV();
+  }
+
+  private @Nullable Interval ofStrength() {
+    return table.ofStrength(question.level());
+  }
+
+  @Override
+  public List<Finding> about() {
+    return List.of(design.fact());
+  }
+
+  @Override
+  public List<Estimate> estimates() {
+    return List.of(
+        new Estimate(
+            Estimand.CRAMERS_V, "of the weighted table", table.cramersV(), table.strength()));
+  }
+
+  @Override
+  public Cells observed(CrossFound found) {
+    return Cells.of(table.rows(), table.columns())
+        .shown(
+            design.weighted() ? "Rows of the data, without weights" : "Rows of the data",
+            (i, j) -> new Value.Count(at(table.counts(), i, j)))
+        .shown(
+            design.weighted()
+                ? "Percent of each column, weighted, and its standard error (SE) in points"
+                : "Percent of each column, and its standard error (SE) in points",
+            (i, j) -> {
+              DesignedProportion share = at(table.ofColumn(), i, j);
+              return new Value.Words(
+                  say(
+                      "%s (SE %s)",
+                      Figures.percent(share.value()),
+                      Figures.significant(100 * share.standardError(), 2)));
+            })
+        .shown(
+            "Residuals in standard errors by the design; * stands out",
+            (i, j) ->
+                Double.isNaN(residual(i, j))
+                    ? Value.none("none")
+                    : Value.twoDecimals(residual(i, j), found.standsOut(i, j) ? "*" : " "))
+        .read();
+  }
+
+  @Override
+  public List<Finding> context(CrossFound found) {
+    if (!alone) {
+      return List.of();
+    }
+    List<Finding> context = new ArrayList<>(Observed.source(question.from()));
+    context.add(design.sentence());
+    return context;
+  }
+
+  @Override
+  public Tests tests(String heading, CrossFound found) {
+    return tests.finding(heading, question.alpha());
+  }
+
+  @Override
+  public List<Finding> beside(CrossFound found) {
+    return tests.effects();
+  }
+
+  @Override
+  public Intervals intervals() {
+    Intervals intervals =
+        Intervals.of(
+            say(
+                "Intervals of the column percents, level %s, one at a time",
+                Figures.exactPercent(question.level())));
+    for (SurveyInterval method : question.intervals()) {
+      for (int j = 0; j < table.columns().size(); j++) {
+        for (int i = 0; i < table.rows().size(); i++) {
+          row(intervals, method, i, j);
+        }
+      }
+    }
+    Interval strength = ofStrength();
+    if (strength != null) {
+      intervals.row(strength, "", Value.fields().with("label", "of the weighted table"));
+    }
+    return intervals;
+  }
+
+  private void row(Intervals to, SurveyInterval method, int row, int column) {
+    DesignedProportion share = at(table.ofColumn(), row, column);
+    Interval interval = DesignFindings.limits(method, share, question.level(), to);
+    to.row(
+        interval,
+        "",
+        Value.fields()
+            .with("row", table.rows().get(row))
+            .with("column", table.columns().get(column)),
+        table.columns().get(column),
+        table.rows().get(row),
+        interval.method().id());
+  }
+
+  @Override
+  public Finding strength() {
+    Interval strength = ofStrength();
+    return Finding.sentence(
+        say(
+            "Cramer's V of the weighted table: %s%s",
+            Figures.within(table.cramersV(), 3),
+            strength == null
+                ? "; its interval needs replicate weights."
+                : say(
+                    ", %s to %s (%s, by replicates).",
+                    Figures.within(strength.lower(), 3),
+                    Figures.within(strength.upper(), 3),
+                    Figures.exactPercent(strength.level()))));
+  }
+
+  @Override
+  public Cells figures(CrossFound found) {
+    return Cells.of(table.rows(), table.columns())
+        .layer("observed", (i, j) -> new Value.Count(at(table.counts(), i, j)))
+        .layer("weightedShares", number(table.shares()))
+        .layer("designResiduals", number(table.residuals()))
+        .layer("adjustedPValues", (i, j) -> Value.number(found.out(i, j).pValue()))
+        .layer("log10AdjustedPValues", (i, j) -> Value.number(found.out(i, j).log10PValue()))
+        .layer("columnProportions", (i, j) -> Value.number(at(table.ofColumn(), i, j).value()))
+        .layer(
+            "columnStandardErrors",
+            (i, j) -> Value.number(at(table.ofColumn(), i, j).standardError()))
+        .layer("columnLower", (i, j) -> Value.number(limits(i, j).lower()))
+        .layer("columnUpper", (i, j) -> Value.number(limits(i, j).upper()))
+        .layer("designEffects", (i, j) -> Value.number(at(table.ofColumn(), i, j).designEffect()));
+  }
+
+  /** Limits of the percent of a column; where the usual ones have none, the binomial's. */
+  private Interval limits(int row, int column) {
+    DesignedProportion share = at(table.ofColumn(), row, column);
+    try {
+      return question.intervals().get(0).of(share, question.level(), Side.TWO_SIDED);
+    } catch (NotApplicableException e) {
+      return SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
+    }
+  }
+
+  private static BiFunction<Integer, Integer, Value> number(List<List<Double>> of) {
+    return (i, j) -> Value.number(at(of, i, j));
+  }
+
+  @Override
+  public List<Finding> last(CrossFound found) {
+    List<Finding> findings = new ArrayList<>(List.of(basis().finding()));
+    if (!tests.decided()) {
+      findings.add(Undecided.finding());
+    }
+    if (alone) {
+      findings.addAll(
+          tests.planned(say("table --shape %sx%s", table.rows().size(), table.columns().size())));
+    }
+    return findings;
+  }
+
+  private VerdictBasis basis() {
+    return tests.preference(question.intervals().get(0));
+  }
+
+  @Override
+  public List<Condition> conditions() {
+    return design.conditions();
+  }
+
+  @Override
+  public List<Caution> grave(CrossFound found) {
+    return tests.decided() ? List.of() : List.of(DesignCautions.undecided("The table"));
+  }
+
+  @Override
+  public List<Caution> further(CrossFound found) {
+    List<Caution> cautions = new ArrayList<>(DecisionCautions.levelAlpha(question));
+    if (alone) {
+      int[] least = least();
+      String row = table.rows().get(least[0]);
+      String column = table.columns().get(least[1]);
+      cautions.addAll(
+          design.cautions(
+              unit -> unit.get(0).equals(row) && unit.get(1).equals(column),
+              row + " and " + column,
+              question.from()));
+    }
+    return cautions;
+  }
+
+  /** The non-empty cell with the fewest rows. */
+  private int[] least() {
+    int[] least = {0, 0};
+    long fewest = Long.MAX_VALUE;
+    for (int i = 0; i < table.rows().size(); i++) {
+      for (int j = 0; j < table.columns().size(); j++) {
+        long count = at(table.counts(), i, j);
+        if (count > 0 && count < fewest) {
+          fewest = count;
+          least = new int[] {i, j};
+        }
+      }
+    }
+    return least;
+  }
+
+  @Override
+  public Verdict resting(CrossFound found, Verdict verdict) {
+    return basis().on(verdict);
+  }
+}
