@@ -199,8 +199,13 @@ public sealed interface Block {
     }
   }
 
-  /** Something to type. */
-  record Command(String why, String line) implements Block {
+  /** A question that may be asked next, and why. */
+  record Command(String why, NextQuestion next) implements Block {
+    /** {@return the command that asks it} */
+    public String line() {
+      return next.command();
+    }
+
     @Override
     public <R> R writtenBy(Writer<R> writer) {
       return writer.command(this);
@@ -209,6 +214,15 @@ public sealed interface Block {
 
   /** A command below others of its kind, never left out. */
   record CommandLine(String line) implements Block {
+    /**
+     * {@return the command of a question}
+     *
+     * @param next the question
+     */
+    public static CommandLine of(NextQuestion next) {
+      return new CommandLine(next.command());
+    }
+
     @Override
     public <R> R writtenBy(Writer<R> writer) {
       return writer.commandLine(this);

@@ -3,8 +3,8 @@ package dev.tavik.cli;
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.ShellWord;
 import dev.tavik.data.DemoFiles;
-import dev.tavik.data.words.ShellWord;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintWriter;

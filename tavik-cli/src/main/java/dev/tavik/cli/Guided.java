@@ -1,6 +1,6 @@
 package dev.tavik.cli;
 
-import dev.tavik.data.words.ShellWord;
+import dev.tavik.answer.ShellWord;
 import dev.tavik.report.Visible;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -2,6 +2,7 @@ package dev.tavik.cli;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.ShellWord;
 import dev.tavik.count.DataOverview;
 import dev.tavik.count.DataOverview.Column;
 import dev.tavik.count.DataOverview.Kind;
@@ -9,7 +10,6 @@ import dev.tavik.count.SampleDesign;
 import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.data.words.Parameter;
-import dev.tavik.data.words.ShellWord;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

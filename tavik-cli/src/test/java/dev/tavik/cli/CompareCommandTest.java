@@ -64,7 +64,7 @@ class CompareCommandTest {
               ratio       koopman             0.2520  to   0.8474
               odds ratio  conditional-exact   0.2146  to   0.8754
 
-              As a table: tavik cross --cells "14 386; 31 379"
+              As a table: tavik cross --cells '14 386; 31 379'
 
             The verdict rests on z-pooled and mee: at least 22.2 successes are expected in
             each group, enough for the normal approximation; fisher is the cautious one: it

@@ -190,9 +190,9 @@ class CrossCommandTest {
       }
     }
     assertThat(CommandLine.shell("cross --cells '14 386; 31 379'").out())
-        .contains("tavik compare \"row 1=14/400\" \"row 2=31/410\"");
+        .contains("tavik compare 'row 1=14/400' 'row 2=31/410'");
     assertThat(CommandLine.shell("compare North=14/400 South=31/410").out())
-        .contains("tavik cross --cells \"14 386; 31 379\"");
+        .contains("tavik cross --cells '14 386; 31 379'");
   }
 
   @Test
@@ -468,5 +468,14 @@ class CrossCommandTest {
     assertThat(answer.at("/tests").toString()).contains("\"pearson-drawn\"");
     assertThat(answer.at("/drawn/lower").asDouble())
         .isLessThan(answer.at("/drawn/pValue").asDouble());
+  }
+
+  /** The command that asks for a direction is one that a shell takes as it stands. */
+  @Test
+  void namesOfGroupsAreQuotedInTheNextCommand() throws IOException {
+    Path file = folder.resolve("names.csv");
+    Files.writeString(file, "k,g\n\"a\"\" $(id)\",x\nb,y\nb,x\n\"a\"\" $(id)\",y\n");
+    assertThat(CommandLine.shell("cross --rows k --columns g --data " + file).out())
+        .contains("tavik compare 'a\" $(id)=1/2' 'b=1/2'");
   }
 }

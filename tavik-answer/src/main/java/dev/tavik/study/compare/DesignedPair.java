@@ -2,9 +2,11 @@ package dev.tavik.study.compare;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Tests;
@@ -165,10 +167,9 @@ record DesignedPair(
     if (found.alone() && found.decided()) {
       findings.addAll(
           DesignFindings.planned(
-              say(
-                  "compare --base %s --expect %s",
-                  DesignFindings.rate(compared.second().value()),
-                  DesignFindings.rate(compared.first().value())),
+              NextQuestion.of(AnswerKind.PLAN, "compare")
+                  .with("base", DesignFindings.rate(compared.second().value()))
+                  .with("expect", DesignFindings.rate(compared.first().value())),
               SurveyComparisonInterval.WALD.of(compared, question.level(), Side.TWO_SIDED),
               effect()));
     }

@@ -2,11 +2,13 @@ package dev.tavik.study.compare;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Decidable;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -166,9 +168,15 @@ record TallyPair(CompareQuestion question, List<Finding> belief) implements Pair
         Finding.say(
             new Block.Command(
                 "As a table",
-                say(
-                    "tavik cross --cells \"%d %d; %d %d\"",
-                    one().successes(), one().failures(), two().successes(), two().failures()))));
+                NextQuestion.of(AnswerKind.CROSS)
+                    .with(
+                        "cells",
+                        say(
+                            "%d %d; %d %d",
+                            one().successes(),
+                            one().failures(),
+                            two().successes(),
+                            two().failures())))));
   }
 
   private List<Derivation> working() {

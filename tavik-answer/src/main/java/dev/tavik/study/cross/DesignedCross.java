@@ -2,11 +2,13 @@ package dev.tavik.study.cross;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
@@ -236,7 +238,9 @@ record DesignedCross(
     }
     if (alone) {
       findings.addAll(
-          tests.planned(say("table --shape %sx%s", table.rows().size(), table.columns().size())));
+          tests.planned(
+              NextQuestion.of(AnswerKind.PLAN, "table")
+                  .with("shape", table.rows().size() + "x" + table.columns().size())));
     }
     return findings;
   }

@@ -2,9 +2,11 @@ package dev.tavik.study.cross;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Sheet;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
@@ -52,11 +54,9 @@ final class TableAsRates {
     return Finding.say(
         new Block.Command(
             "With a direction",
-            say(
-                "tavik compare \"%s=%s\" \"%s=%s\"",
-                rates.first().name(),
-                rates.first().tally(),
-                rates.second().name(),
-                rates.second().tally())));
+            NextQuestion.of(
+                AnswerKind.COMPARE,
+                rates.first().name() + "=" + rates.first().tally(),
+                rates.second().name() + "=" + rates.second().tally())));
   }
 }

@@ -8,6 +8,7 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.count.SampleDesign;
@@ -340,26 +341,25 @@ public record DesignFindings(DesignedSample sample) {
   /**
    * The next sample, planned with this one's design effect.
    *
-   * @param expected the words of a plan, up to the rates that are expected
+   * @param expected the plan, up to the rates that are expected
    * @param now the two-sided interval whose width is wanted again
    * @param effect the design effect
    */
-  public static List<Finding> planned(String expected, Interval now, double effect) {
+  public static List<Finding> planned(NextQuestion expected, Interval now, double effect) {
     double half = (now.upper() - now.lower()) / 2;
     return !(Sampling.allows(effect) && half > 0)
         ? List.of()
         : List.of(
             Finding.say(
                 Block.paragraph("To plan the next such sample, for an interval as wide as this:"),
-                new Block.CommandLine(
-                    say(
-                        "tavik plan %s --half-width %s%s --design-effect %s",
-                        expected,
-                        rate(half),
-                        now.level() == USUAL_LEVEL
-                            ? ""
-                            : " --level " + Figures.exactPercent(now.level()),
-                        Figures.significant(effect, 3)))));
+                Block.CommandLine.of(asWide(expected, half, now.level(), effect))));
+  }
+
+  private static NextQuestion asWide(
+      NextQuestion expected, double half, double level, double effect) {
+    NextQuestion plan = expected.with("half-width", rate(half));
+    return (level == USUAL_LEVEL ? plan : plan.with("level", Figures.exactPercent(level)))
+        .with("design-effect", Figures.significant(effect, 3));
   }
 
   /** A rate as a plan takes it: never rounded to 0 or 100 percent. */

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.phrase.Reasons;
@@ -129,9 +130,9 @@ public record DesignTests(
   /**
    * The next sample, planned with the effect that this one found.
    *
-   * @param kind the words of a plan that say the shape
+   * @param shape the plan, up to the shape of what is tested
    */
-  public List<Finding> planned(String kind) {
+  public List<Finding> planned(NextQuestion shape) {
     double effect = Math.sqrt(deviation.pearson() / deviation.rows());
     double times = deviation.meanEffect();
     return !(effect >= LEAST_PLANNED && times > 0 && Double.isFinite(times))
@@ -142,10 +143,8 @@ public record DesignTests(
                     say(
                         "To plan the next such sample, which takes %s times the rows that are named:",
                         Figures.significant(times, 3))),
-                new Block.CommandLine(
-                    say(
-                        "tavik plan %s --w %s --power 80%%",
-                        kind, Figures.significant(effect, 2)))));
+                Block.CommandLine.of(
+                    shape.with("w", Figures.significant(effect, 2)).with("power", "80%"))));
   }
 
   public VerdictBasis preference(Method interval) {

@@ -1,10 +1,10 @@
 package dev.tavik.study.parts;
 
-import static dev.tavik.result.Figures.say;
-
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Depth;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Value;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
@@ -17,15 +17,13 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** The tails behind p-values, as commands that look them up; part of the working by hand. */
-public record TailCommands(Map<String, List<String>> methodsByTail) implements Finding {
+public record TailCommands(Map<NextQuestion, List<String>> methodsByTail) implements Finding {
   public static List<Finding> of(
       Tally tally, @Nullable Long lot, double against, List<TestResult> tests) {
     return of(
         tests,
         lot == null
-            ? say(
-                "binomial --n %d --p %s --value %d",
-                tally.trials(), Figures.exactPercent(against), tally.successes())
+            ? binomial(tally.trials(), Figures.exactPercent(against), tally.successes())
             : hypergeometric(lot, Math.round(lot * against), tally));
   }
 
@@ -35,43 +33,52 @@ public record TailCommands(Map<String, List<String>> methodsByTail) implements F
     return of(
         tests,
         both > Tally.MAX_TRIALS
-            ? ""
+            ? null
             : hypergeometric(both, first.successes() + second.successes(), first));
   }
 
-  private static String hypergeometric(long population, long successes, Tally drawn) {
-    return say(
-        "hypergeometric --population %d --successes %d --n %d --value %d",
-        population, successes, drawn.trials(), drawn.successes());
+  private static NextQuestion binomial(long n, String p, long value) {
+    return NextQuestion.of(AnswerKind.TAIL, "binomial")
+        .with("n", n)
+        .with("p", p)
+        .with("value", value);
+  }
+
+  private static NextQuestion hypergeometric(long population, long successes, Tally drawn) {
+    return NextQuestion.of(AnswerKind.TAIL, "hypergeometric")
+        .with("population", population)
+        .with("successes", successes)
+        .with("n", drawn.trials())
+        .with("value", drawn.successes());
   }
 
   public static List<Finding> of(PairedTally pairs, List<TestResult> tests) {
-    return of(
-        tests, say("binomial --n %d --p 50%% --value %d", pairs.discordant(), pairs.firstOnly()));
+    return of(tests, binomial(pairs.discordant(), "50%", pairs.firstOnly()));
   }
 
-  private static List<Finding> of(List<TestResult> tests, String exact) {
-    Map<String, List<String>> byTail = new LinkedHashMap<>();
+  private static List<Finding> of(List<TestResult> tests, @Nullable NextQuestion exact) {
+    Map<NextQuestion, List<String>> byTail = new LinkedHashMap<>();
     for (TestResult test : tests) {
-      String tail = tail(test, exact);
+      NextQuestion tail = tail(test, exact);
       // An unconditional test rests on no single tail.
-      if (!tail.isEmpty() && test.nuisance() == null) {
+      if (tail != null && test.nuisance() == null) {
         byTail.computeIfAbsent(tail, key -> new ArrayList<>()).add(test.method().id());
       }
     }
     return byTail.isEmpty() ? List.of() : List.of(new TailCommands(byTail));
   }
 
-  private static String tail(TestResult test, String exact) {
+  private static @Nullable NextQuestion tail(TestResult test, @Nullable NextQuestion exact) {
     TestResult.Statistic statistic = test.statistic();
     if (statistic == null || statistic.isCount()) {
       return exact;
     }
-    String value = " --value " + Figures.upTo(statistic.value(), 10);
+    String value = Figures.upTo(statistic.value(), 10);
     return switch (statistic.kind()) {
-      case Z -> "normal" + value;
-      case G2, X2 -> "chi-square --df 1" + value;
-      default -> "";
+      case Z -> NextQuestion.of(AnswerKind.TAIL, "normal").with("value", value);
+      case G2, X2 ->
+          NextQuestion.of(AnswerKind.TAIL, "chi-square").with("df", 1).with("value", value);
+      default -> null;
     };
   }
 
@@ -97,7 +104,7 @@ public record TailCommands(Map<String, List<String>> methodsByTail) implements F
         entry ->
             Value.fields()
                 .with("methods", Value.words(entry.getValue()))
-                .with("command", "tavik tail " + entry.getKey()));
+                .with("command", entry.getKey().command()));
   }
 
   @Override
@@ -107,7 +114,7 @@ public record TailCommands(Map<String, List<String>> methodsByTail) implements F
     methodsByTail.forEach(
         (tail, methods) -> {
           blocks.add(Block.paragraph(String.join(", ", methods) + ":"));
-          blocks.add(new Block.CommandLine("tavik tail " + tail));
+          blocks.add(Block.CommandLine.of(tail));
         });
     return blocks;
   }

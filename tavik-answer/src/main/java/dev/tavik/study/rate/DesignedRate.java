@@ -2,9 +2,11 @@ package dev.tavik.study.rate;
 
 import static dev.tavik.result.Figures.say;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -103,7 +105,7 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
     if (!question.hasGroups()) {
       beside.addAll(
           DesignFindings.planned(
-              "rate --expect " + DesignFindings.rate(value()),
+              NextQuestion.of(AnswerKind.PLAN, "rate").with("expect", DesignFindings.rate(value())),
               found.interval(Side.TWO_SIDED),
               proportion().designEffect()));
     }

@@ -1,9 +1,11 @@
 package dev.tavik.study.shares;
 
+import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -117,7 +119,9 @@ record DesignedShares(
     if (!tests.decided()) {
       findings.add(Undecided.finding());
     }
-    findings.addAll(tests.planned("shares --categories " + shares.size()));
+    findings.addAll(
+        tests.planned(
+            NextQuestion.of(AnswerKind.PLAN, "shares").with("categories", shares.size())));
     return findings;
   }
 

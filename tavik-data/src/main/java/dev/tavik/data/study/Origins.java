@@ -3,9 +3,9 @@ package dev.tavik.data.study;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Origin;
+import dev.tavik.answer.ShellWord;
 import dev.tavik.data.SourceOpener;
 import dev.tavik.data.words.Parameter;
-import dev.tavik.data.words.ShellWord;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;

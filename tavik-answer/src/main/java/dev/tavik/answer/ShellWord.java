@@ -1,4 +1,4 @@
-package dev.tavik.data.words;
+package dev.tavik.answer;
 
 import static dev.tavik.result.Figures.say;
 
