@@ -1,5 +1,6 @@
 package dev.tavik.cli;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -123,6 +124,21 @@ class ArchitectureTest {
   void packagesHaveNoCycles() {
     slices().matching("dev.tavik.(*)..").should().beFreeOfCycles().check(CLASSES);
     slices().matching("dev.tavik.study.(*)..").should().beFreeOfCycles().check(CLASSES);
+  }
+
+  /** Curves of power and of Bayes factors stand in the answer, where programs find them too. */
+  @Test
+  void picturesComputeNeitherPowerNorBayesFactors() {
+    noClasses()
+        .that()
+        .resideInAPackage("dev.tavik.chart")
+        .should()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("dev.tavik.planning.Power")
+        .orShould()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("dev.tavik.bayes.RateBayesFactor")
+        .check(CLASSES);
   }
 
   /** Two test classes of a module run at a time in one process: none may set what others see. */

@@ -294,4 +294,26 @@ class BayesCommandTest {
       assertThat(drawn.status()).as(drawn.err()).isZero();
     }
   }
+
+  /** The curve over priors has what each of them says. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "compare North=14/400 South=31/410",
+        "rate 14/400 --against 5% --alternative less"
+      })
+  void chancesOverPriorsAreThoseOfEachPrior(String question) throws IOException {
+    JsonNode even =
+        CommandLine.json(question + " --bayes --working").at("/chanceOverPriors/curves/0");
+    assertThat(even.at("/x")).hasSizeGreaterThan(70);
+    for (int at = 0; at < even.at("/x").size(); at += 30) {
+      double half = even.at("/x").get(at).asDouble() / 2;
+      double log =
+          CommandLine.json(question + " --prior " + half + "," + half)
+              .at("/bayes/logBayesFactor")
+              .asDouble();
+      assertThat(even.at("/y").get(at).asDouble())
+          .isCloseTo(1 / (1 + Math.exp(-log)), within(1e-9));
+    }
+  }
 }

@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PlanCommandTest {
   @TempDir Path folder;
@@ -273,5 +274,33 @@ class PlanCommandTest {
     CommandLine.shell(
         "plan rate --bayes --against 20% --expect 35% --threshold 5 --power 80% --chart " + chart);
     assertThat(Files.readString(chart)).contains("Chance to reach the threshold");
+  }
+
+  /** A curve has the power that a plan for each of its sizes has, or for each of its effects. */
+  @ParameterizedTest
+  @ValueSource(strings = {"--method normal", "--method exact --tests fisher"})
+  void curvesAreThePowerOfPlans(String method) throws IOException {
+    String plan = "plan compare --base 8% " + method;
+    JsonNode curves = CommandLine.json(plan + " --expect 3% --n 150 --working");
+    JsonNode sizes = curves.at("/powerOverSizes/curves/0");
+    for (int at = 20; at < sizes.at("/x").size(); at += 60) {
+      assertThat(
+              CommandLine.json(plan + " --expect 3% --n " + sizes.at("/x").get(at).asInt())
+                  .at("/lines/0/attainedPower")
+                  .asDouble())
+          .isCloseTo(sizes.at("/y").get(at).asDouble(), within(1e-11));
+    }
+    JsonNode effects = curves.at("/powerOverEffects/curves/0");
+    for (int at = 10; at < effects.at("/x").size(); at += 90) {
+      String expected = effects.at("/x").get(at).asText();
+      assertThat(
+              CommandLine.json(plan + " --n 150 --expect " + expected)
+                  .at("/lines/0/attainedPower")
+                  .asDouble())
+          .isCloseTo(effects.at("/y").get(at).asDouble(), within(1e-9));
+    }
+    assertThat(CommandLine.json(plan + " --expect 3% --n 150").has("powerOverSizes")).isFalse();
+    assertThat(CommandLine.shell("plan rate --half-width 2% --expect 5% --working").status())
+        .isEqualTo(2);
   }
 }

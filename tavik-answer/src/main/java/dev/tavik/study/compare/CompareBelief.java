@@ -19,6 +19,7 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.BayesianDetail;
+import dev.tavik.study.parts.PriorCurves;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
@@ -80,8 +81,25 @@ final class CompareBelief {
         findings,
         "With other priors, around one half and around the common rate observed",
         extent == BayesianDetail.BRIEF ? List.of() : priors(first, second),
-        prior -> ComparedRates.logBayesFactor(first, second, alternative, prior));
+        this::logBayesFactor);
+    if (extent == BayesianDetail.WHOLE) {
+      double common =
+          (first.successes() + second.successes() + 1.0) / (first.trials() + second.trials() + 2.0);
+      findings.add(
+          new PriorCurves(
+                  question.label().isEmpty() ? question.order() : question.label(),
+                  view.prior(),
+                  common,
+                  "the common rate " + Figures.percent(common),
+                  ComparedRates.LEAST_PARAMETER,
+                  this::logBayesFactor)
+              .finding());
+    }
     return findings;
+  }
+
+  private double logBayesFactor(BetaPrior prior) {
+    return ComparedRates.logBayesFactor(first, second, alternative, prior);
   }
 
   private void believe(Posterior posterior) {

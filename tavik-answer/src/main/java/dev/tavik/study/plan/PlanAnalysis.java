@@ -48,6 +48,7 @@ record PlanAnalysis(PlanQuestion asked) {
       throw new IllegalArgumentException(
           "there is no plan: " + PlanSentences.refusal(lines.get(0)));
     }
+    Plans plans = new Plans(asked, lines);
     return Answer.to(asked, AnswerKind.PLAN, asked.label())
         .add(Finding.fact("for", new Value.Words(asked.kind())))
         .add(
@@ -57,7 +58,8 @@ record PlanAnalysis(PlanQuestion asked) {
                     asked.effects().isEmpty()
                         ? "effect"
                         : asked.powers().isEmpty() ? "power" : "n")))
-        .add(new Plans(asked, lines))
+        .add(plans)
+        .addAll(PlanCurves.of(plans))
         .cautions(cautions(lines))
         .concluded(
             Verdict.of(new PlanSentences(asked.words()).conclusion(asked, lines)).inOwnWords());

@@ -22,6 +22,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.BayesianDetail;
+import dev.tavik.study.parts.PriorCurves;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
@@ -93,8 +94,23 @@ final class RateBelief {
             : Priors.around(EVEN, hypothesis.against(), AT_NULL, BetaPrior.LEAST_PARAMETER).stream()
                 .distinct()
                 .toList(),
-        prior -> RateBayesFactor.log(question.tally(), hypothesis, prior));
+        this::logBayesFactor);
+    if (extent == BayesianDetail.WHOLE) {
+      findings.add(
+          new PriorCurves(
+                  question.label().isEmpty() ? "The rate" : question.label(),
+                  view.prior(),
+                  hypothesis.against(),
+                  "the null value " + Figures.exactPercent(hypothesis.against()),
+                  BetaPrior.LEAST_PARAMETER,
+                  this::logBayesFactor)
+              .finding());
+    }
     return findings;
+  }
+
+  private double logBayesFactor(BetaPrior prior) {
+    return RateBayesFactor.log(question.tally(), hypothesis, prior);
   }
 
   private void believe(BetaPosterior posterior, Posterior into, Sheet sheet) {

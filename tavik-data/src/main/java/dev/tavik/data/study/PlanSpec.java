@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
 record PlanSpec(QuestionArguments spec, SourceOpener opening) {
   private static final Set<String> SHARED = Set.of("label", "for", "n", "units", "response");
   private static final Set<String> OF_TESTS =
-      Set.of("alpha", "power", "sides", "alternative", "tests", "method");
+      Set.of("alpha", "power", "sides", "alternative", "tests", "method", "working");
   private static final Set<String> EFFECTS = Set.of("expect", "difference", "ratio", "odds-ratio");
   private static final Set<String> OF_INTERVALS =
       Set.of("alpha", "level", "intervals", "half-width", "lot", "design-effect");
@@ -40,13 +40,14 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
         "plan compare with a Bayes factor",
         SHARED,
         EFFECTS,
-        Set.of("base", "allocation", "group", "power", "bayes", "prior", "threshold")),
+        Set.of("base", "allocation", "group", "power", "bayes", "prior", "threshold", "working")),
     RATE("plan rate", SHARED, OF_TESTS, EFFECTS, Set.of("against", "lot")),
     EVIDENCE(
         "plan rate with a Bayes factor",
         SHARED,
         EFFECTS,
-        Set.of("against", "alternative", "sides", "power", "bayes", "prior", "threshold")),
+        Set.of(
+            "against", "alternative", "sides", "power", "bayes", "prior", "threshold", "working")),
     RATE_INTERVAL("a plan for an interval of a rate", SHARED, OF_INTERVALS, Set.of("expect")),
     COMPARE(
         "plan compare",
@@ -64,14 +65,14 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
     TABLE(
         "plan table",
         SHARED,
-        Set.of("alpha", "power", "method"),
+        Set.of("alpha", "power", "method", "working"),
         Set.of("df", "shape", "categories", "w", "conventional", "cramers-v", "cells"),
         Set.of("expect", "against", "table", "data", "rows", "columns", "count", "where"),
         Set.of("missing")),
     SHARES(
         "plan shares",
         SHARED,
-        Set.of("alpha", "power", "method"),
+        Set.of("alpha", "power", "method", "working"),
         Set.of("df", "categories", "w", "conventional", "expect", "against")),
     TREND("a plan for a trend", SHARED, OF_TESTS, Set.of("trend", "scores", "group"));
 
