@@ -65,13 +65,11 @@ public record Caution(Code code, String message, String ofSeveral) {
     MAY_BE_TOTAL("may-be-total"),
     /** Intervals of several shares hold one at a time, not all together. */
     ONE_AT_A_TIME("one-at-a-time"),
-    /** Levels were put together, which after seeing the data can make a result. */
+    /** Levels were merged, which after seeing the data can make a result. */
     LEVELS_MERGED("levels-merged"),
     /** Rows and columns have the same levels, as if the same units were classified twice. */
     SAME_LEVELS("same-levels"),
-    /**
-     * An odds ratio differs from stratum to stratum, or turns round when strata are put together.
-     */
+    /** An odds ratio differs from stratum to stratum, or is reversed in all strata together. */
     STRATA_DIFFER("strata-differ"),
     /** An effect was taken from a pilot, which may show it larger than it is. */
     PILOT_EFFECT("pilot-effect"),

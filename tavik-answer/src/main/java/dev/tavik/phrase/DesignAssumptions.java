@@ -28,7 +28,7 @@ public final class DesignAssumptions {
             degrees,
             from,
             met
-                ? ", enough for a steady standard error"
+                ? ", enough for a precise standard error"
                 : "; fewer than 12 make standard errors imprecise"));
   }
 

@@ -262,7 +262,7 @@ public final class SampleCautions {
     return new Caution(
         Code.LEVELS_MERGED,
         say(
-            "Put together: %s. If this was decided after seeing the data, the p-values are too"
+            "Levels merged: %s. If this was decided after seeing the data, the p-values are too"
                 + " small; say so beside them.",
             String.join("; ", merged)));
   }
@@ -282,9 +282,8 @@ public final class SampleCautions {
     return new Caution(
         Code.STRATA_DIFFER,
         say(
-            "Put together, the strata turn the association round: odds ratio %s instead of %s"
-                + " within strata. The groups are spread unevenly over the strata; trust the one"
-                + " within.",
+            "All strata together reverse the association: odds ratio %s instead of %s within strata."
+                + " The groups are spread unevenly over the strata; trust the one within.",
             Figures.significant(together, 3), Figures.significant(within, 3)));
   }
 }

@@ -66,7 +66,7 @@ public record StratifiedTables(List<String> rows, List<String> columns, List<Str
   }
 
   /**
-   * All strata put together, which can show an association that no stratum has.
+   * All strata together, which can show an association that no stratum has.
    *
    * @return the first group's tally and the second's
    */

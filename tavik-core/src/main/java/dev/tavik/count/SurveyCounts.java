@@ -305,7 +305,7 @@ public final class SurveyCounts {
   }
 
   /**
-   * {@return the same with its levels called otherwise, put together or in another order}
+   * {@return the same with its levels renamed, merged or in another order}
    *
    * @param renaming what becomes of a tabulation; a combination that it leaves out is in none
    */

@@ -28,7 +28,7 @@ public enum SurveyTableTest implements Method {
       "Rao and Scott 1981, Journal of the American Statistical Association 76, 221-230"),
   /**
    * F = (ν - k + 1)/(νk) hᵀV⁻¹h with k and ν - k + 1 degrees of freedom, the k deviations h weighed
-   * by the inverse of their own covariance. Unsteady where ν isn't much larger than k.
+   * by the inverse of their own covariance. Imprecise where ν isn't much larger than k.
    */
   WALD_F(
       "wald-f",

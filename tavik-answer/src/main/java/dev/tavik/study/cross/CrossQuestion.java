@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param label the analyst's name for the question, empty for none
  * @param table the counts
  * @param empty rows and columns without any unit that were left out, in words
- * @param merged levels that were put together, in words
+ * @param merged levels that were merged, in words
  * @param settings how strictly, by which tests
  * @param from where the counts came from; null when they were given as counts
  */
@@ -34,7 +34,7 @@ public record CrossQuestion(
    * @param label the analyst's name for the question, empty for none
    * @param table the counts
    * @param empty rows and columns without any unit that were left out, in words
-   * @param merged levels that were put together, in words
+   * @param merged levels that were merged, in words
    * @param settings how strictly, by which tests
    * @param from where the counts came from
    */

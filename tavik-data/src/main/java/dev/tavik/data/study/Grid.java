@@ -11,7 +11,7 @@ import java.util.stream.IntStream;
 
 /**
  * Counts by rows and columns as they were found, before empty levels are left out; levels can be
- * put together and in another order.
+ * merged and in another order.
  *
  * @param rows the names of the rows
  * @param columns the names of the columns

@@ -14,7 +14,7 @@ import java.util.Set;
 /** Puts levels together, as {@code cracked+warped=damaged} says. */
 record LevelMerging(QuestionArguments spec, Recodings recodings) {
   /**
-   * What is put together.
+   * Which levels are merged.
    *
    * @param levels the levels, two or more
    * @param name what they are called together
