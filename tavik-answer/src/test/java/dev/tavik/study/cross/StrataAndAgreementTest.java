@@ -97,7 +97,7 @@ class StrataAndAgreementTest {
             .ask();
     assertThat(turned.estimates().get(3).value()).isGreaterThan(1);
     assertThat(turned.estimate(Estimand.COMMON_ODDS_RATIO).value()).isLessThan(1);
-    assertThat(turned.cautions().get(0).message()).contains("turn the association round");
+    assertThat(turned.cautions().get(0).message()).contains("reverse the association");
   }
 
   @Test
