@@ -1,5 +1,6 @@
 package dev.tavik.answer;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +23,7 @@ public record NextQuestion(AnswerKind kind, List<String> given, Map<String, Stri
    */
   public NextQuestion {
     given = List.copyOf(given);
-    words = new LinkedHashMap<>(words);
+    words = Collections.unmodifiableMap(new LinkedHashMap<>(words));
   }
 
   /**
@@ -42,9 +43,9 @@ public record NextQuestion(AnswerKind kind, List<String> given, Map<String, Stri
    * @param value its value
    */
   public NextQuestion with(String word, Object value) {
-    NextQuestion more = new NextQuestion(kind, given, words);
-    more.words.put(word, String.valueOf(value));
-    return more;
+    Map<String, String> more = new LinkedHashMap<>(words);
+    more.put(word, String.valueOf(value));
+    return new NextQuestion(kind, given, more);
   }
 
   /** {@return the command that asks it, in a form that a shell takes whatever its values are} */

@@ -51,7 +51,7 @@ record CompareFound(
 
   /** Which is taken from which, in words. */
   String order() {
-    return one() + " minus " + two();
+    return data.order();
   }
 
   /** The name of the answer, which is that of the pair where there are several. */

@@ -76,9 +76,7 @@ record DesignedPair(
       double value = method.estimate(compared);
       estimates.add(
           switch (method) {
-            case WALD ->
-                new Estimate(
-                    method.quantity(), one + " minus " + two, value, compared.difference());
+            case WALD -> new Estimate(method.quantity(), order(), value, compared.difference());
             case LOG_RATIO ->
                 new Estimate(
                     method.quantity(),
@@ -101,7 +99,7 @@ record DesignedPair(
     return Value.fields()
         .with("first", named(groups().get(0)))
         .with("second", named(groups().get(1)))
-        .with("order", one + " minus " + two)
+        .with("order", order())
         .with("designEffect", effect());
   }
 

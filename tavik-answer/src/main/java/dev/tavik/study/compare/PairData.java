@@ -32,6 +32,11 @@ interface PairData {
 
   Rate second();
 
+  /** Which is taken from which, in words. */
+  default String order() {
+    return first().name() + " minus " + second().name();
+  }
+
   /** The estimates of both groups, then those of the effects. */
   List<Estimate> estimates();
 

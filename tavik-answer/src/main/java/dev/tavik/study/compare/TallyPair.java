@@ -79,7 +79,7 @@ record TallyPair(CompareQuestion question, List<Finding> belief) implements Pair
     return Value.fields()
         .with("first", Observed.figures(question.first()))
         .with("second", Observed.figures(question.second()))
-        .with("order", question.order());
+        .with("order", order());
   }
 
   @Override

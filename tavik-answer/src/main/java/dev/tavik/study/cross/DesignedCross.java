@@ -18,8 +18,6 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Side;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
@@ -171,7 +169,7 @@ record DesignedCross(
 
   private void row(Intervals to, SurveyInterval method, int row, int column) {
     DesignedProportion share = at(table.ofColumn(), row, column);
-    Interval interval = DesignFindings.limits(method, share, question.level(), to);
+    Interval interval = DesignFindings.limits(method, share, question.level(), to::declined);
     to.row(
         interval,
         "",
@@ -218,12 +216,11 @@ record DesignedCross(
 
   /** Limits of the percent of a column; where the usual ones have none, the binomial's. */
   private Interval limits(int row, int column) {
-    DesignedProportion share = at(table.ofColumn(), row, column);
-    try {
-      return question.intervals().get(0).of(share, question.level(), Side.TWO_SIDED);
-    } catch (NotApplicableException e) {
-      return SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
-    }
+    return DesignFindings.limits(
+        question.intervals().get(0),
+        at(table.ofColumn(), row, column),
+        question.level(),
+        declined -> {});
   }
 
   private static BiFunction<Integer, Integer, Value> number(List<List<Double>> of) {

@@ -7,7 +7,6 @@ import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
-import dev.tavik.answer.Intervals;
 import dev.tavik.answer.NextQuestion;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
@@ -33,6 +32,7 @@ import dev.tavik.survey.SurveyInterval;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -234,15 +234,19 @@ public record DesignFindings(DesignedSample sample) {
   }
 
   /**
-   * A two-sided interval; where its method has no limits, that is told and Korn and Graubard's
-   * stand in its place.
+   * A two-sided interval; where its method has no limits, Korn and Graubard's stand in their place.
+   *
+   * @param declined takes the reason
    */
   public static Interval limits(
-      SurveyInterval method, DesignedProportion proportion, double level, Intervals to) {
+      SurveyInterval method,
+      DesignedProportion proportion,
+      double level,
+      Consumer<NotApplicable> declined) {
     try {
       return method.of(proportion, level, Side.TWO_SIDED);
     } catch (NotApplicableException | ArithmeticException e) {
-      to.declined(NotApplicable.of(method, e));
+      declined.accept(NotApplicable.of(method, e));
       return SurveyInterval.KORN_GRAUBARD.of(proportion, level, Side.TWO_SIDED);
     }
   }

@@ -12,9 +12,12 @@ import dev.tavik.result.Figures;
 import dev.tavik.study.plan.Plans.Plan;
 import dev.tavik.study.plan.Plans.PlanLine;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Power over the number of observations, and over what is expected. */
@@ -72,24 +75,26 @@ final class PlanCurves {
         curves);
   }
 
+  /** The lines whose plans lie on one curve, in the order in which the curves begin. */
+  private Collection<List<PlanLine>> alike(Function<PlanLine, Object> curve) {
+    return lines.stream()
+        .collect(Collectors.groupingBy(curve, LinkedHashMap::new, Collectors.toList()))
+        .values();
+  }
+
+  private static List<Plan> plans(List<PlanLine> lines) {
+    return lines.stream().map(PlanCurves::plan).toList();
+  }
+
   /** A design and an effect, and every plan on their curve. */
   private record Sized(PowerDesign design, double effect, List<Plan> plans) {}
 
   private Curves.Plot overSizes() {
     List<Sized> all = new ArrayList<>();
-    for (PlanLine line : lines) {
-      Plan plan = plan(line);
-      all.stream()
-          .filter(each -> each.design.equals(line.design()) && each.effect == plan.effect())
-          .findFirst()
-          .orElseGet(
-              () -> {
-                all.add(new Sized(line.design(), plan.effect(), new ArrayList<>()));
-                return all.get(all.size() - 1);
-              })
-          .plans
-          .add(plan);
-    }
+    alike(line -> List.of(line.design(), plan(line).effect()))
+        .forEach(
+            each ->
+                all.add(new Sized(each.get(0).design(), plan(each.get(0)).effect(), plans(each))));
     requireFew(all.size());
     double most =
         1.5 * lines.stream().mapToLong(line -> plan(line).holdsFrom().first()).max().orElse(1);
@@ -169,23 +174,17 @@ final class PlanCurves {
   }
 
   private Curves.Plot overEffects() {
-    List<Expected> all = new ArrayList<>();
     for (PlanLine line : lines) {
       require(
           line.design().hasEffect(),
           "the picture of power over what is expected needs a single effect");
-      Plan plan = plan(line);
-      all.stream()
-          .filter(each -> each.design.equals(line.design()) && each.sizes.equals(plan.sizes()))
-          .findFirst()
-          .orElseGet(
-              () -> {
-                all.add(new Expected(line.design(), plan.sizes(), new ArrayList<>()));
-                return all.get(all.size() - 1);
-              })
-          .plans
-          .add(plan);
     }
+    List<Expected> all = new ArrayList<>();
+    alike(line -> List.of(line.design(), plan(line).sizes()))
+        .forEach(
+            each ->
+                all.add(
+                    new Expected(each.get(0).design(), plan(each.get(0)).sizes(), plans(each))));
     requireFew(all.size());
     Curves.Axis across = effects();
     boolean nullInside = across.from() < some().none() && some().none() < across.to();

@@ -4,8 +4,6 @@ import dev.tavik.answer.Answer;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicable;
-import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Side;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Holm;
@@ -58,13 +56,7 @@ final class SurveySharesAnalysis {
     List<Interval> each = new ArrayList<>();
     List<NotApplicable> refused = new ArrayList<>();
     for (DesignedProportion share : shares) {
-      Interval limits;
-      try {
-        limits = method.of(share, question.level(), Side.TWO_SIDED);
-      } catch (NotApplicableException | ArithmeticException e) {
-        refused.add(NotApplicable.of(method, e));
-        limits = SurveyInterval.KORN_GRAUBARD.of(share, question.level(), Side.TWO_SIDED);
-      }
+      Interval limits = DesignFindings.limits(method, share, question.level(), refused::add);
       each.add(
           new Interval(
               Estimand.SHARE,
