@@ -10,6 +10,7 @@ module dev.tavik.answer {
   requires static org.jspecify;
 
   exports dev.tavik.answer;
+  exports dev.tavik.plot;
   exports dev.tavik.study;
   exports dev.tavik.study.assess;
   exports dev.tavik.study.compare;

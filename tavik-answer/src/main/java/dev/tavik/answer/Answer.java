@@ -1,5 +1,6 @@
 package dev.tavik.answer;
 
+import dev.tavik.plot.Plot;
 import dev.tavik.result.Derivation;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
@@ -331,6 +332,17 @@ public final class Answer {
   /** {@return the answers that make up this one: of groups, of pairs} */
   public List<Answer> parts() {
     return all(SubAnswers.class).flatMap(each -> each.answers().stream()).toList();
+  }
+
+  /**
+   * {@return what a picture of this answer shows; empty where such questions have no such picture}
+   *
+   * @param kind the kind of picture, such as {@code IntervalPlot.class}
+   * @param <P> that kind
+   * @throws IllegalArgumentException if this answer has nothing of the kind to draw
+   */
+  public <P extends Plot> Optional<P> plot(Class<P> kind) {
+    return question.plots(this).find(kind);
   }
 
   private static NoSuchElementException none(String wanted, Stream<String> there) {

@@ -6,7 +6,7 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Failure;
-import dev.tavik.study.cross.CrossQuestion;
+import dev.tavik.plot.TablePlot;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -24,7 +24,7 @@ public enum Chart {
   /** What to expect under the null, the p-value shaded. */
   NULL("what to expect under the null, the p-value shaded", NullPicture::of),
   /** What to believe of a rate before and after the data, or of a difference. */
-  BELIEF("what to believe, before and after the data", PosteriorPicture::of),
+  BELIEF("what to believe, before and after the data", BeliefPicture::of),
   /** The chance of the alternative over priors from wide to strong. */
   PRIORS("the chance of the alternative over priors from wide to strong", SensitivityPicture::of),
   /** The chance of the alternative and the rate, after each observation. */
@@ -36,7 +36,7 @@ public enum Chart {
   /** Power over what is expected. */
   EFFECTS("power over what is expected", PlanPicture::ofEffects),
   /** What a test would say where nothing is there, and where what is expected is. */
-  ERRORS("what the test would say in both worlds, and how often", PlanPicture::ofErrors),
+  ERRORS("what the test would say in both worlds, and how often", ErrorsPicture::of),
   /** The true coverage of intervals over the rate. */
   COVERAGE("true coverage over the rate", CoveragePicture::of),
   /** Areas under a distribution, shaded. */
@@ -94,7 +94,7 @@ public enum Chart {
    */
   public static Chart main(Answer answer) {
     Chart main = all(answer).get(0);
-    return main == SHARES && !(answer.question() instanceof CrossQuestion) ? INTERVALS : main;
+    return main == SHARES && answer.plot(TablePlot.class).isEmpty() ? INTERVALS : main;
   }
 
   /**
@@ -132,11 +132,13 @@ public enum Chart {
     return drawing.apply(answer);
   }
 
-  private static View<CrossQuestion> table(Answer answer) {
-    if (answer.question() instanceof CrossQuestion cross) {
-      return new View<>(cross, answer);
-    }
-    throw new IllegalArgumentException(
-        "such a picture is of an association of rows and columns, not of pairs or strata");
+  private static TablePlot table(Answer answer) {
+    return answer
+        .plot(TablePlot.class)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "such a picture is of an association of rows and columns, not of pairs or"
+                        + " strata"));
   }
 }

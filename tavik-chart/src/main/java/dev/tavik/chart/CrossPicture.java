@@ -3,16 +3,12 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Cells;
 import dev.tavik.chart.TilePicture.Band;
 import dev.tavik.chart.TilePicture.Swatch;
 import dev.tavik.chart.TilePicture.Tile;
-import dev.tavik.count.CrossTable;
 import dev.tavik.count.Names;
+import dev.tavik.plot.TablePlot;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Significance;
-import dev.tavik.result.TestResult;
-import dev.tavik.study.cross.CrossQuestion;
 import java.awt.Color;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,18 +49,17 @@ final class CrossPicture {
   /**
    * The shares of the columns in each row.
    *
-   * @param answer the answer to a question about an association
+   * @param table the cells
    * @return the picture
    * @throws IllegalArgumentException if the table has too many rows to draw
    */
-  static Picture shares(View<CrossQuestion> answer) {
-    CrossTable table = answer.question().table();
+  static Picture shares(TablePlot table) {
     requireDrawable(table);
     List<Band> bands = new ArrayList<>();
     for (int i = 0; i < table.rows().size(); i++) {
       List<Tile> tiles = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
-        double share = (double) table.count(i, j) / table.rowTotal(i);
+        double share = table.share(i, j);
         String column = table.columns().get(j);
         String percent = Figures.percent(share);
         tiles.add(
@@ -79,8 +74,8 @@ final class CrossPicture {
       bands.add(new Band(name(table, i), BAND, tiles));
     }
     return new TilePicture(
-            title(answer) + ": shares of each row",
-            verdict(answer),
+            table.title() + ": shares of each row",
+            table.subtitle() + "; each band is a row of the table, 100% wide, with its total",
             bands,
             IntStream.range(0, table.columns().size())
                 .mapToObj(j -> new Swatch(SHARES.get(j % SHARES.size()), table.columns().get(j)))
@@ -92,14 +87,11 @@ final class CrossPicture {
    * The same, each band as high as its row is large, coloured by how far each cell is from
    * independence.
    *
-   * @param cross an answer about an association
+   * @param table the cells
    * @return the picture
-   * @throws IllegalArgumentException if the answer is about something else, or the table has too
-   *     many rows to draw
+   * @throws IllegalArgumentException if the table has too many rows to draw
    */
-  static Picture mosaic(View<CrossQuestion> cross) {
-    Cells cells = cross.answer().find(Cells.class).orElseThrow();
-    CrossTable table = cross.question().table();
+  static Picture mosaic(TablePlot table) {
     requireDrawable(table);
     List<Band> bands = new ArrayList<>();
     for (int i = 0; i < table.rows().size(); i++) {
@@ -107,26 +99,24 @@ final class CrossPicture {
           (int) Math.max(LEAST_BAND, ALL_BANDS * (double) table.rowTotal(i) / table.total());
       List<Tile> tiles = new ArrayList<>();
       for (int j = 0; j < table.columns().size(); j++) {
-        double residual = cells.figure("adjustedResiduals", i, j);
-        boolean standsOut =
-            Significance.reached(
-                cells.figure("adjustedPValues", i, j), cross.question().settings().alpha());
+        TablePlot.Cell cell = table.cells().get(i).get(j);
+        double residual = cell.residual();
         String sign = signed(residual);
         String column = table.columns().get(j);
         tiles.add(
             new Tile(
-                (double) table.count(i, j) / table.rowTotal(i),
+                table.share(i, j),
                 colour(residual),
                 height < BAND
                     ? List.of(List.of(column + " " + sign), List.of(sign))
                     : List.of(List.of(column + " " + sign), List.of(column, sign)),
                 Figures.shortened(column) + " " + sign,
-                standsOut));
+                cell.standsOut()));
       }
       bands.add(new Band(name(table, i), height, tiles));
     }
     return new TilePicture(
-            title(cross) + ": where it departs from independence",
+            table.title() + ": where it departs from independence",
             say(
                 "tiles of a row from the left: %s; numbers are adjusted residuals, + above and -"
                     + " below expectation; outlined: stands out after adjustment for all cells",
@@ -142,7 +132,7 @@ final class CrossPicture {
         .picture();
   }
 
-  private static void requireDrawable(CrossTable table) {
+  private static void requireDrawable(TablePlot table) {
     require(
         table.rows().size() <= MOST_ROWS,
         "a picture has room for %d rows, got %d; put levels together, or exchange rows and"
@@ -151,19 +141,8 @@ final class CrossPicture {
         table.rows().size());
   }
 
-  private static String name(CrossTable table, int row) {
+  private static String name(TablePlot table, int row) {
     return Figures.shortened(table.rows().get(row)) + "  " + Figures.count(table.rowTotal(row));
-  }
-
-  private static String title(View<CrossQuestion> answer) {
-    return answer.label().isEmpty() ? "Rows by columns" : answer.label();
-  }
-
-  private static String verdict(View<CrossQuestion> answer) {
-    TestResult test = answer.preferredTest();
-    return say(
-        "%s test: %s; each band is a row of the table, 100%% wide, with its total",
-        test.method().id(), Figures.pEquals(test.log10PValue()));
   }
 
   private static String signed(double residual) {

@@ -1,5 +1,7 @@
 package dev.tavik.chart;
 
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Scale;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import java.awt.BasicStroke;
@@ -51,20 +53,13 @@ final class IntervalPanel {
   private final double left;
   private final double right;
 
-  /**
-   * A panel.
-   *
-   * @param axisLabel what the axis shows
-   * @param scale how values stand on it
-   * @param rows the rows, from top to bottom
-   * @param references values with a dashed line through all rows
-   */
-  IntervalPanel(String axisLabel, Scale scale, List<IntervalRow> rows, List<Double> references) {
-    boolean bounded = rows.stream().anyMatch(row -> row.interval().side() != Side.TWO_SIDED);
-    this.axisLabel = axisLabel + (bounded ? "; triangle: the one-sided bound" : "");
-    this.scale = scale;
-    this.rows = IntervalRow.together(rows);
-    this.references = List.copyOf(references);
+  IntervalPanel(IntervalPlot.Panel panel) {
+    boolean bounded =
+        panel.rows().stream().anyMatch(row -> row.interval().side() != Side.TWO_SIDED);
+    this.axisLabel = panel.axis() + (bounded ? "; triangle: the one-sided bound" : "");
+    this.scale = panel.scale();
+    this.rows = IntervalRow.together(panel.rows());
+    this.references = panel.references();
     double least = Double.POSITIVE_INFINITY;
     double greatest = Double.NEGATIVE_INFINITY;
     for (double place : places()) {
@@ -86,7 +81,7 @@ final class IntervalPanel {
       if (bound != null) {
         places.add(scale.place(bound));
       }
-      Double claimed = row.claimed();
+      Double claimed = row.row().claimed();
       if (claimed != null) {
         places.add(scale.place(claimed));
       }
@@ -178,7 +173,7 @@ final class IntervalPanel {
       addSeries(mark, data, renderer, BOUND, true);
     }
     XYSeries point = new XYSeries("point " + index);
-    Double claimed = row.claimed();
+    Double claimed = row.row().claimed();
     if (claimed != null) {
       XYSeries mark = new XYSeries("claimed " + index);
       mark.add(scale.place(claimed), y);
@@ -189,7 +184,7 @@ final class IntervalPanel {
     double place = scale.place(row.estimate());
     if (Double.isFinite(place)) {
       point.add(place, y);
-      addSeries(point, data, renderer, POINT, row.filled());
+      addSeries(point, data, renderer, POINT, row.row().filled());
     }
   }
 

@@ -1,5 +1,6 @@
 package dev.tavik.chart;
 
+import dev.tavik.plot.IntervalPlot;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
@@ -9,62 +10,44 @@ import org.jspecify.annotations.Nullable;
 /**
  * One row of an interval picture.
  *
- * @param name what stands to the left
- * @param estimate the point
- * @param interval the line
+ * @param row what it shows
  * @param text what stands to the right
- * @param filled whether the point is filled; the text says the same in words
- * @param claimed a value of this row's own that it is held against; null for none
  * @param bound the one-sided bound of the same method; null for none
  */
-record IntervalRow(
-    String name,
-    double estimate,
-    Interval interval,
-    String text,
-    boolean filled,
-    @Nullable Double claimed,
-    @Nullable Interval bound) {
-
-  IntervalRow(String name, double estimate, Interval interval, String text, boolean filled) {
-    this(name, estimate, interval, text, filled, null, null);
-  }
-
-  IntervalRow(
-      String name,
-      double estimate,
-      Interval interval,
-      String text,
-      boolean filled,
-      @Nullable Double claimed) {
-    this(name, estimate, interval, text, filled, claimed, null);
-  }
-
-  /** The same rows, where a bound follows the interval of its method both on one. */
-  static List<IntervalRow> together(List<IntervalRow> rows) {
+record IntervalRow(IntervalPlot.Row row, String text, @Nullable Interval bound) {
+  /** The rows, where a bound follows the interval of its method both on one. */
+  static List<IntervalRow> together(List<IntervalPlot.Row> rows) {
     List<IntervalRow> together = new ArrayList<>();
-    for (IntervalRow row : rows) {
+    for (IntervalPlot.Row row : rows) {
       IntervalRow last = together.isEmpty() ? null : together.get(together.size() - 1);
-      if (last != null && row.isBoundOf(last)) {
-        together.set(together.size() - 1, last.bounded(row));
+      if (last != null && last.bound == null && isBoundOf(row.interval(), last.interval())) {
+        together.set(
+            together.size() - 1,
+            new IntervalRow(last.row, last.text + "; " + row.text(), row.interval()));
       } else {
-        together.add(row);
+        together.add(new IntervalRow(row, row.text(), null));
       }
     }
     return together;
   }
 
-  private boolean isBoundOf(IntervalRow other) {
-    return interval.side() != Side.TWO_SIDED
-        && other.interval.side() == Side.TWO_SIDED
-        && other.bound == null
-        && interval.method() == other.interval.method()
-        && interval.quantity() == other.interval.quantity();
+  private static boolean isBoundOf(Interval bound, Interval interval) {
+    return bound.side() != Side.TWO_SIDED
+        && interval.side() == Side.TWO_SIDED
+        && bound.method() == interval.method()
+        && bound.quantity() == interval.quantity();
   }
 
-  private IntervalRow bounded(IntervalRow by) {
-    return new IntervalRow(
-        name, estimate, interval, text + "; " + by.text, filled, claimed, by.interval);
+  String name() {
+    return row.name();
+  }
+
+  double estimate() {
+    return row.estimate();
+  }
+
+  Interval interval() {
+    return row.interval();
   }
 
   /** Where the bound stands. */

@@ -1,284 +1,274 @@
 package dev.tavik.chart;
 
-import static dev.tavik.result.Figures.require;
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
-import dev.tavik.association.StratifiedTest;
-import dev.tavik.count.PairedTally;
-import dev.tavik.count.Tally;
-import dev.tavik.proportion.CriticalCounts;
-import dev.tavik.proportion.NullDistribution;
-import dev.tavik.proportion.PairedTest;
-import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.TwoProportionTest;
-import dev.tavik.result.Alternative;
+import dev.tavik.plot.NullPlot;
+import dev.tavik.plot.NullPlot.Point;
+import dev.tavik.plot.NullPlot.Tail;
 import dev.tavik.result.Figures;
-import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Method;
-import dev.tavik.result.TestResult;
-import dev.tavik.study.compare.CompareQuestion;
-import dev.tavik.study.cross.AgreementQuestion;
-import dev.tavik.study.cross.CrossQuestion;
-import dev.tavik.study.cross.CrossSettings;
-import dev.tavik.study.cross.StrataQuestion;
-import dev.tavik.study.paired.MatchedQuestion;
-import dev.tavik.study.paired.PairedQuestion;
-import dev.tavik.study.rate.RateQuestion;
-import dev.tavik.study.rate.RateSettings;
-import dev.tavik.study.shares.SharesQuestion;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Shape;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Locale;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.axis.NumberTickUnit;
+import org.jfree.chart.plot.ValueMarker;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.RectangleAnchor;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeriesCollection;
 
-/**
- * Draws what a p-value is: the counts to expect if the null is true, the observed count, and the
- * tails that make up the p-value, shaded and labelled with their areas.
- */
+/** Lays a null distribution out over counts of successes, bars or a curve, its tails shaded. */
 final class NullPicture {
-  private static final Drawings DRAWINGS =
-      new Drawings(
-              "the picture of a p-value is about one rate or two groups; choose, for example with a"
-                  + " filter")
-          .of(RateQuestion.class, NullPicture::ofRate)
-          .of(CompareQuestion.class, NullPicture::ofTwo)
-          .of(SharesQuestion.class, SharesPicture::underNull)
-          .of(PairedQuestion.class, NullPicture::ofPairs)
-          .of(
-              CrossQuestion.class,
-              cross ->
-                  ofChiSquare(
-                      cross.tests(),
-                      cross.test(),
-                      "if rows and columns are independent",
-                      cross.question().settings()))
-          .of(
-              StrataQuestion.class,
-              strata ->
-                  ofChiSquare(
-                      strata.tests(),
-                      StratifiedTest.MANTEL_HAENSZEL,
-                      "without association within strata",
-                      strata.question().settings()))
-          .of(
-              AgreementQuestion.class,
-              agreement ->
-                  SharesPicture.chiSquare(
-                      agreement.tests().get(0),
-                      "if moves balance those back",
-                      agreement.question().settings().alpha()))
-          .of(
-              MatchedQuestion.class,
-              matched ->
-                  SharesPicture.chiSquare(
-                      matched.tests().get(0),
-                      "if all have the same rate",
-                      matched.question().alpha()));
+  private static final int WIDTH = 960;
+  private static final int HEIGHT = 460;
 
-  private NullPicture() {}
+  /** More bars than these run into one another; they are drawn as one outline. */
+  private static final int MOST_BARS = 160;
 
-  /**
-   * The picture of the p-value that the verdict rests on, or of the first test that has one.
-   *
-   * @param answer an answer about one rate, with {@code score} or {@code exact} among its tests
-   * @return the picture
-   * @throws IllegalArgumentException if the answer is about several rates or has neither test
-   */
-  static Picture of(Answer answer) {
-    return DRAWINGS.draw(answer);
+  /** The width that a label may need, as a share of the axis. */
+  private static final double LABEL_SHARE = 0.14;
+
+  private static final Color PLAIN = new Color(0xB9, 0xD3, 0xE6);
+  private static final Color SHADED = new Color(0xB8, 0x47, 0x00);
+
+  private final NullPlot distribution;
+  private final NullPlot.Marks marks;
+  private final double left;
+  private final double right;
+  private final double highest;
+  private final XYPlot plot = new XYPlot();
+
+  /** Where the text of a tail goes, as seen from its end. */
+  private enum Direction {
+    LEFT,
+    RIGHT
   }
 
-  private static Picture ofRate(View<RateQuestion> rate) {
-    if (rate.question().settings().lot() != null) {
-      throw new IllegalArgumentException(
-          "the picture of a p-value is drawn for trials without end; leave the lot out");
-    }
-    return pictured(rate)
-        .flatMap(test -> draw(rate, test))
+  private NullPicture(NullPlot plot) {
+    this.distribution = plot;
+    this.marks = plot.marks();
+    List<Point> points = distribution.points();
+    double span = points.get(points.size() - 1).count() - points.get(0).count();
+    double bar = distribution.discrete() ? 0.5 : 0;
+    this.left = points.get(0).count() - 0.03 * span - bar;
+    this.right = points.get(points.size() - 1).count() + 0.03 * span + bar;
+    this.highest = points.stream().mapToDouble(Point::height).max().orElse(1);
+  }
+
+  static Picture of(Answer answer) {
+    return answer
+        .plot(NullPlot.class)
+        .map(plot -> new NullPicture(plot).picture())
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    "the picture of a p-value needs the score or the exact test among the tests"));
+                    "the picture of a p-value is about one rate or two groups; choose, for example"
+                        + " with a filter"));
   }
 
-  private static Picture ofChiSquare(
-      List<TestResult> tests, Method preferred, String world, CrossSettings settings) {
-    TestResult test =
-        tests.stream()
-            .filter(each -> each.df() != null)
-            .min(Comparator.comparing(each -> each.method() != preferred))
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "the picture of a p-value needs a chi-square test, such as pearson, among the"
-                            + " tests"));
-    return SharesPicture.chiSquare(test, world, settings.alpha());
+  private Picture picture() {
+    ChartStyle.frame(
+        plot, new XYSeriesCollection(), new XYLineAndShapeRenderer(), countAxis(), heightAxis());
+    if (distribution.discrete() && distribution.points().size() <= MOST_BARS) {
+      bars();
+    } else {
+      areas();
+    }
+    tailLabel(distribution.lower(), Direction.LEFT);
+    tailLabel(distribution.upper(), Direction.RIGHT);
+    critical();
+    observed();
+    JFreeChart chart = ChartStyle.titled(plot, distribution.title(), distribution.subtitle());
+    return new Picture(chart, WIDTH, HEIGHT);
   }
 
-  private static Optional<ProportionTest> pictured(View<RateQuestion> rate) {
-    return rate.question().settings().tests().stream()
-        .filter(test -> test == ProportionTest.SCORE || test == ProportionTest.EXACT)
-        .min(
-            (first, second) ->
-                Boolean.compare(isPreferred(second, rate), isPreferred(first, rate)));
+  private boolean inTail(double count) {
+    Tail lower = distribution.lower();
+    Tail upper = distribution.upper();
+    return (lower.area() > 0 && count <= lower.end()) || (upper.area() > 0 && count >= upper.end());
   }
 
-  private static boolean isPreferred(ProportionTest test, View<RateQuestion> rate) {
-    return test == rate.test();
+  private void bars() {
+    for (Point point : distribution.points()) {
+      fill(
+          new Rectangle2D.Double(point.count() - 0.42, 0, 0.84, point.height()),
+          inTail(point.count()) ? SHADED : PLAIN);
+    }
   }
 
-  private static Optional<Picture> draw(View<RateQuestion> rate, ProportionTest test) {
-    double log10PValue = rate.answer().test(test).log10PValue();
-    RateSettings settings = rate.question().settings();
-    Tally tally = rate.question().tally();
-    return NullDistribution.of(
-            test, rate.question().tally(), rate.question().settings().hypothesis())
-        .map(
-            distribution ->
-                new NullChart(
-                        title(rate),
-                        subtitle(rate, test, log10PValue),
-                        distribution,
-                        marks(
-                            tally,
-                            test.criticalCounts(
-                                tally.trials(), settings.hypothesis(), settings.alpha())))
-                    .picture());
+  private void areas() {
+    fill(area(left, right), PLAIN);
+    if (distribution.lower().area() > 0) {
+      fill(area(left, distribution.lower().end()), SHADED);
+    }
+    if (distribution.upper().area() > 0) {
+      fill(area(distribution.upper().end(), right), SHADED);
+    }
   }
 
-  private static String title(View<RateQuestion> rate) {
-    String subject = rate.label().isEmpty() ? "What" : rate.label() + ": what";
-    return say(
-        "%s to expect if the rate is %s",
-        subject, Figures.exactPercent(rate.question().settings().hypothesis().against()));
+  /** The area under the points between two counts, cut off straight at both. */
+  private Shape area(double from, double to) {
+    List<Point> points = distribution.points();
+    Path2D.Double path = new Path2D.Double();
+    double last = Math.max(from, points.get(0).count());
+    path.moveTo(last, 0);
+    for (int i = 0; i < points.size(); i++) {
+      Point point = points.get(i);
+      if (point.count() > to) {
+        path.lineTo(to, height(points, i, to));
+        last = to;
+        break;
+      }
+      if (point.count() >= from) {
+        if (i > 0 && points.get(i - 1).count() < from) {
+          path.lineTo(from, height(points, i, from));
+        }
+        path.lineTo(point.count(), point.height());
+        last = point.count();
+      }
+    }
+    path.lineTo(last, 0);
+    path.closePath();
+    return path;
   }
 
-  private static String subtitle(View<RateQuestion> rate, ProportionTest test, double log10PValue) {
-    Alternative alternative = rate.question().settings().hypothesis().alternative();
-    String how = test == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation";
-    return say(
-        "%s test, %s; shaded: %s; dotted: first count rejected at alpha %s",
-        test.id(),
-        how,
-        Figures.pEquals(log10PValue)
-            + (alternative == Alternative.TWO_SIDED ? ", both tails together" : ""),
-        Figures.plain(rate.question().settings().alpha()));
+  /** The height between a point and the one before it. */
+  private static double height(List<Point> points, int after, double count) {
+    if (after == 0) {
+      return points.get(0).height();
+    }
+    Point low = points.get(after - 1);
+    Point high = points.get(after);
+    double share = (count - low.count()) / (high.count() - low.count());
+    return low.height() + share * (high.height() - low.height());
   }
 
-  private static NullChart.Marks marks(Tally tally, CriticalCounts counts) {
-    return new NullChart.Marks(
-        "successes out of " + Figures.count(tally.trials()),
-        (double) tally.successes(),
-        Figures.count(tally.successes()),
-        Stream.of(counts.atMost(), counts.atLeast())
-            .filter(Objects::nonNull)
-            .map(Long::doubleValue)
-            .toList());
+  private void fill(Shape shape, Color colour) {
+    plot.addAnnotation(new FilledShape(shape, new BasicStroke(0.5f), colour, colour));
   }
 
-  private static Picture ofTwo(View<CompareQuestion> answer) {
-    Tally first = answer.question().first().tally();
-    Tally second = answer.question().second().tally();
-    Alternative alternative = answer.question().settings().hypothesis().alternative();
-    double alpha = answer.question().settings().alpha();
-    TwoProportionTest test =
-        answer.question().settings().tests().stream()
-            .filter(each -> each == TwoProportionTest.Z_POOLED || each == TwoProportionTest.FISHER)
-            .filter(each -> answer.question().settings().plain())
-            .min(Comparator.comparing(each -> each != answer.test()))
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "the picture of a p-value of two groups needs z-pooled or fisher among the"
-                            + " tests, and the null of no difference"));
-    NullDistribution distribution =
-        NullDistribution.of(test, first, second, alternative)
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "there is nothing to draw: every unit of both groups has the same outcome"));
-    boolean fisher = test == TwoProportionTest.FISHER;
-    double log10PValue =
-        answer.tests().stream()
-            .filter(each -> each.method() == test)
-            .findFirst()
+  /** The area of a tail, beside its end and above its outline. */
+  private void tailLabel(Tail tail, Direction direction) {
+    if (tail.area() <= 0) {
+      return;
+    }
+    double span = right - left;
+    boolean room =
+        direction == Direction.LEFT
+            ? tail.end() > left + LABEL_SHARE * span
+            : tail.end() < right - LABEL_SHARE * span;
+    boolean toTheLeft = room == (direction == Direction.LEFT);
+    double at = tail.end() + (toTheLeft ? -0.006 : 0.006) * span;
+    double reach = at + (toTheLeft ? -LABEL_SHARE : LABEL_SHARE) * span;
+    double height =
+        distribution.points().stream()
+            .filter(
+                point ->
+                    point.count() >= Math.min(at, reach) - 0.5
+                        && point.count() <= Math.max(at, reach) + 0.5)
+            .mapToDouble(Point::height)
+            .max()
+            .orElse(0);
+    XYTextAnnotation text =
+        new XYTextAnnotation(
+            "area " + Figures.pValue(Math.log10(tail.area())),
+            at,
+            Math.min(height + 0.03 * highest, 1.02 * highest));
+    text.setFont(BundledFonts.bold(13));
+    text.setPaint(SHADED);
+    text.setBackgroundPaint(Color.WHITE);
+    text.setTextAnchor(toTheLeft ? TextAnchor.BOTTOM_RIGHT : TextAnchor.BOTTOM_LEFT);
+    plot.addAnnotation(text);
+  }
+
+  private void observed() {
+    ValueMarker marker = new ValueMarker(marks.observed(), ChartStyle.INK, new BasicStroke(1.8f));
+    marker.setLabel("observed " + marks.observedText());
+    marker.setLabelFont(BundledFonts.bold(13));
+    double room = LABEL_SHARE * (right - left);
+    boolean right = isFree(marks.observed(), marks.observed() + room);
+    boolean left = isFree(marks.observed() - room, marks.observed());
+    label(marker, marks.observed(), left && !right ? Direction.LEFT : Direction.RIGHT);
+    // Drawn after the other lines, so that its label covers a line that crosses it.
+    marker.setLabelBackgroundColor(Color.WHITE);
+  }
+
+  /** Whether no other line stands between two counts. */
+  private boolean isFree(double from, double to) {
+    return marks.critical().stream()
+        .noneMatch(each -> each != marks.observed() && each >= from && each <= to);
+  }
+
+  private void critical() {
+    double middle =
+        distribution.points().stream()
+            .max(Comparator.comparingDouble(Point::height))
             .orElseThrow()
-            .log10PValue();
-    NullChart.Marks marks =
-        fisher
-            ? new NullChart.Marks(
-                say(
-                    "how many of all %s successes fall to %s",
-                    Figures.count(first.successes() + second.successes()),
-                    answer.question().first().name()),
-                (double) first.successes(),
-                Figures.count(first.successes()),
-                NullDistribution.critical(test, first, second, alternative, alpha))
-            : new NullChart.Marks(
-                answer.question().order() + ", in percentage points",
-                100 * (first.proportion() - second.proportion()),
-                Figures.significant(100 * (first.proportion() - second.proportion()), 3),
-                NullDistribution.critical(test, first, second, alternative, alpha));
-    String title =
-        say(
-            "%s to expect if there is no difference",
-            answer.label().isEmpty() ? "What" : answer.label() + ": what");
-    String how = fisher ? "hypergeometric probabilities" : "normal approximation";
-    return new NullChart(
-            title, subtitle(test.id(), how, log10PValue, alternative, alpha), distribution, marks)
-        .picture();
+            .count();
+    marks
+        .critical()
+        .forEach(value -> dotted(value, value < middle ? Direction.LEFT : Direction.RIGHT));
   }
 
-  private static Picture ofPairs(View<PairedQuestion> answer) {
-    PairedTally pairs = answer.question().tally();
-    require(pairs.discordant() != 0, "there is nothing to draw: no pair is discordant");
-    Alternative alternative = answer.question().settings().alternative();
-    double alpha = answer.question().settings().alpha();
-    PairedTest test =
-        answer.question().settings().tests().stream()
-            .filter(each -> each == PairedTest.MCNEMAR || each == PairedTest.MCNEMAR_EXACT)
-            .min(Comparator.comparing(each -> each != answer.test()))
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "the picture of a p-value of pairs needs mcnemar or mcnemar-exact among the"
-                            + " tests"));
-    // Given the discordant pairs, those of the first are as many as heads of so many fair throws.
-    ProportionTest fair = test == PairedTest.MCNEMAR ? ProportionTest.SCORE : ProportionTest.EXACT;
-    Hypothesis half = new Hypothesis(0.5, alternative);
-    Tally tally = Tally.of(pairs.firstOnly(), pairs.discordant());
-    NullChart.Marks marks = marks(tally, fair.criticalCounts(tally.trials(), half, alpha));
-    return new NullChart(
-            say(
-                "What to expect if %s and %s don't differ",
-                answer.question().first(), answer.question().second()),
-            subtitle(
-                test.id(),
-                fair == ProportionTest.EXACT ? "binomial probabilities" : "normal approximation",
-                answer.answer().test(test).log10PValue(),
-                alternative,
-                alpha),
-            NullDistribution.of(fair, tally, half).orElseThrow(),
-            new NullChart.Marks(
-                say(
-                    "%s only, out of %s discordant pairs",
-                    answer.question().first(), Figures.count(tally.trials())),
-                marks.observed(),
-                marks.observedText(),
-                marks.critical()))
-        .picture();
+  private void dotted(double count, Direction outwards) {
+    if (count < left || count > right || count == marks.observed()) {
+      return;
+    }
+    ValueMarker marker =
+        new ValueMarker(
+            count,
+            ChartStyle.INK,
+            new BasicStroke(
+                1.2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_BEVEL, 1, new float[] {2, 4}, 0));
+    marker.setLabel(
+        distribution.discrete() || Math.abs(count) >= 100
+            ? Figures.count(Math.round(count))
+            : Figures.upTo(count, 3));
+    marker.setLabelFont(BundledFonts.plain(12));
+    marker.setLabelOffset(new RectangleInsets(24, 3, 3, 3));
+    label(marker, count, outwards);
   }
 
-  private static String subtitle(
-      String test, String how, double log10PValue, Alternative alternative, double alpha) {
-    return say(
-        "%s test, %s; shaded: %s; dotted: where rejection begins at alpha %s",
-        test,
-        how,
-        Figures.pEquals(log10PValue)
-            + (alternative == Alternative.TWO_SIDED ? ", both tails together" : ""),
-        Figures.plain(alpha));
+  /** A label on the wanted side of its line, if there is room. */
+  private void label(ValueMarker marker, double count, Direction wanted) {
+    double room = LABEL_SHARE * (right - left);
+    boolean roomToTheRight = wanted == Direction.RIGHT ? count < right - room : count < left + room;
+    marker.setLabelPaint(ChartStyle.INK);
+    marker.setLabelBackgroundColor(new Color(255, 255, 255, 0));
+    marker.setLabelAnchor(roomToTheRight ? RectangleAnchor.TOP_RIGHT : RectangleAnchor.TOP_LEFT);
+    marker.setLabelTextAnchor(roomToTheRight ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT);
+    plot.addDomainMarker(marker);
+  }
+
+  private NumberAxis countAxis() {
+    NumberAxis axis = ChartStyle.axis(marks.axis());
+    axis.setRange(left, right);
+    double finest = distribution.discrete() ? 1 : 0;
+    double step = Math.max(finest, ChartStyle.step(right - left, 12));
+    axis.setTickUnit(
+        new NumberTickUnit(
+            step, new DecimalFormat("#,##0.####", DecimalFormatSymbols.getInstance(Locale.ROOT))));
+    ChartStyle.plain(axis);
+    return axis;
+  }
+
+  private NumberAxis heightAxis() {
+    NumberAxis axis = ChartStyle.axis(distribution.discrete() ? "probability" : "density");
+    axis.setRange(0, 1.18 * highest);
+    axis.setTickLabelsVisible(false);
+    axis.setTickMarksVisible(false);
+    ChartStyle.plain(axis);
+    axis.setAxisLineVisible(false);
+    return axis;
   }
 }

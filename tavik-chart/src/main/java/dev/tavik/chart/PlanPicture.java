@@ -1,25 +1,20 @@
 package dev.tavik.chart;
 
-import static dev.tavik.result.Figures.say;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Curves;
 import dev.tavik.result.Figures;
-import dev.tavik.study.plan.Plans;
-import dev.tavik.study.plan.Plans.PlanLine;
 import java.awt.Color;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 
-/** Draws plans: power over n, power over what is expected, and both errors. */
+/** Draws plans: power over n, power over what is expected. */
 final class PlanPicture {
   private static final double TOP = 1.04;
 
@@ -87,32 +82,6 @@ final class PlanPicture {
   private static IllegalArgumentException none() {
     return new IllegalArgumentException(
         "the picture of power is of a plan for a test; an interval has none");
-  }
-
-  /**
-   * What the test would say where nothing is there, and where what is expected is.
-   *
-   * @param answer an answer about a plan, of whose lines the first is drawn
-   * @return the picture
-   * @throws IllegalArgumentException if its power doesn't rest on a density
-   */
-  public static Picture ofErrors(Answer answer) {
-    Plans plans = answer.find(Plans.class).orElseThrow(PlanPicture::none);
-    PlanLine line =
-        plans.lines().stream()
-            .filter(each -> each.plan() != null)
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "there is no plan to draw: " + answer.verdict().text()));
-    Plans.Plan plan = Objects.requireNonNull(line.plan());
-    String title =
-        say(
-            "What the test would say in two worlds, with %s %s",
-            Plans.sizes(plan.sizes()), plans.asked().words().units());
-    return new ErrorsPicture(line.design(), plan)
-        .picture(answer.label().isEmpty() ? title : answer.label() + ": " + title);
   }
 
   private NumberAxis power() {

@@ -3,19 +3,12 @@ package dev.tavik.chart;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
-import dev.tavik.answer.Posterior;
-import dev.tavik.bayes.BetaPrior;
-import dev.tavik.bayes.Credible;
 import dev.tavik.chart.ChancePlot.Beside;
-import dev.tavik.count.OutcomeSequence;
-import dev.tavik.count.Tally;
+import dev.tavik.plot.SequencePlot;
 import dev.tavik.result.Figures;
-import dev.tavik.study.BayesSettings;
-import dev.tavik.study.rate.RateQuestion;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.util.List;
-import java.util.Optional;
 import java.util.TreeSet;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
@@ -28,60 +21,36 @@ import org.jfree.data.xy.XYSeriesCollection;
  * Draws how the evidence about a rate grew row by row: above the chance that the alternative is
  * true, below the rate so far with its credible interval, both over the same observations.
  */
-record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outcomes) {
+record SequencePicture(SequencePlot shown) {
   private static final int WIDTH = 960;
   private static final int CHANCE_HEIGHT = 330;
   private static final int RATE_HEIGHT = 270;
   private static final int MOST_STEPS = 1200;
-  private static final int MOST_INTERVALS = 240;
   private static final double SETTLED = 0.05;
   private static final double ROOM = 0.17;
   private static final Color PATH = new Color(0x00, 0x50, 0x8C);
   private static final Color NULL = new Color(0xB0, 0x3F, 0x00);
 
-  /**
-   * The picture.
-   *
-   * @param answer an answer about one rate that was followed in order
-   * @return the picture
-   * @throws IllegalArgumentException if it wasn't
-   */
   static Picture of(Answer answer) {
-    Optional<Posterior> bayes =
-        answer.find(Posterior.class).filter(each -> !each.sequence().isEmpty());
-    if (bayes.isPresent() && answer.question() instanceof RateQuestion rate) {
-      OutcomeSequence outcomes = rate.sequence();
-      if (outcomes != null) {
-        return new SequencePicture(rate, bayes.get(), outcomes).picture();
-      }
-    }
-    throw new IllegalArgumentException(
-        "the picture of a sequence is of one rate, followed through a file in its order: --sequence");
-  }
-
-  private BetaPrior prior() {
-    BayesSettings view = rate.settings().bayes();
-    return view == null ? BetaPrior.uniform() : view.prior();
+    return answer
+        .plot(SequencePlot.class)
+        .map(plot -> new SequencePicture(plot).picture())
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "the picture of a sequence is of one rate, followed through a file in its"
+                        + " order: --sequence"));
   }
 
   private List<Double> logs() {
-    return bayes.sequence();
+    return shown.logs();
   }
 
   private Picture picture() {
-    String subject = rate.label().isEmpty() ? "The rate" : rate.label();
-    String title =
-        say(
-            "%s: the evidence after each of %s observations",
-            subject, Figures.count(logs().size()));
-    String subtitle =
-        say(
-            "above: the chance of the alternative, had both been equally likely before the first"
-                + " row, prior %s; below: the rate so far, with its %s credible interval",
-            prior(), Figures.exactPercent(rate.settings().level()));
     return new Picture(
         List.of(
-            new Picture.Part(ChartStyle.titled(chances(), title, subtitle), CHANCE_HEIGHT),
+            new Picture.Part(
+                ChartStyle.titled(chances(), shown.title(), shown.subtitle()), CHANCE_HEIGHT),
             new Picture.Part(ChartStyle.untitled(rates()), RATE_HEIGHT)),
         WIDTH);
   }
@@ -99,7 +68,7 @@ record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outco
     }
     plot.curve(path, PATH, new BasicStroke(1.6f));
     marked(plot);
-    plot.ends(bayes.alternative(), bayes.none());
+    plot.ends(shown.alternative(), shown.none());
     return plot.plot();
   }
 
@@ -133,20 +102,13 @@ record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outco
     XYSeries rates = new XYSeries("rate", false);
     XYSeries lower = new XYSeries("lower", false);
     XYSeries upper = new XYSeries("upper", false);
-    int every = Math.max(1, logs().size() / MOST_INTERVALS);
-    long successes = 0;
-    double top = 100 * rate.settings().hypothesis().against();
-    for (int n = 1; n <= logs().size(); n++) {
-      successes += outcomes.isSuccess(n - 1) ? 1 : 0;
-      if (n % every == 0 || n == logs().size()) {
-        Credible credible =
-            prior().posterior(Tally.of(successes, n)).equalTailed(rate.settings().level());
-        rates.add(n, 100.0 * successes / n);
-        lower.add(n, 100 * credible.lower());
-        upper.add(n, 100 * credible.upper());
-        // Of the first few rows nearly everything is believed; they leave the picture.
-        top = n >= SETTLED * logs().size() ? Math.max(top, 100 * credible.upper()) : top;
-      }
+    double top = 100 * shown.against();
+    for (SequencePlot.Rate each : shown.rates()) {
+      rates.add(each.n(), 100 * each.rate());
+      lower.add(each.n(), 100 * each.lower());
+      upper.add(each.n(), 100 * each.upper());
+      // Of the first few rows nearly everything is believed; they leave the picture.
+      top = each.n() >= SETTLED * logs().size() ? Math.max(top, 100 * each.upper()) : top;
     }
     XYSeriesCollection curves = new XYSeriesCollection(rates);
     curves.addSeries(lower);
@@ -169,11 +131,11 @@ record SequencePicture(RateQuestion rate, Posterior bayes, OutcomeSequence outco
   }
 
   private void against(XYPlot plot) {
-    double against = 100 * rate.settings().hypothesis().against();
+    double against = 100 * shown.against();
     plot.addRangeMarker(ChartStyle.marker(against, NULL, new BasicStroke(1.4f)));
     ChartStyle.write(
         plot,
-        "held against " + Figures.exactPercent(rate.settings().hypothesis().against()),
+        "held against " + Figures.exactPercent(shown.against()),
         logs().size() * (1 + ROOM),
         against,
         TextAnchor.BOTTOM_RIGHT,

@@ -302,7 +302,7 @@ class ChartTest {
   void posteriorsAreDrawnHoweverNarrow(long successes, long trials) {
     Answer rate =
         RateQuestion.of(Tally.of(successes, trials), 0.1).bayes(BayesSettings.usual()).ask();
-    String svg = new String(PosteriorPicture.of(rate).svg(), StandardCharsets.UTF_8);
+    String svg = new String(BeliefPicture.of(rate).svg(), StandardCharsets.UTF_8);
     assertThat(svg).contains("hardly any belief is left here", "held against 10%");
   }
 

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerKind;
+import dev.tavik.answer.Curves;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
@@ -145,14 +146,24 @@ public record AssessQuestion(
 
   @Override
   public Answer ask() {
-    Assessed found = new Assessed(this, sizes.size() == 1 ? ofRate() : ofComparison());
+    Assessed found = new Assessed(this, lines());
     return Answer.to(this, AnswerKind.ASSESS, label)
         .add(Finding.fact("n", Value.counts(sizes)))
         .add(Finding.fact("level", Value.number(level())))
         .add(Finding.fact("alpha", Value.number(alpha())))
         .add(Finding.fact("alternative", new Value.Words(alternative.id())))
         .add(found)
+        .add(Curves.of("coverageOverRates", () -> CoveragePlot.of(this)))
         .concluded(Verdict.of(found.conclusion()));
+  }
+
+  /** The coverage of the intervals over other rates. */
+  List<Assessed.AssessedRate> over(List<Double> others) {
+    return new AssessQuestion(label, sizes, others, alternative, choices).tests(List.of()).lines();
+  }
+
+  private List<Assessed.AssessedRate> lines() {
+    return sizes.size() == 1 ? ofRate() : ofComparison();
   }
 
   private List<Assessed.AssessedRate> ofRate() {

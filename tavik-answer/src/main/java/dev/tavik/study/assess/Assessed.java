@@ -24,7 +24,7 @@ import java.util.stream.Collectors;
  * @param asked the question
  * @param lines one for each true rate, or pair of rates
  */
-public record Assessed(AssessQuestion asked, List<AssessedRate> lines) implements Finding {
+record Assessed(AssessQuestion asked, List<AssessedRate> lines) implements Finding {
 
   /**
    * Copies the list.

@@ -5,6 +5,8 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.count.NamedTally;
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.study.InferenceQuestion;
@@ -123,5 +125,10 @@ public record CompareGroupsQuestion(
   @Override
   public Answer ask() {
     return CompareAnalysis.answer(this);
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(IntervalPlot.class, () -> CompareGroupPlots.groups(this, answer));
   }
 }

@@ -3,6 +3,7 @@ package dev.tavik.study.compare;
 import dev.tavik.answer.Answer;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
+import dev.tavik.plot.Plots;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
@@ -177,5 +178,10 @@ public record CompareQuestion(
   /** {@return which is taken from which, in words} */
   public String order() {
     return first.name() + " minus " + second.name();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return new ComparePlots(this, answer).all();
   }
 }

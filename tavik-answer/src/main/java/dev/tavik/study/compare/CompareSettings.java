@@ -2,19 +2,16 @@ package dev.tavik.study.compare;
 
 import static dev.tavik.result.Figures.require;
 
-import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.OddsRatioInterval;
-import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.result.Interval;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
@@ -120,16 +117,6 @@ public record CompareSettings(
   @Override
   public double matchingLevel() {
     return DecimalFraction.complement(claim.tested().size() * alpha());
-  }
-
-  /**
-   * The interval of one group's rate that stands beside a comparison.
-   *
-   * @param tally the group's successes and trials
-   * @return its two-sided Wilson interval at the confidence level
-   */
-  public Interval rate(Tally tally) {
-    return ProportionInterval.WILSON.of(tally, level());
   }
 
   /**

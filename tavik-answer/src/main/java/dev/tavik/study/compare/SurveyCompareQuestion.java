@@ -6,6 +6,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.numeric.DecimalFraction;
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.result.ComparisonClaim;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
@@ -165,5 +167,10 @@ public record SurveyCompareQuestion(
   @Override
   public Answer ask() {
     return new SurveyCompareAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(IntervalPlot.class, () -> CompareGroupPlots.designed(this, answer));
   }
 }

@@ -2,8 +2,11 @@ package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.count.SquareTable;
+import dev.tavik.plot.NullPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.LeveledQuestion;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.NullPlots;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -55,5 +58,14 @@ public record AgreementQuestion(
   @Override
   public Answer ask() {
     return new AgreementAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(
+        NullPlot.class,
+        () ->
+            NullPlots.chiSquare(
+                answer.tests().get(0), "if moves balance those back", settings.alpha()));
   }
 }

@@ -3,6 +3,7 @@ package dev.tavik.study.cross;
 import dev.tavik.answer.Answer;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.LeveledQuestion;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.ExpectedCounts;
@@ -95,5 +96,10 @@ public record CrossQuestion(
   @Override
   public Answer ask() {
     return new CrossAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return CrossPlots.table(this, answer);
   }
 }

@@ -2,6 +2,7 @@ package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.count.StratifiedTables;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.LeveledQuestion;
 import dev.tavik.study.Provenance;
 import java.util.List;
@@ -65,5 +66,10 @@ public record StrataQuestion(
   @Override
   public Answer ask() {
     return new StrataAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return CrossPlots.strata(this, answer);
   }
 }

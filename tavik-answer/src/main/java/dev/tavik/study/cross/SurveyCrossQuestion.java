@@ -5,6 +5,8 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
@@ -99,5 +101,10 @@ public record SurveyCrossQuestion(
   @Override
   public Answer ask() {
     return SurveyCrossAnalysis.answer(this);
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(IntervalPlot.class, () -> CrossPlots.designed(this, answer));
   }
 }

@@ -3,7 +3,10 @@ package dev.tavik.study.paired;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
+import dev.tavik.plot.NullPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.NullPlots;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -51,5 +54,12 @@ public record MatchedQuestion(
   @Override
   public Answer ask() {
     return new MatchedAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(
+        NullPlot.class,
+        () -> NullPlots.chiSquare(answer.tests().get(0), "if all have the same rate", alpha));
   }
 }

@@ -2,6 +2,7 @@ package dev.tavik.study.paired;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.count.PairedTally;
+import dev.tavik.plot.Plots;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
@@ -112,5 +113,10 @@ public record PairedQuestion(
   /** {@return which is taken from which, in words} */
   public String order() {
     return first + " minus " + second;
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return new PairedPlots(this, answer).all();
   }
 }

@@ -4,7 +4,7 @@ import dev.tavik.answer.Value;
 import dev.tavik.result.Figures;
 
 /** How the effects of a plan are written and drawn. */
-public enum EffectScale {
+enum EffectScale {
   /** Rates, in percent. */
   RATE("the expected rate", "rate that is expected, in percent", 100),
   /** Cohen's w. */

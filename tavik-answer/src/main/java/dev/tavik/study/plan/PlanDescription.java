@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * Everything about a plan that differs between the kinds of plans: what its parameters are called,
  * how an effect is stated and varied, and the sentence for a protocol. Each kind is one class.
  */
-public abstract class PlanDescription {
+abstract class PlanDescription {
   /** Points of a curve: enough to show how exact power swings, and fewer where it takes long. */
   private static final int SMOOTH_POINTS = 240;
 

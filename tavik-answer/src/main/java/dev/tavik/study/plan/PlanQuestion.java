@@ -8,6 +8,8 @@ import dev.tavik.answer.Caution;
 import dev.tavik.answer.Question;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.PowerDesign;
+import dev.tavik.plot.ErrorsPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Proportion;
 import java.util.List;
@@ -183,5 +185,12 @@ public record PlanQuestion(
   @Override
   public Answer ask() {
     return new PlanAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(
+        ErrorsPlot.class,
+        () -> ErrorsPlots.of(answer.find(Plans.class).orElseThrow(), answer.verdict().text()));
   }
 }

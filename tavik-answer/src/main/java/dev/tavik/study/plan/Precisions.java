@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param asked the question
  * @param lines one for each combination
  */
-public record Precisions(PrecisionQuestion asked, List<PlannedPrecision> lines) implements Finding {
+record Precisions(PrecisionQuestion asked, List<PlannedPrecision> lines) implements Finding {
   /**
    * Copies the lines.
    *

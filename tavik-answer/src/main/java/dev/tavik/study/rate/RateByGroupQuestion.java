@@ -4,6 +4,8 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.count.Tally;
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.study.InferenceQuestion;
@@ -84,5 +86,10 @@ public record RateByGroupQuestion(
   @Override
   public Answer ask() {
     return new RateByGroupAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(IntervalPlot.class, () -> RateGroupPlots.groups(this, answer));
   }
 }

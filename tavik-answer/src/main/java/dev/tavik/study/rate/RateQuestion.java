@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import dev.tavik.answer.Answer;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
+import dev.tavik.plot.Plots;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
@@ -140,5 +141,10 @@ public record RateQuestion(
   @Override
   public Answer ask() {
     return RateAnalysis.answer(this);
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return new RatePlots(this, answer).all();
   }
 }

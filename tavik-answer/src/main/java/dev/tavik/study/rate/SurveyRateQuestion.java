@@ -5,6 +5,8 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.SurveyCounts;
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
@@ -122,5 +124,10 @@ public record SurveyRateQuestion(
   @Override
   public Answer ask() {
     return new SurveyRateAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(IntervalPlot.class, () -> RateGroupPlots.designed(this, answer));
   }
 }

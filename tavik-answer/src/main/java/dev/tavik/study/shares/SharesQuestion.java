@@ -7,6 +7,7 @@ import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.Provenance;
 import org.jspecify.annotations.Nullable;
@@ -77,5 +78,10 @@ public record SharesQuestion(
   @Override
   public Answer ask() {
     return new SharesAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return SharesPlots.all(this, answer);
   }
 }

@@ -6,6 +6,8 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.association.Shares;
 import dev.tavik.count.SurveyCounts;
+import dev.tavik.plot.IntervalPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
 import dev.tavik.study.Provenance;
@@ -96,5 +98,10 @@ public record SurveySharesQuestion(
   @Override
   public Answer ask() {
     return new SurveySharesAnalysis(this).answer();
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(IntervalPlot.class, () -> SharesPlots.designed(this, answer));
   }
 }

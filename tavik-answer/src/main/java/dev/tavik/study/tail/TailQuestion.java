@@ -6,6 +6,8 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.plot.DensityPlot;
+import dev.tavik.plot.Plots;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.tail.Tails.TailArea;
 import dev.tavik.tail.Tail;
@@ -133,5 +135,10 @@ public record TailQuestion(
     double above = tail.valueAbove(wanted / 2);
     lines.add(
         new TailArea(TailArea.BOTH, below, above, Math.log(tail.lower(below) + tail.upper(above))));
+  }
+
+  @Override
+  public Plots plots(Answer answer) {
+    return Plots.of(DensityPlot.class, () -> TailPlot.of(answer.find(Tails.class).orElseThrow()));
   }
 }

@@ -2,14 +2,12 @@ package dev.tavik.chart;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.bayes.Credible;
+import dev.tavik.answer.Answer;
+import dev.tavik.plot.BeliefPlot;
 import dev.tavik.result.Figures;
 import java.awt.BasicStroke;
 import java.awt.Color;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.DoubleBinaryOperator;
-import java.util.function.DoubleFunction;
 import org.jfree.chart.annotations.XYBoxAnnotation;
 import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -23,11 +21,9 @@ import org.jfree.data.xy.XYSeriesCollection;
  * slices that hold a twentieth of the belief each: narrow where belief is dense. A bracket is the
  * credible interval, one line through both lanes the value held against.
  */
-final class BeliefLanes {
+final class BeliefPicture {
   private static final int WIDTH = 960;
   private static final int HEIGHT = 400;
-  private static final int SLICES = 20;
-  private static final double NEARLY_ALL = 0.999;
   private static final double STRIP = 17;
   private static final double TOP = 100;
   private static final Color[] AFTER = {new Color(0x2F, 0x74, 0xA8), new Color(0x6F, 0xA6, 0xCC)};
@@ -41,24 +37,14 @@ final class BeliefLanes {
   private final double left;
   private final double right;
   private final double against;
-  private final DoubleFunction<String> value;
+  private final BeliefPlot belief;
 
-  /**
-   * An empty picture.
-   *
-   * @param quantity what the axis is, with its unit
-   * @param left where the axis begins, as a share
-   * @param right where it ends
-   * @param against the value held against
-   * @param value how a value is written
-   */
-  BeliefLanes(
-      String quantity, double left, double right, double against, DoubleFunction<String> value) {
-    this.against = against;
-    this.left = left;
-    this.right = right;
-    this.value = value;
-    NumberAxis across = ChartStyle.axis(quantity);
+  private BeliefPicture(BeliefPlot belief) {
+    this.belief = belief;
+    this.against = belief.held().value();
+    this.left = belief.axis().left();
+    this.right = belief.axis().right();
+    NumberAxis across = ChartStyle.axis(belief.axis().quantity());
     across.setRange(100 * left, 100 * right);
     ChartStyle.plain(across);
     NumberAxis up = ChartStyle.axis("");
@@ -68,36 +54,22 @@ final class BeliefLanes {
         plot, new XYSeriesCollection(), new XYLineAndShapeRenderer(true, false), across, up);
   }
 
-  /** What is believed, by its intervals with equal tails and by what lies between two values. */
-  record Belief(DoubleFunction<Credible> interval, DoubleBinaryOperator inside) {
-    /** The places between the slices, from end to end. */
-    double[] cuts() {
-      double[] cuts = new double[SLICES + 1];
-      cuts[0] = interval.apply(NEARLY_ALL).lower();
-      cuts[SLICES] = interval.apply(NEARLY_ALL).upper();
-      for (int k = 1; k <= SLICES / 2; k++) {
-        boolean middle = 2 * k == SLICES;
-        Credible inner = interval.apply(middle ? 1e-9 : 1 - 2.0 * k / SLICES);
-        cuts[k] = middle ? (inner.lower() + inner.upper()) / 2 : inner.lower();
-        cuts[SLICES - k] = middle ? cuts[k] : inner.upper();
-      }
-      return cuts;
-    }
+  static Picture of(Answer answer) {
+    return answer
+        .plot(BeliefPlot.class)
+        .map(belief -> new BeliefPicture(belief).picture())
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "the picture of what to believe is of one rate or of two, and needs their"
+                        + " Bayesian view, --bayes"));
   }
 
-  BeliefLanes before(Belief belief, String words, double level) {
-    return lane(belief, 62, "before: " + words, level, BEFORE);
-  }
-
-  BeliefLanes after(Belief belief, String words, double level) {
-    return lane(belief, 16, "after: " + words, level, AFTER);
-  }
-
-  private BeliefLanes lane(Belief belief, double low, String name, double level, Color[] fills) {
-    double[] cuts = belief.cuts();
-    for (int k = 0; k < SLICES; k++) {
-      double from = Math.max(left, cuts[k]);
-      double to = Math.min(right, cuts[k + 1]);
+  private void lane(BeliefPlot.Lane lane, double low, String name, Color[] fills) {
+    List<Double> cuts = lane.cuts();
+    for (int k = 0; k < cuts.size() - 1; k++) {
+      double from = Math.max(left, cuts.get(k));
+      double to = Math.min(right, cuts.get(k + 1));
       if (from < to) {
         plot.addAnnotation(
             new XYBoxAnnotation(
@@ -110,13 +82,12 @@ final class BeliefLanes {
                 fills[k % fills.length]));
       }
     }
-    bracket(belief.interval().apply(level), level, low + STRIP + 3);
-    write(name, left, low - 5, TextAnchor.CENTER_LEFT, ChartStyle.INK);
-    beyond(belief, low - 5);
-    return this;
+    bracket(lane, low + STRIP + 3);
+    write(name + lane.name(), left, low - 5, TextAnchor.CENTER_LEFT, ChartStyle.INK);
+    beyond(lane.beyond(), low - 5);
   }
 
-  private void bracket(Credible interval, double level, double y) {
+  private void bracket(BeliefPlot.Lane interval, double y) {
     double from = Math.max(left, interval.lower());
     double to = Math.min(right, interval.upper());
     line(from, y, to, y);
@@ -126,12 +97,7 @@ final class BeliefLanes {
     if (interval.upper() <= right) {
       line(to, y - 2, to, y);
     }
-    String words =
-        say(
-            "%s credible: %s to %s",
-            Figures.exactPercent(level),
-            value.apply(interval.lower()),
-            value.apply(interval.upper()));
+    String words = interval.credible();
     write(words, clear(words, (from + to) / 2), y + 5, TextAnchor.CENTER, ChartStyle.INK);
   }
 
@@ -149,8 +115,7 @@ final class BeliefLanes {
   }
 
   /** How much of the belief lies outside the axis. */
-  private void beyond(Belief belief, double y) {
-    double outside = 1 - belief.inside().applyAsDouble(left, right);
+  private void beyond(double outside, double y) {
     if (outside >= LEAST_SAID) {
       write(
           Figures.percent(outside) + " lies beyond this axis",
@@ -162,24 +127,22 @@ final class BeliefLanes {
   }
 
   /** A stretch of values that are as good as one another, behind the lanes. */
-  BeliefLanes region(double from, double to) {
-    double low = Math.max(left, from);
-    double high = Math.min(right, to);
+  private void region(BeliefPlot.Region region) {
+    double low = Math.max(left, region.from());
+    double high = Math.min(right, region.to());
     plot.addAnnotation(
         new XYBoxAnnotation(100 * low, 4, 100 * high, 90, new BasicStroke(0.5f), REGION, REGION));
-    return this;
   }
 
   /** The value held against, and what became of the belief there. */
-  BeliefLanes held(String name, double times) {
+  private void held() {
     plot.addAnnotation(
         new XYLineAnnotation(100 * against, 8, 100 * against, 93, new BasicStroke(2f), NULL));
     boolean toTheRight = against < (left + right) / 2;
     TextAnchor anchor = toTheRight ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT;
     String pad = toTheRight ? "  %s" : "%s  ";
-    write(String.format(pad, name), against, 96, anchor, NULL);
-    write(String.format(pad, became(times)), against, 49, anchor, NULL);
-    return this;
+    write(String.format(pad, belief.held().name()), against, 96, anchor, NULL);
+    write(String.format(pad, became(belief.held().times())), against, 49, anchor, NULL);
   }
 
   private static String became(double times) {
@@ -200,16 +163,20 @@ final class BeliefLanes {
     ChartStyle.write(plot, words, 100 * x, y, anchor, ink, BundledFonts.plain(12));
   }
 
-  Picture picture(String title, String subtitle) {
+  private Picture picture() {
+    BeliefPlot.Region region = belief.region();
+    if (region != null) {
+      region(region);
+    }
+    lane(belief.before(), 62, "before: ", BEFORE);
+    lane(belief.after(), 16, "after: ", AFTER);
+    held();
     return new Picture(
-        ChartStyle.titled(plot, title, "each slice holds one twentieth of the belief; " + subtitle),
+        ChartStyle.titled(
+            plot,
+            belief.title(),
+            "each slice holds one twentieth of the belief; " + belief.subtitle()),
         WIDTH,
         HEIGHT);
-  }
-
-  /** Ends of an axis with some room beside them, within what is possible. */
-  static List<Double> ends(double low, double high, double least, double most) {
-    double margin = 0.04 * (high - low);
-    return new ArrayList<>(List.of(Math.max(least, low - margin), Math.min(most, high + margin)));
   }
 }

@@ -1,9 +1,9 @@
-package dev.tavik.chart;
+package dev.tavik.plot;
 
 import dev.tavik.result.Figures;
 
 /** How the values of a quantity stand on an axis. */
-enum Scale {
+public enum Scale {
   /** Proportions, in percent. */
   PERCENT("'%'"),
   /** Differences of proportions, in percentage points. */
@@ -17,18 +17,26 @@ enum Scale {
     this.unit = unit;
   }
 
-  /** Where a value stands on the axis; infinite where it has no place. */
-  double place(double value) {
+  /**
+   * {@return where a value stands on the axis; infinite where it has no place}
+   *
+   * @param value the value
+   */
+  public double place(double value) {
     return this == TIMES ? Math.log10(value) : 100 * value;
   }
 
-  /** What follows a number at a tick, as a format pattern. */
-  String unit() {
+  /** {@return what follows a number at a tick, as a format pattern} */
+  public String unit() {
     return unit;
   }
 
-  /** The value that a hypothesis or no effect puts there, for a label. */
-  String label(double value) {
+  /**
+   * {@return what is written beside the value of a hypothesis or of no effect}
+   *
+   * @param value that value
+   */
+  public String label(double value) {
     return switch (this) {
       case PERCENT -> "against " + Figures.exactPercent(value);
       case POINTS -> value == 0 ? "no difference" : Figures.shortPoints(value);
