@@ -24,7 +24,7 @@ public record Estimates(List<Estimate> all) implements Finding {
     return Value.list(
         all,
         each ->
-            Value.fields()
+            Value.result()
                 .with("quantity", each.quantity().id())
                 .with("label", each.label())
                 .with("value", each.value())

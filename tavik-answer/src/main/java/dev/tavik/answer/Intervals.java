@@ -179,7 +179,7 @@ public final class Intervals implements Finding {
    * @param interval the interval
    */
   public static Value.Fields figures(Interval interval) {
-    return Value.fields()
+    return Value.result()
         .with("quantity", interval.quantity().id())
         .with("method", interval.method().id())
         .with("level", interval.level())

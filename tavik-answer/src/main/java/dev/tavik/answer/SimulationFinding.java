@@ -100,7 +100,7 @@ public record SimulationFinding(
     for (int i = 0; i < simulation.tails().size(); i++) {
       SimulatedTail tail = simulation.tails().get(i);
       Value.Fields each =
-          Value.fields()
+          Value.result()
               .with("method", tail.method().id())
               .with("rule", tail.rule())
               .with("lowerHits", tail.lowerHits())

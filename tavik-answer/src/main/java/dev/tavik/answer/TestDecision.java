@@ -128,7 +128,7 @@ public record TestDecision(
   /** {@return what machines see of it} */
   public Value figures() {
     Value.Fields fields =
-        Value.fields()
+        Value.result()
             .with("number", (long) number)
             .with("label", label)
             .with("part", part.isEmpty() ? null : part)

@@ -183,7 +183,7 @@ public final class Tests implements Finding {
 
   /** Returns what machines see of a method that declined. */
   static Value figures(NotApplicable refusal) {
-    return Value.fields().with("method", refusal.method().id()).with("refused", refusal.reason());
+    return Value.result().with("method", refusal.method().id()).with("refused", refusal.reason());
   }
 
   /**
@@ -194,7 +194,7 @@ public final class Tests implements Finding {
    */
   public static Value.Fields figures(TestResult test, double alpha) {
     TestResult.Statistic statistic = test.statistic();
-    Value.Fields fields = Value.fields().with("method", test.method().id());
+    Value.Fields fields = Value.result().with("method", test.method().id());
     fields
         .with(
             "statistic",

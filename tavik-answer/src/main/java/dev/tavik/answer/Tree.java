@@ -6,7 +6,7 @@ final class Tree {
 
   static Value.Fields of(Answer answer, Detail detail) {
     Value.Fields tree =
-        Value.fields().with("question", answer.kind()).with("label", answer.label());
+        Value.answer().with("question", answer.kind()).with("label", answer.label());
     if (answer.find(Failure.class).isPresent()) {
       return tree.with("error", answer.find(Failure.class).orElseThrow().figures());
     }

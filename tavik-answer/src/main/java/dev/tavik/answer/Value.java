@@ -156,8 +156,26 @@ public sealed interface Value {
   /** Values under keys, in order. */
   final class Fields implements Value {
     private final Map<String, Value> fields = new LinkedHashMap<>();
+    private final Kind kind;
 
-    private Fields() {}
+    /** What fields stand for. */
+    public enum Kind {
+      /** An answer to one question. */
+      ANSWER,
+      /** One result: an estimate, a test, an interval or a decision. Tables have a row of each. */
+      RESULT,
+      /** Anything else. */
+      DETAIL
+    }
+
+    private Fields(Kind kind) {
+      this.kind = kind;
+    }
+
+    /** {@return what they stand for} */
+    public Kind kind() {
+      return kind;
+    }
 
     @Override
     public boolean isSingle() {
@@ -281,7 +299,17 @@ public sealed interface Value {
    * @return the fields
    */
   static Fields fields() {
-    return new Fields();
+    return new Fields(Fields.Kind.DETAIL);
+  }
+
+  /** {@return empty fields of one result: an estimate, a test, an interval or a decision} */
+  static Fields result() {
+    return new Fields(Fields.Kind.RESULT);
+  }
+
+  /** {@return empty fields of the answer to one question} */
+  static Fields answer() {
+    return new Fields(Fields.Kind.ANSWER);
   }
 
   /**

@@ -99,10 +99,10 @@ final class TidyRows {
   private void add(Place place, String kind, String path, Value value) {
     @Nullable Object bare = value.bare();
     if (value instanceof Value.Fields fields) {
-      if (fields.bare().containsKey("question") && fields.bare().containsKey("label")) {
+      if (fields.kind() == Value.Fields.Kind.ANSWER) {
         boolean part = !place.question().isEmpty();
         add(fields, part ? place.question() : "", part ? words(fields.bare().get("label")) : "");
-      } else if (tidy(fields.bare())) {
+      } else if (fields.kind() == Value.Fields.Kind.RESULT) {
         tidy(place, kind, path, fields);
       } else {
         fields.bare().forEach((key, each) -> add(place, kind, path + "/" + escaped(key), each));
@@ -117,15 +117,6 @@ final class TidyRows {
       row.put(Column.VALUE, bare == null ? "" : bare);
       write(row);
     }
-  }
-
-  /** Whether it is an estimate, a test or an interval. */
-  private static boolean tidy(Map<String, Value> fields) {
-    return (fields.containsKey("quantity") && fields.containsKey("value"))
-        || (fields.containsKey("method")
-            && (fields.containsKey("pValue")
-                || fields.containsKey("lower")
-                || fields.containsKey("refused")));
   }
 
   private static Map<Column, Object> row(Place place, String kind) {

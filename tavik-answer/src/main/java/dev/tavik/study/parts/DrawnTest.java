@@ -117,7 +117,7 @@ public record DrawnTest(TestResult result, SimulatedTail tail, long seed) {
   public Finding finding() {
     return Finding.fact(
         "drawn",
-        Value.fields()
+        Value.result()
             .with("method", result.method().id())
             .with("draws", tail.draws())
             .with("seed", seed)

@@ -29,7 +29,7 @@ record ColumnShares(List<Swept> columns, double alpha) implements Finding {
     List<List<String>> smaller = data.smaller(level, alpha);
     for (int group = 0; group < data.groups().size(); group++) {
       shares.add(
-          Value.fields()
+          Value.result()
               .with("quantity", Estimand.SHARE.id())
               .with("column", column)
               .with("level", data.levels().get(level))
