@@ -6,7 +6,6 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;

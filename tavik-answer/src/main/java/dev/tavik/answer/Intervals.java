@@ -1,7 +1,6 @@
 package dev.tavik.answer;
 
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.List;

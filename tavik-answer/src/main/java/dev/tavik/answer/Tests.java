@@ -5,7 +5,6 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import java.util.ArrayList;
 import java.util.Comparator;

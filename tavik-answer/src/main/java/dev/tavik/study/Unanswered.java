@@ -4,6 +4,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Failure;
 import dev.tavik.answer.Question;
 import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.result.NotApplicableException;
 
 /** Questions of a study that can't be asked or fail. */
@@ -29,7 +30,7 @@ public final class Unanswered {
     try {
       return question.ask();
     } catch (IllegalArgumentException | NotApplicableException e) {
-      return of(question, kind, label, new Failure(REFUSED, where + e.getMessage()));
+      return of(question, kind, label, new Failure(REFUSED, where + message(e)));
     } catch (OutOfMemoryError e) {
       throw e;
     } catch (RuntimeException | Error e) {
@@ -39,6 +40,17 @@ public final class Unanswered {
           label,
           new Failure(FAULT, where + "a fault in Tavik, not in your data: " + e));
     }
+  }
+
+  /**
+   * {@return what is wrong with a question, in words for a reader}
+   *
+   * @param why what it threw when it was made or asked
+   */
+  public static String message(RuntimeException why) {
+    return why instanceof NotApplicableException declined
+        ? RefusalPhrases.of(declined)
+        : String.valueOf(why.getMessage());
   }
 
   /**

@@ -19,6 +19,8 @@ import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
+import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -44,6 +46,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Every sentence, rendered at 0, 1 and 2, and the main ones to the letter. */
@@ -372,12 +375,58 @@ class PhrasesTest {
         .startsWith("The counts are not shown to depart from the claimed shares: y; p = 0.400");
   }
 
+  /** A method that has no result says why, whatever the values of its reason. */
+  @ParameterizedTest
+  @EnumSource(Reason.class)
+  void aMethodThatDeclinesSaysWhy(Reason reason) {
+    for (int number = 1; number <= 2; number++) {
+      Object[] values =
+          switch (reason) {
+            case NO_LAYER, LONE_CLUSTERS ->
+                new Object[] {Collections.nCopies(number, "'Coast'").stream().toList()};
+            case NO_DEGREES_OF_FREEDOM -> new Object[] {(long) number, "cluster", number};
+            case UNORDERED, NO_TABLE -> new Object[] {"rows", "only North"};
+            // The others name limits, which are several.
+            default -> new Object[] {1.0 + number, 1 + number, 1L + number};
+          };
+      String words = RefusalPhrases.of(new NotApplicableException(reason, values));
+      assertThat(words)
+          .isNotBlank()
+          .doesNotEndWith(".")
+          .doesNotContainPattern(SEVERAL_OF_ONE)
+          .doesNotContainPattern(VERB_OF_ONE)
+          .doesNotContainPattern(UNFINISHED);
+    }
+    assertThat(RefusalPhrases.of(new ArithmeticException("no convergence")))
+        .startsWith("can't be computed to its full accuracy");
+  }
+
+  @Test
+  void aRefusalSaysItsFigures() {
+    assertThat(RefusalPhrases.of(new NotApplicableException(Reason.OVER_BUDGET, 1.0, "1e12")))
+        .startsWith("would take longer than its budget of 1 second for about 1e12 tables");
+    assertThat(
+            RefusalPhrases.of(
+                new NotApplicableException(Reason.TOO_MANY_OUTCOMES, 2.24e13, 1200L, 6)))
+        .startsWith("there are about 2.2e13 outcomes of 1,200 units in 6 categories");
+    assertThat(
+            RefusalPhrases.of(
+                new NotApplicableException(Reason.NO_DEGREES_OF_FREEDOM, 1L, "cluster", 1)))
+        .contains("the sample has 1 cluster in 1 stratum", "at least two clusters of one stratum");
+    assertThat(
+            RefusalPhrases.of(
+                new NotApplicableException(Reason.LONE_CLUSTERS, List.of("'island'", "'coast'"))))
+        .startsWith("strata 'island', 'coast' have each only one cluster");
+  }
+
   @Test
   void noKindOfSentenceIsLeftOut() throws IOException {
     try (Stream<Path> files = Files.list(Path.of("src/main/java/dev/tavik/phrase"))) {
       assertThat(files.map(each -> each.getFileName().toString().replace(".java", "")))
           .containsExactlyInAnyOrderElementsOf(
-              Stream.concat(KINDS.stream().map(Class::getSimpleName), Stream.of("package-info"))
+              Stream.concat(
+                      KINDS.stream().map(Class::getSimpleName),
+                      Stream.of("RefusalPhrases", "package-info"))
                   .toList());
     }
   }

@@ -1,8 +1,8 @@
 package dev.tavik.association;
 
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Progress;
+import dev.tavik.result.Reason;
 import java.util.function.LongSupplier;
 
 /**
@@ -129,11 +129,7 @@ final class ComputeBudget {
   }
 
   private NotApplicableException tooLong() {
-    return new NotApplicableException(
-        "would take longer than its budget of %s for about %s tables with these margins;"
-            + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
-            + " merge levels that were alike before the data were seen",
-        Figures.counted(Figures.plain(seconds), "second", "seconds"), tables);
+    return new NotApplicableException(Reason.OVER_BUDGET, seconds, tables);
   }
 
   /** Reserves memory for values; a negative number releases it. */
@@ -145,8 +141,6 @@ final class ComputeBudget {
   }
 
   private static NotApplicableException tooLarge() {
-    return new NotApplicableException(
-        "would need more than 250 MB of memory; use pearson or likelihood-ratio, or merge levels"
-            + " that were alike before the data were seen");
+    return new NotApplicableException(Reason.OVER_MEMORY);
   }
 }

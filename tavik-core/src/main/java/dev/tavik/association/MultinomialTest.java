@@ -4,8 +4,8 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -37,13 +37,7 @@ final class MultinomialTest {
     double lines = ways(categories - 2);
     if (lines > MOST_LINES) {
       throw new NotApplicableException(
-          "there are about %s outcomes of %s units in %d categories, more than can be gone"
-              + " through in a few seconds; use pearson or likelihood-ratio",
-          Double.isInfinite(ways(categories - 1))
-              ? "1e308 and more"
-              : Figures.significant(ways(categories - 1), 2),
-          Figures.count(total),
-          categories);
+          Reason.TOO_MANY_OUTCOMES, ways(categories - 1), total, categories);
     }
     List<Integer> order =
         IntStream.range(0, categories)

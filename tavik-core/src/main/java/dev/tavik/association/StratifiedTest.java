@@ -7,6 +7,7 @@ import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 import java.math.BigInteger;
 import java.util.List;
@@ -59,7 +60,7 @@ public enum StratifiedTest implements Method {
   public TestResult of(StratifiedTables tables) {
     List<Stratum> strata = tables.informative();
     if (strata.isEmpty()) {
-      throw new NotApplicableException("needs a stratum with both successes and failures");
+      throw new NotApplicableException(Reason.NO_INFORMATIVE_STRATUM);
     }
     return this == MANTEL_HAENSZEL ? association(strata) : homogeneity(tables, strata);
   }
@@ -98,11 +99,11 @@ public enum StratifiedTest implements Method {
 
   private TestResult homogeneity(StratifiedTables tables, List<Stratum> strata) {
     if (strata.size() < 2) {
-      throw new NotApplicableException("needs two strata with both successes and failures");
+      throw new NotApplicableException(Reason.ONE_INFORMATIVE_STRATUM);
     }
     double ratio = CommonOddsRatio.of(tables).value();
     if (!(ratio > 0 && ratio < Double.POSITIVE_INFINITY)) {
-      throw new NotApplicableException("needs a common odds ratio above 0 and below infinity");
+      throw new NotApplicableException(Reason.NO_COMMON_ODDS_RATIO);
     }
     double statistic = 0;
     double surplus = 0;

@@ -2,6 +2,7 @@ package dev.tavik.bayes;
 
 import dev.tavik.numeric.Dirichlet;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import java.util.Arrays;
 
 /**
@@ -69,10 +70,7 @@ final class FixedMargins {
   }
 
   private static NotApplicableException tooMany(double steps) {
-    return new NotApplicableException(
-        "would have to sum over all tables with these margins, about 1e%s steps, too many;"
-            + " use total, rows or columns, or merge levels",
-        Math.round(Math.log10(steps)));
+    return new NotApplicableException(Reason.TOO_MANY_STEPS, steps);
   }
 
   double logBayesFactor() {
@@ -168,10 +166,7 @@ final class FixedMargins {
 
   private static void requireNarrow(double range) {
     if (range > WIDEST) {
-      throw new NotApplicableException(
-          "would have to add tables whose weights are 1e%s apart under such a prior; use total,"
-              + " rows or columns, or a smaller prior",
-          Math.round(range / Math.log(10)));
+      throw new NotApplicableException(Reason.WEIGHTS_APART, range / Math.log(10));
     }
   }
 

@@ -4,8 +4,8 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.Dirichlet;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 
 /**
  * How the counts of a two-way table were collected, which changes the Bayes factor for an
@@ -149,10 +149,7 @@ public enum SamplingPlan {
   private static double margin(double prior, int others) {
     double left = others * prior - (others - 1);
     if (!(left > 0)) {
-      throw new NotApplicableException(
-          "needs a prior above %s for so many levels, so that a prior of independent ones is"
-              + " left; 1 is the usual one",
-          Figures.significant((others - 1.0) / others, 4));
+      throw new NotApplicableException(Reason.PRIOR_TOO_SMALL, (others - 1.0) / others);
     }
     return left;
   }

@@ -9,6 +9,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -85,14 +86,10 @@ public record CompareDesign(
     Proportion.require("alpha", alpha);
     Sizes.requireAllocation(allocation);
     if (theory == PowerMethod.NORMAL && !hasNormal(twoProportionTest)) {
-      throw new NotApplicableException(
-          "%s has no power by the normal distribution; ask for the exact one",
-          twoProportionTest.id());
+      throw new NotApplicableException(Reason.NO_NORMAL_POWER, twoProportionTest.id());
     }
     if (!twoProportionTest.knows(equivalence == null ? hypothesis.against() : equivalence)) {
-      throw new NotApplicableException(
-          "%s tests the null of no difference only; against a margin use score or z-separate",
-          twoProportionTest.id());
+      throw new NotApplicableException(Reason.NO_MARGIN, twoProportionTest.id());
     }
     double none = base + hypothesis.against();
     if (!(none > 0 && none < 1)) {
@@ -299,10 +296,7 @@ public record CompareDesign(
       return new Normally(ofBase, ofOther);
     }
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
-      throw new NotApplicableException(
-          "is planned for up to %s units in both groups, got %s; use fisher, or z-pooled by the"
-              + " normal distribution",
-          Figures.count(MOST_BOSCHLOO), Figures.count(ofBase + ofOther));
+      throw new NotApplicableException(Reason.TOO_MANY_TO_PLAN, MOST_BOSCHLOO, ofBase + ofOther);
     }
     if (equivalence != null) {
       return new Equivalently(ofBase, ofOther, equivalence);

@@ -3,6 +3,7 @@ package dev.tavik.planning;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -27,7 +28,7 @@ public final class DetectableEffect {
   public static List<Double> of(PowerDesign design, Sizes sizes, double power) {
     Proportion.require("power", power);
     if (!design.hasEffect()) {
-      throw new NotApplicableException("has no single effect to search for; give what is expected");
+      throw new NotApplicableException(Reason.NO_SINGLE_EFFECT);
     }
     Power at = design.at(sizes);
     EffectRange effects = design.effects();
@@ -39,7 +40,7 @@ public final class DetectableEffect {
       search(at, effects, true, power, found);
     }
     if (found.isEmpty()) {
-      throw new NotApplicableException("no effect is large enough for this power with so few");
+      throw new NotApplicableException(Reason.NO_EFFECT_LARGE_ENOUGH);
     }
     return found;
   }

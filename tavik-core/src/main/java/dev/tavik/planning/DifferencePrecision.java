@@ -8,6 +8,7 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 
 /**
  * Computes the half-width of an interval of the difference of two rates, where the rates observed
@@ -49,7 +50,7 @@ public record DifferencePrecision(
     if (differenceInterval != DifferenceInterval.WALD
         && differenceInterval != DifferenceInterval.NEWCOMBE) {
       throw new NotApplicableException(
-          differenceInterval.id() + " isn't offered for planning; use wald or newcombe");
+          Reason.NO_PLANNED_DIFFERENCE_INTERVAL, differenceInterval.id());
     }
   }
 

@@ -9,10 +9,10 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 
 /**
  * The Bayes factor of one rate is to reach a threshold for the alternative, or, where the null
@@ -76,8 +76,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   public Power at(Sizes sizes) {
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new NotApplicableException(
-          "enumerates all counts, which is possible up to %s observations, got %s",
-          Figures.count(MOST_OBSERVATIONS), Figures.count(sizes.first()));
+          Reason.TOO_MANY_OBSERVATIONS, MOST_OBSERVATIONS, sizes.first());
     }
     return new Reached(sizes.first());
   }

@@ -6,9 +6,9 @@ import dev.tavik.numeric.Bisection;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -57,8 +57,7 @@ public record PairedDesign(
     Proportion.require("second-only", secondOnly);
     Proportion.require("alpha", alpha);
     if (theory == PowerMethod.NORMAL && pairedTest != PairedTest.MCNEMAR) {
-      throw new NotApplicableException(
-          pairedTest.id() + " has no power by the normal distribution; ask for the exact one");
+      throw new NotApplicableException(Reason.NO_NORMAL_POWER, pairedTest.id());
     }
   }
 
@@ -110,9 +109,7 @@ public record PairedDesign(
   public Power at(Sizes sizes) {
     long n = sizes.first();
     if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
-      throw new NotApplicableException(
-          "enumerates all outcomes, which is possible up to a million pairs, got "
-              + Figures.count(n));
+      throw new NotApplicableException(Reason.TOO_MANY_PAIRS, n);
     }
     return theory == PowerMethod.NORMAL
         ? new SmoothPower(this, (double) n)

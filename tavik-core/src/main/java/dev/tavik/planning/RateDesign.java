@@ -13,6 +13,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -60,8 +61,7 @@ public record RateDesign(
     Proportion.require("against", hypothesis.against());
     Proportion.require("alpha", alpha);
     if (theory == PowerMethod.NORMAL && !hasNormal(proportionTest)) {
-      throw new NotApplicableException(
-          proportionTest.id() + " has no power by the normal distribution; ask for the exact one");
+      throw new NotApplicableException(Reason.NO_NORMAL_POWER, proportionTest.id());
     }
     if (lot != null) {
       FinitePopulationTest.inLot(proportionTest);
@@ -214,8 +214,7 @@ public record RateDesign(
     require(
         n <= most(), "n must be below the lot, %s, got %s; the whole lot needs no test", lot, n);
     if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
-      throw new NotApplicableException(
-          "goes through all counts for up to 10 million trials, got " + n + "; use normal");
+      throw new NotApplicableException(Reason.TOO_MANY_TRIALS, n);
     }
     return n;
   }

@@ -4,6 +4,7 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.tail.Tail;
 import java.util.List;
 
@@ -41,10 +42,7 @@ public record RatePrecision(
   }
 
   private static NotApplicableException notOffered(ProportionInterval interval) {
-    return new NotApplicableException(
-        "%s isn't offered for planning; use wald, wilson, agresti-coull, clopper-pearson or"
-            + " jeffreys",
-        interval.id());
+    return new NotApplicableException(Reason.NO_PLANNED_RATE_INTERVAL, interval.id());
   }
 
   /**

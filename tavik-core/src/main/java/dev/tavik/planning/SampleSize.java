@@ -1,10 +1,10 @@
 package dev.tavik.planning;
 
 import dev.tavik.numeric.Bisection;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Progress;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import java.util.function.DoubleFunction;
 import java.util.function.DoublePredicate;
 
@@ -130,7 +130,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
   }
 
   private static NotApplicableException outOfReach(long most) {
-    return new NotApplicableException("not reached even with " + Figures.count(most));
+    return new NotApplicableException(Reason.OUT_OF_REACH, most);
   }
 
   /** Goes through all numbers from well below the first that reaches the power. */
@@ -169,10 +169,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
     }
 
     private static NotApplicableException tooLong(long n) {
-      return new NotApplicableException(
-          "would take an exact search up to n = %s, which is too long; give n and ask for its"
-              + " exact power, or plan by the normal distribution",
-          Figures.count(n));
+      return new NotApplicableException(Reason.LONG_SEARCH, n);
     }
 
     SampleSize search() {
@@ -187,7 +184,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
       Power power = design.at(design.sizes((double) from));
       for (long n = from; n <= design.most(); n++) {
         if (Thread.currentThread().isInterrupted()) {
-          throw new NotApplicableException("stopped at n = " + Figures.count(n));
+          throw new NotApplicableException(Reason.STOPPED, n);
         }
         work(n);
         power = n == from ? power : design.at(design.sizes((double) n), power);
@@ -238,10 +235,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         n = Math.min(design.most(), 2 * n);
         work(n);
         if (n > design.searchedTo()) {
-          throw new NotApplicableException(
-              "an exact search for n ends at %s, which don't reach it; take n by the normal"
-                  + " distribution and ask for the exact power of that n",
-              Figures.count(design.searchedTo()));
+          throw new NotApplicableException(Reason.SEARCH_ENDED, design.searchedTo());
         }
       }
       return n;

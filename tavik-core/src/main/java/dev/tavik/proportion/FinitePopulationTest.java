@@ -9,6 +9,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 import java.util.Arrays;
 
@@ -71,10 +72,7 @@ public enum FinitePopulationTest implements Method {
     return Arrays.stream(values())
         .filter(each -> each.endless == test)
         .findFirst()
-        .orElseThrow(
-            () ->
-                new NotApplicableException(
-                    test.id() + " has no form for a finite lot; use score or exact"));
+        .orElseThrow(() -> new NotApplicableException(Reason.NO_LOT_TEST, test.id()));
   }
 
   /**

@@ -8,6 +8,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import java.util.Arrays;
 
@@ -70,8 +71,7 @@ public enum LotInterval implements Method {
     return Arrays.stream(values())
         .filter(each -> each.endless == interval)
         .findFirst()
-        .orElseThrow(
-            () -> new NotApplicableException(interval.id() + " has no form for a finite lot"));
+        .orElseThrow(() -> new NotApplicableException(Reason.NO_LOT_INTERVAL, interval.id()));
   }
 
   /**

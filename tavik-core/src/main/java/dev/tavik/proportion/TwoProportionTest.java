@@ -4,12 +4,12 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Tally;
 import dev.tavik.result.Exactness;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 
 /**
@@ -176,8 +176,7 @@ public enum TwoProportionTest implements Method {
           say("a null difference must lie strictly between -1 and 1, got %s", against));
     }
     if (!knows(against)) {
-      throw new NotApplicableException(
-          "tests the null of no difference only; use score or z-separate");
+      throw new NotApplicableException(Reason.ONLY_NO_DIFFERENCE);
     }
     return algorithm.test(this, new TwoTallies(first, second), hypothesis);
   }
@@ -200,15 +199,12 @@ public enum TwoProportionTest implements Method {
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new NotApplicableException(
-          "all pairs of counts can be enumerated for up to %s units in both groups, got %s",
-          Figures.count(CriticalPairs.MOST_TRIALS), Figures.count(first + second));
+          Reason.TOO_MANY_PAIRS_OF_COUNTS, CriticalPairs.MOST_TRIALS, first + second);
     }
     return switch (this) {
       case FISHER -> TotalwiseRegion.fisher(first, second, hypothesis.alternative(), alpha);
       case BOSCHLOO -> TotalwiseRegion.boschloo(first, second, hypothesis.alternative(), alpha);
-      case BARNARD ->
-          throw new NotApplicableException(
-              "isn't offered before data; boschloo hardly differs from it");
+      case BARNARD -> throw new NotApplicableException(Reason.ONLY_WITH_DATA);
       case Z_SEPARATE ->
           hypothesis.against() == 0
               ? RowwiseRegion.of(this, first, second, hypothesis, alpha)
@@ -238,10 +234,7 @@ public enum TwoProportionTest implements Method {
           against == 0
               ? pooledError(n1, p1, n2, p2)
               : RestrictedDifference.of(n1, p1, n2, p2, against).error(n1, n2);
-      default ->
-          throw new NotApplicableException(
-              "has no standard error and so no power by the normal distribution; its power is"
-                  + " exact");
+      default -> throw new NotApplicableException(Reason.NO_STANDARD_ERROR);
     };
   }
 

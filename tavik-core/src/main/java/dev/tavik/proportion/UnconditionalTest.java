@@ -5,10 +5,10 @@ import dev.tavik.numeric.CountDistribution;
 import dev.tavik.numeric.Hypergeometric;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 import java.util.function.LongToDoubleFunction;
 
@@ -43,9 +43,7 @@ final class UnconditionalTest {
   private UnconditionalTest(Method method, TwoTallies data, Hypothesis hypothesis) {
     if (data.total() > MOST_TRIALS) {
       throw new NotApplicableException(
-          "is offered for up to %s trials in both groups together, got %s; use fisher,"
-              + " fisher-mid-p or z-pooled, which hardly differ from it there",
-          Figures.count(MOST_TRIALS), Figures.count(data.total()));
+          Reason.TOO_MANY_FOR_UNCONDITIONAL, MOST_TRIALS, data.total());
     }
     this.method = method;
     this.data = data;

@@ -1,40 +1,39 @@
 package dev.tavik.result;
 
-import static dev.tavik.result.Figures.say;
-
-import com.google.errorprone.annotations.FormatMethod;
-import org.jspecify.annotations.Nullable;
+import java.util.List;
+import java.util.stream.Collectors;
 
 /** A method declines: its work would pass its budget, or the question is outside its domain. */
 public final class NotApplicableException extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
+  private final Reason reason;
+  private final transient List<Object> values;
+
   /**
    * A method that declines.
    *
-   * @param reason why, and what to do instead
+   * @param reason why
+   * @param values the values that the reason names, in their order
    */
-  public NotApplicableException(String reason) {
-    super(reason);
+  public NotApplicableException(Reason reason, Object... values) {
+    super(
+        values.length == 0
+            ? reason.id()
+            : List.of(values).stream()
+                .map(String::valueOf)
+                .collect(Collectors.joining(", ", reason.id() + " (", ")")));
+    this.reason = reason;
+    this.values = List.of(values);
   }
 
-  /**
-   * The same, with figures in their places.
-   *
-   * @param words the message, with the places of {@link java.util.Formatter}
-   * @param figures what goes there
-   */
-  @FormatMethod
-  public NotApplicableException(String words, @Nullable Object... figures) {
-    this(say(words, figures));
+  /** {@return why} */
+  public Reason reason() {
+    return reason;
   }
 
-  /**
-   * Why, and what to do instead.
-   *
-   * @return the reason
-   */
-  public String reason() {
-    return String.valueOf(getMessage());
+  /** {@return the values that the reason names, in their order} */
+  public List<Object> values() {
+    return values;
   }
 }

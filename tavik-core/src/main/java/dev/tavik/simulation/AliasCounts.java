@@ -1,8 +1,8 @@
 package dev.tavik.simulation;
 
 import dev.tavik.numeric.CountDistribution;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import java.util.Arrays;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
@@ -27,10 +27,7 @@ final class AliasCounts {
     this.least = counts.lastBelowModeAtMost(top - NEVER) + 1;
     long greatest = counts.firstAboveModeAtMost(top - NEVER) - 1;
     if (greatest - least >= MOST) {
-      throw new NotApplicableException(
-          "has about %s counts that may be drawn, too many to simulate; the formula is exact"
-              + " enough there",
-          Figures.count(greatest - least));
+      throw new NotApplicableException(Reason.TOO_MANY_TO_DRAW, greatest - least);
     }
     this.size = (int) (greatest - least + 1);
     this.thresholds = new long[size];

@@ -2,8 +2,8 @@ package dev.tavik.simulation;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
@@ -34,9 +34,7 @@ final class TableWorld implements World {
 
   TableWorld(CrossTable table) {
     if (table.total() > MOST_UNITS) {
-      throw new NotApplicableException(
-          "is made for tables of up to %s units; the formulas are exact enough beyond",
-          Figures.count(MOST_UNITS));
+      throw new NotApplicableException(Reason.TOO_LARGE_TO_DRAW, MOST_UNITS);
     }
     this.total = (int) table.total();
     this.rows = IntStream.range(0, table.rows().size()).map(i -> (int) table.rowTotal(i)).toArray();

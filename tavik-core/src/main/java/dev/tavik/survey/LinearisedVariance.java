@@ -1,16 +1,13 @@
 package dev.tavik.survey;
 
-import static dev.tavik.result.Figures.say;
-
-import dev.tavik.count.Names;
 import dev.tavik.count.SampleDesign.Lone;
 import dev.tavik.count.SparseRows;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.SurveyCounts.ByCluster;
 import dev.tavik.count.SurveyCounts.ByUnit;
 import dev.tavik.count.SurveyCounts.Stratum;
-import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
@@ -49,12 +46,10 @@ abstract class LinearisedVariance implements VarianceEstimator {
     Arrays.fill(all, true);
     if (!(df(all) >= 1)) {
       throw new NotApplicableException(
-          "no degrees of freedom are left: the sample has %s in %s, and a variance needs at least two"
-              + " %s of one stratum",
-          Figures.counted(
-              Figures.count(strata.stream().mapToLong(Stratum::clusters).sum()), unit, unit + "s"),
-          Figures.counted(Figures.count(strata.size()), "stratum", "strata"),
-          unit + "s");
+          Reason.NO_DEGREES_OF_FREEDOM,
+          strata.stream().mapToLong(Stratum::clusters).sum(),
+          unit,
+          strata.size());
     }
   }
 
@@ -68,9 +63,7 @@ abstract class LinearisedVariance implements VarianceEstimator {
   /** A census has no spread from sample to sample. */
   private void requireSample() {
     if (strata.stream().allMatch(each -> each.unsampled() == 0)) {
-      throw new NotApplicableException(
-          "every cluster of the population is in the sample, so that its rates are known and there is"
-              + " nothing to test; leave the population out if it stands for a larger one");
+      throw new NotApplicableException(Reason.WHOLE_POPULATION);
     }
   }
 
@@ -81,16 +74,7 @@ abstract class LinearisedVariance implements VarianceEstimator {
             .map(each -> each.name().isEmpty() ? "the whole" : "'" + each.name() + "'")
             .toList();
     if (lone == Lone.FAIL && !alone.isEmpty() && strata.size() > 1) {
-      throw new NotApplicableException(
-          say(
-                  "%s %s only one cluster, which says nothing of how clusters of it vary. Put such a"
-                      + " stratum together with another in the data, or say lone=centre (it varies as far"
-                      + " as it lies from the mean of all) or lone=certain (it was drawn for certain)",
-                  alone.size() == 1
-                      ? "stratum " + alone.get(0) + " has"
-                      : "strata " + Names.listed(alone) + " have",
-                  alone.size() == 1 ? "" : "each")
-              .replace("  ", " "));
+      throw new NotApplicableException(Reason.LONE_CLUSTERS, alone);
     }
   }
 

@@ -1,8 +1,8 @@
 package dev.tavik.survey;
 
-import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic;
 import dev.tavik.tail.Tail;
@@ -26,9 +26,7 @@ final class RaoScott {
   private static void requireVariance(DesignedDeviation deviation) {
     if (!(deviation.effects() > 0 && deviation.effects() < Double.POSITIVE_INFINITY)) {
       throw new NotApplicableException(
-          deviation.effects() == 0
-              ? "has no statistic where the sample shows no variance"
-              : "has no statistic where a replicate gives a share no weight");
+          deviation.effects() == 0 ? Reason.NO_VARIANCE : Reason.SHARE_WITHOUT_WEIGHT);
     }
   }
 
@@ -53,10 +51,7 @@ final class RaoScott {
     int k = deviation.categories();
     double below = deviation.df() - k + 1;
     if (!(below >= 1) || Double.isNaN(deviation.wald())) {
-      throw new NotApplicableException(
-          "needs more clusters than there are free cells, and cells that vary, got %s degrees of"
-              + " freedom for %s; use rao-scott",
-          Figures.upTo(deviation.df(), 4), k);
+      throw new NotApplicableException(Reason.TOO_FEW_CLUSTERS, deviation.df(), k);
     }
     return f(method, deviation.wald() * below / (deviation.df() * k), k, below);
   }

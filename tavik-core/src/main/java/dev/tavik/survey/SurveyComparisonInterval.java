@@ -8,6 +8,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import dev.tavik.tail.Tail;
 
@@ -93,8 +94,7 @@ public enum SurveyComparisonInterval implements Method {
 
   static double finite(double error) {
     if (!Double.isFinite(error)) {
-      throw new NotApplicableException(
-          "has no value where a group, or a replicate of it, has all or none; use the difference");
+      throw new NotApplicableException(Reason.GROUP_ALL_OR_NONE);
     }
     return error;
   }
@@ -105,10 +105,10 @@ public enum SurveyComparisonInterval implements Method {
    */
   static void requireVariance(DesignedComparison compared) {
     if (!(varies(compared.first().standardError()) && varies(compared.second().standardError()))) {
-      throw new NotApplicableException("has no value where a group shows no variance");
+      throw new NotApplicableException(Reason.GROUP_WITHOUT_VARIANCE);
     }
     if (!varies(compared.difference())) {
-      throw new NotApplicableException("has no value where the difference shows no variance");
+      throw new NotApplicableException(Reason.DIFFERENCE_WITHOUT_VARIANCE);
     }
   }
 

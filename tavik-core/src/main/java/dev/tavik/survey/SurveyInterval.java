@@ -10,6 +10,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import dev.tavik.tail.Tail;
 import java.util.Optional;
@@ -100,17 +101,14 @@ public enum SurveyInterval implements Method {
 
   private static void requireVariance(double error) {
     if (!(error > 0)) {
-      throw new NotApplicableException(
-          "has no limits where the sample shows no variance; use korn-graubard");
+      throw new NotApplicableException(Reason.NO_VARIANCE_FOR_LIMITS);
     }
   }
 
   private static Ends logit(DesignedProportion proportion, double tail) {
     if (!Double.isFinite(proportion.logitError())) {
       throw new NotApplicableException(
-          proportion.allOrNone()
-              ? "has no limits where all are successes, or none; use korn-graubard"
-              : "has no limits where a replicate has no odds; use wald or korn-graubard");
+          proportion.allOrNone() ? Reason.ALL_OR_NONE_FOR_LIMITS : Reason.REPLICATE_WITHOUT_LIMITS);
     }
     requireVariance(proportion.logitError());
     return Ends.ofLogit(

@@ -7,6 +7,7 @@ import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 
 /** Names the tests of one proportion of a designed sample. */
@@ -60,9 +61,7 @@ public enum SurveyTest implements Method {
       case T_LOGIT -> {
         if (!Double.isFinite(proportion.logitError())) {
           throw new NotApplicableException(
-              proportion.allOrNone()
-                  ? "has no odds where all are successes, or none; use korn-graubard"
-                  : "has no odds in one of the replicates; use t or korn-graubard");
+              proportion.allOrNone() ? Reason.ALL_OR_NONE : Reason.REPLICATE_WITHOUT_ODDS);
         }
         double logit = Math.log(proportion.value() / proportion.complement());
         double claimed = Math.log(against / DecimalFraction.complement(against));

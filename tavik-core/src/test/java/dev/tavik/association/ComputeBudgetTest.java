@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
@@ -53,8 +54,9 @@ class ComputeBudgetTest {
       try {
         answers[turn] = String.valueOf(ExactTable.pValue(table, work));
       } catch (NotApplicableException e) {
-        answers[turn] = e.reason();
-        assertThat(e.reason()).contains("budget of 0.2 seconds");
+        answers[turn] = e.getMessage();
+        assertThat(e.reason()).isEqualTo(Reason.OVER_BUDGET);
+        assertThat(e.values()).startsWith(0.2);
       }
       spent[turn] = work.spent();
     }
@@ -73,7 +75,7 @@ class ComputeBudgetTest {
     clock.set(3_100_000_000L);
     assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> slow.spend(4_000_000))
-        .withMessageContaining("budget of 1 second");
+        .withMessageStartingWith("over-budget (1.0, ");
     assertThat(slow.spent()).isEqualTo(12_000_000);
   }
 }

@@ -146,7 +146,7 @@ class SharesTestTest {
                 SharesTest.EXACT_MULTINOMIAL.of(
                     counts(200, 200, 200, 200, 200, 200), Shares.equal(6)))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("outcomes of 1,200 units in 6 categories");
+        .hasMessageEndingWith(", 1200, 6)");
     assertThatIllegalArgumentException()
         .isThrownBy(() -> SharesTest.PEARSON.of(counts(1, 2, 3), Shares.equal(2)))
         .withMessageContaining("one share for each category");
@@ -347,7 +347,7 @@ class SharesTestTest {
                 SharesInterval.SISON_GLAZ.of(
                     counts(4_000_000_000L, 3_000_000_000L, 3_000_000_000L), 0.95))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("goodman");
+        .hasMessage("long-sum");
   }
 
   @Test

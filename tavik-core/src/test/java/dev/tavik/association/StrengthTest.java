@@ -420,7 +420,7 @@ class StrengthTest {
     }
     assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> SquareTest.EXACT_SYMMETRY.of(square(counts("3 9000000;13 5"))))
-        .withMessageContaining("bowker is good");
+        .withMessageStartingWith("too-many-tables (");
   }
 
   @ParameterizedTest

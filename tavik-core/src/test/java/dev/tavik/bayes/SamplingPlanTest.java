@@ -200,7 +200,7 @@ class SamplingPlanTest {
     CrossTable table = table("8 1 4;2 9 3;5 5 0");
     assertThatThrownBy(() -> SamplingPlan.TOTAL.logBayesFactor(table, 0.5))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("needs a prior above 0.6667");
+        .hasMessageStartingWith("prior-too-small (0.6666666");
     assertThat(SamplingPlan.BOTH.logBayesFactor(table, 0.5)).isFinite();
     for (double prior : new double[] {0, -1, Double.NaN, Double.POSITIVE_INFINITY}) {
       assertThatIllegalArgumentException()
@@ -212,7 +212,7 @@ class SamplingPlanTest {
                 SamplingPlan.BOTH.logBayesFactor(
                     table("8000 1000 4000;2000 9000 3000;5000 5000 100"), 1))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("too many; use total");
+        .hasMessageStartingWith("too-many-steps (");
     assertThatIllegalArgumentException()
         .isThrownBy(() -> SamplingPlan.of("margins"))
         .withMessageContaining("free, total, rows, columns or both");
@@ -259,7 +259,10 @@ class SamplingPlanTest {
     List<Long> columns = Arrays.stream(columnSums.split(",")).map(Long::valueOf).toList();
     assertThatThrownBy(() -> SamplingPlan.BOTH.logBayesFactor(filled(rows, columns), 1))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("about 1e" + digits + " steps, too many");
+        .satisfies(
+            e ->
+                assertThat((Double) ((NotApplicableException) e).values().get(0))
+                    .isBetween(Math.pow(10, digits - 0.5), Math.pow(10, digits + 0.5)));
   }
 
   /** Some table with these margins, the north-west corner filled first. */
@@ -293,7 +296,10 @@ class SamplingPlanTest {
     long apart = Math.round((evenly - logWeight(prior, n)) / Math.log(10));
     assertThatThrownBy(() -> SamplingPlan.BOTH.logBayesFactor(table, prior))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("1e" + apart + " apart under such a prior");
+        .satisfies(
+            e ->
+                assertThat((Double) ((NotApplicableException) e).values().get(0))
+                    .isBetween(apart - 0.5, apart + 0.5));
   }
 
   private static double logWeight(double prior, long y) {

@@ -239,7 +239,7 @@ class SampleSizeTest {
     assertThat((n - 1) * 799.0 / (801.0 - n)).isLessThan(731.0);
     assertThatThrownBy(() -> SampleSize.of(design, 0.0799, 0.9))
         .isInstanceOf(NotApplicableException.class)
-        .hasMessageContaining("not reached even with 799");
+        .hasMessage("out-of-reach (799)");
   }
 
   @ParameterizedTest

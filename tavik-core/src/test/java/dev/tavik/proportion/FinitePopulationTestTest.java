@@ -225,7 +225,7 @@ class FinitePopulationTestTest {
       } else {
         assertThatThrownBy(() -> FinitePopulationTest.inLot(test))
             .isInstanceOf(NotApplicableException.class)
-            .hasMessage(test.id() + " has no form for a finite lot; use score or exact");
+            .hasMessage("no-lot-test (" + test.id() + ")");
       }
     }
     for (ProportionInterval interval : ProportionInterval.values()) {
@@ -235,7 +235,7 @@ class FinitePopulationTestTest {
       } else {
         assertThatThrownBy(() -> LotInterval.inLot(interval))
             .isInstanceOf(NotApplicableException.class)
-            .hasMessage(interval.id() + " has no form for a finite lot");
+            .hasMessage("no-lot-interval (" + interval.id() + ")");
       }
     }
   }

@@ -301,8 +301,7 @@ class TwoProportionTestTest {
       assertThatThrownBy(
               () -> test.of(Tally.of(9, 60_000), Tally.of(1, 60_000), Hypothesis.noDifference()))
           .isInstanceOf(NotApplicableException.class)
-          .hasMessageContaining("up to 100,000 trials")
-          .hasMessageContaining("fisher");
+          .hasMessageStartingWith("too-many-for-unconditional (100000, ");
     }
   }
 
@@ -404,7 +403,7 @@ class TwoProportionTestTest {
       } else {
         assertThatThrownBy(() -> test.of(Tally.of(3, 9), Tally.of(4, 9), Hypothesis.less(0.02)))
             .isInstanceOf(NotApplicableException.class)
-            .hasMessageContaining("no difference only");
+            .hasMessage("only-no-difference");
       }
     }
     assertThatThrownBy(

@@ -402,8 +402,7 @@ class DesignedSampleTest {
     SurveyRows rows = random(3).row("island", "only", 2, "yes", "a");
     assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> DesignedSample.of(rows.byCluster()))
-        .withMessageContaining("stratum 'island' has only one cluster")
-        .withMessageContaining("lone=centre");
+        .withMessage("lone-clusters (['island'])");
     double certain =
         DesignedSample.of(rows.lone(Lone.CERTAIN).byCluster()).proportion(ALL, YES).standardError();
     DesignedProportion centred =
@@ -426,8 +425,7 @@ class DesignedSampleTest {
     SurveyRows rows = new SurveyRows().row("", "c", 1, "yes").row("", "c", 1, "no");
     assertThatExceptionOfType(NotApplicableException.class)
         .isThrownBy(() -> DesignedSample.of(rows.byCluster()))
-        .withMessageContaining(
-            "no degrees of freedom are left: the sample has 1 cluster in 1 stratum");
+        .withMessage("no-degrees-of-freedom (1, cluster, 1)");
   }
 
   @Test

@@ -1,9 +1,9 @@
 package dev.tavik.study.compare;
 
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
@@ -45,7 +45,7 @@ final class CompareMethods {
         oneSided.addAll(each);
       }
     } catch (NotApplicableException | ArithmeticException e) {
-      refusals.add(NotApplicable.of(method, e));
+      refusals.add(Refusals.of(method, e));
     }
   }
 

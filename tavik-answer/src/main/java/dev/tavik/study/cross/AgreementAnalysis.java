@@ -8,6 +8,7 @@ import dev.tavik.answer.Cells;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Intervals;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -22,7 +23,6 @@ import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
@@ -30,6 +30,7 @@ import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.Discordance;
 import dev.tavik.study.parts.Observed;
+import dev.tavik.study.parts.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -53,7 +54,7 @@ final class AgreementAnalysis {
       try {
         tests.add(each.of(table));
       } catch (NotApplicableException | ArithmeticException e) {
-        refusals.add(NotApplicable.of(each, e));
+        refusals.add(Refusals.of(each, e));
       }
     }
     SquareTest wanted =

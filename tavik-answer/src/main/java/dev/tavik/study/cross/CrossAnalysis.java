@@ -3,16 +3,18 @@ package dev.tavik.study.cross;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DrawnTest;
 import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -75,11 +77,11 @@ final class CrossAnalysis {
   private void test(TableTest method) {
     try {
       if (method.ofOrder() && !order.allows(method)) {
-        throw new NotApplicableException(order.reason(method));
+        throw new NotApplicableException(Reason.UNORDERED, order.reason(method));
       }
       tests.add(method.of(table, settings.options()));
     } catch (NotApplicableException | ArithmeticException e) {
-      refusals.add(NotApplicable.of(method, e));
+      refusals.add(Refusals.of(method, e));
     }
   }
 

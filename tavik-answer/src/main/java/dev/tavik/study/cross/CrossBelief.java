@@ -11,8 +11,8 @@ import dev.tavik.answer.Value;
 import dev.tavik.bayes.Evidence;
 import dev.tavik.bayes.SamplingPlan;
 import dev.tavik.phrase.BayesFactorPhrases;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.result.Figures;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
@@ -36,7 +36,7 @@ final class CrossBelief {
     try {
       return new UnderPlan(plan, plan.logBayesFactor(question.table(), prior), null);
     } catch (NotApplicableException | ArithmeticException e) {
-      return new UnderPlan(plan, null, NotApplicable.reason(e));
+      return new UnderPlan(plan, null, RefusalPhrases.of(e));
     }
   }
 

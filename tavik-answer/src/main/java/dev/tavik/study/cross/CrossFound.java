@@ -1,10 +1,10 @@
 package dev.tavik.study.cross;
 
 import dev.tavik.answer.Caution;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;

@@ -11,6 +11,7 @@ import dev.tavik.answer.Condition;
 import dev.tavik.answer.Estimates;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
@@ -28,7 +29,6 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
@@ -60,7 +60,7 @@ final class StrataAnalysis {
       try {
         tests.add(method.of(tables));
       } catch (NotApplicableException | ArithmeticException e) {
-        refusals.add(NotApplicable.of(method, e));
+        refusals.add(Refusals.of(method, e));
       }
     }
     require(

@@ -2,6 +2,7 @@ package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Holm;
@@ -78,8 +79,9 @@ final class SurveyCrossAnalysis {
             .toList();
     if (seen.size() < 2) {
       throw new NotApplicableException(
-          "a table needs two %s or more that occur, got %s",
-          column == 0 ? "rows" : "columns", seen.isEmpty() ? "none" : "only " + seen.get(0));
+          Reason.NO_TABLE,
+          column == 0 ? "rows" : "columns",
+          seen.isEmpty() ? "none" : "only " + seen.get(0));
     }
     return seen;
   }

@@ -10,9 +10,11 @@ import dev.tavik.answer.SubAnswers;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedSample;
@@ -33,11 +35,11 @@ final class SurveyLayers {
       try {
         layers.add(SurveyCrossAnalysis.layer(question, sample, layer));
       } catch (NotApplicableException e) {
-        without.add(layer + " (" + e.reason() + ")");
+        without.add(layer + " (" + RefusalPhrases.of(e) + ")");
       }
     }
     if (layers.isEmpty()) {
-      throw new NotApplicableException("no layer has a table: " + String.join("; ", without));
+      throw new NotApplicableException(Reason.NO_LAYER, without);
     }
   }
 

@@ -8,6 +8,7 @@ import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.NextQuestion;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.count.SampleDesign;
@@ -22,7 +23,6 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.study.Provenance;
@@ -246,7 +246,7 @@ public record DesignFindings(DesignedSample sample) {
     try {
       return method.of(proportion, level, Side.TWO_SIDED);
     } catch (NotApplicableException | ArithmeticException e) {
-      declined.accept(NotApplicable.of(method, e));
+      declined.accept(Refusals.of(method, e));
       return SurveyInterval.KORN_GRAUBARD.of(proportion, level, Side.TWO_SIDED);
     }
   }

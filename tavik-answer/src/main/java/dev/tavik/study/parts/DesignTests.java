@@ -5,12 +5,12 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.NextQuestion;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.survey.DesignedDeviation;
@@ -40,7 +40,7 @@ public record DesignTests(
       try {
         made.add(test.of(deviation));
       } catch (NotApplicableException | ArithmeticException e) {
-        refusals.add(NotApplicable.of(test, e));
+        refusals.add(Refusals.of(test, e));
       }
     }
     if (made.isEmpty()) {

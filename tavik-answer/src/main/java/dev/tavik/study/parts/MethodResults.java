@@ -1,7 +1,7 @@
 package dev.tavik.study.parts;
 
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import java.util.List;
 

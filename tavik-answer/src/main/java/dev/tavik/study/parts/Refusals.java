@@ -4,9 +4,10 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
 import dev.tavik.answer.Finding;
+import dev.tavik.answer.NotApplicable;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
@@ -18,6 +19,11 @@ import java.util.function.Function;
 /** Findings about methods that declined. */
 public final class Refusals {
   private Refusals() {}
+
+  /** The refusal of a method that declined, or whose computation didn't settle. */
+  public static NotApplicable of(Method method, RuntimeException why) {
+    return new NotApplicable(method, RefusalPhrases.of(why));
+  }
 
   /**
    * Adds the two-sided interval of a method and, where the matching side is another, its bound; or
@@ -35,7 +41,7 @@ public final class Refusals {
         to.add(made.apply(matching));
       }
     } catch (NotApplicableException | ArithmeticException e) {
-      without.add(NotApplicable.of(method, e));
+      without.add(of(method, e));
     }
   }
 

@@ -7,13 +7,13 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.PlanVerdicts;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.planning.DetectableEffect;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.Power;
 import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.study.plan.PlanDescription.Approximation;
 import dev.tavik.study.plan.Plans.Plan;
@@ -100,7 +100,7 @@ record PlanAnalysis(PlanQuestion asked) {
       plan = solving.plan();
     } catch (NotApplicableException | ArithmeticException e) {
       double expected = stated.from(PlanDescription.of(design).statedFrom());
-      return refused(design, expected, wanted, NotApplicable.reason(e));
+      return refused(design, expected, wanted, RefusalPhrases.of(e));
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));
   }
@@ -150,7 +150,7 @@ record PlanAnalysis(PlanQuestion asked) {
             lines.add(line(design, power, given(design, effect, sizes), List.of()));
           }
         } catch (NotApplicableException | ArithmeticException e) {
-          lines.add(refused(design, Double.NaN, power, NotApplicable.reason(e)));
+          lines.add(refused(design, Double.NaN, power, RefusalPhrases.of(e)));
         }
       }
     }

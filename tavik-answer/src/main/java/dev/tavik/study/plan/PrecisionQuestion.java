@@ -10,13 +10,13 @@ import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.PlanVerdicts;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.planning.DifferencePrecision;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.RatePrecision;
 import dev.tavik.planning.SampleSize;
 import dev.tavik.planning.Sizes;
 import dev.tavik.result.Figures;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.plan.Precisions.PlannedPrecision;
@@ -157,7 +157,7 @@ public record PrecisionQuestion(
     try {
       return line(interval, half, SampleSize.of(interval, half).sizes());
     } catch (NotApplicableException | ArithmeticException e) {
-      return new PlannedPrecision(interval, half, null, 0, NotApplicable.reason(e), List.of(), "");
+      return new PlannedPrecision(interval, half, null, 0, RefusalPhrases.of(e), List.of(), "");
     }
   }
 

@@ -2,11 +2,11 @@ package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Caution;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.phrase.DesignCautions;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DecisionCautions;
@@ -115,7 +115,7 @@ final class SurveyRateAnalysis {
     try {
       to.add(test.of(proportion, question.hypothesis(), question.alpha()));
     } catch (NotApplicableException | ArithmeticException e) {
-      refusals.add(NotApplicable.of(test, e));
+      refusals.add(Refusals.of(test, e));
     }
   }
 

@@ -3,6 +3,7 @@ package dev.tavik.study.shares;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
 import dev.tavik.association.SharesInterval;
@@ -11,12 +12,12 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DrawnTest;
 import dev.tavik.study.parts.ExpectedCounts;
 import dev.tavik.study.parts.Holm;
+import dev.tavik.study.parts.Refusals;
 import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,7 +95,7 @@ final class SharesAnalysis {
     try {
       tests.add(method.of(counts, claimed));
     } catch (NotApplicableException | ArithmeticException e) {
-      refusals.add(NotApplicable.of(method, e));
+      refusals.add(Refusals.of(method, e));
     }
   }
 
@@ -104,7 +105,7 @@ final class SharesAnalysis {
     try {
       each.addAll(method.of(counts, settings.level()));
     } catch (NotApplicableException | ArithmeticException e) {
-      refused.add(NotApplicable.of(method, e));
+      refused.add(Refusals.of(method, e));
     }
     limits.add(new SharesFound.Limits(method, method.simultaneous(), each, refused));
   }

@@ -1,12 +1,12 @@
 package dev.tavik.study.shares;
 
 import dev.tavik.answer.Caution;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.answer.Verdict;
 import dev.tavik.phrase.ShareVerdicts;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
 import dev.tavik.study.parts.DecisionCautions;

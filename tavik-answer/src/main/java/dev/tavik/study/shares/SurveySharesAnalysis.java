@@ -1,9 +1,9 @@
 package dev.tavik.study.shares;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.NotApplicable;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
-import dev.tavik.result.NotApplicable;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Holm;

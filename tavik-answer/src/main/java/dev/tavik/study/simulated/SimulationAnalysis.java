@@ -8,6 +8,7 @@ import dev.tavik.answer.SimulationFinding;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
+import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
@@ -55,7 +56,7 @@ record SimulationAnalysis(SimulatedQuestion asked) {
               .map(finding -> finding instanceof SubAnswers parts ? beside(parts) : finding)
               .toList());
     } catch (NotApplicableException e) {
-      throw new IllegalArgumentException("the simulated view " + e.reason(), e);
+      throw new IllegalArgumentException("the simulated view " + RefusalPhrases.of(e), e);
     }
   }
 

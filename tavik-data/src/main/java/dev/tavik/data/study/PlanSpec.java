@@ -12,6 +12,7 @@ import dev.tavik.planning.PowerMethod;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
+import dev.tavik.study.Unanswered;
 import dev.tavik.study.plan.PlanQuestion;
 import dev.tavik.study.plan.PlanWords;
 import dev.tavik.study.rate.EvidenceForecastQuestion;
@@ -105,7 +106,7 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
       return new PlanSpec(spec, opening).question();
     } catch (NotApplicableException e) {
       // A chosen test that doesn't support another chosen parameter.
-      throw new SpecException(String.valueOf(e.getMessage()));
+      throw new SpecException(Unanswered.message(e));
     }
   }
 

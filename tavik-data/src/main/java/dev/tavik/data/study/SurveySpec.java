@@ -14,6 +14,7 @@ import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.Unanswered;
 import dev.tavik.study.compare.SurveyCompareQuestion;
 import dev.tavik.study.cross.SurveyCrossQuestion;
 import dev.tavik.study.rate.SurveyRateQuestion;
@@ -112,7 +113,7 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
       return counted;
     } catch (NotApplicableException e) {
       throw new DataException(
-          DataException.Code.COUNT, "%s: %s", counted.units().source(), e.reason());
+          DataException.Code.COUNT, "%s: %s", counted.units().source(), Unanswered.message(e));
     }
   }
 
