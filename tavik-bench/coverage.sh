@@ -8,4 +8,4 @@ set -eu
 root=$(CDPATH='' cd -P "$(dirname "$0")/.." && pwd)
 cd "$root"
 MAVEN_OPTS="-XX:TieredStopAtLevel=4 ${MAVEN_OPTS:-}" exec mvn -B -q compile exec:java -pl tavik-bench -am \
-  -Dexec.mainClass=dev.tavik.bench.SurveyCoverage ${1:+-Dexec.args="$1"}
+  -Dexamples.skip=true -Dexec.mainClass=dev.tavik.bench.SurveyCoverage ${1:+-Dexec.args="$1"}

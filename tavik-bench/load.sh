@@ -8,4 +8,4 @@ set -eu
 root=$(CDPATH='' cd -P "$(dirname "$0")/.." && pwd)
 cd "$root"
 MAVEN_OPTS="-Xmx512m -XX:TieredStopAtLevel=4 -XX:+UseSerialGC ${MAVEN_OPTS:-}" exec mvn -B -q compile exec:java -pl tavik-bench \
-  -am -Dexec.mainClass=dev.tavik.bench.Load -Dexec.args="${1:-600} ${2:-8}"
+  -am -Dexamples.skip=true -Dexec.mainClass=dev.tavik.bench.Load -Dexec.args="${1:-600} ${2:-8}"

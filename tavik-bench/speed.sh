@@ -9,4 +9,4 @@ root=$(CDPATH='' cd -P "$(dirname "$0")/.." && pwd)
 cd "$root"
 ./tavik --version >/dev/null
 MAVEN_OPTS="-Xmx2g -XX:TieredStopAtLevel=4 -XX:+UseSerialGC ${MAVEN_OPTS:-}" exec mvn -B -q compile exec:java -pl tavik-bench \
-  -am -Dexec.mainClass=dev.tavik.bench.Speed ${1:+-Dexec.args="'$1'"}
+  -am -Dexamples.skip=true -Dexec.mainClass=dev.tavik.bench.Speed ${1:+-Dexec.args="'$1'"}

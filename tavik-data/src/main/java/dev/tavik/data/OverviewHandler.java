@@ -100,11 +100,7 @@ final class OverviewHandler extends RowHandler {
   /** The overview of one for all columns, or of one for each. */
   static DataOverview overview(List<OverviewHandler> each, String layout, List<String> remarks) {
     OverviewHandler first = each.get(0);
-    if (first.knownHeader() == null) {
-      throw new DataException(
-          DataException.Code.EMPTY,
-          first.source() + " is empty; a header line and rows of data are needed");
-    }
+    first.requireHeader();
     List<ColumnProfile> columns =
         first.only == ALL
             ? first.profiles

@@ -332,23 +332,13 @@ public abstract class RowHandler {
     headed(new Header(source, names));
   }
 
-  /** Uses a header that is already complete. */
-  final boolean[] headed(Header complete) {
+  private void headed(Header complete) {
     header = complete;
     wanted = header(complete);
     lastWanted = wanted.length - 1;
     while (lastWanted >= 0 && !wanted[lastWanted]) {
       lastWanted--;
     }
-    return wanted;
-  }
-
-  /** Uses the position of another handler, which passes its rows on. */
-  final void placed(RowHandler other) {
-    number = other.number;
-    unit = other.unit;
-    times = other.times;
-    rows = other.rows;
   }
 
   private void trimmed(int column, int from, int to, boolean quoted) {
@@ -404,6 +394,16 @@ public abstract class RowHandler {
   /** How many rows there were, the header not counted. */
   final long rows() {
     return rows;
+  }
+
+  /** The header, without which nothing was read. */
+  final Header requireHeader() {
+    if (header == null) {
+      throw new DataException(
+          DataException.Code.EMPTY,
+          source + " is empty; a header line and rows of data are needed");
+    }
+    return header;
   }
 
   /** The header, or null if there was none. */

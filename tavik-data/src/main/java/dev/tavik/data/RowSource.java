@@ -124,7 +124,7 @@ public abstract class RowSource implements CountSource {
       List<String> remarks = readAll(each).remarks();
       return each.stream().map(handler -> handler.tabulation(remarks)).toList();
     }
-    EachHandler handler = new EachHandler(name, request);
+    CountHandler handler = CountHandler.ofEach(name, request);
     return handler.tabulations(read(handler).remarks());
   }
 

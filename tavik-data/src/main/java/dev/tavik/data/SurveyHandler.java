@@ -71,13 +71,14 @@ final class SurveyHandler extends RowHandler {
       all[column] = ownColumns[column];
     }
     for (CountRequest request : requests) {
-      SurveyPart part = new SurveyPart(new CountHandler(source(), request));
-      boolean[] wanted = part.header(header);
-      columns.requireNotCounted(wanted);
+      RowCounter counter = new RowCounter(this, header, request, false);
+      boolean[] wanted = new boolean[all.length];
       for (int column = 0; column < all.length; column++) {
+        wanted[column] = counter.wants(column);
         all[column] |= wanted[column];
       }
-      parts.add(part);
+      columns.requireNotCounted(wanted);
+      parts.add(new SurveyPart(counter));
     }
     if (columns.strata() == NONE) {
       frame.only();
@@ -90,7 +91,7 @@ final class SurveyHandler extends RowHandler {
     return ownColumns[column]
         ? Integer.MAX_VALUE
         : parts.stream()
-            .filter(part -> part.wants(column))
+            .filter(part -> part.counts().wants(column))
             .mapToInt(part -> part.counts().mostValues(column))
             .min()
             .orElse(Integer.MAX_VALUE);
@@ -98,16 +99,19 @@ final class SurveyHandler extends RowHandler {
 
   @Override
   public void tooMany(int column) {
-    parts.stream()
-        .filter(part -> part.wants(column))
-        .forEach(part -> part.counts().tooMany(column));
+    throw parts.stream()
+        .map(SurveyPart::counts)
+        .filter(each -> each.wants(column))
+        .findFirst()
+        .orElseThrow()
+        .tooMany(column);
   }
 
   @Override
   public Optional<Recoding> classes(int column) {
     List<Optional<Recoding>> read =
         parts.stream()
-            .filter(part -> part.wants(column))
+            .filter(part -> part.counts().wants(column))
             .map(part -> part.counts().classes(column))
             .distinct()
             .toList();
@@ -151,7 +155,7 @@ final class SurveyHandler extends RowHandler {
       all &= key != 0 && own(column, key);
     }
     for (SurveyPart part : parts) {
-      if (part.wants(column)) {
+      if (part.counts().wants(column)) {
         all &= part.counts().keyed(column, key);
       }
     }
@@ -186,8 +190,7 @@ final class SurveyHandler extends RowHandler {
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
     for (SurveyPart part : parts) {
-      if (part.wants(column)) {
-        part.counts().placed(this);
+      if (part.counts().wants(column)) {
         part.counts().value(column, buffer, offset, length, quoted);
       }
     }
@@ -267,7 +270,6 @@ final class SurveyHandler extends RowHandler {
     int element = element();
     frame.count(stratum, times() * parts.get(0).counts().frequency());
     for (SurveyPart part : parts) {
-      part.counts().placed(this);
       part.counts().row();
       if (part.counts().combination() >= 0 && part.counts().units() > 0) {
         add(part, element);
@@ -366,9 +368,7 @@ final class SurveyHandler extends RowHandler {
   /** What was counted, one for each request. */
   List<SurveyCounts> counts(List<String> remarks) {
     List<SurveyCounts> all = new ArrayList<>();
-    if (parts.isEmpty()) {
-      new CountHandler(source(), requests.get(0)).tabulation(remarks);
-    }
+    requireHeader();
     for (SurveyPart part : parts) {
       all.add(counts(part, remarks));
     }
@@ -376,7 +376,6 @@ final class SurveyHandler extends RowHandler {
   }
 
   private SurveyCounts counts(SurveyPart part, List<String> remarks) {
-    part.counts().placed(this);
     if (rows() > 0 && rows() == zero + missing) {
       throw new DataException(
           DataException.Code.EMPTY,

@@ -6,8 +6,7 @@ import java.util.Arrays;
 
 /** What is counted of one request of a designed sample: its combinations and their sums. */
 final class SurveyPart {
-  private final CountHandler counts;
-  private boolean[] wanted = {};
+  private final RowCounter counts;
 
   /** Of rows that have the very levels of the filters, and of those that have them but for case. */
   private final Sums exact = new Sums();
@@ -22,22 +21,12 @@ final class SurveyPart {
     private double[] full = new double[8];
   }
 
-  SurveyPart(CountHandler counts) {
+  SurveyPart(RowCounter counts) {
     this.counts = counts;
   }
 
-  CountHandler counts() {
+  RowCounter counts() {
     return counts;
-  }
-
-  /** Reads the header; returns the requested columns. */
-  boolean[] header(Header header) {
-    wanted = counts.headed(header);
-    return wanted;
-  }
-
-  boolean wants(int column) {
-    return wanted[column];
   }
 
   private Sums at() {
