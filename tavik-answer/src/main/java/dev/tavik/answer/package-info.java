@@ -9,7 +9,7 @@
  * Answer answer = CompareQuestion.of(Tally.of(14, 400), Tally.of(31, 410)).ask();
  * answer.verdict().text();
  * answer.test(TwoProportionTest.FISHER).pValue();
- * answer.interval(DifferenceInterval.NEWCOMBE).lower();
+ * answer.interval(ComparisonInterval.DIFFERENCE_NEWCOMBE).lower();
  * answer.estimate(Estimand.DIFFERENCE).value();
  * }</pre>
  *

@@ -9,22 +9,22 @@ import java.util.List;
  * @param title with how many observations
  * @param subtitle at which alpha, with which power
  * @param axis what the test sees
- * @param from where the axis begins
- * @param to where it ends
  * @param oneTail whether only large values can be rejected
  * @param edges where rejection begins, in words, within the axis
  * @param worlds the worlds, the null first
  */
 public record ErrorsPlot(
-    String title,
-    String subtitle,
-    String axis,
-    double from,
-    double to,
-    boolean oneTail,
-    List<Edge> edges,
-    List<World> worlds)
+    String title, String subtitle, Axis axis, boolean oneTail, List<Edge> edges, List<World> worlds)
     implements Plot {
+  /**
+   * An axis.
+   *
+   * @param name what stands along it
+   * @param from where it begins
+   * @param to where it ends
+   */
+  public record Axis(String name, double from, double to) {}
+
   /**
    * A critical value.
    *

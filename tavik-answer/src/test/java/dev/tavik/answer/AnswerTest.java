@@ -12,7 +12,7 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
@@ -123,7 +123,9 @@ class AnswerTest {
     assertThat(answer.parts()).hasSize(3);
     assertThat(answer.parts())
         .allSatisfy(
-            pair -> assertThat(pair.interval(DifferenceInterval.MEE).level()).isEqualTo(0.95));
+            pair ->
+                assertThat(pair.interval(ComparisonInterval.DIFFERENCE_MEE).level())
+                    .isEqualTo(0.95));
     assertThat(answer.find(SubAnswers.class).orElseThrow().names())
         .containsExactly("North minus South", "North minus Tunnel", "South minus Tunnel");
   }

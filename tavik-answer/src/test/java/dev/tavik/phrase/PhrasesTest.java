@@ -9,7 +9,7 @@ import dev.tavik.association.TableTest;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.planning.Sizes;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
@@ -233,9 +233,14 @@ class PhrasesTest {
     return switch (variant % 4) {
       case 0 ->
           new Interval(Estimand.PROPORTION, ProportionInterval.WILSON, 0.95, side, 0.02, 0.06);
-      case 1 -> new Interval(Estimand.DIFFERENCE, DifferenceInterval.MEE, 0.95, side, -0.02, 0.04);
-      case 2 -> new Interval(Estimand.DIFFERENCE, DifferenceInterval.MEE, 0.95, side, 0.01, 0.04);
-      default -> new Interval(Estimand.RATIO, DifferenceInterval.MEE, 0.9, side, 0.5, 1.2);
+      case 1 ->
+          new Interval(
+              Estimand.DIFFERENCE, ComparisonInterval.DIFFERENCE_MEE, 0.95, side, -0.02, 0.04);
+      case 2 ->
+          new Interval(
+              Estimand.DIFFERENCE, ComparisonInterval.DIFFERENCE_MEE, 0.95, side, 0.01, 0.04);
+      default ->
+          new Interval(Estimand.RATIO, ComparisonInterval.DIFFERENCE_MEE, 0.9, side, 0.5, 1.2);
     };
   }
 
@@ -304,7 +309,12 @@ class PhrasesTest {
                 "North",
                 "South",
                 new Interval(
-                    Estimand.DIFFERENCE, DifferenceInterval.MEE, 0.95, side, lower, upper)))
+                    Estimand.DIFFERENCE,
+                    ComparisonInterval.DIFFERENCE_MEE,
+                    0.95,
+                    side,
+                    lower,
+                    upper)))
         .isEqualTo(words);
   }
 
@@ -312,7 +322,12 @@ class PhrasesTest {
   void theVerdictsOnPairsAndGroups() {
     Interval interval =
         new Interval(
-            Estimand.DIFFERENCE, DifferenceInterval.MEE, 0.95, Side.TWO_SIDED, -0.0818, 0.0044);
+            Estimand.DIFFERENCE,
+            ComparisonInterval.DIFFERENCE_MEE,
+            0.95,
+            Side.TWO_SIDED,
+            -0.0818,
+            0.0044);
     ComparisonVerdicts.Pair pair =
         new ComparisonVerdicts.Pair(
             "North",

@@ -11,7 +11,7 @@ import dev.tavik.count.CrossTable;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Hypothesis;
@@ -116,7 +116,7 @@ class InferenceOptionsTest {
     assertThat(one.tests(List.of(ProportionTest.MID_P)).tests())
         .containsExactly(ProportionTest.MID_P);
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> one.intervals(List.of(DifferenceInterval.MEE)))
+        .isThrownBy(() -> one.intervals(List.of(ComparisonInterval.DIFFERENCE_MEE)))
         .withMessage("intervals must be of one rate, got mee");
     AssessQuestion two = AssessQuestion.compare(40, 60, List.of(0.05, 0.1));
     assertThatIllegalArgumentException()

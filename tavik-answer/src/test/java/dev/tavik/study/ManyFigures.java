@@ -6,11 +6,9 @@ import dev.tavik.bayes.BetaPrior;
 import dev.tavik.bayes.RateBayesFactor;
 import dev.tavik.count.CrossTable;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
@@ -78,13 +76,7 @@ final class ManyFigures {
         test(each, () -> each.of(first, second, Hypothesis.noDifference()));
       }
     }
-    for (DifferenceInterval each : DifferenceInterval.values()) {
-      interval(each, () -> each.of(first, second, level, Side.TWO_SIDED));
-    }
-    for (RatioInterval each : RatioInterval.values()) {
-      interval(each, () -> each.of(first, second, level, Side.TWO_SIDED));
-    }
-    for (OddsRatioInterval each : OddsRatioInterval.values()) {
+    for (ComparisonInterval each : ComparisonInterval.values()) {
       interval(each, () -> each.of(first, second, level, Side.TWO_SIDED));
     }
     List<List<Long>> cells = new ArrayList<>();

@@ -1,8 +1,7 @@
 package dev.tavik.bench;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Hypothesis;
@@ -28,7 +27,7 @@ final class MethodWork {
               return TwoProportionTest.Z_POOLED.of(first, second, NO_DIFFERENCE).pValue()
                   + ProportionInterval.WILSON.of(first, 0.95).lower()
                   + ProportionInterval.WILSON.of(second, 0.95).lower()
-                  + DifferenceInterval.NEWCOMBE.of(first, second, 0.95).lower();
+                  + ComparisonInterval.DIFFERENCE_NEWCOMBE.of(first, second, 0.95).lower();
             },
             "11",
             "2"));
@@ -70,7 +69,7 @@ final class MethodWork {
           Benchmark.watched(
               "conditional-exact odds ratio, n = " + n,
               i ->
-                  OddsRatioInterval.CONDITIONAL_EXACT
+                  ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT
                       .of(Tally.of(some(n, i), n), Tally.of(some(n, i + 5), n), 0.95)
                       .lower(),
               n == 400 ? "" : "1251 µs",

@@ -6,7 +6,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.Sources;
 import dev.tavik.examples.TradePopulation;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
@@ -126,7 +126,7 @@ public final class SurveyCoverage {
         .add(SurveyComparisonInterval.WALD.of(compared, LEVEL, Side.TWO_SIDED), truth);
     caught("Uplands minus Moors, as if simple (newcombe)")
         .add(
-            DifferenceInterval.NEWCOMBE.of(
+            ComparisonInterval.DIFFERENCE_NEWCOMBE.of(
                 Tally.of(compared.first().successes(), compared.first().rows()),
                 Tally.of(compared.second().successes(), compared.second().rows()),
                 LEVEL),

@@ -47,8 +47,8 @@ final class ErrorsPicture {
   }
 
   private Picture picture() {
-    NumberAxis across = ChartStyle.axis(errors.axis());
-    across.setRange(errors.from(), errors.to());
+    NumberAxis across = ChartStyle.axis(errors.axis().name());
+    across.setRange(errors.axis().from(), errors.axis().to());
     ChartStyle.plain(across);
     NumberAxis up = ChartStyle.axis("");
     up.setRange(0, 100);
@@ -77,7 +77,7 @@ final class ErrorsPicture {
     boolean left = first.from() < first.to() || !errors.oneTail();
     write(
         world.name(),
-        left ? errors.from() : errors.to(),
+        left ? errors.axis().from() : errors.axis().to(),
         low - 5,
         left ? TextAnchor.CENTER_LEFT : TextAnchor.CENTER_RIGHT);
   }
@@ -92,7 +92,8 @@ final class ErrorsPicture {
 
   private void share(ErrorsPlot.Part part, double low) {
     double width = part.to() - part.from();
-    if (part.share() < LEAST_SAID || width < LEAST_WIDTH * (errors.to() - errors.from())) {
+    if (part.share() < LEAST_SAID
+        || width < LEAST_WIDTH * (errors.axis().to() - errors.axis().from())) {
       return;
     }
     write(

@@ -13,9 +13,8 @@ import dev.tavik.count.Tally;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.RateDesign;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
@@ -235,11 +234,15 @@ class ChartTest {
         svg(
             IntervalPicture.of(
                 kilns("0/9", "4/8")
-                    .intervals(RatioInterval.KOOPMAN, OddsRatioInterval.CONDITIONAL_EXACT)
+                    .intervals(
+                        ComparisonInterval.RATIO_KOOPMAN,
+                        ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT)
                     .ask()));
     assertThat(svg).contains(">koopman, ratio<", ">0 to 0.680<", ">no difference<", ">1<");
     String wide =
-        svg(IntervalPicture.of(kilns("1/900", "80/90").intervals(OddsRatioInterval.GART).ask()));
+        svg(
+            IntervalPicture.of(
+                kilns("1/900", "80/90").intervals(ComparisonInterval.ODDS_RATIO_GART).ask()));
     // Over many powers of ten only these are labelled.
     assertThat(wide).contains(">0.001<", ">0.01<").doesNotContain(">0.002<");
     // Both ends of the margin have a line of their own.

@@ -11,13 +11,11 @@ import dev.tavik.count.DataOverview;
 import dev.tavik.data.study.QuestionArguments;
 import dev.tavik.data.study.QuestionKind;
 import dev.tavik.data.words.CommandSchemas;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Method;
@@ -174,9 +172,7 @@ final class Completion {
                 ProportionTest.values(),
                 ProportionInterval.values(),
                 TwoProportionTest.values(),
-                DifferenceInterval.values(),
-                RatioInterval.values(),
-                OddsRatioInterval.values(),
+                ComparisonInterval.values(),
                 PairedTest.values(),
                 PairedDifferenceInterval.values(),
                 RepeatedMeasuresTest.values(),

@@ -11,19 +11,17 @@ import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Parameter;
 import dev.tavik.proportion.ComparisonInterval;
-import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.HomogeneityTest;
 import dev.tavik.proportion.LotInterval;
-import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
 import dev.tavik.simulation.BootstrapInterval;
@@ -57,9 +55,11 @@ final class GuideParts {
     FAMILIES.put("tests of a lot", List.of(FinitePopulationTest.values()));
     FAMILIES.put("intervals of a lot", List.of(LotInterval.values()));
     FAMILIES.put("tests of two rates", List.of(TwoProportionTest.values()));
-    FAMILIES.put("intervals of a difference", List.of(DifferenceInterval.values()));
-    FAMILIES.put("intervals of a ratio", List.of(RatioInterval.values()));
-    FAMILIES.put("intervals of an odds ratio", List.of(OddsRatioInterval.values()));
+    FAMILIES.put(
+        "intervals of a difference", List.copyOf(ComparisonInterval.of(Estimand.DIFFERENCE)));
+    FAMILIES.put("intervals of a ratio", List.copyOf(ComparisonInterval.of(Estimand.RATIO)));
+    FAMILIES.put(
+        "intervals of an odds ratio", List.copyOf(ComparisonInterval.of(Estimand.ODDS_RATIO)));
     FAMILIES.put("tests of several rates", List.of(HomogeneityTest.values()));
     FAMILIES.put("tests of pairs", List.of(PairedTest.values()));
     FAMILIES.put("intervals of pairs", List.of(PairedDifferenceInterval.values()));

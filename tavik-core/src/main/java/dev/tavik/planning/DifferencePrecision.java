@@ -3,7 +3,7 @@ package dev.tavik.planning;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.CentreHalfWidth;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.NotApplicableException;
@@ -23,7 +23,7 @@ import dev.tavik.result.Reason;
  * @param sampling how units are drawn, in each group
  */
 public record DifferencePrecision(
-    DifferenceInterval differenceInterval,
+    ComparisonInterval differenceInterval,
     double level,
     double base,
     double expected,
@@ -47,8 +47,8 @@ public record DifferencePrecision(
     Proportion.require("base", base);
     Proportion.require("expect", expected);
     Sizes.requireAllocation(allocation);
-    if (differenceInterval != DifferenceInterval.WALD
-        && differenceInterval != DifferenceInterval.NEWCOMBE) {
+    if (differenceInterval != ComparisonInterval.DIFFERENCE_WALD
+        && differenceInterval != ComparisonInterval.DIFFERENCE_NEWCOMBE) {
       throw new NotApplicableException(
           Reason.NO_PLANNED_DIFFERENCE_INTERVAL, differenceInterval.id());
     }
@@ -82,7 +82,7 @@ public record DifferencePrecision(
   private double halfWidth(double first, double second) {
     double n1 = sampling.effective(first);
     double n2 = sampling.effective(second);
-    if (differenceInterval == DifferenceInterval.WALD) {
+    if (differenceInterval == ComparisonInterval.DIFFERENCE_WALD) {
       double z = Normal.upperQuantile(DecimalFraction.complement(level) / 2);
       return z * TwoProportionTest.Z_SEPARATE.expectedError(n1, base, n2, expected, 0);
     }

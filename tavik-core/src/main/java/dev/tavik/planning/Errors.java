@@ -7,22 +7,25 @@ import java.util.function.DoubleUnaryOperator;
  * a picture of both errors.
  *
  * @param quantity what is seen, such as the observed rate
- * @param underNull its density if the null is true
- * @param underAlternative its density if what is expected is true
- * @param rejectedTo values up to here are rejected; negative infinity where none are
- * @param rejectedFrom values from here on are rejected; infinity where none are
- * @param from the densities are worth drawing from here
- * @param to and up to here
- * @param none the null value
- * @param expected what is expected
+ * @param none the world in which the null is true
+ * @param expected the world in which what is expected is true
+ * @param kept the values that are not rejected; an end is infinite where none beyond it are
+ * @param drawn the values that are worth drawing
  */
-public record Errors(
-    String quantity,
-    DoubleUnaryOperator underNull,
-    DoubleUnaryOperator underAlternative,
-    double rejectedTo,
-    double rejectedFrom,
-    double from,
-    double to,
-    double none,
-    double expected) {}
+public record Errors(String quantity, World none, World expected, Range kept, Range drawn) {
+  /**
+   * A world.
+   *
+   * @param value what is true in it; NaN where that is no value of the quantity
+   * @param density the density of what is seen
+   */
+  public record World(double value, DoubleUnaryOperator density) {}
+
+  /**
+   * Values between two ends.
+   *
+   * @param from the lower end
+   * @param to the upper end
+   */
+  public record Range(double from, double to) {}
+}

@@ -53,14 +53,14 @@ final class NormalPower {
     double center = none + distance;
     return new Errors(
         quantity,
-        x -> density((x - none) / nullError) / nullError,
-        x -> density((x - center) / error) / error,
-        alternative == Alternative.GREATER ? Double.NEGATIVE_INFINITY : none - critical,
-        alternative == Alternative.LESS ? Double.POSITIVE_INFINITY : none + critical,
-        Math.min(none - FAR * nullError, center - FAR * error),
-        Math.max(none + FAR * nullError, center + FAR * error),
-        none,
-        center);
+        new Errors.World(none, x -> density((x - none) / nullError) / nullError),
+        new Errors.World(center, x -> density((x - center) / error) / error),
+        new Errors.Range(
+            alternative == Alternative.GREATER ? Double.NEGATIVE_INFINITY : none - critical,
+            alternative == Alternative.LESS ? Double.POSITIVE_INFINITY : none + critical),
+        new Errors.Range(
+            Math.min(none - FAR * nullError, center - FAR * error),
+            Math.max(none + FAR * nullError, center + FAR * error)));
   }
 
   private static double density(double z) {

@@ -96,14 +96,10 @@ public record TableDesign(int df, double alpha, double greatest) implements Powe
     return Optional.of(
         new Errors(
             "chi-square",
-            x -> density(central, x),
-            x -> density(noncentral, x),
-            Double.NEGATIVE_INFINITY,
-            critical(),
-            0,
-            noncentral.valueAbove(NEARLY_NONE),
-            Double.NaN,
-            Double.NaN));
+            new Errors.World(Double.NaN, x -> density(central, x)),
+            new Errors.World(Double.NaN, x -> density(noncentral, x)),
+            new Errors.Range(Double.NEGATIVE_INFINITY, critical()),
+            new Errors.Range(0, noncentral.valueAbove(NEARLY_NONE))));
   }
 
   /** A difference quotient; good enough to draw. */

@@ -29,14 +29,13 @@
  * Tally north = Tally.of(14, 400);
  * Tally south = Tally.of(31, 410);
  * TestResult test = TwoProportionTest.FISHER.of(north, south, Hypothesis.noDifference());
- * Interval difference = DifferenceInterval.NEWCOMBE.of(north, south, 0.95);
+ * Interval difference = ComparisonInterval.DIFFERENCE_NEWCOMBE.of(north, south, 0.95);
  * Estimate odds = ComparisonEstimate.CONDITIONAL_ODDS_RATIO.of(north, south);
  * }</pre>
  *
  * <p>{@link dev.tavik.proportion.TwoProportionTest} has the tests, {@link
- * dev.tavik.proportion.DifferenceInterval}, {@link dev.tavik.proportion.RatioInterval} and {@link
- * dev.tavik.proportion.OddsRatioInterval} the intervals, {@link
- * dev.tavik.proportion.HomogeneityTest} the tests of several groups, {@link
+ * dev.tavik.proportion.ComparisonInterval} the intervals of differences, ratios and odds ratios,
+ * {@link dev.tavik.proportion.HomogeneityTest} the tests of several groups, {@link
  * dev.tavik.proportion.PairedTest} and {@link dev.tavik.proportion.PairedDifferenceInterval} those
  * of the same units judged twice. Each constant names its paper.
  *

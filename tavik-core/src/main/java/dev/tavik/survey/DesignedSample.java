@@ -409,23 +409,23 @@ public final class DesignedSample {
     double[][] covariance = spread.covariance(independence);
     double[] away = independence.values(totals);
     double[] expected = new double[away.length];
-    List<List<Double>> shares = new ArrayList<>();
-    List<List<Double>> residuals = new ArrayList<>();
-    List<List<Long>> cells = new ArrayList<>();
     List<Share> each = new ArrayList<>();
-    for (int i = 0; i < rows.size(); i++) {
-      shares.add(new ArrayList<>());
-      residuals.add(new ArrayList<>());
-      cells.add(new ArrayList<>());
-      for (int j = 0; j < columns.size(); j++) {
-        int cell = i * columns.size() + j;
-        expected[cell] = p[independence.row(i)] * p[independence.column(j)];
-        shares.get(i).add(p[cell]);
-        double error = Math.sqrt(covariance[cell][cell]);
-        residuals.get(i).add(error > 0 ? away[cell] / error : Double.NaN);
-        cells.get(i).add(count(rowOf, i, columnOf, j));
-        each.add(inColumn(rowOf, i, columnOf, j));
-      }
+    for (int cell = 0; cell < away.length; cell++) {
+      int row = cell / columns.size();
+      int column = cell % columns.size();
+      expected[cell] = p[independence.row(row)] * p[independence.column(column)];
+      each.add(inColumn(rowOf, row, columnOf, column));
+    }
+    List<DesignedProportion> ofColumn = proportions(each);
+    List<DesignedTable.Cell> cells = new ArrayList<>();
+    for (int cell = 0; cell < away.length; cell++) {
+      double error = Math.sqrt(covariance[cell][cell]);
+      cells.add(
+          new DesignedTable.Cell(
+              count(rowOf, cell / columns.size(), columnOf, cell % columns.size()),
+              p[cell],
+              error > 0 ? away[cell] / error : Double.NaN,
+              ofColumn.get(cell)));
     }
     int[] both = new int[rowOf.length];
     Arrays.setAll(both, c -> Math.min(rowOf[c], columnOf[c]));
@@ -439,10 +439,7 @@ public final class DesignedSample {
     return new DesignedTable(
         rows,
         columns,
-        cells,
-        shares,
-        residuals,
-        inRows(proportions(each), columns.size()),
+        inRows(cells, columns.size()),
         deviation,
         strength.values(totals)[0],
         replicated() ? error(strength) : Double.NaN);

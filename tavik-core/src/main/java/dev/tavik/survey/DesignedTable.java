@@ -9,46 +9,53 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rows the names of its rows
  * @param columns the names of its columns
- * @param counts how many rows of the data are in each cell, weights left aside
- * @param shares the weighted share of each cell in the whole
- * @param residuals how far each cell is from independence, in its own standard errors by the
- *     design; NaN where that is 0
- * @param ofColumn the proportion of each cell in its column
+ * @param cells its cells, row by row
  * @param deviation how far the table is from independence
  * @param cramersV Cramér's V of the weighted table
- * @param strength its standard error; NaN without replicates, of which alone it is known
+ * @param cramersError its standard error; NaN without replicates, of which alone it is known
  */
 public record DesignedTable(
     List<String> rows,
     List<String> columns,
-    List<List<Long>> counts,
-    List<List<Double>> shares,
-    List<List<Double>> residuals,
-    List<List<DesignedProportion>> ofColumn,
+    List<List<Cell>> cells,
     DesignedDeviation deviation,
     double cramersV,
-    double strength) {
+    double cramersError) {
+  /**
+   * A cell.
+   *
+   * @param count how many rows of the data are in it, weights left aside
+   * @param share its weighted share in the whole
+   * @param residual how far it is from independence, in its own standard error by the design; NaN
+   *     where that is 0
+   * @param ofColumn its proportion in its column
+   */
+  public record Cell(long count, double share, double residual, DesignedProportion ofColumn) {}
+
   /**
    * Copies the parts.
    *
    * @param rows the names of its rows
    * @param columns the names of its columns
-   * @param counts how many rows of the data are in each cell, weights left aside
-   * @param shares the weighted share of each cell in the whole
-   * @param residuals how far each cell is from independence, in its own standard errors by the
-   *     design
-   * @param ofColumn the proportion of each cell in its column
+   * @param cells its cells, row by row
    * @param deviation how far the table is from independence
    * @param cramersV Cramér's V of the weighted table
-   * @param strength its standard error
+   * @param cramersError its standard error
    */
   public DesignedTable {
     rows = List.copyOf(rows);
     columns = List.copyOf(columns);
-    counts = List.copyOf(counts);
-    shares = List.copyOf(shares);
-    residuals = List.copyOf(residuals);
-    ofColumn = List.copyOf(ofColumn);
+    cells = List.copyOf(cells);
+  }
+
+  /**
+   * {@return a cell}
+   *
+   * @param row its row, from 0
+   * @param column its column, from 0
+   */
+  public Cell cell(int row, int column) {
+    return cells.get(row).get(column);
   }
 
   /**
@@ -58,8 +65,8 @@ public record DesignedTable(
    * @throws IllegalArgumentException if not 0 &lt; level &lt; 1
    */
   public @Nullable Interval ofStrength(double level) {
-    return Double.isNaN(strength)
+    return Double.isNaN(cramersError)
         ? null
-        : SurveyComparisonInterval.replicated(cramersV, strength, deviation.df(), level);
+        : SurveyComparisonInterval.replicated(cramersV, cramersError, deviation.df(), level);
   }
 }

@@ -11,7 +11,7 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.RepeatedMeasuresTest;
 import dev.tavik.proportion.TwoProportionTest;
@@ -172,7 +172,7 @@ class OrderAndStrataTest {
                 + second.failures());
     assertThat(statistic(StratifiedTest.MANTEL_HAENSZEL.of(one)))
         .isCloseTo(statistic(TableTest.N_MINUS_1.of(table)), within(1e-11));
-    Interval woolf = OddsRatioInterval.WOOLF.of(first, second, 0.95);
+    Interval woolf = ComparisonInterval.ODDS_RATIO_WOOLF.of(first, second, 0.95);
     Interval common = CommonOddsRatio.interval(one, 0.95).orElseThrow();
     assertThat(common.lower()).isCloseTo(woolf.lower(), within(1e-12 * woolf.lower()));
     assertThat(common.upper()).isCloseTo(woolf.upper(), within(1e-12 * woolf.upper()));

@@ -8,7 +8,7 @@ import dev.tavik.bayes.ComparedRates;
 import dev.tavik.bayes.EvidenceChances;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
@@ -194,9 +194,9 @@ class PowerTest {
 
   @ParameterizedTest
   @EnumSource(
-      value = DifferenceInterval.class,
-      names = {"WALD", "NEWCOMBE"})
-  void halfWidthsOfDifferences(DifferenceInterval interval) {
+      value = ComparisonInterval.class,
+      names = {"DIFFERENCE_WALD", "DIFFERENCE_NEWCOMBE"})
+  void halfWidthsOfDifferences(ComparisonInterval interval) {
     Interval limits = interval.of(Tally.of(12, 80), Tally.of(40, 160), 0.95);
     DifferencePrecision precision =
         new DifferencePrecision(interval, 0.95, 0.25, 0.15, 0.5, Sampling.simple());

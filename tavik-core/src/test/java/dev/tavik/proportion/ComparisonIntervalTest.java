@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ComparisonIntervalTest {
   private static ComparisonInterval byId(String quantity, String id) {
-    return ComparisonInterval.values().stream()
+    return Arrays.stream(ComparisonInterval.values())
         .filter(method -> method.quantity().id().equals(quantity) && method.id().equals(id))
         .findFirst()
         .orElseThrow();
@@ -49,7 +49,7 @@ class ComparisonIntervalTest {
       ComparisonInterval method = byId(row[5], row[6]);
       Interval interval = method.of(first, second, Double.parseDouble(row[4]));
       boolean search =
-          (method.inverts().isPresent() && method != DifferenceInterval.WALD)
+          (method.inverts().isPresent() && method != ComparisonInterval.DIFFERENCE_WALD)
               || row[6].equals("koopman")
               || row[6].equals("miettinen-nurminen")
               || row[6].equals("score");
@@ -129,12 +129,12 @@ class ComparisonIntervalTest {
     for (String[] pair : new String[][] {{"14/400", "31/410"}, {"3/12", "9/11"}, {"0/9", "4/8"}}) {
       Tally first = Tally.parse(pair[0]);
       Tally second = Tally.parse(pair[1]);
-      Interval interval = DifferenceInterval.MEE.of(first, second, 0.9);
+      Interval interval = ComparisonInterval.DIFFERENCE_MEE.of(first, second, 0.9);
       for (double limit : new double[] {interval.lower(), interval.upper()}) {
         assertThat(TwoProportionTest.SCORE.of(first, second, Hypothesis.twoSided(limit)).pValue())
             .isCloseTo(0.1, within(1e-9));
       }
-      Interval bound = DifferenceInterval.MEE.of(first, second, 0.9, Side.UPPER);
+      Interval bound = ComparisonInterval.DIFFERENCE_MEE.of(first, second, 0.9, Side.UPPER);
       assertThat(bound.lower()).isEqualTo(-1);
       assertThat(TwoProportionTest.SCORE.of(first, second, Hypothesis.less(bound.upper())).pValue())
           .isCloseTo(0.1, within(1e-9));
@@ -191,8 +191,9 @@ class ComparisonIntervalTest {
    */
   @Test
   void agrestiCaffoIsWaldOfMoreTrials() {
-    Interval added = DifferenceInterval.AGRESTI_CAFFO.of(Tally.of(3, 12), Tally.of(9, 11), 0.95);
-    Interval wald = DifferenceInterval.WALD.of(Tally.of(4, 14), Tally.of(10, 13), 0.95);
+    Interval added =
+        ComparisonInterval.DIFFERENCE_AGRESTI_CAFFO.of(Tally.of(3, 12), Tally.of(9, 11), 0.95);
+    Interval wald = ComparisonInterval.DIFFERENCE_WALD.of(Tally.of(4, 14), Tally.of(10, 13), 0.95);
     assertThat(added.lower()).isEqualTo(wald.lower());
     assertThat(added.upper()).isEqualTo(wald.upper());
   }
@@ -225,7 +226,12 @@ class ComparisonIntervalTest {
   void numberNeededPassesThroughInfinityWithTheDifferenceThroughZero() {
     Interval clear =
         new Interval(
-            Estimand.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, -0.01);
+            Estimand.DIFFERENCE,
+            ComparisonInterval.DIFFERENCE_NEWCOMBE,
+            0.95,
+            Side.TWO_SIDED,
+            -0.08,
+            -0.01);
     NumberNeeded certain = NumberNeeded.of(-0.04, clear);
     assertThat(certain.value()).isEqualTo(-25);
     assertThat(certain.throughInfinity()).isFalse();
@@ -233,7 +239,12 @@ class ComparisonIntervalTest {
     assertThat(certain.upper()).isEqualTo(-12.5);
     Interval both =
         new Interval(
-            Estimand.DIFFERENCE, DifferenceInterval.NEWCOMBE, 0.95, Side.TWO_SIDED, -0.08, 0.02);
+            Estimand.DIFFERENCE,
+            ComparisonInterval.DIFFERENCE_NEWCOMBE,
+            0.95,
+            Side.TWO_SIDED,
+            -0.08,
+            0.02);
     NumberNeeded through = NumberNeeded.of(-0.04, both);
     assertThat(through.throughInfinity()).isTrue();
     assertThat(through.lower()).isEqualTo(-12.5);
@@ -282,7 +293,8 @@ class ComparisonIntervalTest {
     assertThatThrownBy(() -> PairedTally.of(1, -1, 0, 0))
         .hasMessageContaining("firstOnly must be between 0");
     assertThatThrownBy(() -> PairedTally.of(0, 0, 0, 0)).hasMessageContaining("pairs must be");
-    assertThatThrownBy(() -> DifferenceInterval.MEE.of(Tally.of(1, 2), Tally.of(1, 2), 1))
+    assertThatThrownBy(
+            () -> ComparisonInterval.DIFFERENCE_MEE.of(Tally.of(1, 2), Tally.of(1, 2), 1))
         .hasMessageContaining("level");
   }
 
@@ -297,7 +309,8 @@ class ComparisonIntervalTest {
   })
   void ratiosNextToOneKeepTheirDigits(
       String first, String second, double level, double lower, double upper) {
-    Interval interval = RatioInterval.KOOPMAN.of(Tally.parse(first), Tally.parse(second), level);
+    Interval interval =
+        ComparisonInterval.RATIO_KOOPMAN.of(Tally.parse(first), Tally.parse(second), level);
     assertThat(interval.lower()).isCloseTo(lower, within(1e-12));
     assertThat(interval.upper()).isCloseTo(upper, within(1e-12));
   }

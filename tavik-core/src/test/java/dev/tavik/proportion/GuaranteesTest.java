@@ -112,7 +112,7 @@ class GuaranteesTest {
         double whole = 0;
         for (int x = Math.max(0, successes - n2); x <= Math.min(n1, successes); x++) {
           Interval interval =
-              OddsRatioInterval.CONDITIONAL_EXACT.of(
+              ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT.of(
                   Tally.of(x, n1), Tally.of(successes - x, n2), 0.9);
           double weight = ways(n1, x) * ways(n2, successes - x) * Math.exp(logOdds * x);
           whole += weight;

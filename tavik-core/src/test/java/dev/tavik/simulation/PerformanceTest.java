@@ -5,11 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.simulation.Performance.Coverage;
@@ -87,7 +85,7 @@ class PerformanceTest {
           .isLessThanOrEqualTo(0.05);
       assertThat(two.rejects(TwoProportionTest.FISHER, Hypothesis.noDifference(), 0.05, p, p))
           .isLessThanOrEqualTo(0.05);
-      assertThat(two.of(OddsRatioInterval.CONDITIONAL_EXACT, 0.95, p, 0.5).coverage())
+      assertThat(two.of(ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT, 0.95, p, 0.5).coverage())
           .isGreaterThanOrEqualTo(0.95);
     }
   }
@@ -104,7 +102,7 @@ class PerformanceTest {
         Tally one = Tally.of(x, 9);
         Tally two = Tally.of(y, 12);
         double chance = ones.probability(x) * twos.probability(y);
-        var interval = DifferenceInterval.NEWCOMBE.of(one, two, 0.95);
+        var interval = ComparisonInterval.DIFFERENCE_NEWCOMBE.of(one, two, 0.95);
         within += interval.lower() <= -0.3 && -0.3 <= interval.upper() ? chance : 0;
         rejected +=
             TwoProportionTest.Z_POOLED.of(one, two, Hypothesis.noDifference()).rejects(0.05)
@@ -112,13 +110,14 @@ class PerformanceTest {
                 : 0;
       }
     }
-    assertThat(performance.of(DifferenceInterval.NEWCOMBE, 0.95, 0.3, 0.6).coverage())
+    assertThat(performance.of(ComparisonInterval.DIFFERENCE_NEWCOMBE, 0.95, 0.3, 0.6).coverage())
         .isCloseTo(within, within(1e-12));
     assertThat(
             performance.rejects(
                 TwoProportionTest.Z_POOLED, Hypothesis.noDifference(), 0.05, 0.3, 0.6))
         .isCloseTo(rejected, within(1e-12));
-    assertThat(performance.of(RatioInterval.KOOPMAN, 0.95, 0.3, 0.6).length()).isInfinite();
+    assertThat(performance.of(ComparisonInterval.RATIO_KOOPMAN, 0.95, 0.3, 0.6).length())
+        .isInfinite();
   }
 
   /** At n = 9000 each, Newcombe's interval has its level; half a per mille is three errors. */
@@ -127,7 +126,7 @@ class PerformanceTest {
     Performance performance = Performance.ofComparison(9000, 9000);
     assertThat(performance.draws(0.3, 0.3)).isTrue();
     assertThat(Performance.ofComparison(40, 60).draws(0.3, 0.3)).isFalse();
-    assertThat(performance.of(DifferenceInterval.NEWCOMBE, 0.95, 0.3, 0.3).coverage())
+    assertThat(performance.of(ComparisonInterval.DIFFERENCE_NEWCOMBE, 0.95, 0.3, 0.3).coverage())
         .isCloseTo(0.95, within(0.003));
     assertThat(
             performance.rejects(

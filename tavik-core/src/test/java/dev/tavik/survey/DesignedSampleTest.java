@@ -291,7 +291,7 @@ class DesignedSampleTest {
         pearson += n * away * away / expected;
         effects += n * covariance[cell][cell] / expected;
         double residual = away / Math.sqrt(covariance[cell][cell]);
-        assertThat(table.residuals().get(i).get(j)).isCloseTo(residual, close(residual, 1e-6));
+        assertThat(table.cell(i, j).residual()).isCloseTo(residual, close(residual, 1e-6));
       }
     }
     assertThat(table.deviation().pearson()).isCloseTo(pearson, close(pearson, 1e-10));

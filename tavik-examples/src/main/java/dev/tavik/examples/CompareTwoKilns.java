@@ -6,8 +6,7 @@ import dev.tavik.count.Tabulation;
 import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Sources;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.Report;
 import dev.tavik.study.compare.CompareQuestion;
@@ -45,9 +44,9 @@ public final class CompareTwoKilns {
             .named("Scrap")
             .tests(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER, TwoProportionTest.BOSCHLOO)
             .intervals(
-                DifferenceInterval.MEE,
-                DifferenceInterval.NEWCOMBE,
-                OddsRatioInterval.CONDITIONAL_EXACT);
+                ComparisonInterval.DIFFERENCE_MEE,
+                ComparisonInterval.DIFFERENCE_NEWCOMBE,
+                ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT);
 
     Answer answer = question.ask();
     out.print(Report.TEXT.of(answer, Detail.FINDINGS));

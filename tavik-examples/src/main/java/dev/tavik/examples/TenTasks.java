@@ -16,7 +16,7 @@ import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Sources;
 import dev.tavik.planning.RateDesign;
 import dev.tavik.planning.SampleSize;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.Report;
@@ -68,7 +68,7 @@ public final class TenTasks {
 
   static String read(Answer answer) {
     TestResult fisher = answer.test(TwoProportionTest.FISHER);
-    Interval mee = answer.interval(DifferenceInterval.MEE);
+    Interval mee = answer.interval(ComparisonInterval.DIFFERENCE_MEE);
     String line = fisher.pValue() + ": " + mee.lower() + " to " + mee.upper();
     return line;
   }

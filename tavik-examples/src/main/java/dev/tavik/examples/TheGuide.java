@@ -15,7 +15,7 @@ import dev.tavik.data.Sources;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.planning.CompareDesign;
 import dev.tavik.planning.SampleSize;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.report.Report;
@@ -60,7 +60,7 @@ public final class TheGuide {
     double fisher = all.test(TwoProportionTest.FISHER).pValue();
 
     Interval wilson = ProportionInterval.WILSON.of(Tally.of(14, 400), 0.95);
-    Interval mee = all.interval(DifferenceInterval.MEE);
+    Interval mee = all.interval(ComparisonInterval.DIFFERENCE_MEE);
     String points = 100 * mee.lower() + " to " + 100 * mee.upper() + " percentage points";
     return fisher + "; " + wilson.lower() + "; " + points;
   }

@@ -18,8 +18,7 @@ import dev.tavik.count.DataOverview.Kind;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.RatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Interval;
@@ -209,7 +208,7 @@ class ReportTest {
         .contains("North has one success fewer in 24.6 (13.5 to 106; 95%, from mee)");
     assertThat(text(kilns("31/410", "14/400").ask()))
         .contains("North has one success more in 24.6");
-    Interval mee = DifferenceInterval.MEE.of(Tally.of(14, 400), Tally.of(20, 410), 0.95);
+    Interval mee = ComparisonInterval.DIFFERENCE_MEE.of(Tally.of(14, 400), Tally.of(20, 410), 0.95);
     assertThat(unwrapped(kilns("14/400", "20/410").ask()))
         .contains(
             String.format(
@@ -219,7 +218,7 @@ class ReportTest {
                 1 / mee.upper()));
     assertThat(text(kilns("3/12", "3/12").ask()))
         .contains("number needed: none, the proportions are equal");
-    assertThat(text(kilns("3/12", "9/11").intervals(RatioInterval.LOG).ask()))
+    assertThat(text(kilns("3/12", "9/11").intervals(ComparisonInterval.RATIO_LOG).ask()))
         .doesNotContain("number needed");
   }
 
@@ -251,7 +250,7 @@ class ReportTest {
         Report.TEXT.of(
             kilns("14/400", "31/410")
                 .tests(TwoProportionTest.FISHER)
-                .intervals(DifferenceInterval.MEE)
+                .intervals(ComparisonInterval.DIFFERENCE_MEE)
                 .ask(),
             Detail.WORKING);
     assertThat(working).contains("None of these methods has a closed form");

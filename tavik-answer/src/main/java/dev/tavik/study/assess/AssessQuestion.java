@@ -10,7 +10,6 @@ import dev.tavik.answer.Question;
 import dev.tavik.answer.Value;
 import dev.tavik.answer.Verdict;
 import dev.tavik.proportion.ComparisonInterval;
-import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
@@ -118,7 +117,10 @@ public record AssessQuestion(
         Alternative.TWO_SIDED,
         InferenceOptions.of(
             List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER),
-            List.of(DifferenceInterval.WALD, DifferenceInterval.NEWCOMBE, DifferenceInterval.MEE)));
+            List.of(
+                ComparisonInterval.DIFFERENCE_WALD,
+                ComparisonInterval.DIFFERENCE_NEWCOMBE,
+                ComparisonInterval.DIFFERENCE_MEE)));
   }
 
   /**

@@ -9,7 +9,6 @@ import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ComparisonInterval;
-import dev.tavik.proportion.DifferenceInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Exactness;
@@ -152,8 +151,8 @@ final class CompareAnalysis {
         .filter(each -> each.inverts().filter(same::equals).isPresent())
         .findFirst()
         .orElse(
-            candidates.contains(DifferenceInterval.NEWCOMBE)
-                ? DifferenceInterval.NEWCOMBE
+            candidates.contains(ComparisonInterval.DIFFERENCE_NEWCOMBE)
+                ? ComparisonInterval.DIFFERENCE_NEWCOMBE
                 : candidates.get(0));
   }
 

@@ -7,10 +7,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.proportion.ComparisonInterval;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
 import dev.tavik.proportion.ProportionInterval;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.result.Derivation;
 import dev.tavik.result.Interval;
 import dev.tavik.study.parts.Calculation;
@@ -25,21 +22,21 @@ import java.util.function.Consumer;
 final class CompareIntervalWorking {
   private static final Map<ComparisonInterval, Consumer<CompareIntervalWorking>> BY_HAND =
       Map.of(
-          DifferenceInterval.WALD,
+          ComparisonInterval.DIFFERENCE_WALD,
           by -> by.wald(by.first, by.second, false),
-          DifferenceInterval.WALD_CC,
+          ComparisonInterval.DIFFERENCE_WALD_CC,
           by -> by.wald(by.first, by.second, true),
-          DifferenceInterval.AGRESTI_CAFFO,
+          ComparisonInterval.DIFFERENCE_AGRESTI_CAFFO,
           CompareIntervalWorking::agrestiCaffo,
-          DifferenceInterval.NEWCOMBE,
+          ComparisonInterval.DIFFERENCE_NEWCOMBE,
           by -> by.newcombe(ProportionInterval.WILSON),
-          DifferenceInterval.NEWCOMBE_CC,
+          ComparisonInterval.DIFFERENCE_NEWCOMBE_CC,
           by -> by.newcombe(ProportionInterval.WILSON_CC),
-          RatioInterval.LOG,
+          ComparisonInterval.RATIO_LOG,
           CompareIntervalWorking::ratio,
-          OddsRatioInterval.WOOLF,
+          ComparisonInterval.ODDS_RATIO_WOOLF,
           by -> by.oddsRatio(0),
-          OddsRatioInterval.GART,
+          ComparisonInterval.ODDS_RATIO_GART,
           by -> by.oddsRatio(0.5));
 
   private final Tally first;
@@ -85,7 +82,7 @@ final class CompareIntervalWorking {
 
   /** Adding two trials would exceed the largest tally. */
   private static boolean tooLarge(ComparisonInterval method, NamedTally first, NamedTally second) {
-    return method == DifferenceInterval.AGRESTI_CAFFO
+    return method == ComparisonInterval.DIFFERENCE_AGRESTI_CAFFO
         && Math.max(first.tally().trials(), second.tally().trials()) > Tally.MAX_TRIALS - 2;
   }
 

@@ -4,9 +4,6 @@ import static dev.tavik.result.Figures.require;
 
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ComparisonInterval;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.ComparisonClaim;
@@ -62,10 +59,10 @@ public record CompareSettings(
         InferenceOptions.of(
             List.of(),
             List.of(
-                DifferenceInterval.MEE,
-                DifferenceInterval.NEWCOMBE,
-                RatioInterval.KOOPMAN,
-                OddsRatioInterval.CONDITIONAL_EXACT)),
+                ComparisonInterval.DIFFERENCE_MEE,
+                ComparisonInterval.DIFFERENCE_NEWCOMBE,
+                ComparisonInterval.RATIO_KOOPMAN,
+                ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT)),
         null);
   }
 

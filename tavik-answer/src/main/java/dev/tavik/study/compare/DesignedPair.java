@@ -13,7 +13,7 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.count.Tally;
 import dev.tavik.phrase.DesignCautions;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
@@ -179,7 +179,7 @@ record DesignedPair(
     Tally first = groups().get(0).unweighted();
     Tally second = groups().get(1).unweighted();
     double difference = first.proportion() - second.proportion();
-    Interval interval = DifferenceInterval.NEWCOMBE.of(first, second, question.level());
+    Interval interval = ComparisonInterval.DIFFERENCE_NEWCOMBE.of(first, second, question.level());
     TestResult test = TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference());
     return new SimpleRandom(
         Value.fields()

@@ -29,7 +29,6 @@ import dev.tavik.survey.DesignedTable;
 import dev.tavik.survey.SurveyInterval;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,10 +48,6 @@ record DesignedCross(
     boolean alone)
     implements CrossData {
 
-  private static <T> T at(List<List<T>> of, int row, int column) {
-    return of.get(row).get(column);
-  }
-
   @Override
   public List<String> rows() {
     return table.rows();
@@ -65,7 +60,7 @@ record DesignedCross(
 
   @Override
   public double residual(int row, int column) {
-    return at(table.residuals(), row, column);
+    return table.cell(row, column).residual();
   }
 
   @Override
@@ -74,8 +69,8 @@ record DesignedCross(
         table.rows().get(row),
         table.columns().get(column),
         residual(row, column) < 0,
-        at(table.ofColumn(), row, column).value(),
-        table.shares().get(row).stream().mapToDouble(Double::doubleValue).sum());
+        table.cell(row, column).ofColumn().value(),
+        table.cells().get(row).stream().mapToDouble(DesignedTable.Cell::share).sum());
   }
 
   @Override
@@ -96,7 +91,7 @@ record DesignedCross(
   public List<Estimate> estimates() {
     return List.of(
         new Estimate(
-            Estimand.CRAMERS_V, "of the weighted table", table.cramersV(), table.strength()));
+            Estimand.CRAMERS_V, "of the weighted table", table.cramersV(), table.cramersError()));
   }
 
   @Override
@@ -104,13 +99,13 @@ record DesignedCross(
     return Cells.of(table.rows(), table.columns())
         .shown(
             design.weighted() ? "Rows of the data, without weights" : "Rows of the data",
-            (i, j) -> new Value.Count(at(table.counts(), i, j)))
+            (i, j) -> new Value.Count(table.cell(i, j).count()))
         .shown(
             design.weighted()
                 ? "Percent of each column, weighted, and its standard error (SE) in points"
                 : "Percent of each column, and its standard error (SE) in points",
             (i, j) -> {
-              DesignedProportion share = at(table.ofColumn(), i, j);
+              DesignedProportion share = table.cell(i, j).ofColumn();
               return new Value.Words(
                   say(
                       "%s (SE %s)",
@@ -168,7 +163,7 @@ record DesignedCross(
   }
 
   private void row(Intervals to, SurveyInterval method, int row, int column) {
-    DesignedProportion share = at(table.ofColumn(), row, column);
+    DesignedProportion share = table.cell(row, column).ofColumn();
     Interval interval = DesignFindings.limits(method, share, question.level(), to::declined);
     to.row(
         interval,
@@ -200,31 +195,27 @@ record DesignedCross(
   @Override
   public Cells figures(CrossFound found) {
     return Cells.of(table.rows(), table.columns())
-        .layer("observed", (i, j) -> new Value.Count(at(table.counts(), i, j)))
-        .layer("weightedShares", number(table.shares()))
-        .layer("designResiduals", number(table.residuals()))
+        .layer("observed", (i, j) -> new Value.Count(table.cell(i, j).count()))
+        .layer("weightedShares", (i, j) -> Value.number(table.cell(i, j).share()))
+        .layer("designResiduals", (i, j) -> Value.number(table.cell(i, j).residual()))
         .layer("adjustedPValues", (i, j) -> Value.number(found.out(i, j).pValue()))
         .layer("log10AdjustedPValues", (i, j) -> Value.number(found.out(i, j).log10PValue()))
-        .layer("columnProportions", (i, j) -> Value.number(at(table.ofColumn(), i, j).value()))
+        .layer("columnProportions", (i, j) -> Value.number(table.cell(i, j).ofColumn().value()))
         .layer(
             "columnStandardErrors",
-            (i, j) -> Value.number(at(table.ofColumn(), i, j).standardError()))
+            (i, j) -> Value.number(table.cell(i, j).ofColumn().standardError()))
         .layer("columnLower", (i, j) -> Value.number(limits(i, j).lower()))
         .layer("columnUpper", (i, j) -> Value.number(limits(i, j).upper()))
-        .layer("designEffects", (i, j) -> Value.number(at(table.ofColumn(), i, j).designEffect()));
+        .layer("designEffects", (i, j) -> Value.number(table.cell(i, j).ofColumn().designEffect()));
   }
 
   /** Limits of the percent of a column; where the usual ones have none, the binomial's. */
   private Interval limits(int row, int column) {
     return DesignFindings.limits(
         question.intervals().get(0),
-        at(table.ofColumn(), row, column),
+        table.cell(row, column).ofColumn(),
         question.level(),
         declined -> {});
-  }
-
-  private static BiFunction<Integer, Integer, Value> number(List<List<Double>> of) {
-    return (i, j) -> Value.number(at(of, i, j));
   }
 
   @Override
@@ -278,7 +269,7 @@ record DesignedCross(
     long fewest = Long.MAX_VALUE;
     for (int i = 0; i < table.rows().size(); i++) {
       for (int j = 0; j < table.columns().size(); j++) {
-        long count = at(table.counts(), i, j);
+        long count = table.cell(i, j).count();
         if (count > 0 && count < fewest) {
           fewest = count;
           least = new int[] {i, j};

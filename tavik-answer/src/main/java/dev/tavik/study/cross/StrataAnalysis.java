@@ -24,7 +24,7 @@ import dev.tavik.count.Tally;
 import dev.tavik.phrase.Assumptions;
 import dev.tavik.phrase.SampleCautions;
 import dev.tavik.phrase.TableVerdicts;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
@@ -165,7 +165,7 @@ final class StrataAnalysis {
     for (int i = 0; i < within.size(); i++) {
       Stratum stratum = tables.strata().get(i);
       intervals.row(
-          OddsRatioInterval.SCORE.of(
+          ComparisonInterval.ODDS_RATIO_SCORE.of(
               stratum.first(), stratum.second(), question.settings().level()),
           "",
           Value.fields().with("label", within.get(i).label()));

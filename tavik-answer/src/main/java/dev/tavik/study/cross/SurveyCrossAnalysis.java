@@ -57,7 +57,11 @@ final class SurveyCrossAnalysis {
             tests.decided() ? tests.made() : List.of(),
             tests.refusals(),
             Holm.ofT(
-                table.residuals().stream().flatMap(List::stream).toList(), table.deviation().df()),
+                table.cells().stream()
+                    .flatMap(List::stream)
+                    .map(DesignedTable.Cell::residual)
+                    .toList(),
+                table.deviation().df()),
             tests.first().method());
     return new CrossFindings(found).answer();
   }

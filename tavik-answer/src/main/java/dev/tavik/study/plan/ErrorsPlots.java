@@ -62,24 +62,26 @@ final class ErrorsPlots {
   }
 
   private ErrorsPlot plot(String title) {
-    String none = table ? "no association" : value(errors.none());
-    String expected = table ? EffectScale.W.text(plan.effect()) : value(errors.expected());
+    String none = table ? "no association" : value(errors.none().value());
+    String expected = table ? EffectScale.W.text(plan.effect()) : value(errors.expected().value());
     List<ErrorsPlot.Edge> edges = new ArrayList<>();
-    edge(edges, errors.rejectedTo(), "rejected up to ");
-    edge(edges, errors.rejectedFrom(), "rejected from ");
+    edge(edges, errors.kept().from(), "rejected up to ");
+    edge(edges, errors.kept().to(), "rejected from ");
     return new ErrorsPlot(
         title,
         say(
             "each slice is one in %d results; orange: the test rejects; alpha %s, power %s",
             SLICES, Figures.plain(design.alpha()), Figures.chance(plan.power())),
-        errors.quantity() + (table ? "" : difference() ? ", in percentage points" : ", in percent"),
-        scale * errors.from(),
-        scale * errors.to(),
+        new ErrorsPlot.Axis(
+            errors.quantity()
+                + (table ? "" : difference() ? ", in percentage points" : ", in percent"),
+            scale * errors.drawn().from(),
+            scale * errors.drawn().to()),
         table,
         edges,
         List.of(
-            world("where nothing is there: " + none, errors.underNull()),
-            world("as expected: " + expected, errors.underAlternative())));
+            world("where nothing is there: " + none, errors.none().density()),
+            world("as expected: " + expected, errors.expected().density())));
   }
 
   /** A world: its results in slices, and how many of them the test would reject. */
@@ -91,7 +93,10 @@ final class ErrorsPlots {
       cuts.add(scale * quantile(cumulated, share));
     }
     double[] edges = {
-      errors.from(), within(errors.rejectedTo()), within(errors.rejectedFrom()), errors.to()
+      errors.drawn().from(),
+      within(errors.kept().from()),
+      within(errors.kept().to()),
+      errors.drawn().to()
     };
     List<ErrorsPlot.Part> parts = new ArrayList<>();
     for (int region = 0; region < 3; region++) {
@@ -128,22 +133,23 @@ final class ErrorsPlots {
   }
 
   private double place(int step) {
-    return errors.from() + (errors.to() - errors.from()) * step / GRID;
+    return errors.drawn().from() + (errors.drawn().to() - errors.drawn().from()) * step / GRID;
   }
 
   private double at(double[] cumulated, double value) {
-    double step = GRID * (value - errors.from()) / (errors.to() - errors.from());
+    double step =
+        GRID * (value - errors.drawn().from()) / (errors.drawn().to() - errors.drawn().from());
     int below = (int) Math.max(0, Math.min(GRID - 1.0, Math.floor(step)));
     double part = Math.max(0, Math.min(1, step - below));
     return cumulated[below] + part * (cumulated[below + 1] - cumulated[below]);
   }
 
   private double within(double edge) {
-    return Math.max(errors.from(), Math.min(errors.to(), edge));
+    return Math.max(errors.drawn().from(), Math.min(errors.drawn().to(), edge));
   }
 
   private void edge(List<ErrorsPlot.Edge> edges, double at, String words) {
-    if (at > errors.from() && at < errors.to()) {
+    if (at > errors.drawn().from() && at < errors.drawn().to()) {
       edges.add(
           new ErrorsPlot.Edge(
               scale * at,

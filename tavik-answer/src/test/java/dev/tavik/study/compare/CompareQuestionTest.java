@@ -12,11 +12,9 @@ import dev.tavik.answer.Verdict.Decision;
 import dev.tavik.count.NamedTally;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
@@ -61,7 +59,12 @@ class CompareQuestionTest {
         .doesNotContain("no difference");
     assertThat(cracks.against(-0.02).alternative(Alternative.LESS).ask().verdict().decision())
         .isEqualTo(Decision.NOT_REJECTED);
-    assertThat(cracks.intervals(RatioInterval.LOG, OddsRatioInterval.WOOLF).ask().verdict().text())
+    assertThat(
+            cracks
+                .intervals(ComparisonInterval.RATIO_LOG, ComparisonInterval.ODDS_RATIO_WOOLF)
+                .ask()
+                .verdict()
+                .text())
         .contains("the rate of North 0.250 to 0.857 times that of South (95% log interval)");
   }
 
@@ -96,9 +99,9 @@ class CompareQuestionTest {
                         large)
                     .ask()))
         .contains(Code.WITHIN_MARGIN);
-    assertThat(codes(kilns("0/3", "3/3").intervals(DifferenceInterval.WALD_CC).ask()))
+    assertThat(codes(kilns("0/3", "3/3").intervals(ComparisonInterval.DIFFERENCE_WALD_CC).ask()))
         .doesNotContain(Code.CLIPPED_LIMIT);
-    assertThat(codes(kilns("1/4", "4/4").intervals(DifferenceInterval.WALD).ask()))
+    assertThat(codes(kilns("1/4", "4/4").intervals(ComparisonInterval.DIFFERENCE_WALD).ask()))
         .contains(Code.CLIPPED_LIMIT);
     // 56/70 against 48/80 at a level where Fisher and the conditional interval part ways.
     assertThat(codes(kilns("0/9", "4/8").ask())).contains(Code.TEST_AND_INTERVAL);
@@ -125,10 +128,11 @@ class CompareQuestionTest {
   void equivalenceIsTheIntervalInsideTheMargin() {
     for (double margin = 0.01; margin < 0.12; margin += 0.005) {
       Answer answer = kilns("14/400", "31/410").equivalent(margin).ask();
-      Interval interval = DifferenceInterval.MEE.of(Tally.of(14, 400), Tally.of(31, 410), 0.9);
+      Interval interval =
+          ComparisonInterval.DIFFERENCE_MEE.of(Tally.of(14, 400), Tally.of(31, 410), 0.9);
       boolean inside = interval.lower() > -margin && interval.upper() < margin;
       assertThat(answer.test().rejects(0.05)).as("margin %s", margin).isEqualTo(inside);
-      assertThat(answer.interval(DifferenceInterval.MEE).level()).isEqualTo(0.9);
+      assertThat(answer.interval(ComparisonInterval.DIFFERENCE_MEE).level()).isEqualTo(0.9);
       List<TestResult> oneSided =
           answer.findAll(Tests.class).stream()
               .filter(tests -> tests.key().equals("oneSidedTests"))
@@ -148,7 +152,9 @@ class CompareQuestionTest {
     for (double margin = 0.005; margin < 0.12; margin += 0.005) {
       Answer high = kilns("14/400", "31/410").noninferior(margin, Alternative.GREATER).ask();
       double lower =
-          DifferenceInterval.MEE.of(Tally.of(14, 400), Tally.of(31, 410), 0.95, Side.LOWER).lower();
+          ComparisonInterval.DIFFERENCE_MEE
+              .of(Tally.of(14, 400), Tally.of(31, 410), 0.95, Side.LOWER)
+              .lower();
       assertThat(high.test().rejects(0.05)).isEqualTo(lower > -margin);
       // Where low is good, North is not inferior, whatever the margin.
       Answer low = kilns("14/400", "31/410").noninferior(margin, Alternative.LESS).ask();
@@ -198,12 +204,12 @@ class CompareQuestionTest {
             .tests(TwoProportionTest.values())
             .intervals(
                 List.of(
-                        DifferenceInterval.WALD,
-                        DifferenceInterval.WALD_CC,
-                        DifferenceInterval.AGRESTI_CAFFO,
-                        DifferenceInterval.NEWCOMBE,
-                        DifferenceInterval.NEWCOMBE_CC)
-                    .toArray(DifferenceInterval[]::new))
+                        ComparisonInterval.DIFFERENCE_WALD,
+                        ComparisonInterval.DIFFERENCE_WALD_CC,
+                        ComparisonInterval.DIFFERENCE_AGRESTI_CAFFO,
+                        ComparisonInterval.DIFFERENCE_NEWCOMBE,
+                        ComparisonInterval.DIFFERENCE_NEWCOMBE_CC)
+                    .toArray(ComparisonInterval[]::new))
             .ask();
     assertThat(answer.working())
         .extracting(working -> working.method().id())

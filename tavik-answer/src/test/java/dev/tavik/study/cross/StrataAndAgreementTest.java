@@ -20,8 +20,7 @@ import dev.tavik.count.SquareTable;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.count.Tally;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.study.Gate;
@@ -71,7 +70,8 @@ class StrataAndAgreementTest {
     assertThat(answer.cautions()).isEmpty();
     List<Estimate> estimates = answer.estimates();
     assertThat(estimates).extracting(each -> each.label()).contains("ash", "iron", "all strata");
-    assertThat(answer.interval(OddsRatioInterval.SCORE).contains(estimates.get(1).value()))
+    assertThat(
+            answer.interval(ComparisonInterval.ODDS_RATIO_SCORE).contains(estimates.get(1).value()))
         .isTrue();
     assertThat(
             answer
@@ -219,8 +219,8 @@ class StrataAndAgreementTest {
     for (Estimand quantity : List.of(Estimand.DIFFERENCE, Estimand.RATIO, Estimand.ODDS_RATIO)) {
       assertThat(within.estimate(quantity)).isEqualTo(own.estimate(quantity));
     }
-    assertThat(within.interval(DifferenceInterval.MEE))
-        .isEqualTo(own.interval(DifferenceInterval.MEE));
+    assertThat(within.interval(ComparisonInterval.DIFFERENCE_MEE))
+        .isEqualTo(own.interval(ComparisonInterval.DIFFERENCE_MEE));
     assertThat(CrossQuestion.of(KILNS).ask().estimates())
         .noneMatch(each -> each.quantity() == Estimand.DIFFERENCE);
     assertThat(

@@ -43,7 +43,7 @@ record AssessSpec(QuestionArguments spec) {
         spec.choices(
             usual,
             rate ? List.of(ProportionTest.values()) : List.of(TwoProportionTest.values()),
-            rate ? List.of(ProportionInterval.values()) : List.copyOf(ComparisonInterval.values()));
+            rate ? List.of(ProportionInterval.values()) : List.of(ComparisonInterval.values()));
     @Nullable String alternative = spec.text("alternative");
     @Nullable String label = spec.text("label");
     return question

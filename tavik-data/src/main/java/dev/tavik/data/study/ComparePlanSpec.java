@@ -10,7 +10,7 @@ import dev.tavik.planning.PowerDesign;
 import dev.tavik.planning.PowerMethod;
 import dev.tavik.planning.Precision;
 import dev.tavik.planning.Sampling;
-import dev.tavik.proportion.DifferenceInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Alternative;
@@ -132,16 +132,16 @@ final class ComparePlanSpec {
         bases.isEmpty() == effects.isEmpty(),
         "an interval of a difference is planned for both rates, {base} and {expect}, or for"
             + " neither, the worst case");
-    List<DifferenceInterval> offered =
-        List.of(DifferenceInterval.NEWCOMBE, DifferenceInterval.WALD);
-    List<DifferenceInterval> methods =
-        spec.methods("intervals", offered, List.of(DifferenceInterval.NEWCOMBE));
+    List<ComparisonInterval> offered =
+        List.of(ComparisonInterval.DIFFERENCE_NEWCOMBE, ComparisonInterval.DIFFERENCE_WALD);
+    List<ComparisonInterval> methods =
+        spec.methods("intervals", offered, List.of(ComparisonInterval.DIFFERENCE_NEWCOMBE));
     Sampling sampling = new Sampling(plan.lot(), plan.number("design-effect", 1));
     List<Precision> intervals = new ArrayList<>();
     for (double base : worst ? List.of(WORST) : bases) {
       for (Effect effect : worst ? List.of(Effect.rate(WORST)) : effects) {
         for (double level : plan.levels()) {
-          for (DifferenceInterval method : methods) {
+          for (ComparisonInterval method : methods) {
             intervals.add(
                 new DifferencePrecision(
                     method,

@@ -114,7 +114,7 @@ final class CompareSpec {
         spec.choices(
                 CompareSettings.usual(),
                 List.of(TwoProportionTest.values()),
-                ComparisonInterval.values())
+                List.of(ComparisonInterval.values()))
             .choices(),
         new BayesSpec(spec).ofComparison());
   }

@@ -2,14 +2,13 @@ package dev.tavik.data.words;
 
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
-import dev.tavik.proportion.RatioInterval;
 import dev.tavik.proportion.TwoProportionTest;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Method;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.rate.RateSettings;
@@ -153,9 +152,11 @@ final class Catalogue {
       case "rate.usual-intervals" -> and(RateSettings.against(0.5).intervals());
       case "compare.tests" -> ids(TwoProportionTest.values());
       case "compare.usual-tests" -> and(CompareSettings.usual().tests());
-      case "difference.intervals" -> ids(DifferenceInterval.values());
-      case "ratio.intervals" -> ids(RatioInterval.values());
-      case "odds-ratio.intervals" -> ids(OddsRatioInterval.values());
+      case "difference.intervals" ->
+          ids(ComparisonInterval.of(Estimand.DIFFERENCE).toArray(Method[]::new));
+      case "ratio.intervals" -> ids(ComparisonInterval.of(Estimand.RATIO).toArray(Method[]::new));
+      case "odds-ratio.intervals" ->
+          ids(ComparisonInterval.of(Estimand.ODDS_RATIO).toArray(Method[]::new));
       case "pairs.tests" -> ids(PairedTest.values());
       case "pairs.intervals" -> ids(PairedDifferenceInterval.values());
       case "shares.tests" -> ids(SharesTest.values());

@@ -20,8 +20,7 @@ import dev.tavik.data.words.Heading;
 import dev.tavik.data.words.Parameter;
 import dev.tavik.planning.Effect;
 import dev.tavik.planning.RateDesign;
-import dev.tavik.proportion.DifferenceInterval;
-import dev.tavik.proportion.OddsRatioInterval;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionInterval;
@@ -120,7 +119,7 @@ class WordsTest {
             compare
                 .against(0.02)
                 .tests(TwoProportionTest.SCORE)
-                .intervals(DifferenceInterval.MEE, OddsRatioInterval.SCORE),
+                .intervals(ComparisonInterval.DIFFERENCE_MEE, ComparisonInterval.ODDS_RATIO_SCORE),
             QuestionKind.COMPARE,
             "tally=North=14/400 tally=South=31/410 against=2% tests=score intervals=mee,score"),
         Arguments.of(
