@@ -90,7 +90,11 @@ public sealed interface Block {
    */
   <R> R writtenBy(Writer<R> writer);
 
-  /** The verdict. */
+  /**
+   * The verdict.
+   *
+   * @param text what it says
+   */
   record Strong(String text) implements Block {
     @Override
     public <R> R writtenBy(Writer<R> writer) {
@@ -98,7 +102,11 @@ public sealed interface Block {
     }
   }
 
-  /** A heading. */
+  /**
+   * A heading.
+   *
+   * @param text what it says
+   */
   record Heading(String text) implements Block {
     @Override
     public <R> R writtenBy(Writer<R> writer) {
@@ -159,14 +167,14 @@ public sealed interface Block {
     }
   }
 
-  /** A table; headed where one of its columns has a heading. */
+  /**
+   * A table; headed where one of its columns has a heading.
+   *
+   * @param columns the columns
+   * @param rows the rows, a value for each column
+   */
   record Table(List<Column> columns, List<List<Value>> rows) implements Block {
-    /**
-     * Keeps columns and rows.
-     *
-     * @param columns the names of the columns
-     * @param rows the names of the rows
-     */
+    /** Keeps columns and rows. */
     public Table {
       columns = List.copyOf(columns);
       rows = List.copyOf(rows);
@@ -178,15 +186,15 @@ public sealed interface Block {
     }
   }
 
-  /** Cells in rows and columns that have names; it may be wider than a page. */
+  /**
+   * Cells in rows and columns that have names; it may be wider than a page.
+   *
+   * @param rows the names of the rows
+   * @param columns the names of the columns
+   * @param cells the cells, row by row
+   */
   record Grid(List<String> rows, List<String> columns, List<List<Value>> cells) implements Block {
-    /**
-     * Keeps names and cells.
-     *
-     * @param rows the names of the rows
-     * @param columns the names of the columns
-     * @param cells what stands in each
-     */
+    /** Keeps names and cells. */
     public Grid {
       rows = List.copyOf(rows);
       columns = List.copyOf(columns);
@@ -199,7 +207,12 @@ public sealed interface Block {
     }
   }
 
-  /** A question that may be asked next, and why. */
+  /**
+   * A question that may be asked next, and why.
+   *
+   * @param why what it would tell
+   * @param next the question
+   */
   record Command(String why, NextQuestion next) implements Block {
     /** {@return the command that asks it} */
     public String line() {
@@ -212,7 +225,11 @@ public sealed interface Block {
     }
   }
 
-  /** A command below others of its kind, never left out. */
+  /**
+   * A command below others of its kind, never left out.
+   *
+   * @param line the command
+   */
   record CommandLine(String line) implements Block {
     /**
      * {@return the command of a question}
@@ -229,7 +246,11 @@ public sealed interface Block {
     }
   }
 
-  /** What a shortened answer leaves out; the interface adds how to see the whole. */
+  /**
+   * What a shortened answer leaves out; the interface adds how to see the whole.
+   *
+   * @param what what is left out
+   */
   record Rest(String what) implements Block {
     @Override
     public <R> R writtenBy(Writer<R> writer) {
@@ -237,13 +258,13 @@ public sealed interface Block {
     }
   }
 
-  /** Steps of a calculation by hand. */
+  /**
+   * Steps of a calculation by hand.
+   *
+   * @param steps the steps, in order
+   */
   record Steps(List<WorkingStep> steps) implements Block {
-    /**
-     * Keeps the steps.
-     *
-     * @param steps the steps, in order
-     */
+    /** Keeps the steps. */
     public Steps {
       steps = List.copyOf(steps);
     }

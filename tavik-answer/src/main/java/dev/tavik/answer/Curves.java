@@ -51,17 +51,7 @@ public final class Curves implements Finding {
       List<Double> wanted,
       @Nullable Double none) {
 
-    /**
-     * Copies the lists.
-     *
-     * @param title what the curves show
-     * @param subtitle by which methods
-     * @param across what varies
-     * @param up what it makes of it
-     * @param curves the curves
-     * @param wanted values of the figure that are wanted
-     * @param none the value at which the null is true
-     */
+    /** Copies the lists. */
     public Plot {
       curves = List.copyOf(curves);
       wanted = List.copyOf(wanted);
@@ -135,14 +125,7 @@ public final class Curves implements Finding {
    * @param dots points that the answer names
    */
   public record Curve(String name, List<Double> x, List<Double> y, List<Dot> dots) {
-    /**
-     * Copies the lists.
-     *
-     * @param name what is said of it
-     * @param x what varies
-     * @param y the figure at each
-     * @param dots points that the answer names
-     */
+    /** Copies the lists. */
     public Curve {
       x = List.copyOf(x);
       y = List.copyOf(y);

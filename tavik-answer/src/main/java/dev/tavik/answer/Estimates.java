@@ -3,13 +3,13 @@ package dev.tavik.answer;
 import dev.tavik.result.Estimate;
 import java.util.List;
 
-/** Holds estimates; readers see them in tables and sentences of their own. */
+/**
+ * Holds estimates; readers see them in tables and sentences of their own.
+ *
+ * @param all the estimates, in order
+ */
 public record Estimates(List<Estimate> all) implements Finding {
-  /**
-   * Keeps the estimates.
-   *
-   * @param all the estimates
-   */
+  /** Keeps the estimates. */
   public Estimates {
     all = List.copyOf(all);
   }

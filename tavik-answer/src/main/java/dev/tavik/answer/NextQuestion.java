@@ -14,13 +14,7 @@ import java.util.Map;
  * @param words the values of the other words, by their names
  */
 public record NextQuestion(AnswerKind kind, List<String> given, Map<String, String> words) {
-  /**
-   * Copies the parts.
-   *
-   * @param kind the kind of question
-   * @param given what stands without a name
-   * @param words the values of the other words, by their names
-   */
+  /** Copies the parts. */
   public NextQuestion {
     given = List.copyOf(given);
     words = Collections.unmodifiableMap(new LinkedHashMap<>(words));

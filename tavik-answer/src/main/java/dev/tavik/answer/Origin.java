@@ -10,13 +10,7 @@ import java.util.List;
  * @param data which files it was counted from, and of what date
  */
 public record Origin(String command, String java, List<String> data) implements Finding {
-  /**
-   * Keeps the files.
-   *
-   * @param command what to type
-   * @param java what to program
-   * @param data which files it was counted from, and of what date
-   */
+  /** Keeps the files. */
   public Origin {
     data = List.copyOf(data);
   }

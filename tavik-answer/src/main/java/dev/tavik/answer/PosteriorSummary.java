@@ -16,15 +16,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record PosteriorSummary(
     Estimand quantity, String label, double mean, double median, List<Credible> credible) {
-  /**
-   * Keeps the intervals.
-   *
-   * @param quantity the quantity
-   * @param label of what, where there are several
-   * @param mean its mean
-   * @param median its median
-   * @param credible its intervals, that with equal tails first
-   */
+  /** Keeps the intervals. */
   public PosteriorSummary {
     credible = List.copyOf(credible);
   }

@@ -30,15 +30,7 @@ public record SimulationFinding(
     implements Finding {
   private static final double SMALL = 1e-4;
 
-  /**
-   * Keeps formulas and intervals.
-   *
-   * @param label of what, where there are several
-   * @param simulation what was drawn
-   * @param formulas the decimal logarithm of each method's p-value by formula, NaN for none
-   * @param bootstrap intervals from resampling
-   * @param preferred the position of the test that the verdict rests on
-   */
+  /** Keeps formulas and intervals. */
   public SimulationFinding {
     formulas = List.copyOf(formulas);
     bootstrap = List.copyOf(bootstrap);

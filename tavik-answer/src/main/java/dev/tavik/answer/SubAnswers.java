@@ -12,13 +12,7 @@ import java.util.List;
  * @param answers the answers
  */
 public record SubAnswers(String key, List<String> names, List<Answer> answers) implements Finding {
-  /**
-   * Keeps the answers, each with a name.
-   *
-   * @param key the key of their figures
-   * @param names what each is called
-   * @param answers the answers
-   */
+  /** Keeps the answers, each with a name. */
   public SubAnswers {
     names = List.copyOf(names);
     answers = List.copyOf(answers);

@@ -64,7 +64,11 @@ public sealed interface Value {
     }
   }
 
-  /** A whole number. */
+  /**
+   * A whole number.
+   *
+   * @param count the number
+   */
   record Count(long count) implements Value {
     @Override
     public String text() {
@@ -77,7 +81,12 @@ public sealed interface Value {
     }
   }
 
-  /** A number with its digits for readers. */
+  /**
+   * A number with its digits for readers.
+   *
+   * @param value the number
+   * @param rounded how readers see it
+   */
   record Real(double value, Text rounded) implements Value {
     /** Writes a number when it is asked for. */
     @FunctionalInterface
@@ -97,7 +106,11 @@ public sealed interface Value {
     }
   }
 
-  /** Words. */
+  /**
+   * Words.
+   *
+   * @param text the words
+   */
   record Words(String text) implements Value {
     @Override
     public Object bare() {
@@ -105,7 +118,11 @@ public sealed interface Value {
     }
   }
 
-  /** True or false. */
+  /**
+   * True or false.
+   *
+   * @param flag which
+   */
   record Flag(boolean flag) implements Value {
     @Override
     public String text() {
@@ -118,7 +135,11 @@ public sealed interface Value {
     }
   }
 
-  /** A value that doesn't exist, with the text that readers see in its place. */
+  /**
+   * A value that doesn't exist, with the text that readers see in its place.
+   *
+   * @param text that text
+   */
   record None(String text) implements Value {
     @Override
     public @Nullable Object bare() {
@@ -126,13 +147,13 @@ public sealed interface Value {
     }
   }
 
-  /** Several values in order. */
+  /**
+   * Several values in order.
+   *
+   * @param values the values
+   */
   record Listing(List<Value> values) implements Value {
-    /**
-     * Keeps the values.
-     *
-     * @param values the values, in order
-     */
+    /** Keeps the values. */
     public Listing {
       values = List.copyOf(values);
     }

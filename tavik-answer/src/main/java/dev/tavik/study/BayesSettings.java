@@ -22,8 +22,6 @@ public record BayesSettings(BetaPrior prior, @Nullable Region region) {
     /**
      * Checks the ends.
      *
-     * @param low its lower end
-     * @param high its upper end
      * @throws IllegalArgumentException if not -1 ≤ low &lt; high ≤ 1
      */
     public Region {

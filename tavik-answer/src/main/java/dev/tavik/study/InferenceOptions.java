@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param chosenLevel the confidence level; null for the one that matches alpha
  * @param tests the tests, each once, in the order shown
  * @param intervals the intervals, each once, in the order shown
+ * @param <T> the kind of tests
+ * @param <I> the kind of intervals
  */
 public record InferenceOptions<T extends Method, I extends Method>(
     double alpha, @Nullable Double chosenLevel, List<T> tests, List<I> intervals) {
@@ -19,10 +21,6 @@ public record InferenceOptions<T extends Method, I extends Method>(
   /**
    * Checks the levels, and drops what is named twice.
    *
-   * @param alpha the significance level, strictly between 0 and 1
-   * @param chosenLevel the confidence level
-   * @param tests the tests, each once, in the order shown
-   * @param intervals the intervals, each once, in the order shown
    * @throws IllegalArgumentException if a level doesn't lie strictly between 0 and 1
    */
   public InferenceOptions {
@@ -39,7 +37,7 @@ public record InferenceOptions<T extends Method, I extends Method>(
    *
    * @param tests the tests
    * @param intervals the intervals
-   * @param <T> what there is many of
+   * @param <T> the kind of tests
    * @param <I> the kind of intervals
    */
   public static <T extends Method, I extends Method> InferenceOptions<T, I> of(

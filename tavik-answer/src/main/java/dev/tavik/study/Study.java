@@ -25,10 +25,6 @@ public record Study(
   /**
    * Copies the questions.
    *
-   * @param title what the study is about
-   * @param questions its questions, in order
-   * @param families for each question, the family of tests over which its p-values are adjusted
-   * @param adjustment how they are adjusted
    * @throws IllegalArgumentException if there isn't a family for each question
    */
   public Study {

@@ -39,10 +39,6 @@ public record StudyAnswer(
   /**
    * Copies the answers.
    *
-   * @param title what the study is about
-   * @param answers one for each question, in order
-   * @param families for each question, the family over which its p-values are adjusted
-   * @param adjustment how they are adjusted
    * @throws IllegalArgumentException if there isn't a family for each answer
    */
   public StudyAnswer {

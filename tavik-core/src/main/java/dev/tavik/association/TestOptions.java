@@ -19,9 +19,6 @@ public record TestOptions(double budget, List<Double> rowScores, List<Double> co
   /**
    * Checks the parts.
    *
-   * @param budget how long an exact test may take, in seconds of a usual machine, above 0
-   * @param rowScores the scores of the rows, rising
-   * @param columnScores the scores of the columns, rising
    * @throws IllegalArgumentException if not budget &gt; 0, or scores don't rise
    */
   public TestOptions {

@@ -23,8 +23,6 @@ public record BetaPrior(double a, double b) {
   /**
    * Checks the parameters.
    *
-   * @param a the first parameter, above 0
-   * @param b the second parameter, above 0
    * @throws IllegalArgumentException if one is not between 10⁻⁶ and 10⁹: beyond, a prior is all but
    *     improper or all but a single value, and a Bayes factor says nothing of the data
    */

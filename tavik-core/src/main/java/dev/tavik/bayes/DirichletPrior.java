@@ -22,7 +22,6 @@ public record DirichletPrior(List<Double> parameters) {
   /**
    * Checks the parameters.
    *
-   * @param parameters one a category, each from 10⁻⁶ to 10⁹
    * @throws IllegalArgumentException if there are fewer than two, or one is out of its range
    */
   public DirichletPrior {

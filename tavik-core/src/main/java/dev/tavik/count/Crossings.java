@@ -13,12 +13,7 @@ import java.util.Map;
  * @param leftOut the columns that don't, and why
  */
 public record Crossings(List<Tabulation> tables, Map<String, String> leftOut) {
-  /**
-   * Copies the parts.
-   *
-   * @param tables a tabulation of each column that classifies, whose second column is the groups
-   * @param leftOut the columns that don't, and why
-   */
+  /** Copies the parts. */
   public Crossings {
     tables = List.copyOf(tables);
     leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));

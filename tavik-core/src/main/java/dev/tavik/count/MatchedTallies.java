@@ -18,8 +18,6 @@ public record MatchedTallies(List<String> names, Map<List<Boolean>, Long> patter
   /**
    * Copies the parts.
    *
-   * @param names what judged, at least two, all different
-   * @param patterns by pattern, one entry a name, how many units had it
    * @throws IllegalArgumentException if there are fewer than two names, two are alike, a pattern
    *     doesn't have one entry a name, a count is negative, or all are 0
    */

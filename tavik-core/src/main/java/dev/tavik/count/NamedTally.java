@@ -9,12 +9,7 @@ import java.util.Objects;
  * @param tally its successes and trials
  */
 public record NamedTally(String name, Tally tally) {
-  /**
-   * Checks that both are there.
-   *
-   * @param name the analyst's name for the group
-   * @param tally its successes and trials
-   */
+  /** Checks that both are there. */
   public NamedTally {
     Objects.requireNonNull(name, "name");
     Objects.requireNonNull(tally, "tally");

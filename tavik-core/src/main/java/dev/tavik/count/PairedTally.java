@@ -15,10 +15,6 @@ public record PairedTally(long both, long firstOnly, long secondOnly, long neith
   /**
    * Checks the counts.
    *
-   * @param both successes both times, at least 0
-   * @param firstOnly successes the first time only, at least 0
-   * @param secondOnly successes the second time only, at least 0
-   * @param neither successes neither time, at least 0
    * @throws IllegalArgumentException if a count is negative, or their sum is not between 1 and 10¹²
    */
   public PairedTally {

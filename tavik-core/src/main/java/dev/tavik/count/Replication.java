@@ -58,11 +58,6 @@ public record Replication(
   /**
    * Checks the parts.
    *
-   * @param columns the columns of replicate weights
-   * @param kind how they were made
-   * @param fay of balanced ones, by how much a half sample's weights were kept, from 0 to below 1
-   * @param scale the scale, one for all or one for each
-   * @param df the degrees of freedom
    * @throws IllegalArgumentException if there is no column, or a number is out of its range
    */
   public Replication {

@@ -53,15 +53,6 @@ public record SampleDesign(
   /**
    * Checks the parts.
    *
-   * @param weight the column of weights, each the number of units of the population that a row
-   *     stands for, or in proportion to it
-   * @param strata the column of strata, from each of which a sample was drawn by itself
-   * @param clusters the columns of clusters, the first stage first
-   * @param nested whether clusters of different strata that have one name are different ones
-   * @param population how many clusters (rows, where there are none) the population has: a column
-   *     that says it for the stratum, or a number
-   * @param lone what becomes of a stratum with a single cluster
-   * @param replication the replicate weights
    * @throws IllegalArgumentException if there is neither weight nor strata nor cluster, or
    *     replicate weights stand beside strata, clusters or a population
    */

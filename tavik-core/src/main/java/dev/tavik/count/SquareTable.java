@@ -16,8 +16,6 @@ public record SquareTable(List<String> levels, List<List<Long>> cells) {
   /**
    * Copies the parts.
    *
-   * @param levels the levels in their order, at least two, all different
-   * @param cells the counts, row by row
    * @throws IllegalArgumentException if there are fewer than two levels or more than {@value
    *     CrossTable#MOST_LEVELS}, two of the same name, not as many rows and columns as levels, a
    *     count that is negative, or a total that is not between 1 and 10¹²

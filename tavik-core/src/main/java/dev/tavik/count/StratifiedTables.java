@@ -35,9 +35,6 @@ public record StratifiedTables(List<String> rows, List<String> columns, List<Str
   /**
    * Copies the parts.
    *
-   * @param rows the names of the two groups
-   * @param columns the names of success and failure
-   * @param strata one comparison a stratum, at least one
    * @throws IllegalArgumentException if there aren't two rows and two columns, there is no stratum,
    *     or two of the same name
    */

@@ -41,17 +41,7 @@ public final class SurveyCounts {
       List<Double> squares,
       long zero,
       long missing) {
-    /**
-     * Copies the parts.
-     *
-     * @param rows how many rows have a weight above 0
-     * @param least the smallest weight above 0
-     * @param greatest the largest
-     * @param sum the sum of all
-     * @param squares of each combination, the sum of the squared weights
-     * @param zero how many rows weigh 0
-     * @param missing how many have no weight
-     */
+    /** Copies the parts. */
     public Weights {
       squares = List.copyOf(squares);
     }
@@ -83,13 +73,7 @@ public final class SurveyCounts {
    */
   public record ByCluster(List<Stratum> strata, List<Integer> stratumOf, SparseRows sums)
       implements Sums {
-    /**
-     * Copies the parts.
-     *
-     * @param strata the strata
-     * @param stratumOf the position of the stratum of each cluster, from 0
-     * @param sums of each cluster the sums of weights, a column a combination
-     */
+    /** Copies the parts. */
     public ByCluster {
       strata = List.copyOf(strata);
       stratumOf = List.copyOf(stratumOf);
@@ -118,13 +102,7 @@ public final class SurveyCounts {
    * @param squares the sums of squared weights
    */
   public record ByUnit(List<Stratum> strata, SparseRows sums, SparseRows squares) implements Sums {
-    /**
-     * Copies the parts.
-     *
-     * @param strata the strata
-     * @param sums of each stratum the sums of weights, a column a combination
-     * @param squares the sums of squared weights
-     */
+    /** Copies the parts. */
     public ByUnit {
       strata = List.copyOf(strata);
     }

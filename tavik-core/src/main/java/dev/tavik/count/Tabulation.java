@@ -40,21 +40,7 @@ public record Tabulation(
     List<List<String>> known,
     List<String> remarks,
     String unusedWeight) {
-  /**
-   * Copies the parts.
-   *
-   * @param source the source's name, such as a file name
-   * @param columns the names of the columns, as the source writes them
-   * @param counts the combinations, one level a column, and how often each occurs
-   * @param rows how many rows were read, whatever became of them
-   * @param filtered how many rows a filter left out
-   * @param missing for each column that lacks values, how many units were left out for it
-   * @param known for each column every level that is known, also those that a part lacks, in the
-   *     order of the levels
-   * @param remarks what an analyst should know of how the source was read, each the end of a
-   *     sentence
-   * @param unusedWeight a column that is called like a weight and was not used
-   */
+  /** Copies the parts. */
   public Tabulation {
     known = known.stream().map(List::copyOf).toList();
     remarks = List.copyOf(remarks);

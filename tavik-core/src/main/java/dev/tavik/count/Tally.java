@@ -24,8 +24,6 @@ public record Tally(long successes, long trials) {
   /**
    * Checks the counts.
    *
-   * @param successes how many trials were successes, 0 to {@code trials}
-   * @param trials how many trials there were, 1 to 10¹²
    * @throws IllegalArgumentException if not 1 ≤ trials ≤ 10¹² or not 0 ≤ successes ≤ trials
    */
   public Tally {

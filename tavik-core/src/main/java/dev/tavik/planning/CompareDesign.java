@@ -70,13 +70,6 @@ public record CompareDesign(
   /**
    * Checks the parts.
    *
-   * @param twoProportionTest the test
-   * @param theory how power is computed
-   * @param base the rate of the first group, strictly between 0 and 1
-   * @param hypothesis the null difference of second minus first, and the direction
-   * @param equivalence the margin that both one-sided tests are made against
-   * @param alpha the significance level, of each test
-   * @param allocation the second group's size over the first's, above 0
    * @throws IllegalArgumentException if a number is out of its range
    * @throws NotApplicableException if the test has no power by this theory, or doesn't know the
    *     null

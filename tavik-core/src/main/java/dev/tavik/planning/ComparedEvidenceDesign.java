@@ -40,10 +40,6 @@ public record ComparedEvidenceDesign(
   /**
    * Checks the parts.
    *
-   * @param base the rate of the first group, strictly between 0 and 1
-   * @param prior what is believed of each rate, and of the common one
-   * @param threshold how many times likelier one hypothesis is to be made, above 1
-   * @param allocation the second group's size over the first's, above 0
    * @throws IllegalArgumentException if a number is out of its range
    */
   public ComparedEvidenceDesign {

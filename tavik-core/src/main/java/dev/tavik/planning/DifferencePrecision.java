@@ -33,12 +33,6 @@ public record DifferencePrecision(
   /**
    * Checks the parts.
    *
-   * @param differenceInterval the interval, wald or newcombe
-   * @param level its confidence level, strictly between 0 and 1
-   * @param base the rate expected in the first group, strictly between 0 and 1
-   * @param expected the rate expected in the second
-   * @param allocation the second group's size over the first's, above 0
-   * @param sampling how units are drawn, in each group
    * @throws IllegalArgumentException if a number is out of its range
    * @throws NotApplicableException if the interval can't be planned for
    */

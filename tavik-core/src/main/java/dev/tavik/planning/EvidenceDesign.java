@@ -38,9 +38,6 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   /**
    * Checks the parts.
    *
-   * @param hypothesis the null value, strictly between 0 and 1, and the direction
-   * @param prior what is believed of the rate under the alternative
-   * @param threshold how many times likelier one hypothesis is to be made, above 1
    * @throws IllegalArgumentException if a number is out of its range
    */
   public EvidenceDesign {

@@ -45,11 +45,6 @@ public record PairedDesign(
   /**
    * Checks the parts.
    *
-   * @param pairedTest the test
-   * @param theory how power is computed
-   * @param secondOnly the rate of pairs with a success the second time only, above 0 and below 1
-   * @param alternative the direction, of the first time against the second
-   * @param alpha the significance level, strictly between 0 and 1
    * @throws IllegalArgumentException if a number is out of its range
    * @throws NotApplicableException if the test has no power by this theory
    */

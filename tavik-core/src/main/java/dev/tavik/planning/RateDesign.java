@@ -49,11 +49,6 @@ public record RateDesign(
   /**
    * Checks the parts.
    *
-   * @param proportionTest the test
-   * @param theory how power is computed
-   * @param hypothesis the null value, strictly between 0 and 1, and the direction
-   * @param alpha the significance level, strictly between 0 and 1
-   * @param lot how many units there are in all
    * @throws IllegalArgumentException if a number is out of its range
    * @throws NotApplicableException if the test has no power by this theory
    */

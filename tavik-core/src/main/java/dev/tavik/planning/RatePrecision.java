@@ -26,10 +26,6 @@ public record RatePrecision(
   /**
    * Checks the parts.
    *
-   * @param proportionInterval the interval
-   * @param level its confidence level, strictly between 0 and 1
-   * @param expected the rate expected, strictly between 0 and 1
-   * @param sampling how units are drawn
    * @throws IllegalArgumentException if a number is out of its range
    * @throws NotApplicableException if the interval can't be planned for
    */

@@ -19,9 +19,6 @@ public record Sampling(@Nullable Long population, double designEffect) {
   /**
    * Checks the numbers.
    *
-   * @param population how many units there are in each group
-   * @param designEffect how many times larger the variance is than that of a simple random sample,
-   *     such as 1.5 where units come in clusters
    * @throws IllegalArgumentException if one is out of its range
    */
   public Sampling {

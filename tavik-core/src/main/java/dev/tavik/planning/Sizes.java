@@ -20,7 +20,6 @@ public record Sizes(List<Long> groups) {
   /**
    * Checks and copies the sizes.
    *
-   * @param groups the size of each, one group or more, each at least 1
    * @throws IllegalArgumentException if there is none, or one is below 1
    */
   public Sizes {

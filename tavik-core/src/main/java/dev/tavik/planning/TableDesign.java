@@ -30,9 +30,6 @@ public record TableDesign(int df, double alpha, double greatest) implements Powe
   /**
    * Checks the parts.
    *
-   * @param df the degrees of freedom, from 1
-   * @param alpha the significance level, strictly between 0 and 1
-   * @param greatest the largest w that there can be
    * @throws IllegalArgumentException if a number is out of its range
    */
   public TableDesign {

@@ -24,10 +24,6 @@ public record TrendDesign(
   /**
    * Checks and copies the parts.
    *
-   * @param rates the rate expected in each group, strictly between 0 and 1, two groups or more
-   * @param scores the groups' places on a scale, rising
-   * @param alternative the direction, of rates with rising scores
-   * @param alpha the significance level, strictly between 0 and 1
    * @throws IllegalArgumentException if a number is out of its range, the scores don't rise, or the
    *     rates have no trend in the direction
    */

@@ -31,19 +31,17 @@ public record NullDistribution(boolean discrete, List<Point> points, Tail lower,
 
   private static final int STEPS = 400;
 
-  /**
-   * Copies the points.
-   *
-   * @param discrete whether the heights are probabilities of whole counts, or a density
-   * @param points counts and their heights, rising in the count
-   * @param lower the tail at and below a count
-   * @param upper the tail at and above a count
-   */
+  /** Copies the points. */
   public NullDistribution {
     points = List.copyOf(points);
   }
 
-  /** A count and its probability, or its density. */
+  /**
+   * A count and its probability, or its density.
+   *
+   * @param count the count
+   * @param height its probability, or its density
+   */
   public record Point(double count, double height) {}
 
   /**

@@ -23,9 +23,6 @@ public record ComparisonClaim(
   /**
    * Checks that goal, direction, null value and margin go together.
    *
-   * @param goal what is to be shown
-   * @param hypothesis the null difference and the direction
-   * @param largest the largest difference without practical meaning
    * @throws IllegalArgumentException if they don't, or a number is out of its range
    */
   public ComparisonClaim {

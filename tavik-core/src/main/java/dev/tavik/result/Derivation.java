@@ -12,14 +12,7 @@ import java.util.List;
  */
 public record Derivation(Method method, String title, String symbols, List<WorkingStep> steps) {
 
-  /**
-   * Copies the steps.
-   *
-   * @param method the public id of the method
-   * @param title what is worked out, in words
-   * @param symbols what the symbols stand for
-   * @param steps the calculation, line by line
-   */
+  /** Copies the steps. */
   public Derivation {
     steps = List.copyOf(steps);
   }

@@ -13,8 +13,6 @@ public record Hypothesis(double against, Alternative alternative) {
   /**
    * Checks the null value.
    *
-   * @param against the null value of the quantity in question
-   * @param alternative the direction
    * @throws IllegalArgumentException if {@code against} is not finite
    */
   public Hypothesis {

@@ -18,12 +18,6 @@ public record Interval(
   /**
    * Checks the ends.
    *
-   * @param quantity what it is for
-   * @param method the public id of the method, such as {@code wilson}
-   * @param level the confidence level, strictly between 0 and 1
-   * @param side which ends are limits
-   * @param lower the lower end
-   * @param upper the upper end
    * @throws IllegalArgumentException if not lower ≤ upper
    */
   public Interval {

@@ -14,15 +14,7 @@ import java.util.Objects;
  */
 public record MethodInfo(
     String id, String title, String description, String reference, Exactness exactness) {
-  /**
-   * Refuses what is missing.
-   *
-   * @param id the word by which it is chosen and found, in options, studies and JSON
-   * @param title what it is called in a sentence, such as {@code Clopper-Pearson}
-   * @param description what it does, in one phrase
-   * @param reference the paper: authors, year, journal, volume, pages
-   * @param exactness whether its probabilities are exact or approximate
-   */
+  /** Refuses what is missing. */
   public MethodInfo {
     Objects.requireNonNull(id, "id");
     Objects.requireNonNull(title, "title");

@@ -36,13 +36,6 @@ public record TestResult(
   /**
    * Checks the parts.
    *
-   * @param method the public id of the method, such as {@code score}
-   * @param statistic what the test looked at
-   * @param df degrees of freedom
-   * @param pValue the p-value, 0 to 1
-   * @param log10PValue its decimal logarithm, at most 0, right where {@code pValue} has underflowed
-   * @param adjusted the p-value adjusted for several tests
-   * @param nuisance the common proportion at which an unconditional test has its largest p-value
    * @throws IllegalArgumentException if not 0 ≤ pValue ≤ 1, or log10PValue isn't its logarithm
    */
   public TestResult {
@@ -62,7 +55,12 @@ public record TestResult(
     }
   }
 
-  /** The value that a test is based on. */
+  /**
+   * The value that a test is based on.
+   *
+   * @param kind which statistic it is
+   * @param value its value
+   */
   public record Statistic(Kind kind, double value) {
     /** What is computed of the counts, and compared with its distribution under the null. */
     public enum Kind {
@@ -113,7 +111,12 @@ public record TestResult(
     }
   }
 
-  /** A p-value adjusted for several tests, and its decimal logarithm. */
+  /**
+   * A p-value adjusted for several tests, and its decimal logarithm.
+   *
+   * @param pValue the p-value, from 0 to 1
+   * @param log10PValue its decimal logarithm, also where the p-value is too small for a number
+   */
   public record AdjustedP(double pValue, double log10PValue) {
     /**
      * A p-value by its logarithm.

@@ -21,9 +21,6 @@ public record Draws(long most, long seed, @Nullable Double clearOf) {
   /**
    * Checks the parts.
    *
-   * @param most how many draws, or with {@code clearOf} how many at most
-   * @param seed where the random numbers start
-   * @param clearOf draw only until the p-value is surely above or below this level
    * @throws IllegalArgumentException if there are not 1 to 10¹⁰ draws, or the level is out of range
    */
   public Draws {

@@ -23,17 +23,7 @@ public record Simulation(
     @Nullable Boolean clear,
     List<SimulatedTail> tails,
     Histogram histogram) {
-  /**
-   * Copies the list.
-   *
-   * @param drawn what was drawn, in words
-   * @param draws how many draws were made
-   * @param asked how many were asked for
-   * @param seed where the random numbers started
-   * @param clear whether it is clear on which side of the level the p-value lies
-   * @param tails how often it looked as extreme as the data, a tail for each way to measure that
-   * @param histogram the simulated distribution of the first measure
-   */
+  /** Copies the list. */
   public Simulation {
     tails = List.copyOf(tails);
   }
@@ -68,18 +58,7 @@ public record Simulation(
       double observed,
       double lowerCut,
       double upperCut) {
-    /**
-     * Copies the list.
-     *
-     * @param measure what the values are
-     * @param from the middle of the first bin
-     * @param width the distance of neighbours
-     * @param counts the draws in each bin
-     * @param expected how many draws a formula expects in each bin: the normal curve or chi-square
-     * @param observed the value in the data
-     * @param lowerCut the largest value that counts as extreme below
-     * @param upperCut the smallest value that counts as extreme above
-     */
+    /** Copies the list. */
     public Histogram {
       counts = List.copyOf(counts);
       expected = List.copyOf(expected);

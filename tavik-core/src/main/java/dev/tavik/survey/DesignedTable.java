@@ -32,16 +32,7 @@ public record DesignedTable(
    */
   public record Cell(long count, double share, double residual, DesignedProportion ofColumn) {}
 
-  /**
-   * Copies the parts.
-   *
-   * @param rows the names of its rows
-   * @param columns the names of its columns
-   * @param cells its cells, row by row
-   * @param deviation how far the table is from independence
-   * @param cramersV Cramér's V of the weighted table
-   * @param cramersError its standard error
-   */
+  /** Copies the parts. */
   public DesignedTable {
     rows = List.copyOf(rows);
     columns = List.copyOf(columns);

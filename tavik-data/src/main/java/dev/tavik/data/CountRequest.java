@@ -29,12 +29,6 @@ public record CountRequest(
   /**
    * Copies the parts.
    *
-   * @param columns the columns, at least one
-   * @param filters columns and the level that each must have for a row to count
-   * @param frequency the column that says how often a row counts
-   * @param missing what becomes of rows that lack a value
-   * @param recodings columns whose values are read as something else: labels of codes, classes of
-   *     numbers
    * @throws IllegalArgumentException if there is no column
    */
   public CountRequest {

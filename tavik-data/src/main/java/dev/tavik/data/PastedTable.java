@@ -40,12 +40,7 @@ public final class PastedTable {
    * @param fields what stands in it, from the left
    */
   public record PastedLine(long number, List<String> fields) {
-    /**
-     * Copies the fields.
-     *
-     * @param number its number in the file, from 1
-     * @param fields what stands in it, from the left
-     */
+    /** Copies the fields. */
     public PastedLine {
       fields = List.copyOf(fields);
     }

@@ -46,13 +46,7 @@ public abstract class RowSource implements CountSource {
    *     was passed over; each the end of a sentence
    */
   public record SourceDescription(String layout, List<String> remarks) {
-    /**
-     * Copies the parts.
-     *
-     * @param layout what they are, such as {@code separated by commas, UTF-8}
-     * @param remarks what an analyst should know of how they were understood, such as a title that
-     *     was passed over
-     */
+    /** Copies the parts. */
     public SourceDescription {
       remarks = List.copyOf(remarks);
     }

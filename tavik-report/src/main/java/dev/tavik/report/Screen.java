@@ -14,12 +14,7 @@ public record Screen(Emphasis emphasis, int width) {
   private static final int NARROWEST = 60;
   private static final int WIDEST = 120;
 
-  /**
-   * Clamps a width to a readable range.
-   *
-   * @param emphasis how headings stand out
-   * @param width how many columns it has
-   */
+  /** Clamps a width to a readable range. */
   public Screen {
     width = Math.max(NARROWEST, Math.min(WIDEST, width));
   }

@@ -44,11 +44,6 @@ public record AssessQuestion(
   /**
    * Checks the parts.
    *
-   * @param label a name for it, empty for none
-   * @param sizes how many trials, or how many in each of two groups
-   * @param rates the true rates
-   * @param alternative the alternative of the tests
-   * @param choices alpha, level, tests and intervals: of one rate or of two, as the sizes say
    * @throws IllegalArgumentException if there is no size or more than two, no rate, not one rate a
    *     group, or a method that isn't of as many rates
    */

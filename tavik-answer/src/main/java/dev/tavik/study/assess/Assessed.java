@@ -26,12 +26,7 @@ import java.util.stream.Collectors;
  */
 record Assessed(AssessQuestion asked, List<AssessedRate> lines) implements Finding {
 
-  /**
-   * Copies the list.
-   *
-   * @param asked the question
-   * @param lines one for each true rate, or pair of rates
-   */
+  /** Copies the list. */
   public Assessed {
     lines = List.copyOf(lines);
   }
@@ -46,14 +41,7 @@ record Assessed(AssessQuestion asked, List<AssessedRate> lines) implements Findi
    */
   public record AssessedRate(
       List<Double> rates, List<Covered> intervals, List<Rejecting> tests, int drawn) {
-    /**
-     * Copies the lists.
-     *
-     * @param rates the true rate, or both
-     * @param intervals the intervals
-     * @param tests the tests
-     * @param drawn how many pairs of outcomes were drawn
-     */
+    /** Copies the lists. */
     public AssessedRate {
       rates = List.copyOf(rates);
       intervals = List.copyOf(intervals);

@@ -49,12 +49,6 @@ public record CompareGroupsQuestion(
   /**
    * Copies the parts.
    *
-   * @param label the analyst's name for the question, empty for none
-   * @param groups the groups, at least three, in order
-   * @param emptyGroups groups without any observation
-   * @param baseline the group that every other one is compared with, as the second
-   * @param settings what is to be shown, how strictly, by which methods
-   * @param from where the counts came from
    * @throws IllegalArgumentException if there are fewer than three groups or more than {@value
    *     #MOST_GROUPS}, or the baseline isn't among them
    */

@@ -32,9 +32,6 @@ public record CompareSettings(
   /**
    * Checks that the parts go together.
    *
-   * @param claim the null difference and the direction, or the margin
-   * @param choices alpha, level, tests and intervals
-   * @param bayes how the comparison is seen the Bayesian way
    * @throws IllegalArgumentException if there is no interval, the Bayesian view meets another null
    *     difference than 0, or alpha is 0.5 or more where equivalence is to be shown
    */

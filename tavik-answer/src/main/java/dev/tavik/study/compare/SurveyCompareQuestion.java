@@ -51,14 +51,6 @@ public record SurveyCompareQuestion(
   /**
    * Checks the parts.
    *
-   * @param label the analyst's name for the question, empty for none
-   * @param counts what was counted: the outcome, then the groups
-   * @param success the levels of the outcome that count as success
-   * @param groups the groups, two or more, in order
-   * @param baseline the group that every other one is compared with, as the second
-   * @param claim what is to be shown: null difference, direction, margin
-   * @param choices alpha, level, tests and intervals
-   * @param from where the counts came from
    * @throws IllegalArgumentException if there are fewer than two groups or more than {@value
    *     #MOST_GROUPS}, the baseline isn't among them, or a list is empty
    */

@@ -29,16 +29,7 @@ public record CrossQuestion(
     @Nullable Provenance from)
     implements LeveledQuestion<CrossQuestion, CrossSettings> {
 
-  /**
-   * Copies the lists.
-   *
-   * @param label the analyst's name for the question, empty for none
-   * @param table the counts
-   * @param empty rows and columns without any unit that were left out, in words
-   * @param merged levels that were merged, in words
-   * @param settings how strictly, by which tests
-   * @param from where the counts came from
-   */
+  /** Copies the lists. */
   public CrossQuestion {
     empty = List.copyOf(empty);
     merged = List.copyOf(merged);

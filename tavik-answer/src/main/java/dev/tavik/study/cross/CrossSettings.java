@@ -35,12 +35,7 @@ public record CrossSettings(
    * @param prior the prior parameter of every cell
    */
   public record Belief(SamplingPlan plan, double prior) {
-    /**
-     * Refuses a prior out of its range.
-     *
-     * @param plan what was fixed when the counts were collected
-     * @param prior the prior parameter of every cell
-     */
+    /** Refuses a prior out of its range. */
     public Belief {
       SamplingPlan.requirePrior(prior);
     }
@@ -54,16 +49,7 @@ public record CrossSettings(
     LEFT
   }
 
-  /**
-   * Drops tables that are named twice.
-   *
-   * @param choices alpha, level and tests
-   * @param ordered which classifications have ordered levels
-   * @param options the scores of ordered levels and the budget of exact tests
-   * @param shown the tables of cells to show beside the counts
-   * @param rowPairs whether each two rows are compared
-   * @param bayes how the association is seen the Bayesian way
-   */
+  /** Drops tables that are named twice. */
   public CrossSettings {
     shown = shown.stream().distinct().toList();
   }

@@ -25,15 +25,7 @@ public record StrataQuestion(
     @Nullable Provenance from)
     implements LeveledQuestion<StrataQuestion, CrossSettings> {
 
-  /**
-   * Copies the list.
-   *
-   * @param label the analyst's name for the question, empty for none
-   * @param tables the comparison in each stratum
-   * @param empty strata that were left out since a group has no unit there, in words
-   * @param settings how strictly
-   * @param from where the counts came from
-   */
+  /** Copies the list. */
   public StrataQuestion {
     empty = List.copyOf(empty);
   }

@@ -42,12 +42,6 @@ public record SurveyCrossQuestion(
   /**
    * Checks the parts.
    *
-   * @param label the analyst's name for the question, empty for none
-   * @param counts what was counted: rows, columns and perhaps layers
-   * @param rows the levels of the rows, two or more, in order
-   * @param columns the levels of the columns, two or more, in order
-   * @param choices alpha, level, tests and intervals
-   * @param from where the counts came from
    * @throws IllegalArgumentException if there are fewer than two rows or columns, more than {@value
    *     #MOST_CELLS} cells, or a list is empty
    */

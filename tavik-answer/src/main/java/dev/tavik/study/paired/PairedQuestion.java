@@ -32,16 +32,7 @@ public record PairedQuestion(
     implements InferenceQuestion<
         PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
 
-  /**
-   * Checks that all parts are there.
-   *
-   * @param label the analyst's name for the question, empty for none
-   * @param first the name of the first judgement
-   * @param second the name of the second judgement
-   * @param tally the paired counts
-   * @param settings the direction, how strictly, by which methods
-   * @param from where the counts came from
-   */
+  /** Checks that all parts are there. */
   public PairedQuestion {
     Objects.requireNonNull(tally, "tally");
     Objects.requireNonNull(settings, "settings");

@@ -22,8 +22,6 @@ public record PairedSettings(
   /**
    * Checks the parts.
    *
-   * @param alternative the direction, of the first against the second
-   * @param choices alpha, level, tests and intervals
    * @throws IllegalArgumentException if alpha or level is not strictly between 0 and 1, or a list
    *     is empty
    */

@@ -44,14 +44,6 @@ public record PlanQuestion(
   /**
    * Checks and copies the parts.
    *
-   * @param label the analyst's name for it, empty for none
-   * @param kind what is planned: rate, compare or table
-   * @param designs one for each combination of base rate, alpha and test
-   * @param effects what is expected
-   * @param powers the chances to reject that are wanted
-   * @param sizes the sizes of the first group
-   * @param words how the plan is worded
-   * @param cautions what is to be said about how the question came about
    * @throws IllegalArgumentException if not exactly one of effects, powers and sizes is empty, or a
    *     value is out of its range
    */

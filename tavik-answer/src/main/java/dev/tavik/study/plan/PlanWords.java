@@ -15,9 +15,6 @@ public record PlanWords(String units, String group, @Nullable Double response) {
   /**
    * Checks the response.
    *
-   * @param units what is observed, such as tiles
-   * @param group what each group comes from, such as kiln
-   * @param response the share of those invited that will answer, above 0 and at most 1
    * @throws IllegalArgumentException if it is out of its range
    */
   public PlanWords {

@@ -15,12 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param lines the lines
  */
 public record Plans(PlanQuestion asked, List<PlanLine> lines) implements Finding {
-  /**
-   * Copies the lines.
-   *
-   * @param asked the question
-   * @param lines the lines
-   */
+  /** Copies the lines. */
   public Plans {
     lines = List.copyOf(lines);
   }
@@ -46,18 +41,7 @@ public record Plans(PlanQuestion asked, List<PlanLine> lines) implements Finding
       @Nullable Plan exact,
       List<Varied> sensitivity,
       String sentence) {
-    /**
-     * Copies the list.
-     *
-     * @param design the design
-     * @param expected the effect that was asked about
-     * @param wanted the power that was asked for
-     * @param plan what came of it
-     * @param refused why nothing came of it
-     * @param exact the same by exact power, where the normal approximation is poor
-     * @param sensitivity what if the truth were a bit different
-     * @param sentence the plan in words that could stand in a protocol
-     */
+    /** Copies the list. */
     public PlanLine {
       sensitivity = List.copyOf(sensitivity);
     }

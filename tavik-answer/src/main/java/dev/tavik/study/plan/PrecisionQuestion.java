@@ -52,13 +52,6 @@ public record PrecisionQuestion(
   /**
    * Checks and copies the parts.
    *
-   * @param label the analyst's name for it, empty for none
-   * @param kind what is planned: rate or compare
-   * @param intervals one for each combination of rates, level and method
-   * @param halfWidths half the lengths that are wanted
-   * @param sizes the sizes of the first group
-   * @param worstCase whether rates of one half were taken because none was given
-   * @param words how the plan is worded
    * @throws IllegalArgumentException if not exactly one of half-widths and sizes is empty, or a
    *     value is out of its range
    */

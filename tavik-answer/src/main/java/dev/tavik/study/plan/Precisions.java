@@ -23,12 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param lines one for each combination
  */
 record Precisions(PrecisionQuestion asked, List<PlannedPrecision> lines) implements Finding {
-  /**
-   * Copies the lines.
-   *
-   * @param asked the question
-   * @param lines one for each combination
-   */
+  /** Copies the lines. */
   public Precisions {
     lines = List.copyOf(lines);
   }
@@ -52,17 +47,7 @@ record Precisions(PrecisionQuestion asked, List<PlannedPrecision> lines) impleme
       String refused,
       List<Varied> sensitivity,
       String sentence) {
-    /**
-     * Copies the list.
-     *
-     * @param interval the interval that is planned
-     * @param wanted half the length that was asked for
-     * @param sizes how many observations
-     * @param halfWidth half the length that they reach
-     * @param refused why no number reaches it
-     * @param sensitivity what if the rate were different
-     * @param sentence the plan in words
-     */
+    /** Copies the list. */
     public PlannedPrecision {
       sensitivity = List.copyOf(sensitivity);
     }

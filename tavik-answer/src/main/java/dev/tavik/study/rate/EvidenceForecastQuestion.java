@@ -45,12 +45,6 @@ public record EvidenceForecastQuestion(
   /**
    * Checks the parts.
    *
-   * @param label the analyst's name for the rate, empty for none
-   * @param planned how many observations
-   * @param hypothesis the null value and the alternative
-   * @param prior what is believed of the rate under the alternative
-   * @param threshold how many times likelier one hypothesis is to be made, above 1
-   * @param expected a value at which the chances are wanted too
    * @throws IllegalArgumentException if there is no number of observations, or a value is out of
    *     its range
    */

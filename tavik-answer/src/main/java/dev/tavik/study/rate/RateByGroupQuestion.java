@@ -38,11 +38,6 @@ public record RateByGroupQuestion(
   /**
    * Copies the parts.
    *
-   * @param label the analyst's name for the rate, empty for none
-   * @param groups a tally for each group that has observations, in order
-   * @param emptyGroups groups without any observation
-   * @param settings against which value, how strictly, by which methods
-   * @param from where the counts came from
    * @throws IllegalArgumentException if there is no group, or a lot is given: each group would need
    *     its own
    */

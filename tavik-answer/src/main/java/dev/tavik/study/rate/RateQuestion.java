@@ -32,11 +32,6 @@ public record RateQuestion(
   /**
    * Checks that order and counts belong together.
    *
-   * @param label the analyst's name for the rate, empty for none
-   * @param tally successes and trials
-   * @param settings against which value, how strictly, by which methods
-   * @param from where the counts came from
-   * @param sequence the outcomes in their order, for the Bayesian view to follow
    * @throws IllegalArgumentException if the sequence isn't of the same successes and trials
    */
   public RateQuestion {

@@ -41,10 +41,6 @@ public record RateSettings(
   /**
    * Checks the parts.
    *
-   * @param hypothesis the null value, strictly between 0 and 1, and the direction
-   * @param choices alpha, level, tests and intervals
-   * @param lot how many units the lot has from which the sample was drawn without replacement
-   * @param bayes the prior and region of the Bayesian view
    * @throws IllegalArgumentException if the null value, alpha or level is not strictly between 0
    *     and 1, or a list is empty, or a lot is given with methods that know none
    */

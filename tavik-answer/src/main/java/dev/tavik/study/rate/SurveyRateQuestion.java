@@ -42,12 +42,6 @@ public record SurveyRateQuestion(
   /**
    * Checks the parts.
    *
-   * @param label the analyst's name for the rate, empty for none
-   * @param counts what was counted: the outcome, and a second column where there are groups
-   * @param success the levels of the outcome that count as success
-   * @param hypothesis the null value, strictly between 0 and 1, and the direction
-   * @param choices alpha, level, tests and intervals
-   * @param from where the counts came from
    * @throws IllegalArgumentException if the null value is not strictly between 0 and 1, no level is
    *     a success, a list is empty, or there are more than two columns
    */

@@ -32,11 +32,6 @@ public record SharesQuestion(
   /**
    * Checks that there is one share for each category.
    *
-   * @param label the analyst's name for the question, empty for none
-   * @param counts the counts
-   * @param claimed one share a category
-   * @param settings how strictly, by which methods
-   * @param from where the counts came from
    * @throws IllegalArgumentException if there isn't
    */
   public SharesQuestion {

@@ -23,8 +23,6 @@ public record SharesSettings(
   /**
    * Checks the parts.
    *
-   * @param choices alpha, level, tests and intervals
-   * @param prior what is believed of the shares in the Bayesian view
    * @throws IllegalArgumentException if alpha or level is not strictly between 0 and 1, or a list
    *     is empty
    */

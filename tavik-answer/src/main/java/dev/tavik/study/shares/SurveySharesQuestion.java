@@ -39,12 +39,6 @@ public record SurveySharesQuestion(
   /**
    * Checks the parts.
    *
-   * @param label the analyst's name for the question, empty for none
-   * @param counts what was counted: one column
-   * @param levels the categories, two or more
-   * @param claimed one share a category
-   * @param choices alpha, level, tests and intervals
-   * @param from where the counts came from
    * @throws IllegalArgumentException if there isn't one share a category, fewer than two of them,
    *     or a list is empty
    */

@@ -30,16 +30,7 @@ public record SurveySweepQuestion(
     @Nullable Provenance from,
     Map<String, String> leftOut)
     implements Question {
-  /**
-   * Copies the columns.
-   *
-   * @param group what the groups are
-   * @param columns what was counted of each column: its levels, then the groups
-   * @param settings how they are tested, adjusted and ordered
-   * @param label the analyst's name for it
-   * @param from how they were counted
-   * @param leftOut columns that were left out, and why
-   */
+  /** Copies the columns. */
   public SurveySweepQuestion {
     columns = Collections.unmodifiableMap(new LinkedHashMap<>(columns));
     leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));

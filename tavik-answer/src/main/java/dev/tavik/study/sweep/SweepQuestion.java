@@ -40,16 +40,7 @@ public record SweepQuestion(
   /** The level of the other units. */
   public static final String NOT_NAMED = "not named";
 
-  /**
-   * Copies the tables.
-   *
-   * @param group what the groups are
-   * @param tables a table of each column: a row a group, a column a level
-   * @param settings how they are tested, adjusted and ordered
-   * @param label the analyst's name for it
-   * @param from how the tables were counted
-   * @param leftOut columns that were left out, and why
-   */
+  /** Copies the tables. */
   public SweepQuestion {
     tables = Collections.unmodifiableMap(new LinkedHashMap<>(tables));
     leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));
@@ -128,13 +119,7 @@ public record SweepQuestion(
    * @param sorting in which order they stand
    */
   public record SweepSettings(double alpha, Adjustment adjustment, Sorting sorting) {
-    /**
-     * Checks alpha.
-     *
-     * @param alpha the significance level
-     * @param adjustment how p-values are adjusted over all columns
-     * @param sorting in which order they stand
-     */
+    /** Checks alpha. */
     public SweepSettings {
       Proportion.require("alpha", alpha);
     }

@@ -30,11 +30,6 @@ public record TailQuestion(
   /**
    * Checks the parts.
    *
-   * @param label the analyst's name for it, empty for none
-   * @param tail the distribution
-   * @param value a value whose areas are wanted
-   * @param to with a value the upper end of what lies between
-   * @param area an area whose values are wanted, strictly between 0 and 1
    * @throws IllegalArgumentException if there isn't either a value or an area, or one is out of its
    *     range
    */

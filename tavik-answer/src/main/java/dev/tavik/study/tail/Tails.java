@@ -26,12 +26,7 @@ public record Tails(TailQuestion asked, List<TailArea> lines) implements Finding
 
   private static final MathContext SHOWN = new MathContext(10);
 
-  /**
-   * Copies the list.
-   *
-   * @param asked the question
-   * @param lines an area each
-   */
+  /** Copies the list. */
   public Tails {
     lines = List.copyOf(lines);
   }

@@ -47,12 +47,7 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
     KEY
   }
 
-  /**
-   * Copies the values.
-   *
-   * @param values what was written under each word, in order
-   * @param wording how messages name a word
-   */
+  /** Copies the values. */
   public QuestionArguments {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
   }
