@@ -6,7 +6,12 @@ import static dev.tavik.result.Figures.say;
 import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.UnsupportedCharsetException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +19,16 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ReadOptions {
   private static final ReadOptions USUAL = new ReadOptions(null, null, null, "", Long.MAX_VALUE);
+
+  /** The words that tell how a file is to be read, and what each of them changes. */
+  private static final Map<String, BiFunction<ReadOptions, String, ReadOptions>> TOLD =
+      new LinkedHashMap<>();
+
+  static {
+    TOLD.put("encoding", ReadOptions::encoding);
+    TOLD.put("sheet", ReadOptions::sheet);
+    TOLD.put("range", ReadOptions::range);
+  }
 
   private final @Nullable Charset encoding;
   private final @Nullable String sheet;
@@ -39,6 +54,23 @@ public final class ReadOptions {
    */
   public static ReadOptions usual() {
     return USUAL;
+  }
+
+  /** {@return the words that tell how a file is to be read} */
+  public static List<String> words() {
+    return List.copyOf(TOLD.keySet());
+  }
+
+  /**
+   * Returns a copy that is told one thing more.
+   *
+   * @param word one of {@link #words}
+   * @param value what is told
+   * @return what is said
+   * @throws IllegalArgumentException if the value isn't right for the word
+   */
+  public ReadOptions told(String word, String value) {
+    return Objects.requireNonNull(TOLD.get(word), word).apply(this, value);
   }
 
   /**

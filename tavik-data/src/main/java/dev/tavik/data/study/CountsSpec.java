@@ -50,9 +50,6 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     "engine-above"
   };
 
-  /** The words about a file of either kind. */
-  private static final List<String> OF_FILES = List.of("encoding", "sheet", "range");
-
   /** Tallies by group, and the groups that had no observation. */
   record Groups(Map<String, Tally> tallies, List<String> empty) {}
 
@@ -245,6 +242,11 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     return spec.has("data") || spec.has("database");
   }
 
+  /** Refuses words that tell how a file is to be read where there is none. */
+  void requireFile() {
+    requireRows(ReadOptions.words().toArray(String[]::new));
+  }
+
   /** Refuses words that are about rows where there are none. */
   void requireRows(String... words) {
     if (!spec.has("database")) {
@@ -268,12 +270,10 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
   /** How the file is encoded, and which part of a spreadsheet is meant. */
   ReadOptions reading() {
     ReadOptions said = ReadOptions.usual();
-    @Nullable String encoding = spec.text("encoding");
-    said = encoding == null ? said : said.encoding(encoding);
-    @Nullable String sheet = spec.text("sheet");
-    said = sheet == null ? said : said.sheet(sheet);
-    @Nullable String range = spec.text("range");
-    said = range == null ? said : said.range(range);
+    for (String word : ReadOptions.words()) {
+      @Nullable String value = spec.text(word);
+      said = value == null ? said : said.told(word, value);
+    }
     @Nullable String size = spec.text("engine-above");
     spec.check(
         size == null || (size.matches("\\d{1,9}") && !spec.flag("engine")),
@@ -347,7 +347,7 @@ record CountsSpec(QuestionArguments spec, SourceOpener opening, Recodings recodi
     if (sources.isEmpty()) {
       throw new SpecException(nothing);
     }
-    for (String word : OF_FILES) {
+    for (String word : ReadOptions.words()) {
       spec.check(
           !spec.has(word) || spec.has("data") || spec.has("table"),
           "%s is about a file, and the counts are written out; leave it out",

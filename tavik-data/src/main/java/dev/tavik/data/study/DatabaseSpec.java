@@ -2,7 +2,10 @@ package dev.tavik.data.study;
 
 import dev.tavik.data.CountSource;
 import dev.tavik.data.Database;
+import dev.tavik.data.ReadOptions;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Opens the rows of a database from their words. */
@@ -13,7 +16,9 @@ record DatabaseSpec(QuestionArguments spec) {
   };
 
   CountSource source() {
-    for (String word : new String[] {"encoding", "sheet", "range", "engine", "engine-above"}) {
+    List<String> ofFiles = new ArrayList<>(ReadOptions.words());
+    ofFiles.addAll(List.of("engine", "engine-above"));
+    for (String word : ofFiles) {
       spec.check(
           !spec.has(word), "%s is about a file and doesn't go with {database}", spec.name(word));
     }

@@ -4,6 +4,7 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.MatchedTallies;
 import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tabulation;
+import dev.tavik.data.ReadOptions;
 import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
@@ -32,7 +33,8 @@ final class PairedSpec {
 
   private static final List<String> OF_A_FILE =
       Stream.of(
-              Stream.of("data", "outcome", "success", "encoding", "sheet", "range", "database"),
+              Stream.of("data", "outcome", "success", "database"),
+              ReadOptions.words().stream(),
               Arrays.stream(CountsSpec.OF_ROWS),
               Arrays.stream(DatabaseSpec.WORDS))
           .flatMap(words -> words)

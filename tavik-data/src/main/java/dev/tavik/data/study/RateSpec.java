@@ -68,7 +68,8 @@ final class RateSpec {
       return new OutlookSpec(spec).question();
     }
     spec.requireWith("planned", "threshold", "expect");
-    counts.requireRows("outcome", "success", "group", "encoding", "sheet", "range");
+    counts.requireRows("outcome", "success", "group");
+    counts.requireFile();
     counts.requireRows(CountsSpec.OF_ROWS);
     boolean inline = spec.has("tally");
     spec.check(

@@ -48,7 +48,7 @@ final class SweepSpec {
   }
 
   private Question question() {
-    counts.requireRows("encoding", "sheet", "range");
+    counts.requireFile();
     counts.requireRows(CountsSpec.OF_ROWS);
     spec.check(counts.hasRows(), "nothing to count: give {data} with a file of rows, and {group}");
     if (spec.has("design")) {

@@ -115,7 +115,12 @@ final class Catalogue {
         }
       } else if (line.startsWith("@")) {
         List<String> names = List.of(line.split(" "));
-        groups.put(names.get(0), names.subList(1, names.size()));
+        groups.put(
+            names.get(0),
+            names.stream()
+                .skip(1)
+                .flatMap(each -> groups.getOrDefault(each, List.of(each)).stream())
+                .toList());
       } else if (colon < 0) {
         positional = line.equals("POSITIONAL");
         heading = positional ? Heading.COUNTS : Heading.valueOf(line);
