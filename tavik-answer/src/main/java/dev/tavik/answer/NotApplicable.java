@@ -1,11 +1,13 @@
 package dev.tavik.answer;
 
 import dev.tavik.result.Method;
+import dev.tavik.result.Reason;
 
 /**
  * A method that gives no result, standing where its result would.
  *
  * @param method the method
- * @param reason why, and what to do instead
+ * @param code why, for programs
+ * @param reason why, and what to do instead, in words
  */
-public record NotApplicable(Method method, String reason) {}
+public record NotApplicable(Method method, Reason code, String reason) {}

@@ -107,9 +107,12 @@ class PlotTest {
     SequencePlot plot = answer.plot(SequencePlot.class).orElseThrow();
     assertThat(plot.rates()).extracting(SequencePlot.Rate::rate).startsWith(1.0).endsWith(2 / 5.0);
     assertThat(plot.logs()).hasSize(5);
+    assertThat(RateQuestion.of(NORTH, 0.05).ask().plot(SequencePlot.class)).isEmpty();
+    assertThat(RateQuestion.of(NORTH, 0.05).ask().plot(BeliefPlot.class)).isEmpty();
+    Answer inLot = RateQuestion.of(NORTH, 0.05).lot(5_000).ask();
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> RateQuestion.of(NORTH, 0.05).ask().plot(SequencePlot.class))
-        .withMessageContaining("--sequence");
+        .isThrownBy(() -> inLot.plot(NullPlot.class))
+        .withMessageContaining("leave the lot out");
   }
 
   /**

@@ -43,9 +43,9 @@ record ComparePlots(CompareQuestion question, Answer answer) {
   private static final double REACH = 1.5;
 
   Plots all() {
-    return Plots.of(IntervalPlot.class, this::intervals)
-        .with(NullPlot.class, this::underNull)
-        .with(BeliefPlot.class, this::belief);
+    Plots plots =
+        Plots.of(IntervalPlot.class, this::intervals).with(NullPlot.class, this::underNull);
+    return question.settings().bayes() == null ? plots : plots.with(BeliefPlot.class, this::belief);
   }
 
   private String prefixed(String title) {
@@ -158,14 +158,7 @@ record ComparePlots(CompareQuestion question, Answer answer) {
   }
 
   private BeliefPlot belief() {
-    Posterior bayes =
-        answer
-            .find(Posterior.class)
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "the picture of what to believe is of one rate or of two, and needs their"
-                            + " Bayesian view, --bayes"));
+    Posterior bayes = answer.find(Posterior.class).orElseThrow();
     BayesSettings view = question.settings().bayes();
     BetaPrior prior = view == null ? BetaPrior.uniform() : view.prior();
     ComparedRates before = ComparedRates.before(prior);

@@ -23,6 +23,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.DesignedData;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedComparison;
@@ -46,7 +47,7 @@ record DesignedPair(
     String one,
     String two,
     DesignedComparison compared)
-    implements PairData {
+    implements PairData, DesignedData {
 
   private Rate rate(String name, DesignedProportion proportion) {
     return new Rate(name, proportion.value(), design.rows(proportion));
@@ -123,16 +124,6 @@ record DesignedPair(
   @Override
   public Sheet observed() {
     return DesignFindings.groups(groups());
-  }
-
-  @Override
-  public List<Finding> about() {
-    return List.of(design.fact());
-  }
-
-  @Override
-  public List<Finding> context() {
-    return List.of(design.sentence());
   }
 
   @Override

@@ -3,7 +3,6 @@ package dev.tavik.study.compare;
 import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
-import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.ShownMembers;
 import dev.tavik.answer.Tests;
@@ -13,6 +12,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.DesignedData;
 import dev.tavik.survey.SurveyTableTest;
 import java.util.List;
 import java.util.function.Predicate;
@@ -31,7 +31,7 @@ record DesignedPairs(
     DesignFindings design,
     Predicate<List<String>> success,
     List<DesignFindings.Group> groups)
-    implements PairsData {
+    implements PairsData, DesignedData {
 
   @Override
   public List<String> names() {
@@ -41,16 +41,6 @@ record DesignedPairs(
   @Override
   public @Nullable String baseline() {
     return question.baseline();
-  }
-
-  @Override
-  public List<Finding> about() {
-    return List.of(design.fact());
-  }
-
-  @Override
-  public List<Finding> context() {
-    return List.of(design.sentence());
   }
 
   @Override

@@ -10,11 +10,12 @@ import dev.tavik.phrase.ComparisonVerdicts;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.NumberNeeded;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.SampleData;
 import java.util.List;
 import java.util.Optional;
 
 /** What two rates are compared of: two tallies, or two groups of a designed sample. */
-interface PairData {
+interface PairData extends SampleData {
   /**
    * A group whose rate is compared.
    *
@@ -44,16 +45,6 @@ interface PairData {
   Value.Fields figures();
 
   Sheet observed();
-
-  /** Facts about the data, for programs. */
-  default List<Finding> about() {
-    return List.of();
-  }
-
-  /** What is said of the data after their source. */
-  default List<Finding> context() {
-    return List.of();
-  }
 
   /** What the table of effects says of an estimate. */
   default String remark(Estimate effect) {

@@ -8,26 +8,17 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.SampleData;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What several groups are compared of, beyond what is said of each pair. */
-interface PairsData {
+interface PairsData extends SampleData {
   /** The names of the groups, in order. */
   List<String> names();
 
   /** The group that every other one is compared with; null for all pairs. */
   @Nullable String baseline();
-
-  /** Facts about the data of all groups, for programs. */
-  default List<Finding> about() {
-    return List.of();
-  }
-
-  /** What is said of the data of all groups after their source. */
-  default List<Finding> context() {
-    return List.of();
-  }
 
   /** The figures of the groups, for programs. */
   Value figures();

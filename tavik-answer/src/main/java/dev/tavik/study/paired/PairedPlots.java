@@ -38,17 +38,7 @@ record PairedPlots(PairedQuestion question, Answer answer) {
   }
 
   private IntervalPlot intervals() {
-    List<IntervalPlot.Row> rows =
-        answer.intervals().stream()
-            .map(
-                each ->
-                    new IntervalPlot.Row(
-                        IntervalTexts.name(each),
-                        tally().difference(),
-                        each,
-                        IntervalTexts.limits(each),
-                        true))
-            .toList();
+    List<IntervalPlot.Row> rows = IntervalTexts.rows(answer.intervals(), tally().difference());
     return new IntervalPlot(
         say(
             "%s%s against %s, the same %s units",

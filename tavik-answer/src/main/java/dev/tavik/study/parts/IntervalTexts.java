@@ -54,6 +54,13 @@ public final class IntervalTexts {
     return adjusted == null ? test.log10PValue() : adjusted.log10PValue();
   }
 
+  /** A row for each interval of one quantity. */
+  public static List<IntervalPlot.Row> rows(List<Interval> intervals, double estimate) {
+    return intervals.stream()
+        .map(each -> new IntervalPlot.Row(name(each), estimate, each, limits(each), true))
+        .toList();
+  }
+
   /** Rows of proportions. */
   public static IntervalPlot.Panel proportions(
       List<IntervalPlot.Row> rows, List<Double> references) {

@@ -9,6 +9,7 @@ import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -22,7 +23,9 @@ public final class Refusals {
 
   /** The refusal of a method that declined, or whose computation didn't settle. */
   public static NotApplicable of(Method method, RuntimeException why) {
-    return new NotApplicable(method, RefusalPhrases.of(why));
+    Reason code =
+        why instanceof NotApplicableException declined ? declined.reason() : Reason.UNSETTLED;
+    return new NotApplicable(method, code, RefusalPhrases.of(why));
   }
 
   /**

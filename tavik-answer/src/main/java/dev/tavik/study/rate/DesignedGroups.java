@@ -4,7 +4,6 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
-import dev.tavik.answer.Finding;
 import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.ShownMembers;
@@ -15,6 +14,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.DesignedData;
 import java.util.List;
 
 /**
@@ -23,19 +23,10 @@ import java.util.List;
  * @param question the question about them
  * @param design the design of the whole sample
  */
-record DesignedGroups(SurveyRateQuestion question, DesignFindings design) implements RateGroups {
+record DesignedGroups(SurveyRateQuestion question, DesignFindings design)
+    implements RateGroups, DesignedData {
   private static DesignFindings.Group group(RateFound found) {
     return ((DesignedRate) found.data()).group();
-  }
-
-  @Override
-  public List<Finding> about() {
-    return List.of(design.fact());
-  }
-
-  @Override
-  public List<Finding> context() {
-    return List.of(design.sentence());
   }
 
   @Override

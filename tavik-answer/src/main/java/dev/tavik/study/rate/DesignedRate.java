@@ -19,6 +19,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.DesignedData;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedProportion;
 import java.util.ArrayList;
@@ -32,7 +33,7 @@ import java.util.List;
  * @param group what is estimated, and whose rate it is
  */
 record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFindings.Group group)
-    implements RateData {
+    implements RateData, DesignedData {
 
   private DesignedProportion proportion() {
     return group.proportion();
@@ -58,11 +59,6 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
     return Value.fields()
         .with("success", Value.words(question.success().stream().sorted().toList()))
         .and(DesignFindings.figures(proportion()));
-  }
-
-  @Override
-  public List<Finding> about() {
-    return List.of(design.fact());
   }
 
   @Override

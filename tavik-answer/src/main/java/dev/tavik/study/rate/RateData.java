@@ -6,11 +6,12 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.SampleData;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What a rate is asked of: trials, a sample from a lot, or a designed sample. */
-interface RateData {
+interface RateData extends SampleData {
   double value();
 
   Estimate estimate(String name);
@@ -27,16 +28,6 @@ interface RateData {
   Value.Fields figures();
 
   Finding observed(Estimate estimate);
-
-  /** Facts about the data, for programs. */
-  default List<Finding> about() {
-    return List.of();
-  }
-
-  /** What is said of the data after their source. */
-  default List<Finding> context() {
-    return List.of();
-  }
 
   /** An empty table of tests. */
   Tests tests(String heading, double alpha);

@@ -8,20 +8,11 @@ import dev.tavik.answer.Intervals;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.SampleData;
 import java.util.List;
 
 /** What the rates of several groups are asked of, beyond what is said of each alone. */
-interface RateGroups {
-  /** Facts about the data of all groups, for programs. */
-  default List<Finding> about() {
-    return List.of();
-  }
-
-  /** What is said of the data of all groups after their source. */
-  default List<Finding> context() {
-    return List.of();
-  }
-
+interface RateGroups extends SampleData {
   /** The table of what was observed in each group. */
   Sheet observed(List<RateFound> groups);
 

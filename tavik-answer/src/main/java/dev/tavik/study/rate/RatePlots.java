@@ -38,10 +38,13 @@ record RatePlots(RateQuestion question, Answer answer) {
   private static final int MOST_INTERVALS = 240;
 
   Plots all() {
-    return Plots.of(IntervalPlot.class, this::intervals)
-        .with(NullPlot.class, this::underNull)
-        .with(BeliefPlot.class, this::belief)
-        .with(SequencePlot.class, this::sequence);
+    Plots plots =
+        Plots.of(IntervalPlot.class, this::intervals).with(NullPlot.class, this::underNull);
+    if (settings().bayes() != null) {
+      plots.with(BeliefPlot.class, this::belief);
+    }
+    OutcomeSequence outcomes = question.sequence();
+    return outcomes == null ? plots : plots.with(SequencePlot.class, () -> sequence(outcomes));
   }
 
   private Tally tally() {
@@ -61,17 +64,7 @@ record RatePlots(RateQuestion question, Answer answer) {
   }
 
   private IntervalPlot intervals() {
-    List<IntervalPlot.Row> rows =
-        answer.intervals().stream()
-            .map(
-                each ->
-                    new IntervalPlot.Row(
-                        IntervalTexts.name(each),
-                        tally().proportion(),
-                        each,
-                        IntervalTexts.limits(each),
-                        true))
-            .toList();
+    List<IntervalPlot.Row> rows = IntervalTexts.rows(answer.intervals(), tally().proportion());
     TestResult test = answer.test();
     return new IntervalPlot(
         say(
@@ -123,13 +116,7 @@ record RatePlots(RateQuestion question, Answer answer) {
   }
 
   private Posterior bayes() {
-    return answer
-        .find(Posterior.class)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "the picture of what to believe is of one rate or of two, and needs their"
-                        + " Bayesian view, --bayes"));
+    return answer.find(Posterior.class).orElseThrow();
   }
 
   private BetaPrior prior() {
@@ -170,14 +157,8 @@ record RatePlots(RateQuestion question, Answer answer) {
             .lane(counted, level, Figures::finePercent, axis));
   }
 
-  private SequencePlot sequence() {
-    OutcomeSequence outcomes = question.sequence();
-    Posterior bayes = answer.find(Posterior.class).orElse(null);
-    if (outcomes == null || bayes == null || bayes.sequence().isEmpty()) {
-      throw new IllegalArgumentException(
-          "the picture of a sequence is of one rate, followed through a file in its order:"
-              + " --sequence");
-    }
+  private SequencePlot sequence(OutcomeSequence outcomes) {
+    Posterior bayes = bayes();
     List<Double> logs = bayes.sequence();
     return new SequencePlot(
         say(

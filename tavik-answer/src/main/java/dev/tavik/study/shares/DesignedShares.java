@@ -16,6 +16,7 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Estimate;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
+import dev.tavik.study.parts.DesignedData;
 import dev.tavik.study.parts.Undecided;
 import dev.tavik.survey.DesignedProportion;
 import java.util.ArrayList;
@@ -35,7 +36,7 @@ record DesignedShares(
     DesignFindings design,
     List<DesignedProportion> shares,
     DesignTests tests)
-    implements SharesData {
+    implements SharesData, DesignedData {
 
   private String level(int category) {
     return question.levels().get(category);
@@ -55,16 +56,6 @@ record DesignedShares(
   @Override
   public Value figures(int category) {
     return DesignFindings.figures(shares.get(category));
-  }
-
-  @Override
-  public List<Finding> about() {
-    return List.of(design.fact());
-  }
-
-  @Override
-  public List<Finding> context() {
-    return List.of(design.sentence());
   }
 
   @Override

@@ -6,10 +6,11 @@ import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.result.Estimate;
+import dev.tavik.study.parts.SampleData;
 import java.util.List;
 
 /** What shares are asked of: counts of categories, or a designed sample. */
-interface SharesData {
+interface SharesData extends SampleData {
   double share(int category);
 
   /** How far a share is from its claim, in standard errors; NaN where there are none. */
@@ -17,16 +18,6 @@ interface SharesData {
 
   /** The figures of a category, for programs. */
   Value figures(int category);
-
-  /** Facts about the data, for programs. */
-  default List<Finding> about() {
-    return List.of();
-  }
-
-  /** What is said of the data after their source. */
-  default List<Finding> context() {
-    return List.of();
-  }
 
   List<Estimate> estimates();
 

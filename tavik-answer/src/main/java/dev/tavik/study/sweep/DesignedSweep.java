@@ -9,6 +9,7 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Figures;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DesignFindings;
+import dev.tavik.study.parts.DesignedData;
 import dev.tavik.survey.DesignedSample;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,7 +22,8 @@ import org.jspecify.annotations.Nullable;
  * @param counts what was counted of each column
  * @param design the design of the sample
  */
-record DesignedSweep(Map<String, SurveyCounts> counts, DesignFindings design) implements SweepData {
+record DesignedSweep(Map<String, SurveyCounts> counts, DesignFindings design)
+    implements SweepData, DesignedData {
   static DesignedSweep of(Map<String, SurveyCounts> counts) {
     SurveyCounts first = counts.values().iterator().next();
     return new DesignedSweep(counts, new DesignFindings(DesignedSample.of(first)));
@@ -32,16 +34,6 @@ record DesignedSweep(Map<String, SurveyCounts> counts, DesignFindings design) im
     Map<String, ColumnData> columns = new LinkedHashMap<>();
     counts.forEach((name, each) -> columns.put(name, new DesignedColumn(each)));
     return columns;
-  }
-
-  @Override
-  public List<Finding> about() {
-    return List.of(design.fact());
-  }
-
-  @Override
-  public List<Finding> context() {
-    return List.of(design.sentence());
   }
 
   @Override

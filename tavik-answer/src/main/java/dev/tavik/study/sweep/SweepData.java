@@ -5,12 +5,13 @@ import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Value;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.SampleData;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** The columns that are looked at, and what is said of all of them together. */
-interface SweepData {
+interface SweepData extends SampleData {
   /** The columns by name, in the order of the source. */
   Map<String, ColumnData> columns();
 
@@ -19,18 +20,8 @@ interface SweepData {
     return Value.fields();
   }
 
-  /** Facts about all data, for programs. */
-  default List<Finding> about() {
-    return List.of();
-  }
-
   /** The shares of all columns, for programs, where the answer about each doesn't have them. */
   default List<Finding> shares(List<Swept> columns, double alpha) {
-    return List.of();
-  }
-
-  /** What is said of all data after their source. */
-  default List<Finding> context() {
     return List.of();
   }
 

@@ -157,8 +157,9 @@ class CrossQuestionTest {
             .ask();
     assertThat(codes(answer)).contains(Code.EMPTY_GROUP, Code.LEVELS_MERGED);
     assertThat(answer.refusals())
-        .extracting(refusal -> refusal.method().id())
-        .containsExactly("n-1", "yates", "trend", "linear");
+        .extracting(refusal -> refusal.method().id() + " " + refusal.code())
+        .containsExactly(
+            "n-1 NOT_TWO_BY_TWO", "yates NOT_TWO_BY_TWO", "trend UNORDERED", "linear UNORDERED");
     assertThatIllegalArgumentException()
         .isThrownBy(
             () ->

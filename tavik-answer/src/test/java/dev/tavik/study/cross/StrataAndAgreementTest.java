@@ -104,8 +104,8 @@ class StrataAndAgreementTest {
   void oneStratumHasNoHomogeneityAndNoneIsRefused() {
     Answer one = StrataQuestion.of(strata(stratum("ash", "3/9", "8/11"))).ask();
     assertThat(one.refusals())
-        .extracting(each -> each.method().id())
-        .containsExactly("breslow-day");
+        .extracting(each -> each.method().id() + " " + each.code())
+        .containsExactly("breslow-day ONE_INFORMATIVE_STRATUM");
     assertThat(one.conditions().get(0).state()).isEqualTo(Condition.State.NOT_MET);
     Answer empty = StrataQuestion.of(strata(stratum("ash", "0/9", "4/11"))).ask();
     assertThat(empty.intervals(StrengthInterval.MANTEL_HAENSZEL)).isEmpty();

@@ -1,7 +1,6 @@
 package dev.tavik.data.study;
 
 import dev.tavik.bayes.BetaPrior;
-import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Proportion;
@@ -17,7 +16,7 @@ record OutlookSpec(QuestionArguments spec) {
   private static final int MOST_LINES = 200;
 
   EvidenceForecastQuestion question() {
-    for (String word : CommandSchemas.RATE.names()) {
+    for (String word : QuestionKind.RATE.words().names()) {
       // A study gives its alpha to every question.
       boolean ofStudy = word.equals("alpha") && spec.name(word).equals(word);
       if (spec.has(word) && !ofStudy && !WORDS.contains(word)) {

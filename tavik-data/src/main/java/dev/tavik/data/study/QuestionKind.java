@@ -16,32 +16,29 @@ import java.util.function.BiFunction;
 /** The kinds of questions: their parameters, and how they are created from them. */
 public enum QuestionKind {
   /** Is one proportion different from a value? */
-  RATE(AnswerKind.RATE, CommandSchemas.RATE, RateSpec::question),
+  RATE(AnswerKind.RATE, RateSpec::question),
   /** Do two proportions differ, and by how much? */
-  COMPARE(AnswerKind.COMPARE, CommandSchemas.COMPARE, CompareSpec::question),
+  COMPARE(AnswerKind.COMPARE, CompareSpec::question),
   /** Do the counts follow the claimed shares? */
-  SHARES(AnswerKind.SHARES, CommandSchemas.SHARES, SharesSpec::question),
+  SHARES(AnswerKind.SHARES, SharesSpec::question),
   /** Are two classifications associated? */
-  CROSS(AnswerKind.CROSS, CommandSchemas.CROSS, CrossSpec::question),
+  CROSS(AnswerKind.CROSS, CrossSpec::question),
   /** How many, how much power, how small an effect? */
-  PLAN(AnswerKind.PLAN, CommandSchemas.PLAN, PlanSpec::question),
+  PLAN(AnswerKind.PLAN, PlanSpec::question),
   /** A probability or a critical value of a distribution. */
-  TAIL(AnswerKind.TAIL, CommandSchemas.TAIL, TailSpec::question),
+  TAIL(AnswerKind.TAIL, TailSpec::question),
   /** Which columns differ between groups? */
-  SWEEP(AnswerKind.SWEEP, CommandSchemas.SWEEP, SweepSpec::question),
+  SWEEP(AnswerKind.SWEEP, SweepSpec::question),
   /** How do methods behave at this size? */
-  ASSESS(AnswerKind.ASSESS, CommandSchemas.ASSESS, AssessSpec::question);
+  ASSESS(AnswerKind.ASSESS, AssessSpec::question);
 
   private final AnswerKind answers;
   private final CommandSchema words;
   private final BiFunction<QuestionArguments, SourceOpener, Question> maker;
 
-  QuestionKind(
-      AnswerKind answers,
-      CommandSchema words,
-      BiFunction<QuestionArguments, SourceOpener, Question> maker) {
+  QuestionKind(AnswerKind answers, BiFunction<QuestionArguments, SourceOpener, Question> maker) {
     this.answers = answers;
-    this.words = words;
+    this.words = CommandSchemas.of(answers.id());
     this.maker = maker;
   }
 

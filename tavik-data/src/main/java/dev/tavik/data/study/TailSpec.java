@@ -2,7 +2,6 @@ package dev.tavik.data.study;
 
 import dev.tavik.answer.Question;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.data.words.CommandSchemas;
 import dev.tavik.result.Numbers;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.tail.TailQuestion;
@@ -83,7 +82,7 @@ record TailSpec(QuestionArguments spec) {
             distribution + " needs " + spec.name(parameter) + ": " + example(distribution));
       }
     }
-    for (String word : CommandSchemas.TAIL.names()) {
+    for (String word : QuestionKind.TAIL.words().names()) {
       if (spec.has(word)
           && !OTHERS.contains(word)
           && !parameters.contains(word)

@@ -10,30 +10,6 @@ import java.util.Objects;
 public final class CommandSchemas {
   private static final Map<String, CommandSchema> BY_KIND = Catalogue.read();
 
-  /** Of one proportion, or several. */
-  public static final CommandSchema RATE = of("rate");
-
-  /** Of two groups or more, or of pairs. */
-  public static final CommandSchema COMPARE = of("compare");
-
-  /** Of counts and claimed shares. */
-  public static final CommandSchema SHARES = of("shares");
-
-  /** Of two classifications. */
-  public static final CommandSchema CROSS = of("cross");
-
-  /** Of plans. */
-  public static final CommandSchema PLAN = of("plan");
-
-  /** Of tails of distributions. */
-  public static final CommandSchema TAIL = of("tail");
-
-  /** Of how methods behave. */
-  public static final CommandSchema ASSESS = of("assess");
-
-  /** Of many columns against groups. */
-  public static final CommandSchema SWEEP = of("sweep");
-
   /** Of what is in a file. */
   public static final CommandSchema LOOK = of("look");
 
@@ -44,7 +20,12 @@ public final class CommandSchemas {
     return List.copyOf(BY_KIND.values());
   }
 
-  private static CommandSchema of(String kind) {
+  /**
+   * {@return the vocabulary of a kind of question}
+   *
+   * @param kind its word, such as {@code rate}
+   */
+  public static CommandSchema of(String kind) {
     return Objects.requireNonNull(BY_KIND.get(kind), kind);
   }
 }

@@ -213,10 +213,12 @@ class WordsTest {
   @Test
   void wordsOfOtherQuestionsAreNotAskedFor() {
     assertThat(QuestionKind.of("weigh")).isEmpty();
-    assertThat(CommandSchemas.RATE.names())
+    assertThat(QuestionKind.RATE.words().names())
         .contains("tally", "against")
         .doesNotContain("cells", "rows");
-    assertThat(CommandSchemas.CROSS.names()).contains("cells", "rows").doesNotContain("margin");
+    assertThat(QuestionKind.CROSS.words().names())
+        .contains("cells", "rows")
+        .doesNotContain("margin");
     assertThat(QuestionArguments.FLAGS)
         .containsAll(Set.of("bayes", "working", "paired", "sequence"));
   }
