@@ -344,6 +344,16 @@ public final class Answer {
     return question.plots(this).find(kind);
   }
 
+  /**
+   * {@return curves of this answer; empty where it has none of the kind}
+   *
+   * @param kind what they are of
+   * @throws IllegalArgumentException if this answer has nothing of the kind to draw
+   */
+  public Optional<Curves.Plot> curves(Curves.Kind kind) {
+    return all(Curves.class).filter(each -> each.kind() == kind).findFirst().map(Curves::plot);
+  }
+
   private static NoSuchElementException none(String wanted, Stream<String> there) {
     return new NoSuchElementException(
         "this answer has no " + wanted + there.collect(Collectors.joining(", ", "; it has: ", "")));

@@ -13,22 +13,40 @@ public final class Curves implements Finding {
   /** About how many points of a curve are read. */
   private static final int SHOWN = 8;
 
-  private final String key;
+  private final Kind kind;
   private final Lazy<Plot> plot;
 
-  private Curves(String key, Lazy<Plot> plot) {
-    this.key = key;
+  /** What curves are of, and over what. */
+  public enum Kind {
+    /** Power over the number of observations. */
+    POWER_OVER_SIZES("powerOverSizes"),
+    /** Power over what is expected. */
+    POWER_OVER_EFFECTS("powerOverEffects"),
+    /** The chance of the alternative over priors. */
+    CHANCE_OVER_PRIORS("chanceOverPriors"),
+    /** True coverage over the true rate. */
+    COVERAGE_OVER_RATES("coverageOverRates");
+
+    private final String key;
+
+    Kind(String key) {
+      this.key = key;
+    }
+  }
+
+  private Curves(Kind kind, Lazy<Plot> plot) {
+    this.kind = kind;
     this.plot = plot;
   }
 
   /**
    * {@return curves that are computed once, when they are asked for}
    *
-   * @param key the key that programs see
+   * @param kind what they are of
    * @param plot computes them; throws {@code IllegalArgumentException} if they can't be drawn
    */
-  public static Curves of(String key, Supplier<Plot> plot) {
-    return new Curves(key, new Lazy<>(plot));
+  public static Curves of(Kind kind, Supplier<Plot> plot) {
+    return new Curves(kind, new Lazy<>(plot));
   }
 
   /**
@@ -151,9 +169,14 @@ public final class Curves implements Finding {
     return plot.get();
   }
 
+  /** {@return what they are of} */
+  public Kind kind() {
+    return kind;
+  }
+
   @Override
   public String key() {
-    return key;
+    return kind.key;
   }
 
   /** Some points of each curve. */

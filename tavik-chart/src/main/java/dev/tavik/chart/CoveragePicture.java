@@ -13,10 +13,9 @@ final class CoveragePicture {
   private CoveragePicture() {}
 
   static Picture of(Answer answer) {
-    return answer.findAll(Curves.class).stream()
-        .filter(each -> each.key().equals("coverageOverRates"))
-        .findFirst()
-        .map(each -> draw(each.plot()))
+    return answer
+        .curves(Curves.Kind.COVERAGE_OVER_RATES)
+        .map(CoveragePicture::draw)
         .orElseThrow(
             () ->
                 new IllegalArgumentException(

@@ -55,7 +55,7 @@ final class PlanPicture {
    * @throws IllegalArgumentException if it is about anything else, or of more than six curves
    */
   public static Picture ofSizes(Answer answer) {
-    return new PlanPicture(curves(answer, "powerOverSizes"), 0).sizes();
+    return new PlanPicture(curves(answer, Curves.Kind.POWER_OVER_SIZES), 0).sizes();
   }
 
   /**
@@ -67,16 +67,11 @@ final class PlanPicture {
    *     than six curves
    */
   public static Picture ofEffects(Answer answer) {
-    return new PlanPicture(curves(answer, "powerOverEffects"), KEY).effects();
+    return new PlanPicture(curves(answer, Curves.Kind.POWER_OVER_EFFECTS), KEY).effects();
   }
 
-  private static Curves.Plot curves(Answer answer, String key) {
-    return answer.findings().stream()
-        .filter(each -> each.key().equals(key))
-        .map(Curves.class::cast)
-        .findFirst()
-        .orElseThrow(PlanPicture::none)
-        .plot();
+  private static Curves.Plot curves(Answer answer, Curves.Kind kind) {
+    return answer.curves(kind).orElseThrow(PlanPicture::none);
   }
 
   private static IllegalArgumentException none() {

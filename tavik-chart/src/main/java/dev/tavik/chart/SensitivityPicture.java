@@ -31,13 +31,12 @@ final class SensitivityPicture {
   static Picture of(Answer answer) {
     Curves.Plot curves =
         answer
-            .find(Curves.class)
+            .curves(Curves.Kind.CHANCE_OVER_PRIORS)
             .orElseThrow(
                 () ->
                     new IllegalArgumentException(
                         "the picture of sensitivity is of one rate or of two, and needs their"
-                            + " Bayesian view, --bayes"))
-            .plot();
+                            + " Bayesian view, --bayes"));
     Posterior bayes = answer.find(Posterior.class).orElseThrow();
     Curves.Curve even = curves.curves().get(0);
     Curves.Dot own = even.dots().get(0);

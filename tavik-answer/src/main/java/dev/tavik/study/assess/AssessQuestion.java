@@ -150,7 +150,7 @@ public record AssessQuestion(
         .add(Finding.fact("alpha", Value.number(alpha())))
         .add(Finding.fact("alternative", new Value.Words(alternative.id())))
         .add(found)
-        .add(Curves.of("coverageOverRates", () -> CoveragePlot.of(this)))
+        .add(Curves.of(Curves.Kind.COVERAGE_OVER_RATES, () -> CoveragePlot.of(this)))
         .concluded(Verdict.of(found.conclusion()));
   }
 

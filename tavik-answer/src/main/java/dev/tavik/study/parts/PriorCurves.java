@@ -34,7 +34,7 @@ public record PriorCurves(
 
   /** The curves, computed when they are asked for. */
   public Curves finding() {
-    return Curves.of("chanceOverPriors", this::plot);
+    return Curves.of(Curves.Kind.CHANCE_OVER_PRIORS, this::plot);
   }
 
   private Curves.Plot plot() {

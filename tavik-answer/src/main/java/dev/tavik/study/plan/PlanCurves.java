@@ -37,8 +37,8 @@ final class PlanCurves {
   static List<Curves> of(Plans plans) {
     PlanCurves curves = new PlanCurves(plans);
     return List.of(
-        Curves.of("powerOverSizes", curves::overSizes),
-        Curves.of("powerOverEffects", curves::overEffects));
+        Curves.of(Curves.Kind.POWER_OVER_SIZES, curves::overSizes),
+        Curves.of(Curves.Kind.POWER_OVER_EFFECTS, curves::overEffects));
   }
 
   private static Plan plan(PlanLine line) {
