@@ -1,7 +1,7 @@
 package dev.tavik.answer;
 
 import dev.tavik.result.Method;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 
 /**
  * A method that gives no result, standing where its result would.
@@ -10,4 +10,4 @@ import dev.tavik.result.Reason;
  * @param code why, for programs
  * @param reason why, and what to do instead, in words
  */
-public record NotApplicable(Method method, Reason code, String reason) {}
+public record NotApplicable(Method method, NotApplicableReason code, String reason) {}

@@ -5,30 +5,32 @@ import static dev.tavik.result.Figures.say;
 import dev.tavik.count.Names;
 import dev.tavik.result.Figures;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.List;
 
-/**
- * Why a method gives no result, and what to do instead.
- *
- * @param values the values that the reason names
- */
-public record RefusalPhrases(List<Object> values) {
+/** Why a method gives no result, and what to do instead. */
+public final class RefusalPhrases {
+  private final List<Object> values;
+
+  private RefusalPhrases(List<Object> values) {
+    this.values = values;
+  }
+
   /** The sentence of a method that declined, or whose computation didn't settle. */
   public static String of(RuntimeException why) {
     return why instanceof NotApplicableException declined
         ? new RefusalPhrases(declined.values()).words(declined.reason())
-        : new RefusalPhrases(List.of()).words(Reason.UNSETTLED);
+        : new RefusalPhrases(List.of()).words(NotApplicableReason.UNSETTLED);
   }
 
-  private String words(Reason reason) {
+  private String words(NotApplicableReason reason) {
     return switch (reason) {
       case OVER_BUDGET ->
           say(
-              "would take longer than its budget of %s for about %s tables with these margins;"
+              "would take longer than its budget of %s for about 1e%s tables with these margins;"
                   + " give it a larger budget, or draw tables, or use pearson or likelihood-ratio, or"
                   + " merge levels that were alike before the data were seen",
-              Figures.counted(plain(0), "second", "seconds"), text(1));
+              Figures.counted(plain(0), "second", "seconds"), Math.round(number(1)));
       case OVER_MEMORY ->
           "would need more than 250 MB of memory; use pearson or likelihood-ratio, or merge"
               + " levels that were alike before the data were seen";

@@ -60,5 +60,10 @@ public record BeliefPlot(
    * @param beyond how much of the belief lies beyond the axis
    */
   public record Lane(
-      String name, List<Double> cuts, double lower, double upper, String credible, double beyond) {}
+      String name, List<Double> cuts, double lower, double upper, String credible, double beyond) {
+    /** Copies the lists. */
+    public Lane {
+      cuts = List.copyOf(cuts);
+    }
+  }
 }

@@ -21,6 +21,12 @@ public record DensityPlot(
     List<NullPlot.Point> outline,
     List<Shaded> shaded)
     implements Plot {
+  /** Copies the lists. */
+  public DensityPlot {
+    outline = List.copyOf(outline);
+    shaded = List.copyOf(shaded);
+  }
+
   /**
    * An area.
    *
@@ -30,5 +36,10 @@ public record DensityPlot(
    * @param outline its values and their heights
    */
   public record Shaded(
-      @Nullable Double from, @Nullable Double to, String words, List<NullPlot.Point> outline) {}
+      @Nullable Double from, @Nullable Double to, String words, List<NullPlot.Point> outline) {
+    /** Copies the lists. */
+    public Shaded {
+      outline = List.copyOf(outline);
+    }
+  }
 }

@@ -16,6 +16,12 @@ import java.util.List;
 public record ErrorsPlot(
     String title, String subtitle, Axis axis, boolean oneTail, List<Edge> edges, List<World> worlds)
     implements Plot {
+  /** Copies the lists. */
+  public ErrorsPlot {
+    edges = List.copyOf(edges);
+    worlds = List.copyOf(worlds);
+  }
+
   /**
    * An axis.
    *
@@ -40,7 +46,13 @@ public record ErrorsPlot(
    * @param cuts the places between slices of equally many results, from end to end
    * @param parts what the test rejects and what it doesn't, from left to right
    */
-  public record World(String name, List<Double> cuts, List<Part> parts) {}
+  public record World(String name, List<Double> cuts, List<Part> parts) {
+    /** Copies the lists. */
+    public World {
+      cuts = List.copyOf(cuts);
+      parts = List.copyOf(parts);
+    }
+  }
 
   /**
    * A part of the axis.

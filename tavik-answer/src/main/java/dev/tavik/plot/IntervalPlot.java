@@ -12,6 +12,11 @@ import org.jspecify.annotations.Nullable;
  * @param panels the panels, from top to bottom
  */
 public record IntervalPlot(String title, String subtitle, List<Panel> panels) implements Plot {
+  /** Copies the lists. */
+  public IntervalPlot {
+    panels = List.copyOf(panels);
+  }
+
   /**
    * Rows over one axis.
    *
@@ -20,7 +25,13 @@ public record IntervalPlot(String title, String subtitle, List<Panel> panels) im
    * @param rows the rows, from top to bottom
    * @param references values that all rows are held against; empty for none
    */
-  public record Panel(String axis, Scale scale, List<Row> rows, List<Double> references) {}
+  public record Panel(String axis, Scale scale, List<Row> rows, List<Double> references) {
+    /** Copies the lists. */
+    public Panel {
+      rows = List.copyOf(rows);
+      references = List.copyOf(references);
+    }
+  }
 
   /**
    * An interval and its estimate.

@@ -22,6 +22,11 @@ public record NullPlot(
     Tail upper,
     Marks marks)
     implements Plot {
+  /** Copies the lists. */
+  public NullPlot {
+    points = List.copyOf(points);
+  }
+
   /**
    * A value and how likely it is.
    *
@@ -46,5 +51,10 @@ public record NullPlot(
    * @param observedText the same as it is written
    * @param critical the values from which on the test rejects, at most one on each side
    */
-  public record Marks(String axis, double observed, String observedText, List<Double> critical) {}
+  public record Marks(String axis, double observed, String observedText, List<Double> critical) {
+    /** Copies the lists. */
+    public Marks {
+      critical = List.copyOf(critical);
+    }
+  }
 }

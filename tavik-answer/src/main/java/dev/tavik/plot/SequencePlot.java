@@ -22,6 +22,12 @@ public record SequencePlot(
     List<Rate> rates,
     double against)
     implements Plot {
+  /** Copies the lists. */
+  public SequencePlot {
+    logs = List.copyOf(logs);
+    rates = List.copyOf(rates);
+  }
+
   /**
    * The rate so far.
    *

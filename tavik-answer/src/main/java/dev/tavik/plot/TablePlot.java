@@ -14,6 +14,13 @@ import java.util.List;
 public record TablePlot(
     String title, String subtitle, List<String> rows, List<String> columns, List<List<Cell>> cells)
     implements Plot {
+  /** Copies the lists. */
+  public TablePlot {
+    rows = List.copyOf(rows);
+    columns = List.copyOf(columns);
+    cells = cells.stream().map(List::copyOf).toList();
+  }
+
   /**
    * A cell.
    *

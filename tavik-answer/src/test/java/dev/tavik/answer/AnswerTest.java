@@ -21,7 +21,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Side;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.compare.CompareGroupsQuestion;
@@ -138,7 +138,8 @@ class AnswerTest {
             .tests(TwoProportionTest.BARNARD, TwoProportionTest.FISHER)
             .ask();
     assertThat(answer.refusals()).extracting(each -> each.method().id()).contains("barnard");
-    assertThat(answer.refusals().get(0).code()).isEqualTo(Reason.TOO_MANY_FOR_UNCONDITIONAL);
+    assertThat(answer.refusals().get(0).code())
+        .isEqualTo(NotApplicableReason.TOO_MANY_FOR_UNCONDITIONAL);
     assertThat(answer.tests()).extracting(test -> test.method().id()).containsExactly("fisher");
   }
 

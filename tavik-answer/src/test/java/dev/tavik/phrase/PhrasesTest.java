@@ -20,7 +20,7 @@ import dev.tavik.result.Estimand;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.AdjustedP;
@@ -392,8 +392,8 @@ class PhrasesTest {
 
   /** A method that has no result says why, whatever the values of its reason. */
   @ParameterizedTest
-  @EnumSource(Reason.class)
-  void aMethodThatDeclinesSaysWhy(Reason reason) {
+  @EnumSource(NotApplicableReason.class)
+  void aMethodThatDeclinesSaysWhy(NotApplicableReason reason) {
     for (int number = 1; number <= 2; number++) {
       Object[] values =
           switch (reason) {
@@ -418,19 +418,24 @@ class PhrasesTest {
 
   @Test
   void aRefusalSaysItsFigures() {
-    assertThat(RefusalPhrases.of(new NotApplicableException(Reason.OVER_BUDGET, 1.0, "1e12")))
+    assertThat(
+            RefusalPhrases.of(
+                new NotApplicableException(NotApplicableReason.OVER_BUDGET, 1.0, 12.04)))
         .startsWith("would take longer than its budget of 1 second for about 1e12 tables");
     assertThat(
             RefusalPhrases.of(
-                new NotApplicableException(Reason.TOO_MANY_OUTCOMES, 2.24e13, 1200L, 6)))
+                new NotApplicableException(
+                    NotApplicableReason.TOO_MANY_OUTCOMES, 2.24e13, 1200L, 6)))
         .startsWith("there are about 2.2e13 outcomes of 1,200 units in 6 categories");
     assertThat(
             RefusalPhrases.of(
-                new NotApplicableException(Reason.NO_DEGREES_OF_FREEDOM, 1L, "cluster", 1)))
+                new NotApplicableException(
+                    NotApplicableReason.NO_DEGREES_OF_FREEDOM, 1L, "cluster", 1)))
         .contains("the sample has 1 cluster in 1 stratum", "at least two clusters of one stratum");
     assertThat(
             RefusalPhrases.of(
-                new NotApplicableException(Reason.LONE_CLUSTERS, List.of("'island'", "'coast'"))))
+                new NotApplicableException(
+                    NotApplicableReason.LONE_CLUSTERS, List.of("'island'", "'coast'"))))
         .startsWith("strata 'island', 'coast' have each only one cluster");
   }
 

@@ -56,10 +56,13 @@ final class GuideParts {
     FAMILIES.put("intervals of a lot", List.of(LotInterval.values()));
     FAMILIES.put("tests of two rates", List.of(TwoProportionTest.values()));
     FAMILIES.put(
-        "intervals of a difference", List.copyOf(ComparisonInterval.of(Estimand.DIFFERENCE)));
-    FAMILIES.put("intervals of a ratio", List.copyOf(ComparisonInterval.of(Estimand.RATIO)));
+        "intervals of a difference",
+        List.copyOf(ComparisonInterval.ofQuantity(Estimand.DIFFERENCE)));
     FAMILIES.put(
-        "intervals of an odds ratio", List.copyOf(ComparisonInterval.of(Estimand.ODDS_RATIO)));
+        "intervals of a ratio", List.copyOf(ComparisonInterval.ofQuantity(Estimand.RATIO)));
+    FAMILIES.put(
+        "intervals of an odds ratio",
+        List.copyOf(ComparisonInterval.ofQuantity(Estimand.ODDS_RATIO)));
     FAMILIES.put("tests of several rates", List.of(HomogeneityTest.values()));
     FAMILIES.put("tests of pairs", List.of(PairedTest.values()));
     FAMILIES.put("intervals of pairs", List.of(PairedDifferenceInterval.values()));

@@ -1,8 +1,8 @@
 package dev.tavik.association;
 
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Progress;
-import dev.tavik.result.Reason;
 import java.util.function.LongSupplier;
 
 /**
@@ -38,7 +38,7 @@ final class ComputeBudget {
   private long toTell;
   private long values;
 
-  private final String tables;
+  private final double log10Tables;
   private final LongSupplier clock;
   private final long began;
 
@@ -46,7 +46,7 @@ final class ComputeBudget {
     this.clock = clock;
     this.began = clock.getAsLong();
     this.seconds = seconds;
-    this.tables = "1e" + Math.round(logTables / Math.log(10));
+    this.log10Tables = logTables / Math.log(10);
     this.left = (long) (seconds * STEPS_A_SECOND);
     this.toTell = left - TOLD_EVERY;
   }
@@ -129,7 +129,7 @@ final class ComputeBudget {
   }
 
   private NotApplicableException tooLong() {
-    return new NotApplicableException(Reason.OVER_BUDGET, seconds, tables);
+    return new NotApplicableException(NotApplicableReason.OVER_BUDGET, seconds, log10Tables);
   }
 
   /** Reserves memory for values; a negative number releases it. */
@@ -141,6 +141,6 @@ final class ComputeBudget {
   }
 
   private static NotApplicableException tooLarge() {
-    return new NotApplicableException(Reason.OVER_MEMORY);
+    return new NotApplicableException(NotApplicableReason.OVER_MEMORY);
   }
 }

@@ -1,7 +1,7 @@
 package dev.tavik.association;
 
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -47,7 +47,7 @@ final class ExactSymmetry {
       (size(first) <= size(second) ? first : second).add(pair);
     }
     if (size(first) > MOST || size(second) > MOST) {
-      throw new NotApplicableException(Reason.TOO_MANY_TABLES, MOST);
+      throw new NotApplicableException(NotApplicableReason.TOO_MANY_TABLES, MOST);
     }
     return logOf(listed(first), listed(second), observed + TIE);
   }
@@ -59,7 +59,7 @@ final class ExactSymmetry {
   /** The logarithms of C(n, x)/2ⁿ up to the middle: both sides are alike. */
   private static double[] logs(long n) {
     if (n / 2 + 1 > MOST) {
-      throw new NotApplicableException(Reason.TOO_MANY_TABLES, MOST);
+      throw new NotApplicableException(NotApplicableReason.TOO_MANY_TABLES, MOST);
     }
     double[] logs = new double[(int) (n / 2) + 1];
     logs[0] = -n * Math.log(2);

@@ -3,7 +3,7 @@ package dev.tavik.association;
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.gamma.LogGamma;
@@ -63,7 +63,7 @@ final class ExactTable {
 
   static double pValue(CrossTable table, double seconds) {
     if (table.total() > MOST_UNITS) {
-      throw new NotApplicableException(Reason.TOO_MANY_UNITS);
+      throw new NotApplicableException(NotApplicableReason.TOO_MANY_UNITS);
     }
     ExactTable exact = of(table);
     return exact.pValue(ComputeBudget.of(seconds, exact.logTables()));
@@ -82,7 +82,7 @@ final class ExactTable {
             ? new FewFreeCells(exact, work).pValue()
             : new TwoHalves(exact, work).pValue();
     if (!(p >= LEAST)) {
-      throw new NotApplicableException(Reason.TOO_SMALL_A_P);
+      throw new NotApplicableException(NotApplicableReason.TOO_SMALL_A_P);
     }
     return Math.min(1, p);
   }

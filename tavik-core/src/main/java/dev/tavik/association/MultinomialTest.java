@@ -5,7 +5,7 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.LogSpace;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -37,7 +37,7 @@ final class MultinomialTest {
     double lines = ways(categories - 2);
     if (lines > MOST_LINES) {
       throw new NotApplicableException(
-          Reason.TOO_MANY_OUTCOMES, ways(categories - 1), total, categories);
+          NotApplicableReason.TOO_MANY_OUTCOMES, ways(categories - 1), total, categories);
     }
     List<Integer> order =
         IntStream.range(0, categories)

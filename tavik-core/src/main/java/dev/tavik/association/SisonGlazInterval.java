@@ -7,7 +7,7 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.numeric.Normal;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -137,7 +137,7 @@ final class SisonGlazInterval {
     double byArrays = (double) counts.size() * counts.size() * c * c;
     double byWaves = counts.size() * (2.0 * c + 1) * OF_A_WAVE * waves((double) c);
     if (Math.min(byArrays, byWaves) > MOST_WORK) {
-      throw new NotApplicableException(Reason.LONG_SUM);
+      throw new NotApplicableException(NotApplicableReason.LONG_SUM);
     }
     return byArrays <= byWaves ? byArrays(c) : byWaves(c);
   }

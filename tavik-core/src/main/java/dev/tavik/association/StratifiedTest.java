@@ -7,7 +7,7 @@ import dev.tavik.result.Exactness;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 import java.math.BigInteger;
 import java.util.List;
@@ -60,7 +60,7 @@ public enum StratifiedTest implements Method {
   public TestResult of(StratifiedTables tables) {
     List<Stratum> strata = tables.informative();
     if (strata.isEmpty()) {
-      throw new NotApplicableException(Reason.NO_INFORMATIVE_STRATUM);
+      throw new NotApplicableException(NotApplicableReason.NO_INFORMATIVE_STRATUM);
     }
     return this == MANTEL_HAENSZEL ? association(strata) : homogeneity(tables, strata);
   }
@@ -99,11 +99,11 @@ public enum StratifiedTest implements Method {
 
   private TestResult homogeneity(StratifiedTables tables, List<Stratum> strata) {
     if (strata.size() < 2) {
-      throw new NotApplicableException(Reason.ONE_INFORMATIVE_STRATUM);
+      throw new NotApplicableException(NotApplicableReason.ONE_INFORMATIVE_STRATUM);
     }
     double ratio = CommonOddsRatio.of(tables).value();
     if (!(ratio > 0 && ratio < Double.POSITIVE_INFINITY)) {
-      throw new NotApplicableException(Reason.NO_COMMON_ODDS_RATIO);
+      throw new NotApplicableException(NotApplicableReason.NO_COMMON_ODDS_RATIO);
     }
     double statistic = 0;
     double surplus = 0;

@@ -11,7 +11,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic.Kind;
 import java.util.function.DoubleBinaryOperator;
@@ -121,7 +121,7 @@ public enum TableTest implements Method {
    */
   public TestResult of(CrossTable table, TestOptions options) {
     if ((this == N_MINUS_1 || this == YATES) && !table.twoByTwo()) {
-      throw new NotApplicableException(Reason.NOT_TWO_BY_TWO);
+      throw new NotApplicableException(NotApplicableReason.NOT_TWO_BY_TWO);
     }
     return switch (this) {
       case PEARSON -> chiSquare(Kind.X2, table, TableTest::squared);
@@ -152,7 +152,7 @@ public enum TableTest implements Method {
 
   private TestResult trend(CrossTable table, TestOptions options) {
     if (table.rows().size() > 2 && table.columns().size() > 2) {
-      throw new NotApplicableException(Reason.NEITHER_TWO_ROWS_NOR_COLUMNS);
+      throw new NotApplicableException(NotApplicableReason.NEITHER_TWO_ROWS_NOR_COLUMNS);
     }
     double z = new ScoreTests(table, options).trend();
     return TestResult.of(

@@ -2,7 +2,7 @@ package dev.tavik.bayes;
 
 import dev.tavik.numeric.Dirichlet;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.Arrays;
 
 /**
@@ -70,7 +70,7 @@ final class FixedMargins {
   }
 
   private static NotApplicableException tooMany(double steps) {
-    return new NotApplicableException(Reason.TOO_MANY_STEPS, steps);
+    return new NotApplicableException(NotApplicableReason.TOO_MANY_STEPS, steps);
   }
 
   double logBayesFactor() {
@@ -166,7 +166,7 @@ final class FixedMargins {
 
   private static void requireNarrow(double range) {
     if (range > WIDEST) {
-      throw new NotApplicableException(Reason.WEIGHTS_APART, range / Math.log(10));
+      throw new NotApplicableException(NotApplicableReason.WEIGHTS_APART, range / Math.log(10));
     }
   }
 

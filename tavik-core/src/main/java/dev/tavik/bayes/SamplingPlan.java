@@ -5,7 +5,7 @@ import static dev.tavik.result.Figures.require;
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.Dirichlet;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 
 /**
  * How the counts of a two-way table were collected, which changes the Bayes factor for an
@@ -149,7 +149,8 @@ public enum SamplingPlan {
   private static double margin(double prior, int others) {
     double left = others * prior - (others - 1);
     if (!(left > 0)) {
-      throw new NotApplicableException(Reason.PRIOR_TOO_SMALL, (others - 1.0) / others);
+      throw new NotApplicableException(
+          NotApplicableReason.PRIOR_TOO_SMALL, (others - 1.0) / others);
     }
     return left;
   }

@@ -8,8 +8,8 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -79,10 +79,10 @@ public record CompareDesign(
     Proportion.require("alpha", alpha);
     Sizes.requireAllocation(allocation);
     if (theory == PowerMethod.NORMAL && !hasNormal(twoProportionTest)) {
-      throw new NotApplicableException(Reason.NO_NORMAL_POWER, twoProportionTest.id());
+      throw new NotApplicableException(NotApplicableReason.NO_NORMAL_POWER, twoProportionTest.id());
     }
     if (!twoProportionTest.knows(equivalence == null ? hypothesis.against() : equivalence)) {
-      throw new NotApplicableException(Reason.NO_MARGIN, twoProportionTest.id());
+      throw new NotApplicableException(NotApplicableReason.NO_MARGIN, twoProportionTest.id());
     }
     double none = base + hypothesis.against();
     if (!(none > 0 && none < 1)) {
@@ -289,7 +289,8 @@ public record CompareDesign(
       return new Normally(ofBase, ofOther);
     }
     if (twoProportionTest == TwoProportionTest.BOSCHLOO && ofBase + ofOther > MOST_BOSCHLOO) {
-      throw new NotApplicableException(Reason.TOO_MANY_TO_PLAN, MOST_BOSCHLOO, ofBase + ofOther);
+      throw new NotApplicableException(
+          NotApplicableReason.TOO_MANY_TO_PLAN, MOST_BOSCHLOO, ofBase + ofOther);
     }
     if (equivalence != null) {
       return new Equivalently(ofBase, ofOther, equivalence);

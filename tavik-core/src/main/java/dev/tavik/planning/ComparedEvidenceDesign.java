@@ -9,8 +9,8 @@ import dev.tavik.numeric.Binomial;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 
 /**
  * The Bayes factor of two rates against one common rate is to reach a threshold for a difference,
@@ -79,7 +79,8 @@ public record ComparedEvidenceDesign(
   @Override
   public Power at(Sizes sizes) {
     if (sizes.total() > MOST_UNITS) {
-      throw new NotApplicableException(Reason.TOO_MANY_PAIRS_OF_COUNTS, MOST_UNITS, sizes.total());
+      throw new NotApplicableException(
+          NotApplicableReason.TOO_MANY_PAIRS_OF_COUNTS, MOST_UNITS, sizes.total());
     }
     return new Reached(sizes.groups().get(0).intValue(), sizes.groups().get(1).intValue());
   }

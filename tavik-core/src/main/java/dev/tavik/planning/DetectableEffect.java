@@ -2,8 +2,8 @@ package dev.tavik.planning;
 
 import dev.tavik.result.Alternative;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,7 +28,7 @@ public final class DetectableEffect {
   public static List<Double> of(PowerDesign design, Sizes sizes, double power) {
     Proportion.require("power", power);
     if (!design.hasEffect()) {
-      throw new NotApplicableException(Reason.NO_SINGLE_EFFECT);
+      throw new NotApplicableException(NotApplicableReason.NO_SINGLE_EFFECT);
     }
     Power at = design.at(sizes);
     EffectRange effects = design.effects();
@@ -40,7 +40,7 @@ public final class DetectableEffect {
       search(at, effects, true, power, found);
     }
     if (found.isEmpty()) {
-      throw new NotApplicableException(Reason.NO_EFFECT_LARGE_ENOUGH);
+      throw new NotApplicableException(NotApplicableReason.NO_EFFECT_LARGE_ENOUGH);
     }
     return found;
   }

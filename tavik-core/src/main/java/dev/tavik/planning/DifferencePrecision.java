@@ -7,8 +7,8 @@ import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 
 /**
  * Computes the half-width of an interval of the difference of two rates, where the rates observed
@@ -44,7 +44,7 @@ public record DifferencePrecision(
     if (differenceInterval != ComparisonInterval.DIFFERENCE_WALD
         && differenceInterval != ComparisonInterval.DIFFERENCE_NEWCOMBE) {
       throw new NotApplicableException(
-          Reason.NO_PLANNED_DIFFERENCE_INTERVAL, differenceInterval.id());
+          NotApplicableReason.NO_PLANNED_DIFFERENCE_INTERVAL, differenceInterval.id());
     }
   }
 

@@ -11,8 +11,8 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 
 /**
  * The Bayes factor of one rate is to reach a threshold for the alternative, or, where the null
@@ -73,7 +73,7 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   public Power at(Sizes sizes) {
     if (sizes.first() > MOST_OBSERVATIONS) {
       throw new NotApplicableException(
-          Reason.TOO_MANY_OBSERVATIONS, MOST_OBSERVATIONS, sizes.first());
+          NotApplicableReason.TOO_MANY_OBSERVATIONS, MOST_OBSERVATIONS, sizes.first());
     }
     return new Reached(sizes.first());
   }

@@ -7,8 +7,8 @@ import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -52,7 +52,7 @@ public record PairedDesign(
     Proportion.require("second-only", secondOnly);
     Proportion.require("alpha", alpha);
     if (theory == PowerMethod.NORMAL && pairedTest != PairedTest.MCNEMAR) {
-      throw new NotApplicableException(Reason.NO_NORMAL_POWER, pairedTest.id());
+      throw new NotApplicableException(NotApplicableReason.NO_NORMAL_POWER, pairedTest.id());
     }
   }
 
@@ -104,7 +104,7 @@ public record PairedDesign(
   public Power at(Sizes sizes) {
     long n = sizes.first();
     if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
-      throw new NotApplicableException(Reason.TOO_MANY_PAIRS, n);
+      throw new NotApplicableException(NotApplicableReason.TOO_MANY_PAIRS, n);
     }
     return theory == PowerMethod.NORMAL
         ? new SmoothPower(this, (double) n)

@@ -12,8 +12,8 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -56,7 +56,7 @@ public record RateDesign(
     Proportion.require("against", hypothesis.against());
     Proportion.require("alpha", alpha);
     if (theory == PowerMethod.NORMAL && !hasNormal(proportionTest)) {
-      throw new NotApplicableException(Reason.NO_NORMAL_POWER, proportionTest.id());
+      throw new NotApplicableException(NotApplicableReason.NO_NORMAL_POWER, proportionTest.id());
     }
     if (lot != null) {
       FinitePopulationTest.inLot(proportionTest);
@@ -209,7 +209,7 @@ public record RateDesign(
     require(
         n <= most(), "n must be below the lot, %s, got %s; the whole lot needs no test", lot, n);
     if (theory == PowerMethod.EXACT && n > MOST_EXACT) {
-      throw new NotApplicableException(Reason.TOO_MANY_TRIALS, n);
+      throw new NotApplicableException(NotApplicableReason.TOO_MANY_TRIALS, n);
     }
     return n;
   }

@@ -3,8 +3,8 @@ package dev.tavik.planning;
 import dev.tavik.numeric.DecimalFraction;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.tail.Tail;
 import java.util.List;
 
@@ -38,7 +38,7 @@ public record RatePrecision(
   }
 
   private static NotApplicableException notOffered(ProportionInterval interval) {
-    return new NotApplicableException(Reason.NO_PLANNED_RATE_INTERVAL, interval.id());
+    return new NotApplicableException(NotApplicableReason.NO_PLANNED_RATE_INTERVAL, interval.id());
   }
 
   /**

@@ -2,9 +2,9 @@ package dev.tavik.planning;
 
 import dev.tavik.numeric.Bisection;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Progress;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import java.util.function.DoubleFunction;
 import java.util.function.DoublePredicate;
 
@@ -130,7 +130,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
   }
 
   private static NotApplicableException outOfReach(long most) {
-    return new NotApplicableException(Reason.OUT_OF_REACH, most);
+    return new NotApplicableException(NotApplicableReason.OUT_OF_REACH, most);
   }
 
   /** Goes through all numbers from well below the first that reaches the power. */
@@ -169,7 +169,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
     }
 
     private static NotApplicableException tooLong(long n) {
-      return new NotApplicableException(Reason.LONG_SEARCH, n);
+      return new NotApplicableException(NotApplicableReason.LONG_SEARCH, n);
     }
 
     SampleSize search() {
@@ -184,7 +184,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
       Power power = design.at(design.sizes((double) from));
       for (long n = from; n <= design.most(); n++) {
         if (Thread.currentThread().isInterrupted()) {
-          throw new NotApplicableException(Reason.STOPPED, n);
+          throw new NotApplicableException(NotApplicableReason.STOPPED, n);
         }
         work(n);
         power = n == from ? power : design.at(design.sizes((double) n), power);
@@ -235,7 +235,7 @@ public record SampleSize(Sizes sizes, Sizes holdsFrom, long lookedTo) {
         n = Math.min(design.most(), 2 * n);
         work(n);
         if (n > design.searchedTo()) {
-          throw new NotApplicableException(Reason.SEARCH_ENDED, design.searchedTo());
+          throw new NotApplicableException(NotApplicableReason.SEARCH_ENDED, design.searchedTo());
         }
       }
       return n;

@@ -211,7 +211,7 @@ public enum ComparisonInterval implements Method {
    *
    * @param quantity the difference, the ratio or the odds ratio
    */
-  public static List<ComparisonInterval> of(Estimand quantity) {
+  public static List<ComparisonInterval> ofQuantity(Estimand quantity) {
     return Arrays.stream(values()).filter(each -> each.quantity == quantity).toList();
   }
 

@@ -8,8 +8,8 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 import java.util.Arrays;
 
@@ -72,7 +72,7 @@ public enum FinitePopulationTest implements Method {
     return Arrays.stream(values())
         .filter(each -> each.endless == test)
         .findFirst()
-        .orElseThrow(() -> new NotApplicableException(Reason.NO_LOT_TEST, test.id()));
+        .orElseThrow(() -> new NotApplicableException(NotApplicableReason.NO_LOT_TEST, test.id()));
   }
 
   /**

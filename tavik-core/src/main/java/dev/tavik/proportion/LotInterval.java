@@ -7,8 +7,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import java.util.Arrays;
 
@@ -71,7 +71,8 @@ public enum LotInterval implements Method {
     return Arrays.stream(values())
         .filter(each -> each.endless == interval)
         .findFirst()
-        .orElseThrow(() -> new NotApplicableException(Reason.NO_LOT_INTERVAL, interval.id()));
+        .orElseThrow(
+            () -> new NotApplicableException(NotApplicableReason.NO_LOT_INTERVAL, interval.id()));
   }
 
   /**

@@ -8,8 +8,8 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 
 /**
@@ -176,7 +176,7 @@ public enum TwoProportionTest implements Method {
           say("a null difference must lie strictly between -1 and 1, got %s", against));
     }
     if (!knows(against)) {
-      throw new NotApplicableException(Reason.ONLY_NO_DIFFERENCE);
+      throw new NotApplicableException(NotApplicableReason.ONLY_NO_DIFFERENCE);
     }
     return algorithm.test(this, new TwoTallies(first, second), hypothesis);
   }
@@ -199,12 +199,12 @@ public enum TwoProportionTest implements Method {
     of(Tally.of(0, first), Tally.of(0, second), hypothesis);
     if (first + second > CriticalPairs.MOST_TRIALS) {
       throw new NotApplicableException(
-          Reason.TOO_MANY_PAIRS_OF_COUNTS, CriticalPairs.MOST_TRIALS, first + second);
+          NotApplicableReason.TOO_MANY_PAIRS_OF_COUNTS, CriticalPairs.MOST_TRIALS, first + second);
     }
     return switch (this) {
       case FISHER -> TotalwiseRegion.fisher(first, second, hypothesis.alternative(), alpha);
       case BOSCHLOO -> TotalwiseRegion.boschloo(first, second, hypothesis.alternative(), alpha);
-      case BARNARD -> throw new NotApplicableException(Reason.ONLY_WITH_DATA);
+      case BARNARD -> throw new NotApplicableException(NotApplicableReason.ONLY_WITH_DATA);
       case Z_SEPARATE ->
           hypothesis.against() == 0
               ? RowwiseRegion.of(this, first, second, hypothesis, alpha)
@@ -234,7 +234,7 @@ public enum TwoProportionTest implements Method {
           against == 0
               ? pooledError(n1, p1, n2, p2)
               : RestrictedDifference.of(n1, p1, n2, p2, against).error(n1, n2);
-      default -> throw new NotApplicableException(Reason.NO_STANDARD_ERROR);
+      default -> throw new NotApplicableException(NotApplicableReason.NO_STANDARD_ERROR);
     };
   }
 

@@ -8,7 +8,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 import java.util.function.LongToDoubleFunction;
 
@@ -43,7 +43,7 @@ final class UnconditionalTest {
   private UnconditionalTest(Method method, TwoTallies data, Hypothesis hypothesis) {
     if (data.total() > MOST_TRIALS) {
       throw new NotApplicableException(
-          Reason.TOO_MANY_FOR_UNCONDITIONAL, MOST_TRIALS, data.total());
+          NotApplicableReason.TOO_MANY_FOR_UNCONDITIONAL, MOST_TRIALS, data.total());
     }
     this.method = method;
     this.data = data;

@@ -7,8 +7,8 @@ import java.util.stream.Collectors;
 public final class NotApplicableException extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
-  private final Reason reason;
-  private final transient List<Object> values;
+  private final NotApplicableReason reason;
+  private final List<Object> values;
 
   /**
    * A method that declines.
@@ -16,7 +16,7 @@ public final class NotApplicableException extends RuntimeException {
    * @param reason why
    * @param values the values that the reason names, in their order
    */
-  public NotApplicableException(Reason reason, Object... values) {
+  public NotApplicableException(NotApplicableReason reason, Object... values) {
     super(
         values.length == 0
             ? reason.id()
@@ -28,7 +28,7 @@ public final class NotApplicableException extends RuntimeException {
   }
 
   /** {@return why} */
-  public Reason reason() {
+  public NotApplicableReason reason() {
     return reason;
   }
 

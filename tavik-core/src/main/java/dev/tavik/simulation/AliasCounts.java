@@ -2,7 +2,7 @@ package dev.tavik.simulation;
 
 import dev.tavik.numeric.CountDistribution;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.Arrays;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
 
@@ -27,7 +27,7 @@ final class AliasCounts {
     this.least = counts.lastBelowModeAtMost(top - NEVER) + 1;
     long greatest = counts.firstAboveModeAtMost(top - NEVER) - 1;
     if (greatest - least >= MOST) {
-      throw new NotApplicableException(Reason.TOO_MANY_TO_DRAW, greatest - least);
+      throw new NotApplicableException(NotApplicableReason.TOO_MANY_TO_DRAW, greatest - least);
     }
     this.size = (int) (greatest - least + 1);
     this.thresholds = new long[size];

@@ -22,7 +22,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.simulation.Simulation.Histogram;
 import java.util.ArrayList;
 import java.util.List;
@@ -144,7 +144,7 @@ public final class NullWorld {
     double all = (double) first.trials() + second.trials();
     double successes = (double) first.successes() + second.successes();
     if (successes == 0 || successes == all) {
-      throw new NotApplicableException(Reason.SAME_DRAWS);
+      throw new NotApplicableException(NotApplicableReason.SAME_DRAWS);
     }
     DecimalFraction rate = new DecimalFraction(successes / all, 0, (all - successes) / all);
     PooledWorld world = new PooledWorld(first, second, rate, alternative);
@@ -187,7 +187,7 @@ public final class NullWorld {
   public static NullWorld signFlips(PairedTally pairs, Alternative alternative) {
     long different = pairs.firstOnly() + pairs.secondOnly();
     if (different == 0) {
-      throw new NotApplicableException(Reason.NO_DISCORDANT_PAIR);
+      throw new NotApplicableException(NotApplicableReason.NO_DISCORDANT_PAIR);
     }
     return ofCount(
         say(

@@ -3,7 +3,7 @@ package dev.tavik.simulation;
 import dev.tavik.count.CrossTable;
 import dev.tavik.numeric.LogFactorials;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.core.source64.XoShiRo256PlusPlus;
@@ -34,7 +34,7 @@ final class TableWorld implements World {
 
   TableWorld(CrossTable table) {
     if (table.total() > MOST_UNITS) {
-      throw new NotApplicableException(Reason.TOO_LARGE_TO_DRAW, MOST_UNITS);
+      throw new NotApplicableException(NotApplicableReason.TOO_LARGE_TO_DRAW, MOST_UNITS);
     }
     this.total = (int) table.total();
     this.rows = IntStream.range(0, table.rows().size()).map(i -> (int) table.rowTotal(i)).toArray();

@@ -7,7 +7,7 @@ import dev.tavik.count.SurveyCounts.ByCluster;
 import dev.tavik.count.SurveyCounts.ByUnit;
 import dev.tavik.count.SurveyCounts.Stratum;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
@@ -46,7 +46,7 @@ abstract class LinearisedVariance implements VarianceEstimator {
     Arrays.fill(all, true);
     if (!(df(all) >= 1)) {
       throw new NotApplicableException(
-          Reason.NO_DEGREES_OF_FREEDOM,
+          NotApplicableReason.NO_DEGREES_OF_FREEDOM,
           strata.stream().mapToLong(Stratum::clusters).sum(),
           unit,
           strata.size());
@@ -63,7 +63,7 @@ abstract class LinearisedVariance implements VarianceEstimator {
   /** A census has no spread from sample to sample. */
   private void requireSample() {
     if (strata.stream().allMatch(each -> each.unsampled() == 0)) {
-      throw new NotApplicableException(Reason.WHOLE_POPULATION);
+      throw new NotApplicableException(NotApplicableReason.WHOLE_POPULATION);
     }
   }
 
@@ -74,7 +74,7 @@ abstract class LinearisedVariance implements VarianceEstimator {
             .map(each -> each.name().isEmpty() ? "the whole" : "'" + each.name() + "'")
             .toList();
     if (lone == Lone.FAIL && !alone.isEmpty() && strata.size() > 1) {
-      throw new NotApplicableException(Reason.LONE_CLUSTERS, alone);
+      throw new NotApplicableException(NotApplicableReason.LONE_CLUSTERS, alone);
     }
   }
 

@@ -2,7 +2,7 @@ package dev.tavik.survey;
 
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic;
 import dev.tavik.tail.Tail;
@@ -26,7 +26,9 @@ final class RaoScott {
   private static void requireVariance(DesignedDeviation deviation) {
     if (!(deviation.effects() > 0 && deviation.effects() < Double.POSITIVE_INFINITY)) {
       throw new NotApplicableException(
-          deviation.effects() == 0 ? Reason.NO_VARIANCE : Reason.SHARE_WITHOUT_WEIGHT);
+          deviation.effects() == 0
+              ? NotApplicableReason.NO_VARIANCE
+              : NotApplicableReason.SHARE_WITHOUT_WEIGHT);
     }
   }
 
@@ -51,7 +53,7 @@ final class RaoScott {
     int k = deviation.categories();
     double below = deviation.df() - k + 1;
     if (!(below >= 1) || Double.isNaN(deviation.wald())) {
-      throw new NotApplicableException(Reason.TOO_FEW_CLUSTERS, deviation.df(), k);
+      throw new NotApplicableException(NotApplicableReason.TOO_FEW_CLUSTERS, deviation.df(), k);
     }
     return f(method, deviation.wald() * below / (deviation.df() * k), k, below);
   }

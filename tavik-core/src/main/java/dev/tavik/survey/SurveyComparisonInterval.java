@@ -7,8 +7,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import dev.tavik.tail.Tail;
 
@@ -94,7 +94,7 @@ public enum SurveyComparisonInterval implements Method {
 
   static double finite(double error) {
     if (!Double.isFinite(error)) {
-      throw new NotApplicableException(Reason.GROUP_ALL_OR_NONE);
+      throw new NotApplicableException(NotApplicableReason.GROUP_ALL_OR_NONE);
     }
     return error;
   }
@@ -105,10 +105,10 @@ public enum SurveyComparisonInterval implements Method {
    */
   static void requireVariance(DesignedComparison compared) {
     if (!(varies(compared.first().standardError()) && varies(compared.second().standardError()))) {
-      throw new NotApplicableException(Reason.GROUP_WITHOUT_VARIANCE);
+      throw new NotApplicableException(NotApplicableReason.GROUP_WITHOUT_VARIANCE);
     }
     if (!varies(compared.difference())) {
-      throw new NotApplicableException(Reason.DIFFERENCE_WITHOUT_VARIANCE);
+      throw new NotApplicableException(NotApplicableReason.DIFFERENCE_WITHOUT_VARIANCE);
     }
   }
 

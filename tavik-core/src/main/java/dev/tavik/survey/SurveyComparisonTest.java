@@ -5,7 +5,7 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 
 /** Names the tests of two proportions of a designed sample. */
@@ -46,7 +46,7 @@ public enum SurveyComparisonTest implements Method {
    */
   public TestResult of(DesignedComparison compared, Hypothesis hypothesis) {
     if (this != T_DIFFERENCE && hypothesis.against() != 0) {
-      throw new NotApplicableException(Reason.ONLY_EQUAL_RATES);
+      throw new NotApplicableException(NotApplicableReason.ONLY_EQUAL_RATES);
     }
     SurveyComparisonInterval.requireVariance(compared);
     DesignedProportion first = compared.first();

@@ -9,8 +9,8 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.result.Side;
 import dev.tavik.tail.Tail;
 import java.util.Optional;
@@ -101,14 +101,16 @@ public enum SurveyInterval implements Method {
 
   private static void requireVariance(double error) {
     if (!(error > 0)) {
-      throw new NotApplicableException(Reason.NO_VARIANCE_FOR_LIMITS);
+      throw new NotApplicableException(NotApplicableReason.NO_VARIANCE_FOR_LIMITS);
     }
   }
 
   private static Ends logit(DesignedProportion proportion, double tail) {
     if (!Double.isFinite(proportion.logitError())) {
       throw new NotApplicableException(
-          proportion.allOrNone() ? Reason.ALL_OR_NONE_FOR_LIMITS : Reason.REPLICATE_WITHOUT_LIMITS);
+          proportion.allOrNone()
+              ? NotApplicableReason.ALL_OR_NONE_FOR_LIMITS
+              : NotApplicableReason.REPLICATE_WITHOUT_LIMITS);
     }
     requireVariance(proportion.logitError());
     return Ends.ofLogit(

@@ -6,8 +6,8 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.MethodInfo;
 import dev.tavik.result.NotApplicableException;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Proportion;
-import dev.tavik.result.Reason;
 import dev.tavik.result.TestResult;
 
 /** Names the tests of one proportion of a designed sample. */
@@ -61,7 +61,9 @@ public enum SurveyTest implements Method {
       case T_LOGIT -> {
         if (!Double.isFinite(proportion.logitError())) {
           throw new NotApplicableException(
-              proportion.allOrNone() ? Reason.ALL_OR_NONE : Reason.REPLICATE_WITHOUT_ODDS);
+              proportion.allOrNone()
+                  ? NotApplicableReason.ALL_OR_NONE
+                  : NotApplicableReason.REPLICATE_WITHOUT_ODDS);
         }
         double logit = Math.log(proportion.value() / proportion.complement());
         double claimed = Math.log(against / DecimalFraction.complement(against));

@@ -3,7 +3,7 @@ package dev.tavik.survey;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.TestResult.Statistic;
 import dev.tavik.tail.Tail;
@@ -22,7 +22,7 @@ final class TailOfT {
       Method method, double distance, double error, double df, Alternative alternative) {
     if (!(error > 0 && Double.isFinite(error))) {
       throw new NotApplicableException(
-          error == 0 ? Reason.NO_VARIANCE : Reason.RATE_WITHOUT_WEIGHT);
+          error == 0 ? NotApplicableReason.NO_VARIANCE : NotApplicableReason.RATE_WITHOUT_WEIGHT);
     }
     double t = distance / error;
     Tail tail = Tail.t(df);

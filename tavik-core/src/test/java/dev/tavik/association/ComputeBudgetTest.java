@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
@@ -55,7 +55,7 @@ class ComputeBudgetTest {
         answers[turn] = String.valueOf(ExactTable.pValue(table, work));
       } catch (NotApplicableException e) {
         answers[turn] = e.getMessage();
-        assertThat(e.reason()).isEqualTo(Reason.OVER_BUDGET);
+        assertThat(e.reason()).isEqualTo(NotApplicableReason.OVER_BUDGET);
         assertThat(e.values()).startsWith(0.2);
       }
       spent[turn] = work.spent();

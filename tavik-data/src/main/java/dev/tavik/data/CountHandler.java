@@ -11,6 +11,9 @@ final class CountHandler extends RowHandler {
   private final What what;
   private RowCounter[] counters = {};
 
+  /** Of each column of the data, the counters that need it. */
+  private RowCounter[][] countersOf = {};
+
   /** What is counted. */
   private enum What {
     COMBINATIONS,
@@ -57,22 +60,24 @@ final class CountHandler extends RowHandler {
         requests.stream()
             .map(each -> new RowCounter(this, header, each, ordered))
             .toArray(RowCounter[]::new);
-    boolean[] wanted = new boolean[header.names().size()];
-    for (int column = 0; column < wanted.length; column++) {
-      wanted[column] = wantedBy(column).length > 0;
+    countersOf = new RowCounter[header.names().size()][];
+    boolean[] wanted = new boolean[countersOf.length];
+    for (int place = 0; place < wanted.length; place++) {
+      int column = place;
+      countersOf[column] =
+          Arrays.stream(counters).filter(each -> each.wants(column)).toArray(RowCounter[]::new);
+      wanted[column] = countersOf[column].length > 0;
     }
     return wanted;
   }
 
-  private RowCounter[] wantedBy(int column) {
-    return Arrays.stream(counters).filter(each -> each.wants(column)).toArray(RowCounter[]::new);
-  }
-
   @Override
   boolean keyed(int column, long key) {
-    // The names of the columns are read as they stand.
-    boolean all = counters.length > 0;
-    for (RowCounter each : counters) {
+    if (column >= countersOf.length) {
+      return false;
+    }
+    boolean all = true;
+    for (RowCounter each : countersOf[column]) {
       all &= each.keyed(column, key);
     }
     return all;
@@ -80,14 +85,14 @@ final class CountHandler extends RowHandler {
 
   @Override
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
-    for (RowCounter each : counters) {
+    for (RowCounter each : countersOf[column]) {
       each.value(column, buffer, offset, length, quoted);
     }
   }
 
   @Override
   public int mostValues(int column) {
-    return Arrays.stream(counters)
+    return Arrays.stream(countersOf[column])
         .mapToInt(each -> each.mostValues(column))
         .min()
         .orElse(Integer.MAX_VALUE);
@@ -95,12 +100,12 @@ final class CountHandler extends RowHandler {
 
   @Override
   public void tooMany(int column) {
-    throw wantedBy(column)[0].tooMany(column);
+    throw countersOf[column][0].tooMany(column);
   }
 
   @Override
   public Optional<Recoding> classes(int column) {
-    RowCounter[] counting = wantedBy(column);
+    RowCounter[] counting = countersOf[column];
     return counting.length == 1 ? counting[0].classes(column) : Optional.empty();
   }
 

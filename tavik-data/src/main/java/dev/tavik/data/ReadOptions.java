@@ -9,7 +9,6 @@ import java.nio.charset.UnsupportedCharsetException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
@@ -67,10 +66,15 @@ public final class ReadOptions {
    * @param word one of {@link #words}
    * @param value what is told
    * @return what is said
-   * @throws IllegalArgumentException if the value isn't right for the word
+   * @throws IllegalArgumentException if there is no such word, or the value isn't right for it
    */
   public ReadOptions told(String word, String value) {
-    return Objects.requireNonNull(TOLD.get(word), word).apply(this, value);
+    BiFunction<ReadOptions, String, ReadOptions> change = TOLD.get(word);
+    if (change == null) {
+      throw new IllegalArgumentException(
+          say("a file is told %s, got '%s'", String.join(", ", words()), word));
+    }
+    return change.apply(this, value);
   }
 
   /**

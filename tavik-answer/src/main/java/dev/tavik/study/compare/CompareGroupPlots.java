@@ -14,7 +14,7 @@ import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DesignRows;
-import dev.tavik.study.parts.IntervalTexts;
+import dev.tavik.study.parts.IntervalRows;
 import dev.tavik.study.parts.PairPlots;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -75,7 +75,7 @@ final class CompareGroupPlots {
         Figures.shortened(((CompareQuestion) pair.question()).order()),
         pair.estimate(interval.quantity()).value(),
         interval,
-        Figures.pEquals(IntervalTexts.log10PValue(test)) + (rejects ? ", rejected" : ""),
+        Figures.pEquals(IntervalRows.log10PValue(test)) + (rejects ? ", rejected" : ""),
         rejects);
   }
 

@@ -25,7 +25,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.BeliefSlices;
-import dev.tavik.study.parts.IntervalTexts;
+import dev.tavik.study.parts.IntervalRows;
 import dev.tavik.study.parts.NullPlots;
 import dev.tavik.study.parts.PairPlots;
 import java.util.ArrayList;
@@ -105,10 +105,10 @@ record ComparePlots(CompareQuestion question, Answer answer) {
     Estimand point =
         method.startsWith("conditional") ? Estimand.CONDITIONAL_ODDS_RATIO : interval.quantity();
     return new IntervalPlot.Row(
-        method + quantity + IntervalTexts.name(interval).substring(method.length()),
+        method + quantity + IntervalRows.name(interval).substring(method.length()),
         answer.estimate(point).value(),
         interval,
-        IntervalTexts.limits(interval),
+        IntervalRows.limits(interval),
         true);
   }
 

@@ -9,7 +9,7 @@ import dev.tavik.association.TableTest;
 import dev.tavik.count.CrossTable;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DrawnTest;
 import dev.tavik.study.parts.ExpectedCounts;
@@ -77,7 +77,7 @@ final class CrossAnalysis {
   private void test(TableTest method) {
     try {
       if (method.ofOrder() && !order.allows(method)) {
-        throw new NotApplicableException(Reason.UNORDERED, order.reason(method));
+        throw new NotApplicableException(NotApplicableReason.UNORDERED, order.reason(method));
       }
       tests.add(method.of(table, settings.options()));
     } catch (NotApplicableException | ArithmeticException e) {

@@ -20,7 +20,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Significance;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.DesignRows;
-import dev.tavik.study.parts.IntervalTexts;
+import dev.tavik.study.parts.IntervalRows;
 import dev.tavik.study.parts.NullPlots;
 import java.util.ArrayList;
 import java.util.List;
@@ -119,7 +119,7 @@ final class CrossPlots {
   private static IntervalPlot.Row oddsRatio(
       String name, Estimate estimate, Interval interval, boolean filled) {
     return new IntervalPlot.Row(
-        name, estimate.value(), interval, IntervalTexts.limits(interval), filled);
+        name, estimate.value(), interval, IntervalRows.limits(interval), filled);
   }
 
   /** The percents of each column, a panel a column. */

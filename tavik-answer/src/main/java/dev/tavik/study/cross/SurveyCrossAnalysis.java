@@ -2,7 +2,7 @@ package dev.tavik.study.cross;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Holm;
@@ -83,7 +83,7 @@ final class SurveyCrossAnalysis {
             .toList();
     if (seen.size() < 2) {
       throw new NotApplicableException(
-          Reason.NO_TABLE,
+          NotApplicableReason.NO_TABLE,
           column == 0 ? "rows" : "columns",
           seen.isEmpty() ? "none" : "only " + seen.get(0));
     }

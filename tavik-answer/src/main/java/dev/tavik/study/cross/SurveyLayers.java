@@ -14,7 +14,7 @@ import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.phrase.TableVerdicts;
 import dev.tavik.phrase.TestCautions;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.survey.DesignedSample;
@@ -39,7 +39,7 @@ final class SurveyLayers {
       }
     }
     if (layers.isEmpty()) {
-      throw new NotApplicableException(Reason.NO_LAYER, without);
+      throw new NotApplicableException(NotApplicableReason.NO_LAYER, without);
     }
   }
 

@@ -16,7 +16,7 @@ import dev.tavik.proportion.PairedTest;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
-import dev.tavik.study.parts.IntervalTexts;
+import dev.tavik.study.parts.IntervalRows;
 import dev.tavik.study.parts.NullPlots;
 import dev.tavik.study.parts.PairPlots;
 import java.util.Comparator;
@@ -38,7 +38,7 @@ record PairedPlots(PairedQuestion question, Answer answer) {
   }
 
   private IntervalPlot intervals() {
-    List<IntervalPlot.Row> rows = IntervalTexts.rows(answer.intervals(), tally().difference());
+    List<IntervalPlot.Row> rows = IntervalRows.rows(answer.intervals(), tally().difference());
     return new IntervalPlot(
         say(
             "%s%s against %s, the same %s units",

@@ -67,10 +67,10 @@ public final class DesignRows {
     for (Interval interval : answer.intervals()) {
       rows.add(
           new Row(
-              IntervalTexts.name(interval),
+              IntervalRows.name(interval),
               answer.estimate(interval.quantity()).value(),
               interval,
-              IntervalTexts.limits(interval),
+              IntervalRows.limits(interval),
               true));
     }
     naive(answer).ifPresent(rows::add);
@@ -93,7 +93,7 @@ public final class DesignRows {
               Figures.shortened(part.label()),
               part.estimate(interval.quantity()).value(),
               interval,
-              Figures.pEquals(IntervalTexts.log10PValue(part.test())),
+              Figures.pEquals(IntervalRows.log10PValue(part.test())),
               true));
       naive(part).ifPresent(rows::add);
     }
@@ -110,7 +110,7 @@ public final class DesignRows {
                     SIMPLY,
                     simply.value(),
                     simply.interval(),
-                    IntervalTexts.limits(simply.interval()),
+                    IntervalRows.limits(simply.interval()),
                     false));
   }
 }

@@ -17,7 +17,7 @@ public final class PairPlots {
 
   /** The rates, a row a group, with Wilson's intervals. */
   public static IntervalPlot.Panel rates(List<NamedTally> groups, double level) {
-    return IntervalTexts.proportions(
+    return IntervalRows.proportions(
         groups.stream()
             .map(
                 group ->

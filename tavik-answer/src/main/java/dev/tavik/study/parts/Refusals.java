@@ -9,7 +9,7 @@ import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Reason;
+import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Side;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -23,8 +23,10 @@ public final class Refusals {
 
   /** The refusal of a method that declined, or whose computation didn't settle. */
   public static NotApplicable of(Method method, RuntimeException why) {
-    Reason code =
-        why instanceof NotApplicableException declined ? declined.reason() : Reason.UNSETTLED;
+    NotApplicableReason code =
+        why instanceof NotApplicableException declined
+            ? declined.reason()
+            : NotApplicableReason.UNSETTLED;
     return new NotApplicable(method, code, RefusalPhrases.of(why));
   }
 

@@ -12,7 +12,7 @@ import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.parts.DesignRows;
-import dev.tavik.study.parts.IntervalTexts;
+import dev.tavik.study.parts.IntervalRows;
 import java.util.List;
 
 /** Plots of the rates of several groups, and of a designed sample. */
@@ -40,7 +40,7 @@ final class RateGroupPlots {
             first.test().method().id(),
             settings.hypothesis().alternative().id(),
             Figures.plain(settings.alpha())),
-        List.of(IntervalTexts.proportions(rows, List.of(settings.hypothesis().against()))));
+        List.of(IntervalRows.proportions(rows, List.of(settings.hypothesis().against()))));
   }
 
   private static Tally tally(Answer group) {
@@ -61,7 +61,7 @@ final class RateGroupPlots {
         say(
             "%s, %s%s",
             Figures.percent(tally.proportion()),
-            Figures.pEquals(IntervalTexts.log10PValue(test)),
+            Figures.pEquals(IntervalRows.log10PValue(test)),
             rejects ? ", rejected" : ""),
         rejects);
   }
@@ -76,6 +76,6 @@ final class RateGroupPlots {
         answer,
         question.label().isEmpty() ? "Estimated rate" : question.label(),
         question.level(),
-        List.of(IntervalTexts.proportions(rows, List.of(question.hypothesis().against()))));
+        List.of(IntervalRows.proportions(rows, List.of(question.hypothesis().against()))));
   }
 }

@@ -22,7 +22,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.parts.BeliefSlices;
-import dev.tavik.study.parts.IntervalTexts;
+import dev.tavik.study.parts.IntervalRows;
 import dev.tavik.study.parts.NullPlots;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -64,7 +64,7 @@ record RatePlots(RateQuestion question, Answer answer) {
   }
 
   private IntervalPlot intervals() {
-    List<IntervalPlot.Row> rows = IntervalTexts.rows(answer.intervals(), tally().proportion());
+    List<IntervalPlot.Row> rows = IntervalRows.rows(answer.intervals(), tally().proportion());
     TestResult test = answer.test();
     return new IntervalPlot(
         say(
@@ -79,7 +79,7 @@ record RatePlots(RateQuestion question, Answer answer) {
             Figures.exactPercent(against()),
             settings().hypothesis().alternative().id(),
             Figures.pEquals(test.log10PValue())),
-        List.of(IntervalTexts.proportions(rows, List.of(against()))));
+        List.of(IntervalRows.proportions(rows, List.of(against()))));
   }
 
   private NullPlot underNull() {

@@ -158,10 +158,11 @@ final class Catalogue {
       case "compare.tests" -> ids(TwoProportionTest.values());
       case "compare.usual-tests" -> and(CompareSettings.usual().tests());
       case "difference.intervals" ->
-          ids(ComparisonInterval.of(Estimand.DIFFERENCE).toArray(Method[]::new));
-      case "ratio.intervals" -> ids(ComparisonInterval.of(Estimand.RATIO).toArray(Method[]::new));
+          ids(ComparisonInterval.ofQuantity(Estimand.DIFFERENCE).toArray(Method[]::new));
+      case "ratio.intervals" ->
+          ids(ComparisonInterval.ofQuantity(Estimand.RATIO).toArray(Method[]::new));
       case "odds-ratio.intervals" ->
-          ids(ComparisonInterval.of(Estimand.ODDS_RATIO).toArray(Method[]::new));
+          ids(ComparisonInterval.ofQuantity(Estimand.ODDS_RATIO).toArray(Method[]::new));
       case "pairs.tests" -> ids(PairedTest.values());
       case "pairs.intervals" -> ids(PairedDifferenceInterval.values());
       case "shares.tests" -> ids(SharesTest.values());

@@ -24,6 +24,7 @@ public final class CommandSchemas {
    * {@return the vocabulary of a kind of question}
    *
    * @param kind its word, such as {@code rate}
+   * @throws NullPointerException if there is no such kind
    */
   public static CommandSchema of(String kind) {
     return Objects.requireNonNull(BY_KIND.get(kind), kind);

@@ -10,9 +10,9 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.TestResult;
 import java.util.List;
 
-/** What is written beside the intervals of a plot. */
-public final class IntervalTexts {
-  private IntervalTexts() {}
+/** Rows of intervals in a plot, and what is written beside them. */
+public final class IntervalRows {
+  private IntervalRows() {}
 
   /** The method, and which bound it is. */
   public static String name(Interval interval) {

@@ -6,9 +6,10 @@ import java.util.Locale;
  * Why a method gives no result. The values of a {@link NotApplicableException} are those that its
  * reason names, in that order.
  */
-public enum Reason {
+public enum NotApplicableReason {
   /**
-   * Longer than its budget; the budget in seconds, and about how many tables there are, in words.
+   * Longer than its budget; the budget in seconds, and the decimal logarithm of how many tables
+   * there are.
    */
   OVER_BUDGET,
   /** More than 250 MB of memory. */
