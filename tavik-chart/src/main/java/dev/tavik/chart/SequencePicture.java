@@ -107,7 +107,7 @@ record SequencePicture(SequencePlot shown) {
       rates.add(each.n(), 100 * each.rate());
       lower.add(each.n(), 100 * each.lower());
       upper.add(each.n(), 100 * each.upper());
-      // Of the first few rows nearly everything is believed; they leave the picture.
+      // The first intervals cover nearly everything; the axis is not made for them.
       top = each.n() >= SETTLED * logs().size() ? Math.max(top, 100 * each.upper()) : top;
     }
     XYSeriesCollection curves = new XYSeriesCollection(rates);

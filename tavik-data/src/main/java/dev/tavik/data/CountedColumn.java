@@ -88,7 +88,7 @@ final class CountedColumn {
     return recoded == null ? most : Integer.MAX_VALUE;
   }
 
-  /** The value by its key, 0 for another; returns whether it is known. */
+  /** Takes a value by its key, which is 0 if it has none; returns whether the value is known. */
   boolean keyed(long key) {
     int number = key == 0 ? KnownValues.UNKNOWN : known.of(key);
     if (number == KnownValues.UNKNOWN) {
@@ -99,7 +99,7 @@ final class CountedColumn {
     return true;
   }
 
-  /** The value by its characters. */
+  /** Takes a value by its characters. */
   void value(char[] buffer, int offset, int length, boolean quoted) {
     level = read(buffer, offset, length, quoted);
     if (expected != 0) {

@@ -30,7 +30,7 @@ final class LevelFilter {
     this.level = column.named(written);
   }
 
-  /** How the row at hand has the level; it stands for so many. */
+  /** Says whether the current row, which stands for that many, has the level. */
   Match match(long times) {
     if (column.level() == level) {
       matched += times;
@@ -39,7 +39,7 @@ final class LevelFilter {
     return nearly() ? Match.NEARLY : Match.NOT;
   }
 
-  /** Whether the level at hand is the one asked for but for case. */
+  /** Whether the level of the current row differs from the wanted one only in case. */
   private boolean nearly() {
     while (compared < column.levels().size()) {
       if (isNear(column.levels().get(compared))) {

@@ -162,7 +162,7 @@ final class RowCounter {
     return at[column].length > 0 || column == frequencyAt;
   }
 
-  /** A short value of the row at hand by its key, 0 for another; whether it is dealt with. */
+  /** Takes a value by its key, 0 if it has none; returns whether its characters are not needed. */
   boolean keyed(int column, long key) {
     if (column >= at.length) {
       return false;
@@ -174,7 +174,7 @@ final class RowCounter {
     return all;
   }
 
-  /** A value of the row at hand. */
+  /** Takes a value of the current row. */
   void value(int column, char[] buffer, int offset, int length, boolean quoted) {
     for (CountedColumn each : at[column]) {
       each.value(buffer, offset, length, quoted);

@@ -24,7 +24,9 @@ import java.util.List;
 final class CompareGroupPlots {
   private CompareGroupPlots() {}
 
-  /** Of very many groups or pairs as many as can be read, the pairs with the smallest p-values. */
+  /**
+   * Shows as many groups and pairs as can be read; of more pairs, those with the smallest p-values.
+   */
   static IntervalPlot groups(CompareGroupsQuestion question, Answer answer) {
     CompareSettings settings = question.settings();
     List<Answer> all = answer.parts();

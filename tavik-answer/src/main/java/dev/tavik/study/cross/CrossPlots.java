@@ -82,7 +82,7 @@ final class CrossPlots {
                     NO_TEST));
   }
 
-  /** The odds ratio of each stratum above the one they have in common. */
+  /** The odds ratio of each stratum, and below them the common one. */
   private static IntervalPlot oddsRatios(StrataQuestion question, Answer answer) {
     List<IntervalPlot.Row> rows = new ArrayList<>();
     List<Interval> intervals = answer.intervals();

@@ -61,7 +61,7 @@ public final class DesignRows {
     return answer;
   }
 
-  /** A row a method, and the naive one below. */
+  /** A row for each method, and below them the row that ignores the design. */
   public static List<Row> one(Answer answer) {
     List<Row> rows = new ArrayList<>();
     for (Interval interval : answer.intervals()) {
@@ -77,7 +77,7 @@ public final class DesignRows {
     return rows;
   }
 
-  /** Two rows a group or a pair: by the design, and simply. */
+  /** Two rows for each group or pair: one by the design, and one that ignores it. */
   public static List<Row> several(Answer answer) {
     List<Row> rows = new ArrayList<>();
     List<Answer> parts =

@@ -34,7 +34,7 @@ public final class NullPlots {
         marks);
   }
 
-  /** Which test, which part is the p-value, and where it rejects. */
+  /** Says which test it is, which part is the p-value, and where the test rejects. */
   public static String subtitle(
       TestResult test, String how, Alternative alternative, double alpha, String dotted) {
     return say(

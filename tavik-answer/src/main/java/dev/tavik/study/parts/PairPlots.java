@@ -39,7 +39,7 @@ public final class PairPlots {
     List<Double> references = new ArrayList<>();
     Double margin = claim.largest();
     references.add(claim.hypothesis().against());
-    // Of non-inferiority the null is the one end of the margin that matters.
+    // For non-inferiority only one end of the margin matters, and that is the null.
     if (claim.goal() != ComparisonGoal.NONINFERIOR && margin != null) {
       references.add(-margin);
       references.add(margin);

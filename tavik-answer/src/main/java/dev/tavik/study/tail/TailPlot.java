@@ -97,7 +97,9 @@ final class TailPlot {
     return points;
   }
 
-  /** Of a value the smaller tail; of an area both one-sided tails; what lies between. */
+  /**
+   * The smaller tail of a value, both one-sided tails of an area, or what lies between two values.
+   */
   private List<TailArea> shaded() {
     TailArea first = answer.lines().get(0);
     if (first.side().equals(TailArea.BETWEEN)) {
@@ -120,7 +122,7 @@ final class TailPlot {
     return both.side().equals(TailArea.BOTH) ? shown + "; both: " + words(both) : shown;
   }
 
-  /** A critical value has ten digits in a table, and five here. */
+  /** A critical value is written with ten digits in a table, and with five in a picture. */
   private String words(TailArea line) {
     return LONG.matcher(Tails.words(answer.asked(), line))
         .replaceAll(
