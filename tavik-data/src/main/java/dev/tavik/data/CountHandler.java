@@ -73,10 +73,11 @@ final class CountHandler extends RowHandler {
 
   @Override
   boolean keyed(int column, long key) {
-    if (column >= countersOf.length) {
+    // The names of the columns are kept as they stand, also when another reader begins anew.
+    if (knownHeader() == null) {
       return false;
     }
-    boolean all = true;
+    boolean all = key != 0;
     for (RowCounter each : countersOf[column]) {
       all &= each.keyed(column, key);
     }
