@@ -1,8 +1,12 @@
 package dev.tavik.study;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,8 +14,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param alpha the significance level, strictly between 0 and 1
  * @param chosenLevel the confidence level; null for the one that matches alpha
- * @param tests the tests, each once, in the order shown
- * @param intervals the intervals, each once, in the order shown
+ * @param tests the tests, each once, in the order shown; none for those that are usual for the data
+ * @param intervals the intervals, each once, in the order shown; none for those that are usual
  * @param <T> the kind of tests
  * @param <I> the kind of intervals
  */
@@ -43,6 +47,64 @@ public record InferenceOptions<T extends Method, I extends Method>(
   public static <T extends Method, I extends Method> InferenceOptions<T, I> of(
       List<T> tests, List<I> intervals) {
     return new InferenceOptions<>(0.05, null, tests, intervals);
+  }
+
+  /**
+   * {@return the usual choice of alpha, 0.05, with the methods that are usual for the data}
+   *
+   * @param <T> the kind of tests
+   * @param <I> the kind of intervals
+   */
+  public static <T extends Method, I extends Method> InferenceOptions<T, I> usual() {
+    return of(List.of(), List.of());
+  }
+
+  /**
+   * Fills in the usual methods where none was chosen.
+   *
+   * @param usualTests the tests in place of none
+   * @param usualIntervals the intervals in place of none
+   * @return the same options with them
+   */
+  public InferenceOptions<T, I> orUsual(
+      List<? extends T> usualTests, List<? extends I> usualIntervals) {
+    return new InferenceOptions<>(
+        alpha,
+        chosenLevel,
+        tests.isEmpty() ? List.copyOf(usualTests) : tests,
+        intervals.isEmpty() ? List.copyOf(usualIntervals) : intervals);
+  }
+
+  /**
+   * Checks that all methods are of families that fit the data.
+   *
+   * @param data the data in words, such as {@code a designed sample}
+   * @param knownTests the tests that fit
+   * @param knownIntervals the intervals that fit
+   * @throws IllegalArgumentException if another one was chosen
+   */
+  public void requireAmong(String data, Method[] knownTests, Method[] knownIntervals) {
+    requireAmong("tests", data, tests, knownTests);
+    requireAmong("intervals", data, intervals, knownIntervals);
+  }
+
+  private static void requireAmong(
+      String what, String data, List<? extends Method> chosen, Method[] known) {
+    for (Method method : chosen) {
+      require(
+          known.length > 0,
+          "%s of %s can't be chosen, because all are shown; got %s",
+          what,
+          data,
+          method.id());
+      require(
+          List.of(known).contains(method),
+          "%s of %s must be among %s, got %s",
+          what,
+          data,
+          Stream.of(known).map(Method::id).collect(Collectors.joining(", ")),
+          method.id());
+    }
   }
 
   InferenceOptions<T, I> alpha(double value) {

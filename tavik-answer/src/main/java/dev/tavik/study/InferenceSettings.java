@@ -77,9 +77,21 @@ public interface InferenceSettings<S, T extends Method, I extends Method> {
   }
 
   /**
+   * Fills in the usual methods where none was chosen.
+   *
+   * @param usualTests the tests in place of none
+   * @param usualIntervals the intervals in place of none
+   * @return the changed one
+   */
+  default S orUsual(List<? extends T> usualTests, List<? extends I> usualIntervals) {
+    return choices(choices().orUsual(usualTests, usualIntervals));
+  }
+
+  /**
    * Chooses the tests; the first is the one that decides where none is better founded.
    *
-   * @param methods the methods, in the order in which they are shown
+   * @param methods the methods, in the order in which they are shown; none for those that are usual
+   *     for the data
    * @return the changed one
    */
   default S tests(List<? extends T> methods) {
@@ -89,7 +101,8 @@ public interface InferenceSettings<S, T extends Method, I extends Method> {
   /**
    * Chooses the intervals.
    *
-   * @param methods the methods, in the order in which they are shown
+   * @param methods the methods, in the order in which they are shown; none for those that are usual
+   *     for the data
    * @return the changed one
    */
   default S intervals(List<? extends I> methods) {

@@ -10,7 +10,7 @@
  * answer.cautions();                   // what to be careful of
  * }</pre>
  *
- * <p>{@link dev.tavik.study.rate.RateByGroupQuestion} asks the same of several groups with Holm's
+ * <p>{@link dev.tavik.study.rate.RateQuestion} asks the same of several groups with Holm's
  * adjustment; a {@link dev.tavik.study.Study} is many questions.
  */
 @NullMarked

@@ -24,7 +24,6 @@ import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableReason;
 import dev.tavik.result.Side;
 import dev.tavik.study.BayesSettings;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossQuestion;
@@ -120,7 +119,7 @@ class AnswerTest {
             new NamedTally("North", NORTH),
             new NamedTally("South", SOUTH),
             new NamedTally("Tunnel", Tally.of(29, 385)));
-    Answer answer = CompareGroupsQuestion.of(kilns, CompareSettings.usual()).ask();
+    Answer answer = CompareQuestion.of(kilns, CompareSettings.usual()).ask();
     assertThat(answer.parts()).hasSize(3);
     assertThat(answer.parts())
         .allSatisfy(

@@ -12,7 +12,6 @@ import dev.tavik.answer.Question;
 import dev.tavik.count.Tabulation;
 import dev.tavik.count.Tally;
 import dev.tavik.result.Estimand;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import java.util.LinkedHashMap;
@@ -54,13 +53,11 @@ class DataCautionsTest {
 
   @Test
   void groupsWithoutObservationsAreNamedOnce() {
-    RateByGroupQuestion question =
-        new RateByGroupQuestion(
-            "Cracks",
-            Map.of("North", Tally.of(14, 400)),
-            List.of("Tunnel", "Old"),
-            RateSettings.against(0.05),
-            Provenance.of(LOG, List.of("cracked"), "n", List.of()));
+    RateQuestion question =
+        RateQuestion.of(Map.of("North", Tally.of(14, 400)), RateSettings.against(0.05))
+            .withEmptyGroups(List.of("Tunnel", "Old"))
+            .named("Cracks")
+            .countedFrom(Provenance.of(LOG, List.of("cracked"), "n", List.of()));
     Answer answer = question.ask();
     assertThat(answer.cautions())
         .extracting(Caution::code)

@@ -19,7 +19,6 @@ import dev.tavik.study.Gate.State;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.shares.SharesQuestion;
@@ -135,7 +134,7 @@ class GateTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("North", Tally.of(9, 300));
     groups.put("South", Tally.of(15, 300));
-    RateByGroupQuestion rates = RateByGroupQuestion.of(groups, RateSettings.against(0.0575));
+    RateQuestion rates = RateQuestion.of(groups, RateSettings.against(0.0575));
     assertThat(rates.ask().parts().get(0).test().rejects(ALPHA)).isTrue();
     assertThat(Gate.of(rates.ask()).state()).isEqualTo(State.OPEN);
     RateQuestion north = RateQuestion.of(Tally.of(9, 300), 0.0575).named("North");

@@ -17,13 +17,11 @@ import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.study.assess.AssessQuestion;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.rate.EvidenceForecastQuestion;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.shares.SharesQuestion;
@@ -44,9 +42,9 @@ class InferenceOptionsTest {
   static Stream<InferenceQuestion<?, ?, ?, ?>> questions() {
     return Stream.of(
         RateQuestion.of(NORTH, 0.05),
-        RateByGroupQuestion.of(Map.of("North", NORTH), RateSettings.against(0.05)),
+        RateQuestion.of(Map.of("North", NORTH), RateSettings.against(0.05)),
         CompareQuestion.of(NORTH, SOUTH),
-        CompareGroupsQuestion.of(
+        CompareQuestion.of(
             List.of(
                 new NamedTally("a", NORTH), new NamedTally("b", SOUTH), new NamedTally("c", NORTH)),
             CompareSettings.usual()),
@@ -97,9 +95,9 @@ class InferenceOptionsTest {
     assertThat(turned.tests()).containsExactly(tests.get(1), tests.get(0));
     assertThat(turned.intervals()).containsExactly(intervals.get(0));
     assertThat(question.settings().tests()).isEqualTo(tests);
-    assertThatIllegalArgumentException()
-        .isThrownBy(() -> question.settings().intervals(List.of()))
-        .withMessageContaining("at least one method");
+    Q usual = question.settings(turned.tests(List.of()).intervals(List.of()));
+    assertThat(usual).as("none chosen").isEqualTo(question).hasSameHashCodeAs(question);
+    assertThat(question.settings(turned)).as("others chosen").isNotEqualTo(question);
   }
 
   @Test

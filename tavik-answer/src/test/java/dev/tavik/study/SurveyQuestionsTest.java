@@ -15,19 +15,19 @@ import dev.tavik.answer.Verdict.Decision;
 import dev.tavik.association.Shares;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.fixture.SurveyRows;
+import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Alternative;
-import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.Estimand;
 import dev.tavik.result.Interval;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.compare.SurveyCompareQuestion;
-import dev.tavik.study.cross.SurveyCrossQuestion;
-import dev.tavik.study.rate.SurveyRateQuestion;
-import dev.tavik.study.shares.SurveySharesQuestion;
-import dev.tavik.study.sweep.SurveySweepQuestion;
+import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.cross.CrossQuestion;
+import dev.tavik.study.rate.RateQuestion;
+import dev.tavik.study.shares.SharesQuestion;
+import dev.tavik.study.sweep.SweepQuestion;
 import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
 import dev.tavik.survey.SurveyInterval;
@@ -93,8 +93,8 @@ class SurveyQuestionsTest {
   @ParameterizedTest
   @EnumSource(SurveyTest.class)
   void aRateAndItsComplementMirror(SurveyTest method) {
-    SurveyRateQuestion cracked = SurveyRateQuestion.of(outcome(), 0.35, "cracked");
-    SurveyRateQuestion sound = SurveyRateQuestion.of(outcome(), 0.65, "sound");
+    RateQuestion cracked = RateQuestion.of(outcome(), 0.35, "cracked");
+    RateQuestion sound = RateQuestion.of(outcome(), 0.65, "sound");
     for (Alternative alternative : Alternative.values()) {
       Alternative turned =
           switch (alternative) {
@@ -102,14 +102,13 @@ class SurveyQuestionsTest {
             case LESS -> Alternative.GREATER;
             case GREATER -> Alternative.LESS;
           };
-      double p =
-          cracked.alternative(alternative).tests(List.of(method)).ask().test(method).pValue();
-      assertThat(sound.alternative(turned).tests(List.of(method)).ask().test(method).pValue())
+      double p = cracked.alternative(alternative).tests(method).ask().test(method).pValue();
+      assertThat(sound.alternative(turned).tests(method).ask().test(method).pValue())
           .as("%s %s", method, alternative)
           .isCloseTo(p, within(1e-11));
     }
-    Answer one = cracked.intervals(List.of(SurveyInterval.values())).ask();
-    Answer other = sound.intervals(List.of(SurveyInterval.values())).ask();
+    Answer one = cracked.intervals(SurveyInterval.values()).ask();
+    Answer other = sound.intervals(SurveyInterval.values()).ask();
     for (SurveyInterval interval : SurveyInterval.values()) {
       assertThat(other.interval(interval).lower())
           .as(interval.id())
@@ -123,8 +122,8 @@ class SurveyQuestionsTest {
     double before = 0;
     for (double level : new double[] {0.5, 0.8, 0.9, 0.95, 0.99, 0.999}) {
       Interval interval =
-          SurveyRateQuestion.of(outcome(), 0.5, "cracked")
-              .intervals(List.of(method))
+          RateQuestion.of(outcome(), 0.5, "cracked")
+              .intervals(method)
               .level(level)
               .ask()
               .interval(method);
@@ -138,7 +137,7 @@ class SurveyQuestionsTest {
   @CsvSource({"0.2", "0.3", "0.4", "0.44", "0.5", "0.6"})
   void theVerdictAgreesWithItsInterval(double against) {
     for (double alpha : new double[] {0.001, 0.05, 0.2}) {
-      Answer answer = SurveyRateQuestion.of(outcome(), against, "cracked").alpha(alpha).ask();
+      Answer answer = RateQuestion.of(outcome(), against, "cracked").alpha(alpha).ask();
       Interval interval = answer.interval(SurveyInterval.LOGIT);
       assertThat(answer.verdict().decision())
           .as("%s at %s", against, alpha)
@@ -149,7 +148,7 @@ class SurveyQuestionsTest {
 
   @Test
   void groupsAreAdjustedAndStandBesideTheNaiveAnswer() {
-    Answer answer = SurveyRateQuestion.of(two(), 0.4, "cracked").named("Cracks").ask();
+    Answer answer = RateQuestion.of(two(), 0.4, "cracked").named("Cracks").ask();
     assertThat(answer.parts()).hasSize(2);
     List<Double> raw = new ArrayList<>();
     for (Answer part : answer.parts()) {
@@ -172,12 +171,12 @@ class SurveyQuestionsTest {
   /** Turned groups turn the difference round and the ratios over. */
   @Test
   void turnedGroupsMirror() {
-    SurveyCompareQuestion question =
-        SurveyCompareQuestion.of(two(), "cracked")
-            .tests(List.of(SurveyComparisonTest.values()))
-            .groups("North", "South");
+    CompareQuestion question =
+        CompareQuestion.of(two(), "cracked")
+            .tests(SurveyComparisonTest.values())
+            .among("North", "South");
     Answer one = question.ask();
-    Answer other = question.groups("South", "North").ask();
+    Answer other = question.among("South", "North").ask();
     for (SurveyComparisonTest test : SurveyComparisonTest.values()) {
       assertThat(other.test(test).pValue()).isCloseTo(one.test(test).pValue(), within(1e-12));
     }
@@ -195,12 +194,9 @@ class SurveyQuestionsTest {
 
   @Test
   void aDirectionHasItsBoundAndItsCaution() {
-    SurveyCompareQuestion question =
-        SurveyCompareQuestion.of(two(), "cracked").groups("North", "South");
-    Answer less =
-        question.claiming(ComparisonClaim.NO_DIFFERENCE.alternative(Alternative.LESS)).ask();
-    Answer greater =
-        question.claiming(ComparisonClaim.NO_DIFFERENCE.alternative(Alternative.GREATER)).ask();
+    CompareQuestion question = CompareQuestion.of(two(), "cracked").among("North", "South");
+    Answer less = question.alternative(Alternative.LESS).ask();
+    Answer greater = question.alternative(Alternative.GREATER).ask();
     double p = less.test(SurveyComparisonTest.T_DIFFERENCE).pValue();
     assertThat(greater.test(SurveyComparisonTest.T_DIFFERENCE).pValue())
         .isCloseTo(1 - p, within(1e-12));
@@ -215,10 +211,7 @@ class SurveyQuestionsTest {
   @ParameterizedTest
   @CsvSource({"0.6, REJECTED", "0.02, NOT_REJECTED"})
   void equivalenceIsShownWithinAMargin(double margin, Decision decision) {
-    Answer answer =
-        SurveyCompareQuestion.of(two(), "cracked")
-            .claiming(ComparisonClaim.NO_DIFFERENCE.equivalent(margin))
-            .ask();
+    Answer answer = CompareQuestion.of(two(), "cracked").equivalent(margin).ask();
     Interval interval = answer.interval(SurveyComparisonInterval.WALD);
     assertThat(interval.level()).isEqualTo(0.9);
     boolean within = interval.lower() > -margin && interval.upper() < margin;
@@ -229,15 +222,9 @@ class SurveyQuestionsTest {
 
   @Test
   void aSmallDifferenceIsSignificantAndOfNoMeaning() {
-    Answer answer =
-        SurveyCompareQuestion.of(two(), "cracked")
-            .claiming(ComparisonClaim.NO_DIFFERENCE.margin(0.9))
-            .ask();
+    Answer answer = CompareQuestion.of(two(), "cracked").margin(0.9).ask();
     assertThat(codes(answer)).contains("within-margin");
-    Answer wide =
-        SurveyCompareQuestion.of(two(), "cracked")
-            .claiming(ComparisonClaim.NO_DIFFERENCE.margin(0.01))
-            .ask();
+    Answer wide = CompareQuestion.of(two(), "cracked").margin(0.01).ask();
     assertThat(codes(wide)).doesNotContain("within-margin");
   }
 
@@ -261,16 +248,16 @@ class SurveyQuestionsTest {
 
   @Test
   void severalGroupsArePairedOrHeldAgainstABaseline() {
-    Answer all = SurveyCompareQuestion.of(lines(), "cracked").groups("A", "B", "C").ask();
+    Answer all = CompareQuestion.of(lines(), "cracked").among("A", "B", "C").ask();
     assertThat(all.parts())
         .extracting(Answer::label)
         .containsExactly("A minus B", "A minus C", "B minus C");
     assertThat(all.tests().get(0).method()).isEqualTo(SurveyTableTest.RAO_SCOTT);
     Answer against =
-        SurveyCompareQuestion.of(lines(), "cracked").groups("A", "B", "C").baseline("C").ask();
+        CompareQuestion.of(lines(), "cracked").among("A", "B", "C").baseline("C").ask();
     assertThat(against.parts()).extracting(Answer::label).containsExactly("A minus C", "B minus C");
     // The same pair is the same by itself; only what it is adjusted for is another number.
-    Answer alone = SurveyCompareQuestion.of(lines(), "cracked").groups("A", "C").ask();
+    Answer alone = CompareQuestion.of(lines(), "cracked").among("A", "C").ask();
     TestResult single = alone.test(SurveyComparisonTest.T_DIFFERENCE);
     for (Answer each : List.of(all.parts().get(1), against.parts().get(0))) {
       assertThat(each.test(SurveyComparisonTest.T_DIFFERENCE).pValue())
@@ -286,20 +273,18 @@ class SurveyQuestionsTest {
   @Test
   void sharesAreHeldAgainstClaims() {
     SurveyCounts counts = one(pallets(5, 0.3, 0.3), 0);
-    Answer far = SurveySharesQuestion.of(counts, Shares.of(0.9, 0.1)).ask();
+    Answer far = SharesQuestion.of(counts, Shares.of(0.9, 0.1)).ask();
     assertThat(far.verdict().decision()).isEqualTo(Decision.REJECTED);
     double share = far.estimates().get(0).value();
     Answer near =
-        SurveySharesQuestion.of(counts, Shares.of(share, 1 - share))
-            .tests(List.of(SurveyTableTest.values()))
+        SharesQuestion.of(counts, Shares.of(share, 1 - share))
+            .tests(SurveyTableTest.values())
             .ask();
     assertThat(near.tests()).hasSize(3).allSatisfy(test -> assertThat(test.pValue()).isEqualTo(1));
     assertThat(far.intervals()).hasSize(2).allMatch(each -> each.quantity() == Estimand.SHARE);
     // Of two categories the tests are the square of one t, whichever way it is written.
     Answer some =
-        SurveySharesQuestion.of(counts, Shares.of(0.6, 0.4))
-            .tests(List.of(SurveyTableTest.values()))
-            .ask();
+        SharesQuestion.of(counts, Shares.of(0.6, 0.4)).tests(SurveyTableTest.values()).ask();
     double t = (some.estimates().get(0).value() - 0.6) / some.estimates().get(0).standardError();
     assertThat(Objects.requireNonNull(some.test(SurveyTableTest.WALD_F).statistic()).value())
         .isCloseTo(t * t, within(1e-9));
@@ -322,10 +307,8 @@ class SurveyQuestionsTest {
                     row.weight(),
                     row.levels().get(1),
                     row.levels().get(0)));
-    Answer one =
-        SurveyCrossQuestion.of(rows.byCluster()).tests(List.of(SurveyTableTest.values())).ask();
-    Answer other =
-        SurveyCrossQuestion.of(turned.byCluster()).tests(List.of(SurveyTableTest.values())).ask();
+    Answer one = CrossQuestion.of(rows.byCluster()).tests(SurveyTableTest.values()).ask();
+    Answer other = CrossQuestion.of(turned.byCluster()).tests(SurveyTableTest.values()).ask();
     for (SurveyTableTest test : SurveyTableTest.values()) {
       assertThat(other.test(test).pValue())
           .as(test.id())
@@ -335,7 +318,7 @@ class SurveyQuestionsTest {
         .isCloseTo(one.estimate(Estimand.CRAMERS_V).value(), within(1e-13));
     // A difference of two rates is an association of two rows: nearly the same p.
     double difference =
-        SurveyCompareQuestion.of(rows.byCluster(), "cracked")
+        CompareQuestion.of(rows.byCluster(), "cracked")
             .ask()
             .test(SurveyComparisonTest.T_DIFFERENCE)
             .pValue();
@@ -376,14 +359,14 @@ class SurveyQuestionsTest {
       }
     }
     SurveyCounts counts = rows.byCluster();
-    Answer layered = SurveyCrossQuestion.of(counts).ask();
+    Answer layered = CrossQuestion.of(counts).ask();
     assertThat(layered.parts()).hasSize(2);
     Answer early =
         layered.parts().stream()
             .filter(part -> part.label().equals("early"))
             .findFirst()
             .orElseThrow();
-    Answer filtered = SurveyCrossQuestion.of(morning.byCluster()).ask();
+    Answer filtered = CrossQuestion.of(morning.byCluster()).ask();
     assertThat(early.test().pValue()).isCloseTo(filtered.test().pValue(), within(1e-12));
     assertThat(codes(layered)).contains("many-tests");
     assertThat(layered.reading(Detail.FINDINGS).toString()).contains("mantel-haenszel");
@@ -394,11 +377,10 @@ class SurveyQuestionsTest {
     Map<String, SurveyCounts> columns = new LinkedHashMap<>();
     columns.put("alike", pallets(11, 0.4, 0.4).byCluster());
     columns.put("unlike", pallets(12, 0.15, 0.7).byCluster());
-    Answer swept = SurveySweepQuestion.of("kiln", columns).ask();
+    Answer swept = SweepQuestion.ofSamples("kiln", columns).ask();
     assertThat(swept.parts()).extracting(Answer::label).containsExactly("unlike", "alike");
     for (Answer part : swept.parts()) {
-      Answer alone =
-          SurveyCrossQuestion.of(Objects.requireNonNull(columns.get(part.label()))).ask();
+      Answer alone = CrossQuestion.of(Objects.requireNonNull(columns.get(part.label()))).ask();
       assertThat(part.test().pValue()).isEqualTo(alone.test().pValue());
     }
     assertThat(swept.verdict().text()).startsWith("1 of 2 columns differs").contains("unlike (V ");
@@ -415,7 +397,7 @@ class SurveyQuestionsTest {
       certain.row("", "c" + i / 2, 1, north ? "cracked" : "sound", north ? "North" : "South");
     }
     columns.put("certain", certain.byCluster());
-    Answer undecided = SurveySweepQuestion.of("kiln", columns).ask();
+    Answer undecided = SweepQuestion.ofSamples("kiln", columns).ask();
     assertThat(undecided.cautions())
         .filteredOn(caution -> caution.code() == Caution.Code.NO_STATISTIC)
         .singleElement()
@@ -441,14 +423,14 @@ class SurveyQuestionsTest {
         heavy.row("", "c" + c, c == 7 ? 90 : 1, c == 7 ? level : "sound");
       }
     }
-    Answer small = SurveyRateQuestion.of(few.byCluster(), 0.5, "cracked").ask();
+    Answer small = RateQuestion.of(few.byCluster(), 0.5, "cracked").ask();
     assertThat(codes(small)).contains("few-degrees");
     assertThat(small.conditions())
         .filteredOn(each -> each.name().equals("degrees of freedom"))
         .allMatch(each -> each.state() == Condition.State.NOT_MET);
-    Answer uneven = SurveyRateQuestion.of(heavy.byCluster(), 0.5, "cracked").ask();
+    Answer uneven = RateQuestion.of(heavy.byCluster(), 0.5, "cracked").ask();
     assertThat(codes(uneven)).contains("few-clusters").doesNotContain("few-degrees");
-    Answer usual = SurveyRateQuestion.of(outcome(), 0.5, "cracked").ask();
+    Answer usual = RateQuestion.of(outcome(), 0.5, "cracked").ask();
     assertThat(codes(usual)).doesNotContain("few-degrees", "few-clusters", "extreme-weights");
     assertThat(usual.conditions())
         .extracting(Condition::name)
@@ -463,13 +445,13 @@ class SurveyQuestionsTest {
         .rows()
         .forEach(
             row -> rows.row("", row.cluster(), row.weight(), row.levels().toArray(String[]::new)));
-    Answer plain = SurveyCompareQuestion.of(rows.byCluster(), "cracked").ask();
-    Answer replicated = SurveyCompareQuestion.of(rows.byJackknife(), "cracked").ask();
+    Answer plain = CompareQuestion.of(rows.byCluster(), "cracked").ask();
+    Answer replicated = CompareQuestion.of(rows.byJackknife(), "cracked").ask();
     double error = plain.estimate(Estimand.DIFFERENCE).standardError();
     assertThat(replicated.estimate(Estimand.DIFFERENCE).standardError())
         .isCloseTo(error, within(0.08 * error));
     assertThat(replicated.test().df()).isEqualTo(39.0);
-    Answer table = SurveyCrossQuestion.of(rows.byJackknife()).ask();
+    Answer table = CrossQuestion.of(rows.byJackknife()).ask();
     Interval strength =
         table.intervals().stream()
             .filter(each -> each.quantity() == Estimand.CRAMERS_V)
@@ -477,8 +459,7 @@ class SurveyQuestionsTest {
             .orElseThrow();
     assertThat(strength.contains(table.estimate(Estimand.CRAMERS_V).value())).isTrue();
     assertThat(Math.log(table.test().pValue()))
-        .isCloseTo(
-            Math.log(SurveyCrossQuestion.of(rows.byCluster()).ask().test().pValue()), within(1.0));
+        .isCloseTo(Math.log(CrossQuestion.of(rows.byCluster()).ask().test().pValue()), within(1.0));
     assertThat(table.reading(Detail.FINDINGS).toString())
         .contains("40 jackknife replicate weights (39 degrees of freedom)");
   }
@@ -487,35 +468,42 @@ class SurveyQuestionsTest {
   void wrongQuestionsAreRefused() {
     SurveyCounts counts = two();
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveyRateQuestion.of(counts, 1.5, "cracked"))
+        .isThrownBy(() -> RateQuestion.of(counts, 1.5, "cracked"))
         .withMessageContaining("against");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveyRateQuestion.of(counts, 0.5))
+        .isThrownBy(() -> RateQuestion.of(counts, 0.5))
         .withMessageContaining("success must name at least one level");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveyCompareQuestion.of(counts, "cracked").groups("North"))
+        .isThrownBy(() -> CompareQuestion.of(counts, "cracked").among("North"))
         .withMessageContaining("between 2 and 100");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveyCompareQuestion.of(counts, "cracked").baseline("East"))
+        .isThrownBy(() -> CompareQuestion.of(counts, "cracked").baseline("East"))
         .withMessageContaining("must be one of South, North");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveyCompareQuestion.of(counts, "cracked").groups("North", "East").ask())
+        .isThrownBy(() -> CompareQuestion.of(counts, "cracked").among("North", "East").ask())
         .withMessageContaining("a row with a weight above 0");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveySharesQuestion.of(counts, Shares.equal(5)))
+        .isThrownBy(() -> SharesQuestion.of(counts, Shares.equal(5)))
         .withMessageContaining("2 categories");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveyRateQuestion.of(counts, 0.5, "cracked").tests(List.of()))
-        .withMessageContaining("tests must name at least one");
+        .isThrownBy(() -> RateQuestion.of(counts, 0.5, "cracked").tests(ProportionTest.SCORE))
+        .withMessage(
+            "tests of a designed sample must be among t-logit, t, korn-graubard, got score");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> SurveySweepQuestion.of("kiln", Map.of()))
+        .isThrownBy(() -> RateQuestion.of(counts, 0.5, "cracked").lot(1000))
+        .withMessageContaining("lot is part of the design");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> CompareQuestion.of(counts, "cracked").bayes(BayesSettings.usual()))
+        .withMessageContaining("needs a likelihood");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> SweepQuestion.ofSamples("kiln", Map.of()))
         .withMessageContaining("at least one column");
     SurveyRows census = new SurveyRows().population("", 2);
     census.row("", "a", 1, "cracked").row("", "b", 1, "sound");
     assertThatExceptionOfType(NotApplicableException.class)
-        .isThrownBy(() -> SurveyRateQuestion.of(census.byCluster(), 0.5, "cracked").ask())
+        .isThrownBy(() -> RateQuestion.of(census.byCluster(), 0.5, "cracked").ask())
         .withMessage("whole-population");
-    assertThat(Set.copyOf(codes(SurveyRateQuestion.of(two(), 0.5, "cracked").ask())))
+    assertThat(Set.copyOf(codes(RateQuestion.of(two(), 0.5, "cracked").ask())))
         .doesNotContain("no-statistic");
   }
 }

@@ -7,7 +7,7 @@ import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.data.study.StudyFile;
 import dev.tavik.report.Report;
-import dev.tavik.study.compare.CompareGroupsQuestion;
+import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.shares.SharesQuestion;
@@ -68,9 +68,7 @@ final class Growth {
     List<NamedTally> tallies = new ArrayList<>();
     IntStream.range(0, groups)
         .forEach(i -> tallies.add(new NamedTally("Kiln " + i, Tally.of(14 + i % 5, 400))));
-    return Report.TEXT
-        .of(CompareGroupsQuestion.of(tallies, CompareSettings.usual()).ask())
-        .length();
+    return Report.TEXT.of(CompareQuestion.of(tallies, CompareSettings.usual()).ask()).length();
   }
 
   private static int study(int questions) {

@@ -6,6 +6,7 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.proportion.TwoProportionTest;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.rate.RateQuestion;
@@ -66,22 +67,22 @@ final class QuestionWork {
 
   private static double methods(CompareSettings settings, Tally first, Tally second) {
     double sum = 0;
-    for (TwoProportionTest test : settings.tests()) {
-      sum += test.of(first, second, settings.hypothesis()).pValue();
+    for (Method test : settings.tests()) {
+      sum += ((TwoProportionTest) test).of(first, second, settings.hypothesis()).pValue();
     }
-    for (ComparisonInterval interval : settings.intervals()) {
-      sum += interval.of(first, second, settings.level()).lower();
+    for (Method interval : settings.intervals()) {
+      sum += ((ComparisonInterval) interval).of(first, second, settings.level()).lower();
     }
     return sum;
   }
 
   private static double methods(RateSettings settings, Tally tally) {
     double sum = 0;
-    for (ProportionTest test : settings.tests()) {
-      sum += test.of(tally, NULL).pValue();
+    for (Method test : settings.tests()) {
+      sum += ((ProportionTest) test).of(tally, NULL).pValue();
     }
-    for (ProportionInterval interval : settings.intervals()) {
-      sum += interval.of(tally, settings.level()).lower();
+    for (Method interval : settings.intervals()) {
+      sum += ((ProportionInterval) interval).of(tally, settings.level()).lower();
     }
     return sum;
   }

@@ -20,13 +20,11 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.Unanswered;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.plan.PlanQuestion;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.tail.TailQuestion;
@@ -62,7 +60,7 @@ class ChartTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("North", Tally.of(16, 403));
     groups.put("South", Tally.of(53, 408));
-    return RateByGroupQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
+    return RateQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
   }
 
   private static CompareQuestion kilns(String north, String south) {
@@ -113,7 +111,7 @@ class ChartTest {
     groups.put("B", Tally.of(999, 1_000));
     groups.put("C", Tally.of(1, 1_000_000_000));
     BufferedImage three =
-        png(IntervalPicture.of(RateByGroupQuestion.of(groups, RateSettings.against(0.5)).ask()));
+        png(IntervalPicture.of(RateQuestion.of(groups, RateSettings.against(0.5)).ask()));
     BufferedImage two = png(IntervalPicture.of(kilns()));
     assertThat(three.getWidth()).isEqualTo(two.getWidth());
     assertThat(three.getHeight()).isGreaterThan(two.getHeight());
@@ -312,7 +310,7 @@ class ChartTest {
   @Test
   void groupsAreDrawnPairByPair() {
     Answer groups =
-        CompareGroupsQuestion.of(
+        CompareQuestion.of(
                 List.of(
                     new NamedTally("North", Tally.of(16, 403)),
                     new NamedTally("South", Tally.of(53, 408)),

@@ -8,7 +8,7 @@ import dev.tavik.data.CountRequest;
 import dev.tavik.data.DemoFiles;
 import dev.tavik.data.Sources;
 import dev.tavik.report.Report;
-import dev.tavik.study.compare.SurveyCompareQuestion;
+import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.survey.DesignedProportion;
 import dev.tavik.survey.DesignedSample;
 import java.io.PrintStream;
@@ -38,8 +38,8 @@ public final class WouldTheyOrderAgain {
             .survey(design, List.of(CountRequest.of("would_reorder", "region")))
             .get(0);
     Answer answer =
-        SurveyCompareQuestion.of(counts, "yes")
-            .groups("Uplands", "Moors")
+        CompareQuestion.of(counts, "yes")
+            .among("Uplands", "Moors")
             .named("Would order again")
             .ask();
     out.print(Report.TEXT.of(answer, Detail.FINDINGS));

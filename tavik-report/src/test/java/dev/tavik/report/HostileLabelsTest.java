@@ -20,14 +20,12 @@ import dev.tavik.result.Hypothesis;
 import dev.tavik.simulation.Draws;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.assess.AssessQuestion;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.AgreementQuestion;
 import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import dev.tavik.study.rate.EvidenceForecastQuestion;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import dev.tavik.study.shares.SharesQuestion;
@@ -62,10 +60,10 @@ class HostileLabelsTest {
     RateQuestion rate = RateQuestion.of(FIRST, 0.05).named(LABEL).bayes(BayesSettings.usual());
     return Stream.of(
         rate,
-        RateByGroupQuestion.of(groups, RateSettings.against(0.05)).named(LABEL),
+        RateQuestion.of(groups, RateSettings.against(0.05)).named(LABEL),
         EvidenceForecastQuestion.of(Hypothesis.less(0.05), 40L).named(LABEL),
         CompareQuestion.of(FIRST, SECOND).named(LABEL).groups(ONE, TWO),
-        CompareGroupsQuestion.of(
+        CompareQuestion.of(
                 List.of(
                     new NamedTally(ONE, FIRST),
                     new NamedTally(TWO, SECOND),

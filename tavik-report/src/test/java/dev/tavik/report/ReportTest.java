@@ -26,11 +26,9 @@ import dev.tavik.study.Gate;
 import dev.tavik.study.Study;
 import dev.tavik.study.StudyAnswer;
 import dev.tavik.study.Unanswered;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.paired.PairedQuestion;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
 import java.io.IOException;
@@ -54,7 +52,7 @@ class ReportTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("North", Tally.of(16, 403));
     groups.put("South", Tally.of(53, 408));
-    return RateByGroupQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
+    return RateQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
   }
 
   /** A study is written answer by answer; nobody sees that from what is written. */
@@ -74,7 +72,7 @@ class ReportTest {
                 RateQuestion.of(Tally.of(14, 400), 0.05),
                 broken,
                 odd,
-                RateByGroupQuestion.of(groups, RateSettings.against(0.08)),
+                RateQuestion.of(groups, RateSettings.against(0.08)),
                 CompareQuestion.of(Tally.of(14, 400), Tally.of(31, 410))));
     StringWriter written = new StringWriter();
     StudyAnswer kept = report.write(study, Detail.WORKING, answer -> List.of(), Pages.of(written));
@@ -259,7 +257,7 @@ class ReportTest {
   @Test
   void groupsAndPairsAreShownPairByPair() throws IOException {
     Answer groups =
-        CompareGroupsQuestion.of(
+        CompareQuestion.of(
                 List.of(
                     new NamedTally("North", Tally.of(16, 403)),
                     new NamedTally("South", Tally.of(53, 408)),

@@ -26,7 +26,7 @@ record CompareCautions(CompareFound found) {
     cautions.addAll(decisions.disagree());
     cautions.addAll(
         DecisionCautions.levelAlpha(
-            found.asked().options(),
+            found.asked().settings(),
             TestCautions.rejected(),
             found.claim().goal() == ComparisonGoal.EQUIVALENT));
     cautions.addAll(withinMargin());

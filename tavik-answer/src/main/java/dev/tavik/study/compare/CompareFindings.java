@@ -53,7 +53,7 @@ record CompareFindings(CompareFound found) {
             .addAll(data().about())
             .add(new Estimates(all))
             .add(data().observed())
-            .addAll(Observed.source(found.asked().from()))
+            .addAll(Observed.source(found.asked().question().from()))
             .addAll(data().context())
             .add(effects(estimates));
     needed.ifPresent(each -> answer.add(Finding.sentence(inWords(each))));
@@ -133,7 +133,7 @@ record CompareFindings(CompareFound found) {
         data().tests("Tests: " + found.asked().hypotheses(found.one(), found.two()), found.alpha());
     found.tests().forEach(test -> tests.made(test, data().statistic(test)));
     found.made().refusals().forEach(tests::declined);
-    return tests.inOrderOf(found.asked().options().tests());
+    return tests.inOrderOf(found.asked().settings().tests());
   }
 
   private Tests oneSided() {

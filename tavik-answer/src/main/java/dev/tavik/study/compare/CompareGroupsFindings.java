@@ -28,23 +28,17 @@ import dev.tavik.study.parts.Observed;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
 
 /**
  * Puts the answer about every pair of several groups together.
  *
  * @param asked what is asked of each pair
  * @param data what is compared
- * @param quantities what the intervals shown are of
  * @param pairs what was found of each pair, tests adjusted
  * @param answers the answer about each pair
  */
 record CompareGroupsFindings(
-    CompareAsked asked,
-    PairsData data,
-    Set<Estimand> quantities,
-    List<CompareFound> pairs,
-    List<Answer> answers) {
+    CompareAsked asked, PairsData data, List<CompareFound> pairs, List<Answer> answers) {
 
   Answer answer(List<Caution> cautions) {
     List<TestResult> overall = data.overall();
@@ -54,7 +48,7 @@ record CompareGroupsFindings(
             .addAll(data.about())
             .add(Finding.fact("groups", data.figures()))
             .addAll(observed())
-            .addAll(Observed.source(asked.from()))
+            .addAll(Observed.source(asked.question().from()))
             .addAll(data.context())
             .add(together(overall))
             .add(Finding.fact("adjustment", new Value.Words("holm")))
@@ -116,7 +110,7 @@ record CompareGroupsFindings(
           Finding.say(new Block.Rest("Every pair, every test and interval")).at(Depth.CUT));
     }
     findings.add(pairByPair().at(whole));
-    for (Estimand quantity : quantities) {
+    for (Estimand quantity : data.quantities()) {
       findings.add(intervals(quantity).at(whole));
     }
     Double margin = asked.claim().largest();

@@ -56,7 +56,7 @@ final class CompareIntervalWorking {
 
   static List<Derivation> of(NamedTally first, NamedTally second, CompareSettings settings) {
     List<Derivation> workings = new ArrayList<>();
-    for (ComparisonInterval method : settings.intervals()) {
+    for (ComparisonInterval method : settings.tallyIntervals()) {
       Consumer<CompareIntervalWorking> byHand = BY_HAND.get(method);
       if (byHand == null || tooLarge(method, first, second)) {
         continue;

@@ -118,7 +118,7 @@ record ComparePlots(CompareQuestion question, Answer answer) {
     CompareSettings settings = question.settings();
     Alternative alternative = settings.hypothesis().alternative();
     TwoProportionTest test =
-        settings.tests().stream()
+        settings.tallyTests().stream()
             .filter(each -> each == TwoProportionTest.Z_POOLED || each == TwoProportionTest.FISHER)
             .filter(each -> settings.plain())
             .min(Comparator.comparing(each -> each != answer.test().method()))

@@ -9,6 +9,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
@@ -24,19 +25,22 @@ import org.jspecify.annotations.Nullable;
  * @param bayes how the comparison is seen the Bayesian way; null for not at all
  */
 public record CompareSettings(
-    ComparisonClaim claim,
-    InferenceOptions<TwoProportionTest, ComparisonInterval> choices,
-    @Nullable BayesSettings bayes)
-    implements InferenceSettings<CompareSettings, TwoProportionTest, ComparisonInterval> {
+    ComparisonClaim claim, InferenceOptions<Method, Method> choices, @Nullable BayesSettings bayes)
+    implements InferenceSettings<CompareSettings, Method, Method> {
+  static final List<ComparisonInterval> USUAL_INTERVALS =
+      List.of(
+          ComparisonInterval.DIFFERENCE_MEE,
+          ComparisonInterval.DIFFERENCE_NEWCOMBE,
+          ComparisonInterval.RATIO_KOOPMAN,
+          ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT);
 
   /**
    * Checks that the parts go together.
    *
-   * @throws IllegalArgumentException if there is no interval, the Bayesian view meets another null
-   *     difference than 0, or alpha is 0.5 or more where equivalence is to be shown
+   * @throws IllegalArgumentException if the Bayesian view meets another null difference than 0, or
+   *     alpha is 0.5 or more where equivalence is to be shown
    */
   public CompareSettings {
-    require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
     require(
         bayes == null || claim.hypothesis().against() == 0,
         "bayes holds different rates against equal ones; leave against out, and say with a region"
@@ -45,38 +49,40 @@ public record CompareSettings(
   }
 
   /**
-   * The usual settings: no difference, two-sided, alpha 0.05, Mee's and Newcombe's intervals for
-   * the difference, Koopman's for the ratio and the conditional exact one for the odds ratio.
+   * The usual settings: no difference, two-sided, alpha 0.05, and the methods that are usual for
+   * the data. Of tallies these are Mee's and Newcombe's intervals for the difference, Koopman's for
+   * the ratio and the conditional exact one for the odds ratio.
    *
    * @return the settings
    */
   public static CompareSettings usual() {
-    return new CompareSettings(
-        ComparisonClaim.NO_DIFFERENCE,
-        InferenceOptions.of(
-            List.of(),
-            List.of(
-                ComparisonInterval.DIFFERENCE_MEE,
-                ComparisonInterval.DIFFERENCE_NEWCOMBE,
-                ComparisonInterval.RATIO_KOOPMAN,
-                ComparisonInterval.ODDS_RATIO_CONDITIONAL_EXACT)),
-        null);
+    return new CompareSettings(ComparisonClaim.NO_DIFFERENCE, InferenceOptions.usual(), null);
   }
 
   /**
-   * The tests to show: the chosen ones, or {@code z-pooled} and {@code fisher}; for another null
-   * difference or a margin {@code score} and {@code z-separate}.
+   * The tests to show: the chosen ones, or of tallies {@code z-pooled} and {@code fisher}; for
+   * another null difference or a margin {@code score} and {@code z-separate}.
    *
    * @return the tests, at least one
    */
   @Override
-  public List<TwoProportionTest> tests() {
+  public List<Method> tests() {
     if (!choices.tests().isEmpty()) {
       return choices.tests();
     }
     return plain()
         ? List.of(TwoProportionTest.Z_POOLED, TwoProportionTest.FISHER)
         : List.of(TwoProportionTest.SCORE, TwoProportionTest.Z_SEPARATE);
+  }
+
+  /** {@return the tests, of tallies} */
+  List<TwoProportionTest> tallyTests() {
+    return tests().stream().map(TwoProportionTest.class::cast).toList();
+  }
+
+  /** {@return the intervals, of tallies} */
+  List<ComparisonInterval> tallyIntervals() {
+    return intervals().stream().map(ComparisonInterval.class::cast).toList();
   }
 
   /** {@return the null difference and the direction} */
@@ -205,7 +211,7 @@ public record CompareSettings(
   }
 
   @Override
-  public CompareSettings choices(InferenceOptions<TwoProportionTest, ComparisonInterval> changed) {
+  public CompareSettings choices(InferenceOptions<Method, Method> changed) {
     return new CompareSettings(claim, changed, bayes);
   }
 }

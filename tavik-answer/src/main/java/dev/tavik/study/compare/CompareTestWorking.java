@@ -48,7 +48,7 @@ final class CompareTestWorking {
    */
   static List<Derivation> of(NamedTally first, NamedTally second, CompareSettings settings) {
     List<Derivation> workings = new ArrayList<>();
-    for (TwoProportionTest test : settings.tests()) {
+    for (TwoProportionTest test : settings.tallyTests()) {
       for (Hypothesis hypothesis : settings.tested()) {
         boolean pooled = test == TwoProportionTest.SCORE && hypothesis.against() == 0;
         if ((TESTS.contains(test) || pooled) && test.knows(hypothesis.against())) {

@@ -35,22 +35,24 @@ import java.util.List;
 /**
  * Two groups of a designed sample that are compared.
  *
- * @param question the question about them
- * @param design the design of the whole sample
+ * @param pairs the pairs that it is among
  * @param one the name of the first
  * @param two the name of the second
  * @param compared the estimates
  */
-record DesignedPair(
-    SurveyCompareQuestion question,
-    DesignFindings design,
-    String one,
-    String two,
-    DesignedComparison compared)
+record DesignedPair(DesignedPairs pairs, String one, String two, DesignedComparison compared)
     implements PairData, DesignedData {
+  @Override
+  public DesignFindings design() {
+    return pairs.design();
+  }
+
+  private CompareSettings settings() {
+    return pairs.question().settings();
+  }
 
   private Rate rate(String name, DesignedProportion proportion) {
-    return new Rate(name, proportion.value(), design.rows(proportion));
+    return new Rate(name, proportion.value(), design().rows(proportion));
   }
 
   @Override
@@ -159,7 +161,7 @@ record DesignedPair(
               NextQuestion.of(AnswerKind.PLAN, "compare")
                   .with("base", DesignFindings.rate(compared.second().value()))
                   .with("expect", DesignFindings.rate(compared.first().value())),
-              SurveyComparisonInterval.WALD.of(compared, question.level(), Side.TWO_SIDED),
+              SurveyComparisonInterval.WALD.of(compared, settings().level(), Side.TWO_SIDED),
               effect()));
     }
     return findings;
@@ -170,7 +172,8 @@ record DesignedPair(
     Tally first = groups().get(0).unweighted();
     Tally second = groups().get(1).unweighted();
     double difference = first.proportion() - second.proportion();
-    Interval interval = ComparisonInterval.DIFFERENCE_NEWCOMBE.of(first, second, question.level());
+    Interval interval =
+        ComparisonInterval.DIFFERENCE_NEWCOMBE.of(first, second, settings().level());
     TestResult test = TwoProportionTest.Z_POOLED.of(first, second, Hypothesis.noDifference());
     return new SimpleRandom(
         Value.fields()
@@ -178,7 +181,7 @@ record DesignedPair(
             .with("second", Observed.figures(second)),
         difference,
         test,
-        question.alpha(),
+        settings().alpha(),
         interval,
         say(
             "As if simple random: a difference of %s points, %s to %s (newcombe), %s (z-pooled,"
@@ -191,7 +194,7 @@ record DesignedPair(
 
   @Override
   public List<Condition> conditions() {
-    return design.conditions();
+    return design().conditions();
   }
 
   @Override

@@ -7,13 +7,47 @@ import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.Value;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.SampleData;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /** What several groups are compared of, beyond what is said of each pair. */
 interface PairsData extends SampleData {
+  /** What was found of each pair that is looked at, tests not adjusted. */
+  List<CompareFound> pairs();
+
+  /** The same results with the Bayesian view beside, where it is wanted. */
+  default CompareFound believed(CompareFound found) {
+    return found;
+  }
+
+  /** What the intervals that are shown of all pairs are of. */
+  Set<Estimand> quantities();
+
+  /**
+   * The pairs to compare, by the positions of their groups.
+   *
+   * @param pair what is made of the first and the second
+   */
+  default <T> List<T> each(BiFunction<Integer, Integer, T> pair) {
+    int groups = names().size();
+    Integer second = baseline() == null ? null : names().indexOf(baseline());
+    List<T> pairs = new ArrayList<>();
+    for (int i = 0; i < groups; i++) {
+      for (int j = 0; j < groups; j++) {
+        if (second == null ? i < j : i != j && j == second) {
+          pairs.add(pair.apply(i, j));
+        }
+      }
+    }
+    return pairs;
+  }
+
   /** The names of the groups, in order. */
   List<String> names();
 

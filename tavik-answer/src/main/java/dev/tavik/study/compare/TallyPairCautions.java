@@ -86,7 +86,7 @@ final class TallyPairCautions {
   private void fewSuccesses() {
     PooledExpectation expected = PooledExpectation.of(first, second);
     List<TwoProportionTest> approximate =
-        settings.tests().stream()
+        settings.tallyTests().stream()
             .filter(test -> test.exactness() == Exactness.APPROXIMATE)
             .toList();
     if (!expected.enough() && !approximate.isEmpty() && expected.smallest() > 0) {

@@ -16,29 +16,36 @@ import dev.tavik.count.NamedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.phrase.Assumptions;
 import dev.tavik.phrase.SampleCautions;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.proportion.HomogeneityTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.ComparisonGoal;
+import dev.tavik.result.Estimand;
 import dev.tavik.result.Figures;
 import dev.tavik.result.TestResult;
 import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Observed;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Tallies of several groups.
+ * Tallies of two groups or more.
  *
  * @param question the question about them
+ * @param sample the tallies
  */
-record TallyPairs(CompareGroupsQuestion question) implements PairsData {
+record TallyPairs(CompareQuestion question, TallyGroups sample) implements PairsData {
   private List<NamedTally> groups() {
-    return question.groups();
+    return sample.tallies();
   }
 
   private CompareSettings settings() {
@@ -47,12 +54,59 @@ record TallyPairs(CompareGroupsQuestion question) implements PairsData {
 
   @Override
   public List<String> names() {
-    return groups().stream().map(NamedTally::name).toList();
+    return sample.names();
   }
 
   @Override
   public @Nullable String baseline() {
-    return question.baseline();
+    return sample.baseline();
+  }
+
+  @Override
+  public List<CompareFound> pairs() {
+    if (alone()) {
+      boolean enough = TallyPairMethods.enough(question);
+      return List.of(new TallyPairMethods(question, enough).found(/* alone= */ true));
+    }
+    List<CompareQuestion> pairs =
+        sample.tooManyToPair()
+            ? List.of()
+            : each(
+                (i, j) ->
+                    CompareQuestion.of(List.of(groups().get(i), groups().get(j)), settings()));
+    boolean enough = pairs.stream().allMatch(TallyPairMethods::enough);
+    return pairs.parallelStream()
+        .map(pair -> new TallyPairMethods(pair, enough).found(/* alone= */ false))
+        .toList();
+  }
+
+  private boolean alone() {
+    return groups().size() == 2;
+  }
+
+  @Override
+  public CompareFound believed(CompareFound found) {
+    if (settings().bayes() == null) {
+      return found;
+    }
+    int groups = groups().size();
+    BayesianDetail detail =
+        alone()
+            ? BayesianDetail.WHOLE
+            : BayesianDetail.of(baseline() == null ? groups * (groups - 1) / 2 : groups - 1);
+    CompareQuestion pair = ((TallyPair) found.data()).question();
+    return found.with(new TallyPair(pair, CompareBelief.of(pair, detail)));
+  }
+
+  /** The quantities of the chosen intervals; the difference if none were chosen. */
+  @Override
+  public Set<Estimand> quantities() {
+    List<ComparisonInterval> intervals = settings().tallyIntervals();
+    return intervals.equals(CompareSettings.USUAL_INTERVALS)
+        ? Set.of(Estimand.DIFFERENCE)
+        : intervals.stream()
+            .map(ComparisonInterval::quantity)
+            .collect(Collectors.toCollection(LinkedHashSet::new));
   }
 
   @Override
@@ -150,12 +204,12 @@ record TallyPairs(CompareGroupsQuestion question) implements PairsData {
       long used = groups().stream().mapToLong(group -> group.tally().trials()).sum();
       cautions.addAll(DataCautions.of(from, used));
     }
-    cautions.addAll(DataCautions.empty(question.emptyGroups()));
-    if (settings().bayes() != null) {
+    cautions.addAll(DataCautions.empty(sample.empty()));
+    if (!alone() && settings().bayes() != null) {
       cautions.addAll(DataCautions.brief(pairs, /* pairs= */ true));
     }
-    if (question.tooManyToPair()) {
-      cautions.add(SampleCautions.pairsLeftOut(groups().size(), CompareGroupsQuestion.MOST_PAIRED));
+    if (sample.tooManyToPair()) {
+      cautions.add(SampleCautions.pairsLeftOut(groups().size(), CompareQuestion.MOST_PAIRED));
     }
     return cautions;
   }

@@ -81,7 +81,7 @@ final class AgreementAnalysis {
       interval.ifPresent(limits -> intervals.row(limits, ""));
       CrossFindings.strength(strength, each.inWords(), estimate.value(), interval.orElse(null));
     }
-    return new CrossAsked(question, question.label(), "symmetry", alpha, question.from())
+    return new CrossAsked(question, question.label(), "symmetry")
         .begin(Value.fields())
         .add(new Estimates(estimates))
         .add(listed(Tests.of("", alpha)))

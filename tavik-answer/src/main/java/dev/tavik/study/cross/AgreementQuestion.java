@@ -4,29 +4,30 @@ import dev.tavik.answer.Answer;
 import dev.tavik.count.SquareTable;
 import dev.tavik.plot.NullPlot;
 import dev.tavik.plot.Plots;
-import dev.tavik.study.LeveledQuestion;
-import dev.tavik.study.Provenance;
+import dev.tavik.result.Method;
+import dev.tavik.study.InferenceQuestion;
 import dev.tavik.study.parts.NullPlots;
-import org.jspecify.annotations.Nullable;
+import java.util.List;
 
 /**
- * Do two classifications of the same units agree, and if not, do they differ systematically?
- *
- * @param label the analyst's name for the question, empty for none
- * @param first what classified in the rows
- * @param second what classified in the columns
- * @param table the counts
- * @param settings how strictly, and whether the levels are ordered; its tests are not used here
- * @param from where the counts came from; null when they were given as counts
+ * Do two classifications of the same units agree, and if not, do they differ systematically? All of
+ * its tests are made; none can be chosen. Of the settings it uses how strictly, and whether the
+ * levels are ordered.
  */
-public record AgreementQuestion(
-    String label,
-    String first,
-    String second,
-    SquareTable table,
-    CrossSettings settings,
-    @Nullable Provenance from)
-    implements LeveledQuestion<AgreementQuestion, CrossSettings> {
+public final class AgreementQuestion
+    extends InferenceQuestion<AgreementQuestion, CrossSettings, Method, Method> {
+  private final String first;
+  private final String second;
+  private final SquareTable table;
+
+  private AgreementQuestion(
+      Frame<CrossSettings> frame, String first, String second, SquareTable table) {
+    super(frame, List.of(first, second, table));
+    settings().requireUnchosen("classified pairs");
+    this.first = first;
+    this.second = second;
+    this.table = table;
+  }
 
   /**
    * Creates a question with the default settings.
@@ -37,22 +38,24 @@ public record AgreementQuestion(
    * @return the question
    */
   public static AgreementQuestion of(String first, String second, SquareTable table) {
-    return new AgreementQuestion("", first, second, table, CrossSettings.usual(), null);
+    return new AgreementQuestion(Frame.of(CrossSettings.usual()), first, second, table);
+  }
+
+  String first() {
+    return first;
+  }
+
+  String second() {
+    return second;
+  }
+
+  SquareTable table() {
+    return table;
   }
 
   @Override
-  public AgreementQuestion settings(CrossSettings changed) {
-    return new AgreementQuestion(label, first, second, table, changed, from);
-  }
-
-  /**
-   * Returns a copy with a name, which the answer uses.
-   *
-   * @param name what is asked about
-   * @return the question with that name
-   */
-  public AgreementQuestion named(String name) {
-    return new AgreementQuestion(name, first, second, table, settings, from);
+  protected AgreementQuestion with(Frame<CrossSettings> changed) {
+    return new AgreementQuestion(changed, first, second, table);
   }
 
   @Override
@@ -66,6 +69,6 @@ public record AgreementQuestion(
         NullPlot.class,
         () ->
             NullPlots.chiSquare(
-                answer.tests().get(0), "if moves balance those back", settings.alpha()));
+                answer.tests().get(0), "if moves balance those back", settings().alpha()));
   }
 }

@@ -34,7 +34,7 @@ final class CrossBelief {
 
   private static UnderPlan under(SamplingPlan plan, CrossQuestion question, double prior) {
     try {
-      return new UnderPlan(plan, plan.logBayesFactor(question.table(), prior), null);
+      return new UnderPlan(plan, plan.logBayesFactor(question.table().orElseThrow(), prior), null);
     } catch (NotApplicableException | ArithmeticException e) {
       return new UnderPlan(plan, null, RefusalPhrases.of(e));
     }

@@ -7,6 +7,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.Cells;
 import dev.tavik.answer.ShownMembers;
 import dev.tavik.association.StratifiedTest;
+import dev.tavik.count.CrossTable;
 import dev.tavik.count.StratifiedTables.Stratum;
 import dev.tavik.plot.IntervalPlot;
 import dev.tavik.plot.NullPlot;
@@ -46,14 +47,15 @@ final class CrossPlots {
   }
 
   private static TablePlot cells(CrossQuestion question, Answer answer) {
+    CrossTable table = question.table().orElseThrow();
     Cells cells = answer.find(Cells.class).orElseThrow();
     List<List<TablePlot.Cell>> rows = new ArrayList<>();
-    for (int i = 0; i < question.table().rows().size(); i++) {
+    for (int i = 0; i < table.rows().size(); i++) {
       List<TablePlot.Cell> row = new ArrayList<>();
-      for (int j = 0; j < question.table().columns().size(); j++) {
+      for (int j = 0; j < table.columns().size(); j++) {
         row.add(
             new TablePlot.Cell(
-                question.table().count(i, j),
+                table.count(i, j),
                 cells.figure("adjustedResiduals", i, j),
                 Significance.reached(
                     cells.figure("adjustedPValues", i, j), question.settings().alpha())));
@@ -64,8 +66,8 @@ final class CrossPlots {
     return new TablePlot(
         question.label().isEmpty() ? "Rows by columns" : question.label(),
         say("%s test: %s", test.method().id(), Figures.pEquals(test.log10PValue())),
-        question.table().rows(),
-        question.table().columns(),
+        table.rows(),
+        table.columns(),
         rows);
   }
 
@@ -123,7 +125,7 @@ final class CrossPlots {
   }
 
   /** The percents of each column, a panel a column. */
-  static IntervalPlot designed(SurveyCrossQuestion question, Answer answer) {
+  static IntervalPlot designed(CrossQuestion question, Answer answer) {
     require(answer.parts().isEmpty(), "each layer has a picture of its own; ask for one alone");
     List<Interval> intervals =
         answer.intervals().stream().filter(each -> each.quantity() == Estimand.PROPORTION).toList();
@@ -139,7 +141,7 @@ final class CrossPlots {
       List<IntervalPlot.Row> drawn = new ArrayList<>();
       for (int row = 0; row < rows; row++) {
         double share = cells.figure("columnProportions", row, column);
-        boolean out = cells.figure("adjustedPValues", row, column) <= question.alpha();
+        boolean out = cells.figure("adjustedPValues", row, column) <= question.settings().alpha();
         drawn.add(
             new IntervalPlot.Row(
                 Figures.shortened(cells.rows().get(row)),
@@ -155,7 +157,7 @@ final class CrossPlots {
     return DesignRows.plot(
         answer,
         question.label().isEmpty() ? "Percents of each column" : question.label(),
-        question.level(),
+        question.settings().level(),
         panels);
   }
 }

@@ -1,9 +1,8 @@
 package dev.tavik.study.cross;
 
-import dev.tavik.association.StrengthInterval;
-import dev.tavik.association.TableTest;
 import dev.tavik.association.TestOptions;
 import dev.tavik.bayes.SamplingPlan;
+import dev.tavik.result.Method;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
 import java.util.List;
@@ -21,13 +20,13 @@ import org.jspecify.annotations.Nullable;
  * @param bayes how the association is seen the Bayesian way; null for not at all
  */
 public record CrossSettings(
-    InferenceOptions<TableTest, StrengthInterval> choices,
+    InferenceOptions<Method, Method> choices,
     Ordered ordered,
     TestOptions options,
     List<CellTable> shown,
     RowPairs rowPairs,
     @Nullable Belief bayes)
-    implements InferenceSettings<CrossSettings, TableTest, StrengthInterval> {
+    implements InferenceSettings<CrossSettings, Method, Method> {
   /**
    * What the Bayesian view of a table rests on.
    *
@@ -62,7 +61,7 @@ public record CrossSettings(
    */
   public static CrossSettings usual() {
     return new CrossSettings(
-        InferenceOptions.of(List.of(), List.of()),
+        InferenceOptions.usual(),
         Ordered.NONE,
         TestOptions.usual(),
         List.of(CellTable.RESIDUALS),
@@ -70,8 +69,13 @@ public record CrossSettings(
         null);
   }
 
+  /** Checks that no method was chosen where all are made. */
+  void requireUnchosen(String data) {
+    choices.requireAmong(data, new Method[0], new Method[0]);
+  }
+
   @Override
-  public CrossSettings choices(InferenceOptions<TableTest, StrengthInterval> changed) {
+  public CrossSettings choices(InferenceOptions<Method, Method> changed) {
     return new CrossSettings(changed, ordered, options, shown, rowPairs, bayes);
   }
 

@@ -41,12 +41,19 @@ import org.jspecify.annotations.Nullable;
  * @param alone whether it is the only table, and no layer
  */
 record DesignedCross(
-    SurveyCrossQuestion question,
+    CrossQuestion question,
     DesignFindings design,
     DesignedTable table,
     DesignTests tests,
     boolean alone)
     implements CrossData {
+  private CrossSettings settings() {
+    return question.settings();
+  }
+
+  private List<SurveyInterval> intervalMethods() {
+    return settings().intervals().stream().map(SurveyInterval.class::cast).toList();
+  }
 
   @Override
   public List<String> rows() {
@@ -79,7 +86,7 @@ record DesignedCross(
   }
 
   private @Nullable Interval ofStrength() {
-    return table.ofStrength(question.level());
+    return table.ofStrength(settings().level());
   }
 
   @Override
@@ -133,7 +140,7 @@ record DesignedCross(
 
   @Override
   public Tests tests(String heading, CrossFound found) {
-    return tests.finding(heading, question.alpha());
+    return tests.finding(heading, settings().alpha());
   }
 
   @Override
@@ -147,8 +154,8 @@ record DesignedCross(
         Intervals.of(
             say(
                 "Intervals of the column percents, level %s, one at a time",
-                Figures.exactPercent(question.level())));
-    for (SurveyInterval method : question.intervals()) {
+                Figures.exactPercent(settings().level())));
+    for (SurveyInterval method : intervalMethods()) {
       for (int j = 0; j < table.columns().size(); j++) {
         for (int i = 0; i < table.rows().size(); i++) {
           row(intervals, method, i, j);
@@ -164,7 +171,7 @@ record DesignedCross(
 
   private void row(Intervals to, SurveyInterval method, int row, int column) {
     DesignedProportion share = table.cell(row, column).ofColumn();
-    Interval interval = DesignFindings.limits(method, share, question.level(), to::declined);
+    Interval interval = DesignFindings.limits(method, share, settings().level(), to::declined);
     to.row(
         interval,
         "",
@@ -212,9 +219,9 @@ record DesignedCross(
   /** Limits of the percent of a column; where the usual ones have none, the binomial's. */
   private Interval limits(int row, int column) {
     return DesignFindings.limits(
-        question.intervals().get(0),
+        intervalMethods().get(0),
         table.cell(row, column).ofColumn(),
-        question.level(),
+        settings().level(),
         declined -> {});
   }
 
@@ -234,7 +241,7 @@ record DesignedCross(
   }
 
   private VerdictBasis basis() {
-    return tests.preference(question.intervals().get(0));
+    return tests.preference(intervalMethods().get(0));
   }
 
   @Override
@@ -249,7 +256,7 @@ record DesignedCross(
 
   @Override
   public List<Caution> further(CrossFound found) {
-    List<Caution> cautions = new ArrayList<>(DecisionCautions.levelAlpha(question));
+    List<Caution> cautions = new ArrayList<>(DecisionCautions.levelAlpha(settings()));
     if (alone) {
       int[] least = least();
       String row = table.rows().get(least[0]);

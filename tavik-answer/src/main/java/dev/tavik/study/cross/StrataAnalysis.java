@@ -81,7 +81,7 @@ final class StrataAnalysis {
     estimates.addAll(within);
     estimates.add(together);
     AnswerBuilder answer =
-        new CrossAsked(question, question.label(), "odds-ratio", alpha, question.from())
+        new CrossAsked(question, question.label(), "odds-ratio")
             .begin(Value.fields())
             .add(new Estimates(estimates))
             .add(rates(within))

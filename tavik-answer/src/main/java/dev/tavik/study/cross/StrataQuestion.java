@@ -3,31 +3,24 @@ package dev.tavik.study.cross;
 import dev.tavik.answer.Answer;
 import dev.tavik.count.StratifiedTables;
 import dev.tavik.plot.Plots;
-import dev.tavik.study.LeveledQuestion;
-import dev.tavik.study.Provenance;
+import dev.tavik.result.Method;
+import dev.tavik.study.InferenceQuestion;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /**
- * Are two groups different within strata, and alike in every stratum?
- *
- * @param label the analyst's name for the question, empty for none
- * @param tables the comparison in each stratum
- * @param empty strata that were left out since a group has no unit there, in words
- * @param settings how strictly; its tests and tables are not used here
- * @param from where the counts came from; null when they were given as counts
+ * Are two groups different within strata, and alike in every stratum? All of its tests are made;
+ * none can be chosen.
  */
-public record StrataQuestion(
-    String label,
-    StratifiedTables tables,
-    List<String> empty,
-    CrossSettings settings,
-    @Nullable Provenance from)
-    implements LeveledQuestion<StrataQuestion, CrossSettings> {
+public final class StrataQuestion
+    extends InferenceQuestion<StrataQuestion, CrossSettings, Method, Method> {
+  private final StratifiedTables tables;
+  private final List<String> empty;
 
-  /** Copies the list. */
-  public StrataQuestion {
-    empty = List.copyOf(empty);
+  private StrataQuestion(Frame<CrossSettings> frame, StratifiedTables tables, List<String> empty) {
+    super(frame, List.of(tables, empty));
+    settings().requireUnchosen("strata");
+    this.tables = tables;
+    this.empty = List.copyOf(empty);
   }
 
   /**
@@ -37,22 +30,31 @@ public record StrataQuestion(
    * @return the question
    */
   public static StrataQuestion of(StratifiedTables tables) {
-    return new StrataQuestion("", tables, List.of(), CrossSettings.usual(), null);
-  }
-
-  @Override
-  public StrataQuestion settings(CrossSettings changed) {
-    return new StrataQuestion(label, tables, empty, changed, from);
+    return of(tables, List.of());
   }
 
   /**
-   * Returns a copy with a name, which the answer uses.
+   * Creates a question with the default settings about the strata that are left.
    *
-   * @param name what is asked about
-   * @return the question with that name
+   * @param tables the comparison in each stratum
+   * @param empty strata that were left out since a group has no unit there, in words
+   * @return the question
    */
-  public StrataQuestion named(String name) {
-    return new StrataQuestion(name, tables, empty, settings, from);
+  public static StrataQuestion of(StratifiedTables tables, List<String> empty) {
+    return new StrataQuestion(Frame.of(CrossSettings.usual()), tables, empty);
+  }
+
+  StratifiedTables tables() {
+    return tables;
+  }
+
+  List<String> empty() {
+    return empty;
+  }
+
+  @Override
+  protected StrataQuestion with(Frame<CrossSettings> changed) {
+    return new StrataQuestion(changed, tables, empty);
   }
 
   @Override

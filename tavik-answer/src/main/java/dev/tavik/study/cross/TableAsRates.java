@@ -25,13 +25,13 @@ final class TableAsRates {
         Sheet.read(
             say(
                 "As rates of %s: %s against %s",
-                rates.label(), rates.first().name(), rates.second().name()),
+                rates.label(), rates.tallies().get(0).name(), rates.tallies().get(1).name()),
             Column.words(),
             Column.numbers(""),
             Column.numbers(""),
             Column.words(),
             Column.numbers(""));
-    for (Estimate estimate : GroupEstimates.of(rates.first(), rates.second())) {
+    for (Estimate estimate : GroupEstimates.of(rates.tallies().get(0), rates.tallies().get(1))) {
       String name =
           switch (estimate.quantity()) {
             case DIFFERENCE -> "difference of rates";
@@ -56,7 +56,7 @@ final class TableAsRates {
             "With a direction",
             NextQuestion.of(
                 AnswerKind.COMPARE,
-                rates.first().name() + "=" + rates.first().tally(),
-                rates.second().name() + "=" + rates.second().tally())));
+                rates.tallies().get(0).name() + "=" + rates.tallies().get(0).tally(),
+                rates.tallies().get(1).name() + "=" + rates.tallies().get(1).tally())));
   }
 }

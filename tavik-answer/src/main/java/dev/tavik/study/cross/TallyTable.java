@@ -24,6 +24,7 @@ import dev.tavik.phrase.Assumptions;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.phrase.SampleCautions;
 import dev.tavik.phrase.TableVerdicts;
+import dev.tavik.proportion.ComparisonInterval;
 import dev.tavik.result.Estimate;
 import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
@@ -32,7 +33,6 @@ import dev.tavik.result.TestResult;
 import dev.tavik.simulation.DrawnMethod;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.compare.CompareQuestion;
-import dev.tavik.study.compare.CompareSettings;
 import dev.tavik.study.cross.CrossSettings.RowPairs;
 import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
@@ -55,6 +55,7 @@ final class TallyTable implements CrossData {
   private static final int MOST_NAMED = 6;
 
   private final CrossQuestion question;
+  private final CrossSample.OfCounts sample;
   private final CrossSettings settings;
   private final CrossTable table;
   private final LevelOrder order;
@@ -67,13 +68,15 @@ final class TallyTable implements CrossData {
 
   TallyTable(
       CrossQuestion question,
+      CrossSample.OfCounts sample,
       LevelOrder order,
       ExpectedCounts expected,
       List<List<CellFigures>> cells,
       @Nullable DrawnTest drawn) {
     this.question = question;
+    this.sample = sample;
     this.settings = question.settings();
-    this.table = question.table();
+    this.table = sample.table();
     this.order = order;
     this.expected = expected;
     this.cells = cells;
@@ -144,10 +147,9 @@ final class TallyTable implements CrossData {
   /** Two rows and two columns are two rates as well. */
   private @Nullable CompareQuestion rates() {
     return table.twoByTwo()
-        ? CompareQuestion.of(
-                rate(0),
-                rate(1),
-                CompareSettings.usual().alpha(settings.alpha()).level(settings.level()))
+        ? CompareQuestion.of(rate(0), rate(1))
+            .alpha(settings.alpha())
+            .level(settings.level())
             .named(table.columns().get(0))
         : null;
   }
@@ -157,11 +159,12 @@ final class TallyTable implements CrossData {
         table.rows().get(row), Tally.of(table.count(row, 0), table.rowTotal(row)));
   }
 
-  private static List<Interval> intervals(CompareQuestion rates) {
-    return rates.settings().intervals().stream()
+  private List<Interval> intervals(CompareQuestion asked) {
+    return asked.settings().intervals().stream()
         .map(
             method ->
-                method.of(rates.first().tally(), rates.second().tally(), rates.settings().level()))
+                ((ComparisonInterval) method)
+                    .of(rate(0).tally(), rate(1).tally(), settings.level()))
         .toList();
   }
 
@@ -169,7 +172,7 @@ final class TallyTable implements CrossData {
   public List<Estimate> estimates() {
     List<Estimate> estimates = new ArrayList<>(strengths.stream().map(Strength::estimate).toList());
     if (rates != null) {
-      estimates.addAll(GroupEstimates.of(rates.first(), rates.second()));
+      estimates.addAll(GroupEstimates.of(rate(0), rate(1)));
     }
     return estimates;
   }
@@ -358,8 +361,8 @@ final class TallyTable implements CrossData {
     if (new HashSet<>(table.rows()).equals(new HashSet<>(table.columns()))) {
       cautions.add(SampleCautions.sameLevels());
     }
-    if (!question.merged().isEmpty()) {
-      cautions.add(SampleCautions.merged(question.merged()));
+    if (!sample.merged().isEmpty()) {
+      cautions.add(SampleCautions.merged(sample.merged()));
     }
     return cautions;
   }
@@ -371,7 +374,7 @@ final class TallyTable implements CrossData {
     if (from != null) {
       cautions.addAll(DataCautions.of(from, table.total()));
     }
-    cautions.addAll(DataCautions.empty(question.empty()));
+    cautions.addAll(DataCautions.empty(sample.empty()));
     return cautions;
   }
 

@@ -7,35 +7,28 @@ import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.study.InferenceQuestion;
-import dev.tavik.study.Provenance;
-import java.util.Objects;
-import org.jspecify.annotations.Nullable;
+import java.util.List;
 
 /**
  * Do two proportions of the same units differ? Two judges of the same tiles, the same customers
  * before and after: whatever is said is about the first against the second.
- *
- * @param label the analyst's name for the question, empty for none
- * @param first the name of the first judgement
- * @param second the name of the second judgement
- * @param tally the paired counts
- * @param settings the direction, how strictly, by which methods
- * @param from where the counts came from; null when they were given as counts
  */
-public record PairedQuestion(
-    String label,
-    String first,
-    String second,
-    PairedTally tally,
-    PairedSettings settings,
-    @Nullable Provenance from)
-    implements InferenceQuestion<
+public final class PairedQuestion
+    extends InferenceQuestion<
         PairedQuestion, PairedSettings, PairedTest, PairedDifferenceInterval> {
+  private final String first;
+  private final String second;
+  private final PairedTally tally;
 
-  /** Checks that all parts are there. */
-  public PairedQuestion {
-    Objects.requireNonNull(tally, "tally");
-    Objects.requireNonNull(settings, "settings");
+  private PairedQuestion(
+      Frame<PairedSettings> frame, String first, String second, PairedTally tally) {
+    super(
+        frame.with(
+            frame.settings().orUsual(PairedSettings.USUAL_TESTS, PairedSettings.USUAL_INTERVALS)),
+        List.of(first, second, tally));
+    this.first = first;
+    this.second = second;
+    this.tally = tally;
   }
 
   /**
@@ -47,7 +40,7 @@ public record PairedQuestion(
    * @return the question
    */
   public static PairedQuestion of(String first, String second, PairedTally tally) {
-    return new PairedQuestion("", first, second, tally, PairedSettings.usual(), null);
+    return new PairedQuestion(Frame.of(PairedSettings.usual()), first, second, tally);
   }
 
   /**
@@ -68,22 +61,27 @@ public record PairedQuestion(
    * @return the question
    */
   public PairedQuestion groups(String firstName, String secondName) {
-    return new PairedQuestion(label, firstName, secondName, tally, settings, from);
+    return new PairedQuestion(frame(), firstName, secondName, tally);
+  }
+
+  /** {@return the paired counts} */
+  public PairedTally tally() {
+    return tally;
+  }
+
+  /** {@return the name of the first judgement} */
+  public String first() {
+    return first;
+  }
+
+  /** {@return the name of the second judgement} */
+  public String second() {
+    return second;
   }
 
   @Override
-  public PairedQuestion settings(PairedSettings changed) {
-    return new PairedQuestion(label, first, second, tally, changed, from);
-  }
-
-  /**
-   * Returns a copy with a name, which the answer uses.
-   *
-   * @param name what is asked about
-   * @return the question with that name
-   */
-  public PairedQuestion named(String name) {
-    return new PairedQuestion(name, first, second, tally, settings, from);
+  protected PairedQuestion with(Frame<PairedSettings> changed) {
+    return new PairedQuestion(changed, first, second, tally);
   }
 
   /**
@@ -93,7 +91,7 @@ public record PairedQuestion(
    * @return another question
    */
   public PairedQuestion alternative(Alternative alternative) {
-    return settings(settings.alternative(alternative));
+    return settings(settings().alternative(alternative));
   }
 
   @Override

@@ -1,7 +1,5 @@
 package dev.tavik.study.paired;
 
-import static dev.tavik.result.Figures.require;
-
 import dev.tavik.proportion.PairedDifferenceInterval;
 import dev.tavik.proportion.PairedTest;
 import dev.tavik.result.Alternative;
@@ -18,18 +16,9 @@ import java.util.List;
 public record PairedSettings(
     Alternative alternative, InferenceOptions<PairedTest, PairedDifferenceInterval> choices)
     implements InferenceSettings<PairedSettings, PairedTest, PairedDifferenceInterval> {
-
-  /**
-   * Checks the parts.
-   *
-   * @throws IllegalArgumentException if alpha or level is not strictly between 0 and 1, or a list
-   *     is empty
-   */
-  public PairedSettings {
-    require(
-        !choices.tests().isEmpty() && !choices.intervals().isEmpty(),
-        "tests and intervals must name at least one method each, got none");
-  }
+  static final List<PairedTest> USUAL_TESTS = List.of(PairedTest.MCNEMAR, PairedTest.MCNEMAR_EXACT);
+  static final List<PairedDifferenceInterval> USUAL_INTERVALS =
+      List.of(PairedDifferenceInterval.TANGO, PairedDifferenceInterval.NEWCOMBE);
 
   /**
    * The usual settings: two-sided, alpha 0.05, McNemar's test and the exact one, Tango's and
@@ -38,11 +27,7 @@ public record PairedSettings(
    * @return the settings
    */
   public static PairedSettings usual() {
-    return new PairedSettings(
-        Alternative.TWO_SIDED,
-        InferenceOptions.of(
-            List.of(PairedTest.MCNEMAR, PairedTest.MCNEMAR_EXACT),
-            List.of(PairedDifferenceInterval.TANGO, PairedDifferenceInterval.NEWCOMBE)));
+    return new PairedSettings(Alternative.TWO_SIDED, InferenceOptions.usual());
   }
 
   /**

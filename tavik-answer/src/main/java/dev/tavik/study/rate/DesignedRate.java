@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.NextQuestion;
@@ -11,6 +12,8 @@ import dev.tavik.answer.SimpleRandom;
 import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.count.Tally;
+import dev.tavik.phrase.DesignCautions;
+import dev.tavik.phrase.TestCautions;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Estimate;
@@ -18,6 +21,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.parts.DecisionCautions;
 import dev.tavik.study.parts.DesignFindings;
 import dev.tavik.study.parts.DesignedData;
 import dev.tavik.study.parts.Observed;
@@ -26,14 +30,21 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A designed sample.
+ * One rate of a designed sample.
  *
- * @param question the question about it
- * @param design its design
+ * @param rates the rates that it is among
  * @param group what is estimated, and whose rate it is
  */
-record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFindings.Group group)
+record DesignedRate(DesignedRates rates, DesignFindings.Group group)
     implements RateData, DesignedData {
+  @Override
+  public DesignFindings design() {
+    return rates.design();
+  }
+
+  private RateSettings settings() {
+    return rates.question().settings();
+  }
 
   private DesignedProportion proportion() {
     return group.proportion();
@@ -51,13 +62,13 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
 
   @Override
   public String counts() {
-    return design.rows(proportion());
+    return design().rows(proportion());
   }
 
   @Override
   public Value.Fields figures() {
     return Value.fields()
-        .with("success", Value.words(question.success().stream().sorted().toList()))
+        .with("success", Value.words(rates.counted().success().stream().sorted().toList()))
         .and(DesignFindings.figures(proportion()));
   }
 
@@ -72,7 +83,7 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
                 Figures.significant(100 * estimate.standardError(), 4),
                 Figures.count(proportion().successes()),
                 Figures.counted(proportion().rows(), "row", "rows"),
-                design.weighted()
+                design().weighted()
                     ? ", which without weights is "
                         + Figures.finePercent(group.unweighted().proportion())
                     : "")));
@@ -80,7 +91,7 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
 
   @Override
   public List<Finding> context() {
-    List<Finding> context = new ArrayList<>(List.of(design.sentence()));
+    List<Finding> context = new ArrayList<>(List.of(design().sentence()));
     context.addAll(DesignFindings.costs(proportion()));
     return context;
   }
@@ -98,7 +109,7 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
   @Override
   public List<Finding> beside(RateFound found) {
     List<Finding> beside = new ArrayList<>(List.of(simple()));
-    if (!question.hasGroups()) {
+    if (rates.alone()) {
       beside.addAll(
           DesignFindings.planned(
               NextQuestion.of(AnswerKind.PLAN, "rate").with("expect", DesignFindings.rate(value())),
@@ -108,16 +119,16 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
     return beside;
   }
 
-  /** The answer of methods that ignore the design. */
+  /** The answer of methods that ignore the design(). */
   private SimpleRandom simple() {
     Tally tally = group.unweighted();
-    TestResult test = ProportionTest.SCORE.of(tally, question.hypothesis());
-    Interval interval = ProportionInterval.WILSON.of(tally, question.level());
+    TestResult test = ProportionTest.SCORE.of(tally, settings().hypothesis());
+    Interval interval = ProportionInterval.WILSON.of(tally, settings().level());
     return new SimpleRandom(
         Observed.figures(tally),
         tally.proportion(),
         test,
-        question.alpha(),
+        settings().alpha(),
         interval,
         say(
             "As if simple random: %s, %s to %s (wilson), %s (score). That leaves weights, strata and"
@@ -130,6 +141,28 @@ record DesignedRate(SurveyRateQuestion question, DesignFindings design, DesignFi
 
   @Override
   public List<Condition> conditions(RateFound found) {
-    return design.conditions();
+    return design().conditions();
+  }
+
+  @Override
+  public List<Caution> cautions(RateFound rate) {
+    DecisionCautions decisions = rate.decisions();
+    List<Caution> cautions =
+        new ArrayList<>(DecisionCautions.otherDirection(settings().hypothesis(), value()));
+    if (proportion().allOrNone()) {
+      cautions.add(
+          DesignCautions.allOrNone(
+              value() == 0, proportion().rows(), rate.basis().interval().title()));
+    } else {
+      cautions.addAll(decisions.noStatistic());
+    }
+    cautions.addAll(decisions.disagree());
+    cautions.addAll(
+        DecisionCautions.levelAlpha(
+            settings(),
+            TestCautions.rejected(settings().hypothesis().against()),
+            /* eachSide= */ false));
+    cautions.addAll(decisions.nearAlpha());
+    return cautions;
   }
 }

@@ -38,7 +38,7 @@ final class IntervalWorking {
   }
 
   static List<Derivation> of(Tally tally, RateSettings settings) {
-    return settings.intervals().stream()
+    return settings.tallyIntervals().stream()
         .filter(INTERVALS::contains)
         .map(method -> of(method, tally, settings.level()))
         .toList();

@@ -46,7 +46,7 @@ final class RateBelief {
     this.hypothesis = settings.hypothesis();
     this.view = view;
     this.extent = extent;
-    this.whole = view.prior().posterior(question.tally());
+    this.whole = view.prior().posterior(question.only());
   }
 
   /**
@@ -61,7 +61,7 @@ final class RateBelief {
   }
 
   private List<Finding> findings() {
-    double log = RateBayesFactor.log(question.tally(), hypothesis, view.prior());
+    double log = RateBayesFactor.log(question.only(), hypothesis, view.prior());
     Posterior posterior =
         Posterior.of(
                 "Bayesian view, prior " + view.prior(),
@@ -110,7 +110,7 @@ final class RateBelief {
   }
 
   private double logBayesFactor(BetaPrior prior) {
-    return RateBayesFactor.log(question.tally(), hypothesis, prior);
+    return RateBayesFactor.log(question.only(), hypothesis, prior);
   }
 
   private void believe(BetaPosterior posterior, Posterior into, Sheet sheet) {

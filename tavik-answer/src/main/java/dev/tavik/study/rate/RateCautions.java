@@ -1,7 +1,6 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.answer.Caution;
-import dev.tavik.count.OutcomeSequence;
 import dev.tavik.phrase.IntervalPhrases;
 import dev.tavik.phrase.SampleCautions;
 import dev.tavik.phrase.TestCautions;
@@ -12,8 +11,6 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.Provenance;
-import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.DecisionCautions;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,14 +49,6 @@ final class RateCautions {
             found.settings, TestCautions.rejected(found.against), /* eachSide= */ false));
     found.testAndInterval(decisions);
     found.cautions.addAll(decisions.nearAlpha());
-    Provenance from = answer.asked().from();
-    if (from != null) {
-      found.cautions.addAll(DataCautions.of(from, found.data.tally().trials()));
-    }
-    OutcomeSequence sequence = found.data.question().sequence();
-    if (sequence != null) {
-      FollowedRate.sorted(sequence).ifPresent(found.cautions::add);
-    }
     return found.cautions;
   }
 
@@ -77,7 +66,7 @@ final class RateCautions {
       return;
     }
     List<ProportionTest> approximate =
-        settings.tests().stream()
+        settings.tallyTests().stream()
             .filter(test -> test.exactness() == Exactness.APPROXIMATE)
             .toList();
     boolean holds = known && chosen.test().exactness() == Exactness.APPROXIMATE;

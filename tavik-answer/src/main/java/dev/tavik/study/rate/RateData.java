@@ -1,5 +1,6 @@
 package dev.tavik.study.rate;
 
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
 import dev.tavik.answer.Tests;
@@ -44,4 +45,7 @@ interface RateData extends SampleData {
   }
 
   List<Condition> conditions(RateFound found);
+
+  /** What to be careful of, the gravest first. */
+  List<Caution> cautions(RateFound found);
 }

@@ -25,7 +25,7 @@ record RateFindings(RateFound found) {
         .addAll(data.about())
         .add(new Estimates(List.of(estimate)))
         .add(data.observed(estimate))
-        .addAll(Observed.source(asked.from()))
+        .addAll(Observed.source(asked.question().from()))
         .addAll(data.context())
         .add(tests())
         .addAll(Refusals.said(found.made().refusals()))

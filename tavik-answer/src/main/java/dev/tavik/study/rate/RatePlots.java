@@ -48,7 +48,7 @@ record RatePlots(RateQuestion question, Answer answer) {
   }
 
   private Tally tally() {
-    return question.tally();
+    return question.only();
   }
 
   private RateSettings settings() {
@@ -88,7 +88,7 @@ record RatePlots(RateQuestion question, Answer answer) {
           "the picture of a p-value is drawn for trials without end; leave the lot out");
     }
     ProportionTest test =
-        settings().tests().stream()
+        settings().tallyTests().stream()
             .filter(each -> each == ProportionTest.SCORE || each == ProportionTest.EXACT)
             .min(Comparator.comparing(each -> each != answer.test().method()))
             .orElseThrow(

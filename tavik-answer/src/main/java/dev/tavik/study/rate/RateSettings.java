@@ -9,6 +9,7 @@ import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.InferenceOptions;
@@ -16,7 +17,6 @@ import dev.tavik.study.InferenceSettings;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,12 +31,17 @@ import org.jspecify.annotations.Nullable;
  */
 public record RateSettings(
     Hypothesis hypothesis,
-    InferenceOptions<ProportionTest, ProportionInterval> choices,
+    InferenceOptions<Method, Method> choices,
     @Nullable Long lot,
     @Nullable BayesSettings bayes)
-    implements InferenceSettings<RateSettings, ProportionTest, ProportionInterval> {
-  private static final List<ProportionTest> USUAL_TESTS =
+    implements InferenceSettings<RateSettings, Method, Method> {
+  /** The tests of tallies where none is chosen. */
+  public static final List<ProportionTest> USUAL_TESTS =
       List.of(ProportionTest.SCORE, ProportionTest.EXACT);
+
+  /** The intervals of tallies where none is chosen. */
+  public static final List<ProportionInterval> USUAL_INTERVALS =
+      List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON);
 
   /**
    * Checks the parts.
@@ -46,8 +51,6 @@ public record RateSettings(
    */
   public RateSettings {
     Proportion.require("against", hypothesis.against());
-    require(!choices.tests().isEmpty(), "tests must name at least one method, got none");
-    require(!choices.intervals().isEmpty(), "intervals must name at least one method, got none");
     if (lot != null && bayes != null) {
       throw new IllegalArgumentException(
           "the Bayesian view is of trials without end; leave the lot out");
@@ -59,43 +62,43 @@ public record RateSettings(
               bayes.region().low(), bayes.region().high()));
     }
     if (lot != null) {
-      requireKnown(
-          "tests",
-          choices.tests().stream().map(Enum::name).toList(),
-          FinitePopulationTest.values());
-      requireKnown(
-          "intervals", choices.intervals().stream().map(Enum::name).toList(), LotInterval.values());
+      requireKnown("tests", choices.tests(), FinitePopulationTest.values());
+      requireKnown("intervals", choices.intervals(), LotInterval.values());
     }
   }
 
-  private static void requireKnown(String what, List<String> chosen, Enum<?>[] known) {
-    List<String> names = Arrays.stream(known).map(Enum::name).toList();
-    if (!names.containsAll(chosen)) {
-      throw new IllegalArgumentException(
-          say(
-              "with a lot, %s must be among %s",
-              what,
-              names.stream()
-                  .map(name -> name.toLowerCase(Locale.ROOT).replace('_', '-'))
-                  .collect(Collectors.joining(", "))));
-    }
+  private static void requireKnown(String what, List<Method> chosen, Enum<?>[] known) {
+    List<String> names =
+        Arrays.stream(known)
+            .map(each -> each.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+            .toList();
+    require(
+        names.containsAll(chosen.stream().map(Method::id).toList()),
+        "with a lot, %s must be among %s",
+        what,
+        String.join(", ", names));
   }
 
   /**
-   * The usual settings: two-sided, alpha 0.05, score and exact tests, Wilson and Clopper-Pearson
-   * intervals.
+   * The usual settings: two-sided, alpha 0.05, and the methods that are usual for the data. Of a
+   * tally these are score and exact tests, Wilson and Clopper-Pearson intervals.
    *
    * @param against the null value, strictly between 0 and 1
    * @return the settings
    * @throws IllegalArgumentException if not 0 &lt; against &lt; 1
    */
   public static RateSettings against(double against) {
-    return new RateSettings(
-        Hypothesis.twoSided(against),
-        InferenceOptions.of(
-            USUAL_TESTS, List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON)),
-        null,
-        null);
+    return new RateSettings(Hypothesis.twoSided(against), InferenceOptions.usual(), null, null);
+  }
+
+  /** {@return the tests, of a tally} */
+  List<ProportionTest> tallyTests() {
+    return tests().stream().map(ProportionTest.class::cast).toList();
+  }
+
+  /** {@return the intervals, of a tally} */
+  List<ProportionInterval> tallyIntervals() {
+    return intervals().stream().map(ProportionInterval.class::cast).toList();
   }
 
   /**
@@ -111,9 +114,10 @@ public record RateSettings(
    * @return whether an answer will have some working
    */
   public boolean hasWorking() {
+    InferenceOptions<Method, Method> chosen = choices.orUsual(USUAL_TESTS, USUAL_INTERVALS);
     return lot == null
-        && (tests().stream().anyMatch(TestWorking.TESTS::contains)
-            || intervals().stream().anyMatch(IntervalWorking.INTERVALS::contains));
+        && (chosen.tests().stream().anyMatch(TestWorking.TESTS::contains)
+            || chosen.intervals().stream().anyMatch(IntervalWorking.INTERVALS::contains));
   }
 
   /**
@@ -149,7 +153,7 @@ public record RateSettings(
   }
 
   @Override
-  public RateSettings choices(InferenceOptions<ProportionTest, ProportionInterval> changed) {
+  public RateSettings choices(InferenceOptions<Method, Method> changed) {
     return new RateSettings(hypothesis, changed, lot, bayes);
   }
 }

@@ -34,7 +34,7 @@ record SizedTest(ProportionTest test, double size) {
    * @param samples one rate, or each of several that are judged alike
    */
   static SizedTest of(List<RateMethods> samples, RateSettings settings) {
-    List<ProportionTest> asked = settings.tests();
+    List<ProportionTest> asked = settings.tallyTests();
     for (ProportionTest test : IN_TURN) {
       if (asked.contains(test) || (settings.usualTests() && test == ProportionTest.MID_P)) {
         double size = size(samples, test);

@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Block;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Decidable;
@@ -46,7 +47,7 @@ record TallyRate(RateQuestion question, SizedTest chosen, List<Finding> belief)
   }
 
   Tally tally() {
-    return question.tally();
+    return question.only();
   }
 
   RateSettings settings() {
@@ -129,6 +130,11 @@ record TallyRate(RateQuestion question, SizedTest chosen, List<Finding> belief)
               chosen.test(), chosen.size(), tally().trials(), alpha, chosen.holds(alpha)));
     }
     return conditions;
+  }
+
+  @Override
+  public List<Caution> cautions(RateFound found) {
+    return RateCautions.of(found);
   }
 
   @Override

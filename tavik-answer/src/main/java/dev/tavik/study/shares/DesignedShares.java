@@ -32,7 +32,7 @@ import java.util.stream.IntStream;
  * @param tests the tests
  */
 record DesignedShares(
-    SurveySharesQuestion question,
+    SharesQuestion question,
     DesignFindings design,
     List<DesignedProportion> shares,
     DesignTests tests)
@@ -96,7 +96,7 @@ record DesignedShares(
 
   @Override
   public Tests tests(String heading, SharesFound found) {
-    return tests.finding(heading, question.alpha());
+    return tests.finding(heading, question.settings().alpha());
   }
 
   @Override

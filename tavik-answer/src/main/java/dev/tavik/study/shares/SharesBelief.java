@@ -27,7 +27,7 @@ final class SharesBelief {
   }
 
   private static List<Finding> of(SharesQuestion question, DirichletPrior prior) {
-    CategoryCounts counts = question.counts();
+    CategoryCounts counts = question.counts().orElseThrow();
     double level = question.settings().level();
     double log = prior.logBayesFactor(counts, question.claimed().parts());
     Posterior posterior =

@@ -23,7 +23,7 @@ record SharesFindings(SharesFound found) {
         .addAll(data.about())
         .add(new Estimates(data.estimates()))
         .addAll(data.observed(found))
-        .addAll(Observed.source(asked.from()))
+        .addAll(Observed.source(asked.question().from()))
         .addAll(data.context())
         .add(
             data.tests(

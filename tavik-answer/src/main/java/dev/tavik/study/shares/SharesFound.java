@@ -87,7 +87,7 @@ record SharesFound(
       cautions.addAll(decisions().disagree());
       cautions.addAll(decisions().nearAlpha());
     }
-    cautions.addAll(DecisionCautions.levelAlpha(asked.options()));
+    cautions.addAll(DecisionCautions.levelAlpha(asked.question().settings()));
     cautions.addAll(data.further(this));
     return cautions;
   }

@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Cells;
+import dev.tavik.count.CategoryCounts;
 import dev.tavik.plot.IntervalPlot;
 import dev.tavik.plot.NullPlot;
 import dev.tavik.plot.Plots;
@@ -37,9 +38,10 @@ final class SharesPlots {
   private static IntervalPlot intervals(SharesQuestion question, Answer answer) {
     List<Interval> intervals = answer.intervals(answer.verdict().interval().orElseThrow());
     Cells cells = answer.find(Cells.class).orElseThrow();
+    CategoryCounts counts = question.counts().orElseThrow();
     List<IntervalPlot.Row> rows = new ArrayList<>();
-    for (int i = 0; i < question.counts().size(); i++) {
-      double share = question.counts().tally(i).proportion();
+    for (int i = 0; i < counts.size(); i++) {
+      double share = counts.tally(i).proportion();
       double claimed = question.claimed().share(i);
       boolean out =
           Significance.reached(cells.figure("adjustedPValues", i, 0), question.settings().alpha());
@@ -47,8 +49,7 @@ final class SharesPlots {
           new IntervalPlot.Row(
               say(
                   "%s  %s",
-                  Figures.shortened(question.counts().levels().get(i)),
-                  Figures.count(question.counts().counts().get(i))),
+                  Figures.shortened(counts.levels().get(i)), Figures.count(counts.counts().get(i))),
               share,
               intervals.get(i),
               beside(share, claimed) + (out ? ", stands out" : ""),
@@ -59,7 +60,7 @@ final class SharesPlots {
         say(
             "%s: observed and claimed shares of %s",
             question.label().isEmpty() ? "Shares" : question.label(),
-            Figures.count(question.counts().total())),
+            Figures.count(counts.total())),
         say(
             "upright bars: claimed; points with %s %s intervals: observed, filled where they stand"
                 + " out; %s test: %s",
@@ -76,7 +77,7 @@ final class SharesPlots {
         Figures.percentBeside(share, claimed), Figures.percentBeside(claimed, share));
   }
 
-  static IntervalPlot designed(SurveySharesQuestion question, Answer answer) {
+  static IntervalPlot designed(SharesQuestion question, Answer answer) {
     List<IntervalPlot.Row> rows = new ArrayList<>();
     for (int i = 0; i < question.levels().size(); i++) {
       Interval interval = answer.intervals().get(i);
@@ -94,7 +95,7 @@ final class SharesPlots {
     return DesignRows.plot(
         answer,
         question.label().isEmpty() ? "Shares by the design" : question.label(),
-        question.level(),
+        question.settings().level(),
         List.of(
             new IntervalPlot.Panel(
                 "share, in percent; upright bars: claimed", Scale.PERCENT, rows, List.of())));

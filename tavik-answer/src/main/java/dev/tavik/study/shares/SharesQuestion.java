@@ -1,82 +1,99 @@
 package dev.tavik.study.shares;
 
-import static dev.tavik.result.Figures.require;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.association.Shares;
-import dev.tavik.association.SharesInterval;
-import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.plot.Plots;
+import dev.tavik.result.Method;
 import dev.tavik.study.InferenceQuestion;
-import dev.tavik.study.Provenance;
-import org.jspecify.annotations.Nullable;
+import java.util.List;
+import java.util.Optional;
 
 /**
- * Do counts follow claimed shares?
+ * Do the shares of several categories follow claimed ones? It is asked of counts, or of a sample
+ * with weights, strata and clusters.
  *
- * @param label the analyst's name for the question, empty for none
- * @param counts the counts
- * @param claimed one share a category
- * @param settings how strictly, by which methods
- * @param from where the counts came from; null when they were given as counts
+ * <p>The tests and intervals of counts are {@link dev.tavik.association.SharesTest} and {@link
+ * dev.tavik.association.SharesInterval}; those of a designed sample {@link
+ * dev.tavik.survey.SurveyTableTest} and {@link dev.tavik.survey.SurveyInterval}.
  */
-public record SharesQuestion(
-    String label,
-    CategoryCounts counts,
-    Shares claimed,
-    SharesSettings settings,
-    @Nullable Provenance from)
-    implements InferenceQuestion<SharesQuestion, SharesSettings, SharesTest, SharesInterval> {
+public final class SharesQuestion
+    extends InferenceQuestion<SharesQuestion, SharesSettings, Method, Method> {
+  private final SharesSample sample;
 
-  /**
-   * Checks that there is one share for each category.
-   *
-   * @throws IllegalArgumentException if there isn't
-   */
-  public SharesQuestion {
-    require(
-        claimed.size() == counts.size(),
-        "there must be one share for each of the %d categories (%s), got %d",
-        counts.size(),
-        String.join(", ", counts.levels()),
-        claimed.size());
+  private SharesQuestion(Frame<SharesSettings> frame, SharesSample sample) {
+    super(frame.with(sample.complete(frame.settings())), sample);
+    this.sample = sample;
   }
 
   /**
-   * Creates a question with the default settings.
+   * Asks with the usual methods, as {@link SharesSettings#usual} says.
    *
-   * @param counts the counts
+   * @param counts the counts of the categories
    * @param claimed one share a category
    * @return the question
    * @throws IllegalArgumentException if there isn't one share a category
    */
   public static SharesQuestion of(CategoryCounts counts, Shares claimed) {
-    return new SharesQuestion("", counts, claimed, SharesSettings.usual(), null);
+    return new SharesQuestion(
+        Frame.of(SharesSettings.usual()), new SharesSample.OfCounts(counts, claimed));
   }
 
   /**
-   * Returns a copy with a name for the question.
+   * Asks of a designed sample with the usual methods: alpha 0.05, Rao and Scott's test, logit
+   * intervals.
    *
-   * @param name such as {@code Glazes in a mixed box}
+   * @param counts what was counted: one column
+   * @param claimed one share for each of its levels
    * @return the question
+   * @throws IllegalArgumentException if there isn't one share a level
    */
-  public SharesQuestion named(String name) {
-    return new SharesQuestion(name, counts, claimed, settings, from);
+  public static SharesQuestion of(SurveyCounts counts, Shares claimed) {
+    return of(counts, counts.units().levels(0), claimed);
+  }
+
+  /**
+   * Asks of some categories of a designed sample with the usual methods.
+   *
+   * @param counts what was counted: one column
+   * @param levels the categories, two or more; one that never occurs has a share of 0
+   * @param claimed one share a category
+   * @return the question
+   * @throws IllegalArgumentException if there isn't one share a category
+   */
+  public static SharesQuestion of(SurveyCounts counts, List<String> levels, Shares claimed) {
+    return new SharesQuestion(
+        Frame.of(SharesSettings.usual()), new SharesSample.Designed(counts, levels, claimed));
+  }
+
+  /** {@return the counts; empty for a designed sample} */
+  public Optional<CategoryCounts> counts() {
+    return sample.counted();
+  }
+
+  /** {@return the categories, in order} */
+  public List<String> levels() {
+    return sample.levels();
+  }
+
+  /** {@return the claimed shares, one a category} */
+  public Shares claimed() {
+    return sample.claimed();
   }
 
   @Override
-  public SharesQuestion settings(SharesSettings changed) {
-    return new SharesQuestion(label, counts, claimed, changed, from);
+  protected SharesQuestion with(Frame<SharesSettings> changed) {
+    return new SharesQuestion(changed, sample);
   }
 
   @Override
   public Answer ask() {
-    return new SharesAnalysis(this).answer();
+    return new SharesFindings(sample.found(this)).answer();
   }
 
   @Override
   public Plots plots(Answer answer) {
-    return SharesPlots.all(this, answer);
+    return sample.plots(this, answer);
   }
 }

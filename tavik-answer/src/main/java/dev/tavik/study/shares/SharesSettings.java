@@ -1,10 +1,8 @@
 package dev.tavik.study.shares;
 
-import static dev.tavik.result.Figures.require;
-
-import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.bayes.DirichletPrior;
+import dev.tavik.result.Method;
 import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.InferenceSettings;
 import java.util.List;
@@ -17,32 +15,20 @@ import org.jspecify.annotations.Nullable;
  * @param prior what is believed of the shares in the Bayesian view; null to leave it out
  */
 public record SharesSettings(
-    InferenceOptions<SharesTest, SharesInterval> choices, @Nullable DirichletPrior prior)
-    implements InferenceSettings<SharesSettings, SharesTest, SharesInterval> {
+    InferenceOptions<Method, Method> choices, @Nullable DirichletPrior prior)
+    implements InferenceSettings<SharesSettings, Method, Method> {
+  /** The tests of counts where none is chosen. */
+  public static final List<SharesTest> USUAL_TESTS =
+      List.of(SharesTest.PEARSON, SharesTest.EXACT_MULTINOMIAL);
 
   /**
-   * Checks the parts.
-   *
-   * @throws IllegalArgumentException if alpha or level is not strictly between 0 and 1, or a list
-   *     is empty
-   */
-  public SharesSettings {
-    require(
-        !choices.tests().isEmpty() && !choices.intervals().isEmpty(),
-        "tests and intervals must name at least one method each, got none");
-  }
-
-  /**
-   * The usual settings: alpha 0.05, Pearson's and the exact test, Goodman's intervals.
+   * The usual settings: alpha 0.05, and the methods that are usual for the data. Of counts these
+   * are Pearson's and the exact test, and Goodman's intervals.
    *
    * @return the settings
    */
   public static SharesSettings usual() {
-    return new SharesSettings(
-        InferenceOptions.of(
-            List.of(SharesTest.PEARSON, SharesTest.EXACT_MULTINOMIAL),
-            List.of(SharesInterval.GOODMAN)),
-        null);
+    return new SharesSettings(InferenceOptions.usual(), null);
   }
 
   /**
@@ -56,7 +42,7 @@ public record SharesSettings(
   }
 
   @Override
-  public SharesSettings choices(InferenceOptions<SharesTest, SharesInterval> changed) {
+  public SharesSettings choices(InferenceOptions<Method, Method> changed) {
     return new SharesSettings(changed, prior);
   }
 }

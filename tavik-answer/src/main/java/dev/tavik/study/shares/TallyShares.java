@@ -14,6 +14,7 @@ import dev.tavik.answer.Tests;
 import dev.tavik.answer.Value;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
+import dev.tavik.association.SharesInterval;
 import dev.tavik.association.SharesTest;
 import dev.tavik.count.CategoryCounts;
 import dev.tavik.phrase.Assumptions;
@@ -59,7 +60,7 @@ record TallyShares(
   private static final double LEAST = -999;
 
   private CategoryCounts counts() {
-    return question.counts();
+    return question.counts().orElseThrow();
   }
 
   private Shares claimed() {
@@ -238,7 +239,8 @@ record TallyShares(
   public List<Caution> further(SharesFound found) {
     List<Caution> cautions = new ArrayList<>(DecisionCautions.open(drawn, found.asked().alpha()));
     cautions.addAll(testAndIntervals(found));
-    if (question.settings().intervals().stream().anyMatch(method -> !method.simultaneous())) {
+    if (question.settings().intervals().stream()
+        .anyMatch(method -> !((SharesInterval) method).simultaneous())) {
       cautions.add(TestCautions.oneAtATime(/* wilson= */ true));
     }
     Provenance from = question.from();

@@ -8,6 +8,10 @@ import dev.tavik.answer.SimulationFinding;
 import dev.tavik.answer.SubAnswers;
 import dev.tavik.association.SharesTest;
 import dev.tavik.association.TableTest;
+import dev.tavik.count.CategoryCounts;
+import dev.tavik.count.CrossTable;
+import dev.tavik.count.NamedTally;
+import dev.tavik.count.Tally;
 import dev.tavik.phrase.RefusalPhrases;
 import dev.tavik.proportion.FinitePopulationTest;
 import dev.tavik.proportion.PairedTest;
@@ -74,11 +78,15 @@ record SimulationAnalysis(SimulatedQuestion asked) {
     Question question = answer.question();
     View view = VIEWS.get(question.getClass());
     if (view == null) {
-      throw new IllegalArgumentException(
-          "such a question has no simulated view; rates, two groups, pairs, shares and one table"
-              + " have");
+      throw unseen();
     }
     return view.of(this, label, answer, new Wanted(preferred, number));
+  }
+
+  private static IllegalArgumentException unseen() {
+    return new IllegalArgumentException(
+        "such a question has no simulated view; rates, two groups, pairs, shares and one table of"
+            + " simple random samples have");
   }
 
   /** The test that the verdict rests on, and the number of the answer among several. */
@@ -136,33 +144,38 @@ record SimulationAnalysis(SimulatedQuestion asked) {
 
   private SimulationFinding view(String label, RateQuestion rate, Method preferred, int number) {
     RateSettings settings = rate.settings();
+    Tally tally = rate.tally().orElseThrow(SimulationAnalysis::unseen);
     Long lot = settings.lot();
     NullWorld world =
         lot == null
-            ? NullWorld.ofRate(rate.tally(), settings.hypothesis())
-            : NullWorld.ofLot(rate.tally(), lot, settings.hypothesis());
+            ? NullWorld.ofRate(tally, settings.hypothesis())
+            : NullWorld.ofLot(tally, lot, settings.hypothesis());
     return view(
         label,
         draw(world, settings.alpha(), number),
-        lot == null ? Bootstrap.ofRate(rate.tally(), settings.level(), draws(number)) : List.of(),
+        lot == null ? Bootstrap.ofRate(tally, settings.level(), draws(number)) : List.of(),
         preferred,
         method -> {
           ProportionTest test = ((ProportionTest) method);
           return lot == null
-              ? test.of(rate.tally(), settings.hypothesis())
-              : FinitePopulationTest.inLot(test).of(rate.tally(), lot, settings.hypothesis());
+              ? test.of(tally, settings.hypothesis())
+              : FinitePopulationTest.inLot(test).of(tally, lot, settings.hypothesis());
         });
   }
 
   private SimulationFinding view(
       String label, CompareQuestion comparison, Method preferred, int number) {
     CompareSettings settings = comparison.settings();
+    List<NamedTally> groups = comparison.tallies();
+    if (groups.isEmpty()) {
+      throw unseen();
+    }
     require(
         settings.plain(),
         "the simulated view is of no difference at all; leave %s out, or simulate",
         settings.claim().goal() == ComparisonGoal.DIFFERENCE ? "against" : "show");
-    var first = comparison.first().tally();
-    var second = comparison.second().tally();
+    Tally first = groups.get(0).tally();
+    Tally second = groups.get(1).tally();
     Alternative alternative = settings.hypothesis().alternative();
     NullWorld world =
         asked.nullModel() == NullModel.SHUFFLE
@@ -189,19 +202,21 @@ record SimulationAnalysis(SimulatedQuestion asked) {
   }
 
   private SimulationFinding view(SharesQuestion shares, Method preferred) {
+    CategoryCounts counts = shares.counts().orElseThrow(SimulationAnalysis::unseen);
     return view(
         "",
-        draw(NullWorld.ofShares(shares.counts(), shares.claimed()), shares.settings().alpha(), 0),
+        draw(NullWorld.ofShares(counts, shares.claimed()), shares.settings().alpha(), 0),
         List.of(),
         preferred,
-        method -> ((SharesTest) method).of(shares.counts(), shares.claimed()));
+        method -> ((SharesTest) method).of(counts, shares.claimed()));
   }
 
   private SimulationFinding view(CrossQuestion cross, Answer answer, Method preferred) {
+    CrossTable table = cross.table().orElseThrow(SimulationAnalysis::unseen);
     return view(
         "",
-        draw(NullWorld.ofTable(cross.table()), cross.settings().alpha(), 0),
-        Bootstrap.ofTable(cross.table(), cross.settings().level(), draws(0)),
+        draw(NullWorld.ofTable(table), cross.settings().alpha(), 0),
+        Bootstrap.ofTable(table, cross.settings().level(), draws(0)),
         preferred,
         method ->
             answer.tests().stream()
@@ -210,6 +225,6 @@ record SimulationAnalysis(SimulatedQuestion asked) {
                 .orElseGet(
                     () ->
                         ((TableTest) method)
-                            .of(cross.table(), cross.settings().options().budget(BRIEFLY))));
+                            .of(table, cross.settings().options().budget(BRIEFLY))));
   }
 }

@@ -13,7 +13,7 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.NotApplicableException;
 import dev.tavik.result.TestResult;
-import dev.tavik.study.cross.SurveyCrossQuestion;
+import dev.tavik.study.cross.CrossQuestion;
 import dev.tavik.survey.DesignedComparison;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.SurveyComparisonTest;
@@ -39,7 +39,7 @@ record DesignedColumn(SurveyCounts counts) implements ColumnData {
 
   @Override
   public Answer ask(String name, double alpha) {
-    return SurveyCrossQuestion.of(counts).alpha(alpha).named(name).ask();
+    return CrossQuestion.of(counts).alpha(alpha).named(name).ask();
   }
 
   @Override

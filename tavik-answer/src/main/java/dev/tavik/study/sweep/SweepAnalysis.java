@@ -14,11 +14,11 @@ import java.util.Objects;
 
 /** Asks of each column what a question about it alone would, and adjusts over all. */
 final class SweepAnalysis {
-  private final SweepAsked asked;
+  private final SweepQuestion asked;
   private final SweepSettings settings;
   private final SweepData data;
 
-  SweepAnalysis(SweepAsked asked, SweepData data) {
+  SweepAnalysis(SweepQuestion asked, SweepData data) {
     this.asked = asked;
     this.settings = asked.settings();
     this.data = data;

@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param columns what was found of each, in the order in which they are shown
  * @param letters the letters of the groups
  */
-record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Letters letters) {
+record SweepFindings(SweepQuestion asked, SweepData data, List<Swept> columns, Letters letters) {
   private static final int MOST_COLUMNS = 20;
   private static final int MOST_TABLES = 5;
 
@@ -44,7 +44,7 @@ record SweepFindings(SweepAsked asked, SweepData data, List<Swept> columns, Lett
     List<Finding> shares =
         columns.stream().map(each -> each.data().shares(each, letters, alpha)).toList();
     AnswerBuilder answer =
-        Answer.to(asked.question(), AnswerKind.SWEEP, asked.label())
+        Answer.to(asked, AnswerKind.SWEEP, asked.label())
             .add(Finding.fact("input", input()))
             .add(Finding.fact("hypothesis", Value.fields().with("alpha", alpha)))
             .add(Finding.fact("adjustment", new Value.Words(asked.settings().adjustment().id())))

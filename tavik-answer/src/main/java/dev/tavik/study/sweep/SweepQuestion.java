@@ -1,10 +1,9 @@
 package dev.tavik.study.sweep;
 
-import static dev.tavik.result.Figures.require;
-
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Question;
 import dev.tavik.count.CrossTable;
+import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Provenance;
@@ -15,24 +14,11 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Asks which of many columns differ between the groups of another.
- *
- * @param group what the groups are
- * @param tables a table of each column: a row a group, a column a level; by the column's name, in
- *     the order of the source
- * @param settings how they are tested, adjusted and ordered
- * @param label the analyst's name for it; empty for none
- * @param from how the tables were counted; null where they were given
- * @param leftOut columns that were left out, and why
+ * Asks which of many columns differ between the groups of another. It is asked of tables, or of a
+ * sample with weights, strata and clusters: each column as {@link
+ * dev.tavik.study.cross.CrossQuestion} would.
  */
-public record SweepQuestion(
-    String group,
-    Map<String, CrossTable> tables,
-    SweepSettings settings,
-    String label,
-    @Nullable Provenance from,
-    Map<String, String> leftOut)
-    implements Question {
+public final class SweepQuestion implements Question {
 
   /** The level of units that gave one of several answers. */
   public static final String NAMED = "named";
@@ -40,23 +26,87 @@ public record SweepQuestion(
   /** The level of the other units. */
   public static final String NOT_NAMED = "not named";
 
-  /** Copies the tables. */
-  public SweepQuestion {
-    tables = Collections.unmodifiableMap(new LinkedHashMap<>(tables));
-    leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));
-    require(!tables.isEmpty(), "a sweep needs at least one column to look at, got none");
+  private final String group;
+  private final SweepSample sample;
+  private final SweepSettings settings;
+  private final String label;
+  private final @Nullable Provenance from;
+  private final Map<String, String> leftOut;
+
+  private SweepQuestion(
+      String group,
+      SweepSample sample,
+      SweepSettings settings,
+      String label,
+      @Nullable Provenance from,
+      Map<String, String> leftOut) {
+    this.group = group;
+    this.sample = sample;
+    this.settings = settings;
+    this.label = label;
+    this.from = from;
+    this.leftOut = Collections.unmodifiableMap(new LinkedHashMap<>(leftOut));
+  }
+
+  private static SweepQuestion of(String group, SweepSample sample) {
+    return new SweepQuestion(group, sample, SweepSettings.usual(), "", null, Map.of());
   }
 
   /**
-   * Creates a question about tables.
+   * Creates a question about tables, with the usual settings.
    *
    * @param group what the groups are
-   * @param tables a table of each column, groups in rows, levels in columns
+   * @param tables a table of each column: a row a group, a column a level; by the column's name, in
+   *     the order of the source
    * @return the question
    * @throws IllegalArgumentException if there is none
    */
   public static SweepQuestion of(String group, Map<String, CrossTable> tables) {
-    return new SweepQuestion(group, tables, SweepSettings.usual(), "", null, Map.of());
+    return of(group, new SweepSample.OfTables(tables));
+  }
+
+  /**
+   * Creates a question about the columns of a designed sample, with the usual settings.
+   *
+   * @param group what the groups are
+   * @param columns what was counted of each column: its levels, then the groups; by its name
+   * @return the question
+   * @throws IllegalArgumentException if there is none
+   */
+  public static SweepQuestion ofSamples(String group, Map<String, SurveyCounts> columns) {
+    return of(group, new SweepSample.Designed(columns));
+  }
+
+  /** {@return the tables by column; none of a designed sample} */
+  public Map<String, CrossTable> tables() {
+    return sample.tables();
+  }
+
+  /** {@return how the columns are tested, adjusted and ordered} */
+  public SweepSettings settings() {
+    return settings;
+  }
+
+  /** {@return the analyst's name for it; empty for none} */
+  public String label() {
+    return label;
+  }
+
+  /** {@return how the columns were counted; null where they were given} */
+  public @Nullable Provenance from() {
+    return from;
+  }
+
+  String group() {
+    return group;
+  }
+
+  Map<String, String> leftOut() {
+    return leftOut;
+  }
+
+  boolean isAdjusted() {
+    return settings.adjustment() != Adjustment.NONE;
   }
 
   /**
@@ -65,7 +115,7 @@ public record SweepQuestion(
    * @param changed the settings in their place
    */
   public SweepQuestion settings(SweepSettings changed) {
-    return new SweepQuestion(group, tables, changed, label, from, leftOut);
+    return new SweepQuestion(group, sample, changed, label, from, leftOut);
   }
 
   /**
@@ -74,7 +124,7 @@ public record SweepQuestion(
    * @param name the name
    */
   public SweepQuestion named(String name) {
-    return new SweepQuestion(group, tables, settings, name, from, leftOut);
+    return new SweepQuestion(group, sample, settings, name, from, leftOut);
   }
 
   /**
@@ -98,17 +148,16 @@ public record SweepQuestion(
   /**
    * {@return the same question with what is known of its source}
    *
-   * @param source how the tables were counted
+   * @param source how the columns were counted
    * @param without columns that were left out, and why
    */
   public SweepQuestion counted(Provenance source, Map<String, String> without) {
-    return new SweepQuestion(group, tables, settings, label, source, without);
+    return new SweepQuestion(group, sample, settings, label, source, without);
   }
 
   @Override
   public Answer ask() {
-    SweepAsked asked = new SweepAsked(this, label, group, settings, from, leftOut);
-    return new SweepAnalysis(asked, new TallySweep(tables)).answer();
+    return new SweepAnalysis(this, sample.data()).answer();
   }
 
   /**

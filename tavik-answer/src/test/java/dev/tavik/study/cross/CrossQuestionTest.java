@@ -147,13 +147,8 @@ class CrossQuestionTest {
   @Test
   void emptyLevelsRefusalsAndSettingsAreTold() {
     Answer answer =
-        new CrossQuestion(
-                "",
-                KILNS,
-                List.of("East"),
-                List.of("cracked+warped=bent"),
-                CrossSettings.usual().tests(List.of(TableTest.values())),
-                null)
+        CrossQuestion.of(KILNS, List.of("East"), List.of("cracked+warped=bent"))
+            .tests(TableTest.values())
             .ask();
     assertThat(codes(answer)).contains(Code.EMPTY_GROUP, Code.LEVELS_MERGED);
     assertThat(answer.refusals())

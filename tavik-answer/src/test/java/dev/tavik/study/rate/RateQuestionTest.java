@@ -19,6 +19,7 @@ import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
 import dev.tavik.result.WorkingStep;
+import dev.tavik.survey.SurveyTest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -276,7 +277,7 @@ class RateQuestionTest {
     groups.put("North", Tally.of(16, 403));
     groups.put("South", Tally.of(53, 408));
     groups.put("Tunnel", Tally.of(29, 385));
-    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
+    Answer answer = RateQuestion.of(groups, RateSettings.against(0.08)).named("Scrap").ask();
     for (int method = 0; method < 2; method++) {
       List<Double> raw = new ArrayList<>();
       List<Double> adjusted = new ArrayList<>();
@@ -302,7 +303,7 @@ class RateQuestionTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("A", Tally.of(29, 400));
     groups.put("B", Tally.of(20, 400));
-    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
+    Answer answer = RateQuestion.of(groups, RateSettings.against(0.05)).ask();
     assertThat(answer.parts().get(0).test().rejects(0.05)).isTrue();
     assertThat(answer.parts().get(0).test().rejectsAdjusted(0.05)).isFalse();
     assertThat(has(answer.parts().get(0), Code.ADJUSTED_AWAY)).isTrue();
@@ -314,7 +315,7 @@ class RateQuestionTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("North", Tally.of(14, 400));
     groups.put("South", Tally.of(31, 410));
-    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05).level(0.9)).ask();
+    Answer answer = RateQuestion.of(groups, RateSettings.against(0.05).level(0.9)).ask();
     assertThat(answer.cautions()).extracting(Caution::code).containsExactly(Code.LEVEL_ALPHA);
     assertThat(answer.parts()).noneMatch(group -> has(group, Code.LEVEL_ALPHA));
   }
@@ -324,7 +325,7 @@ class RateQuestionTest {
     Map<String, Tally> groups = new LinkedHashMap<>();
     groups.put("large", Tally.of(30, 400));
     groups.put("small", Tally.of(1, 20));
-    Answer answer = RateByGroupQuestion.of(groups, RateSettings.against(0.05)).ask();
+    Answer answer = RateQuestion.of(groups, RateSettings.against(0.05)).ask();
     assertThat(answer.parts())
         .allSatisfy(
             group -> assertThat(group.verdict().test().orElseThrow().id()).isEqualTo("mid-p"));
@@ -350,10 +351,11 @@ class RateQuestionTest {
         .isThrownBy(() -> RateQuestion.of(Tally.of(14, 400), 0))
         .withMessageStartingWith("against must lie strictly between 0 and 1");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> question.tests(new ProportionTest[0]))
-        .withMessage("tests must name at least one method, got none");
+        .isThrownBy(() -> question.tests(SurveyTest.T))
+        .withMessageStartingWith("tests of a tally must be among score, ")
+        .withMessageEndingWith(", got t");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> RateByGroupQuestion.of(Map.of(), RateSettings.against(0.05)));
+        .isThrownBy(() -> RateQuestion.of(Map.of(), RateSettings.against(0.05)));
   }
 
   private static Answer ask(String tally, double against, String alternative) {

@@ -13,11 +13,12 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.ComparisonClaim;
 import dev.tavik.result.ComparisonGoal;
 import dev.tavik.result.Hypothesis;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Provenance;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.compare.CompareSettings;
+import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -93,7 +94,7 @@ final class CompareSpec {
         spec.say(
             "nothing to compare: give tallies such as North=14/400 South=31/410, or {table} with"
                 + " a row a group, or {data} with {outcome}, {success} and {group}"));
-    CompareSettings settings = settings();
+    CompareSettings settings = settings(TwoProportionTest.values(), ComparisonInterval.values());
     if (tallies) {
       return fromTallies(settings);
     }
@@ -105,17 +106,14 @@ final class CompareSpec {
     SurveySpec survey = new SurveySpec(spec, counts);
     survey.requireDesigned(
         List.of(SurveyComparisonTest.values()), List.of(TwoProportionTest.values()));
-    return survey.compare(claim());
+    return survey.compare(
+        settings(SurveyComparisonTest.values(), SurveyComparisonInterval.values()));
   }
 
-  private CompareSettings settings() {
+  private CompareSettings settings(Method[] tests, Method[] intervals) {
     return new CompareSettings(
         claim(),
-        spec.choices(
-                CompareSettings.usual(),
-                List.of(TwoProportionTest.values()),
-                List.of(ComparisonInterval.values()))
-            .choices(),
+        spec.choices(CompareSettings.usual(), List.of(tests), List.of(intervals)).choices(),
         new BayesSpec(spec).ofComparison());
   }
 
@@ -227,22 +225,19 @@ final class CompareSpec {
           : new DataException(DataException.Code.LEVEL, from.data() + ": " + found);
     }
     @Nullable String baseline = baseline(spec, groups.stream().map(NamedTally::name).toList());
-    if (groups.size() > CompareGroupsQuestion.MOST_GROUPS) {
+    if (groups.size() > CompareQuestion.MOST_GROUPS) {
       throw new DataException(
           DataException.Code.LEVEL,
           "%,d groups are too many to compare; at most %,d; %s",
           groups.size(),
-          CompareGroupsQuestion.MOST_GROUPS,
+          CompareQuestion.MOST_GROUPS,
           spec.has("group")
               ? "choose a coarser column than " + spec.text("group")
               : "leave some out, or put some together");
     }
-    if (groups.size() > 2) {
-      return new CompareGroupsQuestion(label, groups, empty, baseline, settings, from);
-    }
-    boolean turned = groups.get(0).name().equals(baseline);
-    return new CompareQuestion(
-        label, groups.get(turned ? 1 : 0), groups.get(turned ? 0 : 1), settings, from);
+    CompareQuestion question =
+        CompareQuestion.of(groups, settings).withEmptyGroups(empty).named(label).countedFrom(from);
+    return baseline == null ? question : question.baseline(baseline);
   }
 
   /** The group that the others are compared with, among all groups. */

@@ -272,13 +272,10 @@ final class CrossSpec {
             .columnScores(
                 kept("column-scores", options.columnScores(), grid.columns(), table.columns()));
     CrossQuestion question =
-        new CrossQuestion(
-            counts.label(label),
-            table,
-            grid.empty(),
-            spec.all("merge"),
-            settings.options(options),
-            from);
+        CrossQuestion.of(table, grid.empty(), spec.all("merge"))
+            .settings(settings.options(options))
+            .named(counts.label(label))
+            .countedFrom(from);
     spec.check(
         !spec.has("budget") || question.searchesTables(),
         "{budget} is for fisher%s",
@@ -371,8 +368,10 @@ final class CrossSpec {
                             })
                         .toList())
             .toList();
-    return new AgreementQuestion(
-        counts.label(""), first, second, new SquareTable(levels, cells), settings, from);
+    return AgreementQuestion.of(first, second, new SquareTable(levels, cells))
+        .settings(settings)
+        .named(counts.label(""))
+        .countedFrom(from);
   }
 
   private Question strata(CrossSettings settings) {
@@ -415,14 +414,13 @@ final class CrossSpec {
           counted.source() + ": no stratum has units of both " + String.join(" and ", rowNames));
     }
     Provenance from = counts.from(counted, Set.of());
-    return new StrataQuestion(
-        counts.label(
-            say(
-                "%s by %s within %s",
-                counted.columns().get(0), counted.columns().get(1), counted.columns().get(2))),
-        new StratifiedTables(rowNames, columnNames, strata),
-        empty,
-        settings,
-        from);
+    return StrataQuestion.of(new StratifiedTables(rowNames, columnNames, strata), empty)
+        .settings(settings)
+        .named(
+            counts.label(
+                say(
+                    "%s by %s within %s",
+                    counted.columns().get(0), counted.columns().get(1), counted.columns().get(2))))
+        .countedFrom(from);
   }
 }

@@ -74,7 +74,7 @@ final class PairedSpec {
     if (!spec.has("cells")) {
       return fromFile(settings);
     }
-    return new PairedQuestion(counts.label(""), "First", "Second", cells(), settings, null);
+    return PairedQuestion.of(cells()).settings(settings).named(counts.label(""));
   }
 
   private PairedSettings settings() {
@@ -173,13 +173,11 @@ final class PairedSpec {
     Set<String> success = counts.success(counted, new ArrayList<>(levels));
     Provenance from =
         Provenance.pairs(counted, List.copyOf(success), spec.text("count"), counts.filters());
-    return new PairedQuestion(
-        counts.label(String.join(" or ", success)),
-        counted.columns().get(0),
-        counted.columns().get(1),
-        tally(counted, success),
-        settings,
-        from);
+    return PairedQuestion.of(
+            counted.columns().get(0), counted.columns().get(1), tally(counted, success))
+        .settings(settings)
+        .named(counts.label(String.join(" or ", success)))
+        .countedFrom(from);
   }
 
   private static PairedTally tally(Tabulation counted, Set<String> success) {

@@ -210,7 +210,7 @@ public record QuestionArguments(Map<String, List<String>> values, Wording wordin
 
   /** Settings with alpha, level, tests and intervals as these words choose them. */
   <S extends InferenceSettings<S, T, I>, T extends Method, I extends Method> S choices(
-      S usual, List<T> tests, List<I> intervals) {
+      S usual, List<? extends T> tests, List<? extends I> intervals) {
     Double alpha = proportion("alpha");
     S settings = alpha == null ? usual : usual.alpha(alpha);
     Double level = proportion("level");

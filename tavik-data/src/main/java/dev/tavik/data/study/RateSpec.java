@@ -10,12 +10,13 @@ import dev.tavik.data.SourceOpener;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Alternative;
+import dev.tavik.result.Method;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.Provenance;
-import dev.tavik.study.rate.RateByGroupQuestion;
 import dev.tavik.study.rate.RateQuestion;
 import dev.tavik.study.rate.RateSettings;
+import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTest;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -62,7 +63,7 @@ final class RateSpec {
       counts.requireRows("design");
       SurveySpec survey = new SurveySpec(spec, counts);
       survey.requireDesigned(List.of(SurveyTest.values()), List.of(ProportionTest.values()));
-      return survey.rate(SurveySpec.hypothesis(spec));
+      return survey.rate(settings(SurveyTest.values(), SurveyInterval.values()));
     }
     if (spec.has("planned")) {
       return new OutlookSpec(spec).question();
@@ -79,7 +80,7 @@ final class RateSpec {
         inline || counts.hasRows(),
         "nothing to count: give a tally such as 14/400, or {data} with {outcome} and"
             + " {success}");
-    RateSettings settings = settings();
+    RateSettings settings = settings(ProportionTest.values(), ProportionInterval.values());
     if (spec.flag("sequence")) {
       requireOrder(inline);
     }
@@ -99,7 +100,7 @@ final class RateSpec {
     }
   }
 
-  private RateSettings settings() {
+  private RateSettings settings(Method[] tests, Method[] intervals) {
     String against =
         spec.required(
             "against", "the value that the rate is held against, such as 0.05, 5% or 1/20");
@@ -108,9 +109,7 @@ final class RateSpec {
     if (alternative != null) {
       settings = settings.alternative(Alternative.of(alternative));
     }
-    settings =
-        spec.choices(
-            settings, List.of(ProportionTest.values()), List.of(ProportionInterval.values()));
+    settings = spec.choices(settings, List.of(tests), List.of(intervals));
     String lot = spec.text("lot");
     if (lot != null) {
       spec.check(lot.matches("\\d{1,13}"), "{lot} must be a whole number of units, got '%s'", lot);
@@ -130,7 +129,7 @@ final class RateSpec {
   private Question fromTallies(RateSettings settings) {
     Map<String, Tally> groups = CountsSpec.named(spec.all("tally"));
     if (groups.size() > 1) {
-      return RateByGroupQuestion.of(groups, settings).named(counts.label(""));
+      return RateQuestion.of(groups, settings).named(counts.label(""));
     }
     Map.Entry<String, Tally> only = groups.entrySet().iterator().next();
     return RateQuestion.of(only.getValue(), settings).named(counts.label(only.getKey()));
@@ -162,7 +161,10 @@ final class RateSpec {
       return rows == null ? question : question.following(rows.outcomes(success));
     }
     CountsSpec.Groups groups = counts.groups(counted, success);
-    return new RateByGroupQuestion(label, groups.tallies(), groups.empty(), settings, from);
+    return RateQuestion.of(groups.tallies(), settings)
+        .withEmptyGroups(groups.empty())
+        .named(label)
+        .countedFrom(from);
   }
 
   private Tally tally(Tabulation counted, Set<String> success) {
@@ -193,11 +195,12 @@ final class RateSpec {
     Provenance from =
         Provenance.each(each, List.copyOf(success), spec.text("count"), counts.filters());
     String said = String.join(" or ", success);
-    return each.size() == 1
-        ? RateQuestion.of(tallies.values().iterator().next(), settings)
-            .named(counts.label(from.outcome() + " " + said))
-            .countedFrom(from)
-        : new RateByGroupQuestion(counts.label(said), tallies, List.of(), settings, from);
+    RateQuestion question =
+        each.size() == 1
+            ? RateQuestion.of(tallies.values().iterator().next(), settings)
+                .named(counts.label(from.outcome() + " " + said))
+            : RateQuestion.of(tallies, settings).named(counts.label(said));
+    return question.countedFrom(from);
   }
 
   /**
@@ -224,7 +227,8 @@ final class RateSpec {
     Map<String, Tally> tallies = new LinkedHashMap<>();
     levels.forEach(level -> tallies.put(level, tally(counted, Set.of(level))));
     Provenance from = counts.from(counted, Set.of());
-    return new RateByGroupQuestion(
-        counts.label("each level of " + from.outcome()), tallies, List.of(), settings, from);
+    return RateQuestion.of(tallies, settings)
+        .named(counts.label("each level of " + from.outcome()))
+        .countedFrom(from);
   }
 }

@@ -205,8 +205,10 @@ final class SharesSpec {
     Shares claimed = claimed(named, from);
     CategoryCounts categories =
         CategoryCounts.of(List.copyOf(named.keySet()), List.copyOf(named.values()));
-    return new SharesQuestion(
-        counts.label(label), categories, claimed, withPrior(settings, categories.size()), from);
+    return SharesQuestion.of(categories, claimed)
+        .settings(withPrior(settings, categories.size()))
+        .named(counts.label(label))
+        .countedFrom(from);
   }
 
   /** The claimed shares, one a category; a category that never occurred is added to the others. */

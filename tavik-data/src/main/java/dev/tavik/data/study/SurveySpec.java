@@ -6,25 +6,19 @@ import dev.tavik.count.SampleDesign;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tabulation;
 import dev.tavik.data.DataException;
-import dev.tavik.result.Alternative;
-import dev.tavik.result.ComparisonClaim;
-import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
 import dev.tavik.result.NotApplicableException;
-import dev.tavik.result.Proportion;
-import dev.tavik.study.InferenceOptions;
 import dev.tavik.study.Provenance;
 import dev.tavik.study.Unanswered;
-import dev.tavik.study.compare.SurveyCompareQuestion;
-import dev.tavik.study.cross.SurveyCrossQuestion;
-import dev.tavik.study.rate.SurveyRateQuestion;
-import dev.tavik.study.shares.SurveySharesQuestion;
+import dev.tavik.study.compare.CompareQuestion;
+import dev.tavik.study.compare.CompareSettings;
+import dev.tavik.study.cross.CrossQuestion;
+import dev.tavik.study.rate.RateQuestion;
+import dev.tavik.study.rate.RateSettings;
+import dev.tavik.study.shares.SharesQuestion;
 import dev.tavik.survey.DesignedSample;
-import dev.tavik.survey.SurveyComparisonInterval;
-import dev.tavik.survey.SurveyComparisonTest;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTableTest;
-import dev.tavik.survey.SurveyTest;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -117,7 +111,7 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
     }
   }
 
-  Question rate(Hypothesis hypothesis) {
+  Question rate(RateSettings settings) {
     String outcome = spec.required("outcome", "the column that says what became of each unit");
     counts.requireSuccess(outcome);
     counts.requireDifferent("outcome", "group", "count");
@@ -126,18 +120,12 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
     Tabulation units = counted.units();
     Set<String> success = counts.success(units, counts.levels(units));
     Provenance from = counts.from(units, success);
-    SurveyRateQuestion question =
-        SurveyRateQuestion.of(
-            counted, hypothesis.against(), counts.holding(units, success).toArray(String[]::new));
-    return spec.choices(
-            question.alternative(hypothesis.alternative()),
-            List.of(SurveyTest.values()),
-            List.of(SurveyInterval.values()))
+    return RateQuestion.of(counted, settings, counts.holding(units, success))
         .named(counts.label(from.outcome() + " " + String.join(" or ", success)))
         .countedFrom(from);
   }
 
-  Question compare(ComparisonClaim claim) {
+  Question compare(CompareSettings settings) {
     String outcome = spec.required("outcome", "the column that says what became of each unit");
     counts.requireSuccess(outcome);
     String group = spec.required("group", "the column whose levels are compared");
@@ -154,27 +142,20 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
           units.source(),
           String.join(", ", groups));
     }
-    if (groups.size() > SurveyCompareQuestion.MOST_GROUPS) {
+    if (groups.size() > CompareQuestion.MOST_PAIRED) {
       throw new DataException(
           DataException.Code.LEVEL,
           "%,d groups are too many to compare; at most %,d; choose a coarser column than %s",
           groups.size(),
-          SurveyCompareQuestion.MOST_GROUPS,
+          CompareQuestion.MOST_PAIRED,
           group);
     }
-    SurveyCompareQuestion question =
-        SurveyCompareQuestion.of(counted, counts.holding(units, success).toArray(String[]::new))
-            .claiming(claim)
+    CompareQuestion question =
+        CompareQuestion.of(counted, settings, counts.holding(units, success))
             .named(counts.label(from.outcome() + " " + String.join(" or ", success)))
             .countedFrom(from);
     @Nullable String baseline = CompareSpec.baseline(spec, groups);
-    if (baseline != null) {
-      question = question.baseline(baseline);
-    }
-    return spec.choices(
-        question,
-        List.of(SurveyComparisonTest.values()),
-        List.of(SurveyComparisonInterval.values()));
+    return baseline == null ? question : question.baseline(baseline);
   }
 
   /** What was counted of one column, for its shares. */
@@ -185,18 +166,13 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
 
   Question shares(
       SurveyCounts counted, List<String> levels, Shares claimed, Provenance from, String label) {
-    SurveySharesQuestion question =
-        new SurveySharesQuestion(
-            label,
-            counted,
-            levels,
-            claimed,
-            InferenceOptions.of(
-                List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
-                List.of(SurveyInterval.LOGIT)),
-            from);
-    return spec.choices(
-        question, List.of(SurveyTableTest.values()), List.of(SurveyInterval.values()));
+    SharesQuestion question =
+        SharesQuestion.of(counted, levels, claimed).named(label).countedFrom(from);
+    return question.settings(
+        spec.choices(
+            question.settings(),
+            List.of(SurveyTableTest.values()),
+            List.of(SurveyInterval.values())));
   }
 
   /**
@@ -220,16 +196,15 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
           rows.size(),
           across.size());
     }
-    SurveyCrossQuestion question =
-        new SurveyCrossQuestion(
-            counts.label(units.columns().get(0) + " by " + units.columns().get(1)),
-            counted,
-            rows,
-            across,
-            SurveyCrossQuestion.of(counted).choices(),
-            from);
-    return spec.choices(
-        question, List.of(SurveyTableTest.values()), List.of(SurveyInterval.values()));
+    CrossQuestion question =
+        CrossQuestion.of(counted, rows, across)
+            .named(counts.label(units.columns().get(0) + " by " + units.columns().get(1)))
+            .countedFrom(from);
+    return question.settings(
+        spec.choices(
+            question.settings(),
+            List.of(SurveyTableTest.values()),
+            List.of(SurveyInterval.values())));
   }
 
   /** Many columns, each with the groups. */
@@ -246,16 +221,5 @@ record SurveySpec(QuestionArguments spec, CountsSpec counts) {
                       counts1.ordered(List.of(List.copyOf(known), counts1.known().get(1))))));
     }
     return each;
-  }
-
-  static Hypothesis hypothesis(QuestionArguments spec) {
-    String against =
-        spec.required(
-            "against", "the value that the rate is held against, such as 0.05, 5% or 1/20");
-    Hypothesis hypothesis = Hypothesis.twoSided(Proportion.parse(spec.name("against"), against));
-    String alternative = spec.text("alternative");
-    return alternative == null
-        ? hypothesis
-        : new Hypothesis(hypothesis.against(), Alternative.of(alternative));
   }
 }

@@ -9,7 +9,6 @@ import dev.tavik.data.DataException;
 import dev.tavik.data.SourceOpener;
 import dev.tavik.result.Adjustment;
 import dev.tavik.study.Provenance;
-import dev.tavik.study.sweep.SurveySweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion;
 import dev.tavik.study.sweep.SweepQuestion.Sorting;
 import dev.tavik.study.sweep.SweepQuestion.SweepSettings;
@@ -103,8 +102,10 @@ final class SweepSpec {
           }
           return own;
         });
-    return new SurveySweepQuestion(
-        group, survey.each(columns, group), settings, counts.label(""), from, leftOut);
+    return SweepQuestion.ofSamples(group, survey.each(columns, group))
+        .settings(settings)
+        .named(counts.label(""))
+        .counted(from, leftOut);
   }
 
   private static boolean ofDesign(SampleDesign design, String column) {

@@ -221,7 +221,8 @@ final class TablePlanSpec {
     }
     CrossTable table =
         ((CrossQuestion) CrossSpec.question(new QuestionArguments(words, spec.wording()), opening))
-            .table();
+            .table()
+            .orElseThrow();
     double w = AssociationMeasure.COHENS_W.of(table).value();
     String name = spec.has("table") ? spec.all("table").get(0) : spec.all("data").get(0);
     cautions.add(pilot(name, table.total(), w));

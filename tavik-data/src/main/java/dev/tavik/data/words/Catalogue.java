@@ -152,9 +152,9 @@ final class Catalogue {
   private static String methods(String list) {
     return switch (list) {
       case "rate.tests" -> ids(ProportionTest.values());
-      case "rate.usual-tests" -> and(RateSettings.against(0.5).tests());
+      case "rate.usual-tests" -> and(RateSettings.USUAL_TESTS);
       case "rate.intervals" -> ids(ProportionInterval.values());
-      case "rate.usual-intervals" -> and(RateSettings.against(0.5).intervals());
+      case "rate.usual-intervals" -> and(RateSettings.USUAL_INTERVALS);
       case "compare.tests" -> ids(TwoProportionTest.values());
       case "compare.usual-tests" -> and(CompareSettings.usual().tests());
       case "difference.intervals" ->
@@ -166,7 +166,7 @@ final class Catalogue {
       case "pairs.tests" -> ids(PairedTest.values());
       case "pairs.intervals" -> ids(PairedDifferenceInterval.values());
       case "shares.tests" -> ids(SharesTest.values());
-      case "shares.usual-tests" -> and(SharesSettings.usual().tests());
+      case "shares.usual-tests" -> and(SharesSettings.USUAL_TESTS);
       case "cross.tests" -> ids(TableTest.values());
       default -> throw new IllegalStateException("no methods are called " + list);
     };

@@ -10,7 +10,6 @@ import dev.tavik.count.PairedTally;
 import dev.tavik.count.Tally;
 import dev.tavik.data.DataException;
 import dev.tavik.data.SourceOpener;
-import dev.tavik.study.compare.CompareGroupsQuestion;
 import dev.tavik.study.compare.CompareQuestion;
 import dev.tavik.study.paired.PairedQuestion;
 import java.io.ByteArrayInputStream;
@@ -167,8 +166,7 @@ class CompareSpecTest {
   void theBaselineTurnsTheOrderRound() {
     CompareQuestion turned = two(ask("", "tally:North=3/12|South=9/11", "baseline:north"));
     assertThat(turned.order()).isEqualTo("South minus North");
-    Answer three =
-        ((CompareGroupsQuestion) ask("", "tally:A=3/12|B=9/11|C=5/9", "baseline:B")).ask();
+    Answer three = ((CompareQuestion) ask("", "tally:A=3/12|B=9/11|C=5/9", "baseline:B")).ask();
     assertThat(three.parts())
         .extracting(pair -> ((CompareQuestion) pair.question()).order())
         .containsExactly("A minus B", "C minus B");

@@ -2,7 +2,6 @@ package dev.tavik.study.shares;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Answer;
 import dev.tavik.answer.NotApplicable;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.Shares;
@@ -27,7 +26,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes tests and intervals of counts, and chooses those that the verdict rests on. */
-final class SharesAnalysis {
+final class TallySharesMethods {
   private final SharesQuestion question;
   private final SharesSettings settings;
   private final CategoryCounts counts;
@@ -38,10 +37,10 @@ final class SharesAnalysis {
   private final List<NotApplicable> refusals = new ArrayList<>();
   private final List<SharesFound.Limits> limits = new ArrayList<>();
 
-  SharesAnalysis(SharesQuestion question) {
+  TallySharesMethods(SharesQuestion question) {
     this.question = question;
     this.settings = question.settings();
-    this.counts = question.counts();
+    this.counts = question.counts().orElseThrow();
     this.claimed = question.claimed();
     this.cells =
         IntStream.range(0, counts.size())
@@ -50,9 +49,9 @@ final class SharesAnalysis {
     this.expected = ExpectedCounts.of(counts.levels(), cells);
   }
 
-  Answer answer() {
+  SharesFound found() {
     methods().forEach(this::test);
-    settings.intervals().forEach(this::limits);
+    settings.intervals().forEach(each -> limits((SharesInterval) each));
     DrawnTest drawn = drawn();
     if (drawn != null) {
       tests.add(drawn.result());
@@ -67,24 +66,22 @@ final class SharesAnalysis {
                   .map(each -> each.method().id() + ": " + each.reason())
                   .collect(Collectors.joining("; "))));
     }
-    SharesFound found =
-        new SharesFound(
-            new SharesAsked(
-                question, question.label(), counts.levels(), claimed, settings, question.from()),
-            new TallyShares(question, cells, expected, drawn),
-            tests,
-            refusals,
-            limits,
-            Holm.ofNormal(cells.stream().map(CellFigures::adjustedResidual).toList()),
-            basis(drawn, made.get(0).method()));
-    return new SharesFindings(found).answer();
+    return new SharesFound(
+        new SharesAsked(question),
+        new TallyShares(question, cells, expected, drawn),
+        tests,
+        refusals,
+        limits,
+        Holm.ofNormal(cells.stream().map(CellFigures::adjustedResidual).toList()),
+        basis(drawn, made.get(0).method()));
   }
 
   /**
    * Where the chi-square approximation is poor, the exact test is shown beside what was asked for.
    */
   private List<SharesTest> methods() {
-    List<SharesTest> methods = new ArrayList<>(settings.tests());
+    List<SharesTest> methods =
+        new ArrayList<>(settings.tests().stream().map(SharesTest.class::cast).toList());
     if (!expected.enough() && !methods.contains(SharesTest.EXACT_MULTINOMIAL)) {
       methods.add(SharesTest.EXACT_MULTINOMIAL);
     }

@@ -2,7 +2,6 @@ package dev.tavik.study.cross;
 
 import static dev.tavik.result.Figures.say;
 
-import dev.tavik.answer.Answer;
 import dev.tavik.answer.NotApplicable;
 import dev.tavik.association.CellFigures;
 import dev.tavik.association.TableTest;
@@ -21,8 +20,9 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the tests of a table of counts, and chooses the one that the verdict rests on. */
-final class CrossAnalysis {
+final class TallyTableMethods {
   private final CrossQuestion question;
+  private final CrossSample.OfCounts sample;
   private final CrossSettings settings;
   private final CrossTable table;
   private final LevelOrder order;
@@ -30,15 +30,16 @@ final class CrossAnalysis {
   private final List<TestResult> tests = new ArrayList<>();
   private final List<NotApplicable> refusals = new ArrayList<>();
 
-  CrossAnalysis(CrossQuestion question) {
+  TallyTableMethods(CrossQuestion question, CrossSample.OfCounts sample) {
     this.question = question;
+    this.sample = sample;
     this.settings = question.settings();
-    this.table = question.table();
+    this.table = sample.table();
     this.order = new LevelOrder(table, settings.ordered());
     this.expected = ExpectedCounts.of(table);
   }
 
-  Answer answer() {
+  CrossFound found() {
     methods().forEach(this::test);
     DrawnTest drawn = drawn();
     if (drawn != null) {
@@ -51,17 +52,14 @@ final class CrossAnalysis {
               refusals.get(0).method().id(), refusals.get(0).reason()));
     }
     List<List<CellFigures>> cells = cells();
-    CrossFound found =
-        new CrossFound(
-            new CrossAsked(
-                question, question.label(), "independence", settings.alpha(), question.from()),
-            new TallyTable(question, order, expected, cells, drawn),
-            tests,
-            refusals,
-            Holm.ofNormal(
-                cells.stream().flatMap(List::stream).map(CellFigures::adjustedResidual).toList()),
-            preferred(drawn));
-    return new CrossFindings(found).answer();
+    return new CrossFound(
+        new CrossAsked(question, question.label(), "independence"),
+        new TallyTable(question, sample, order, expected, cells, drawn),
+        tests,
+        refusals,
+        Holm.ofNormal(
+            cells.stream().flatMap(List::stream).map(CellFigures::adjustedResidual).toList()),
+        preferred(drawn));
   }
 
   private List<List<CellFigures>> cells() {
@@ -111,7 +109,8 @@ final class CrossAnalysis {
    * Where the chi-square approximation is poor, the exact test is shown beside what was asked for.
    */
   private List<TableTest> methods() {
-    List<TableTest> methods = new ArrayList<>(settings.tests());
+    List<TableTest> methods =
+        new ArrayList<>(settings.tests().stream().map(TableTest.class::cast).toList());
     if (methods.isEmpty()) {
       order.test().ifPresent(methods::add);
       methods.addAll(List.of(TableTest.PEARSON, TableTest.LIKELIHOOD_RATIO));

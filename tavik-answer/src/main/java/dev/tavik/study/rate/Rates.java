@@ -1,6 +1,7 @@
 package dev.tavik.study.rate;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
@@ -11,8 +12,22 @@ import dev.tavik.result.TestResult;
 import dev.tavik.study.parts.SampleData;
 import java.util.List;
 
-/** What the rates of several groups are asked of, beyond what is said of each alone. */
-interface RateGroups extends SampleData {
+/** The rates that a question is about, and what is said of several beyond what is said of each. */
+interface Rates extends SampleData {
+  /** Whether there is one rate alone; else each group has one. */
+  boolean alone();
+
+  /** What was found of each, tests not adjusted. */
+  List<RateFound> found();
+
+  /** The same results with the Bayesian view beside, where it is wanted. */
+  default RateFound believed(RateFound found) {
+    return found;
+  }
+
+  /** What to be careful of in the data of all. */
+  List<Caution> cautions(List<RateFound> groups);
+
   /** The table of what was observed in each group. */
   Sheet observed(List<RateFound> groups);
 

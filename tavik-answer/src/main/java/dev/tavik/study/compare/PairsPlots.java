@@ -21,13 +21,13 @@ import java.util.Comparator;
 import java.util.List;
 
 /** Plots of comparisons of several groups, and of the groups of a designed sample. */
-final class CompareGroupPlots {
-  private CompareGroupPlots() {}
+final class PairsPlots {
+  private PairsPlots() {}
 
   /**
    * Shows as many groups and pairs as can be read; of more pairs, those with the smallest p-values.
    */
-  static IntervalPlot groups(CompareGroupsQuestion question, Answer answer) {
+  static IntervalPlot groups(CompareQuestion question, Answer answer) {
     CompareSettings settings = question.settings();
     List<Answer> all = answer.parts();
     List<Answer> pairs =
@@ -47,7 +47,7 @@ final class CompareGroupPlots {
     List<IntervalPlot.Panel> panels = new ArrayList<>();
     panels.add(
         PairPlots.rates(
-            ShownMembers.ends(question.groups(), group -> group.tally().proportion()),
+            ShownMembers.ends(question.tallies(), group -> group.tally().proportion()),
             settings.level()));
     if (!rows.isEmpty()) {
       panels.add(
@@ -97,8 +97,8 @@ final class CompareGroupPlots {
   }
 
   /** The differences and ratios of two groups of a designed sample, or of each pair of them. */
-  static IntervalPlot designed(SurveyCompareQuestion question, Answer answer) {
-    ComparisonClaim claim = question.claim();
+  static IntervalPlot designed(CompareQuestion question, Answer answer) {
+    ComparisonClaim claim = question.settings().claim();
     List<IntervalPlot.Panel> panels = new ArrayList<>();
     if (!answer.parts().isEmpty()) {
       Answer first = DesignRows.tested(answer).get(0);
@@ -120,7 +120,7 @@ final class CompareGroupPlots {
     return DesignRows.plot(
         answer,
         question.label().isEmpty() ? "Compared by the design" : question.label(),
-        question.level(),
+        question.settings().level(),
         panels);
   }
 }

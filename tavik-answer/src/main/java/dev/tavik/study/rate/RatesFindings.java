@@ -29,11 +29,10 @@ import java.util.List;
  * @param groups what was found of each, tests adjusted
  * @param answers the answer about each
  */
-record RateByGroupFindings(
-    RateAsked asked, RateGroups data, List<RateFound> groups, List<Answer> answers) {
+record RatesFindings(RateAsked asked, Rates data, List<RateFound> groups, List<Answer> answers) {
 
   Answer answer(String label, List<Caution> cautions) {
-    List<Finding> context = new ArrayList<>(Observed.source(asked.from()));
+    List<Finding> context = new ArrayList<>(Observed.source(asked.question().from()));
     context.addAll(data.context());
     AnswerBuilder answer =
         asked

@@ -16,11 +16,11 @@ import dev.tavik.study.parts.IntervalRows;
 import java.util.List;
 
 /** Plots of the rates of several groups, and of a designed sample. */
-final class RateGroupPlots {
-  private RateGroupPlots() {}
+final class RatesPlots {
+  private RatesPlots() {}
 
   /** A row a group; of very many those with the highest and lowest rates. */
-  static IntervalPlot groups(RateByGroupQuestion question, Answer answer) {
+  static IntervalPlot groups(RateQuestion question, Answer answer) {
     RateSettings settings = question.settings();
     List<Answer> groups = answer.parts();
     List<IntervalPlot.Row> rows =
@@ -44,7 +44,7 @@ final class RateGroupPlots {
   }
 
   private static Tally tally(Answer group) {
-    return ((RateQuestion) group.question()).tally();
+    return ((RateQuestion) group.question()).only();
   }
 
   private static IntervalPlot.Row row(Answer group, double alpha) {
@@ -67,7 +67,7 @@ final class RateGroupPlots {
   }
 
   /** The rate of a designed sample, or of each of its groups. */
-  static IntervalPlot designed(SurveyRateQuestion question, Answer answer) {
+  static IntervalPlot designed(RateQuestion question, Answer answer) {
     List<IntervalPlot.Row> rows =
         answer.parts().isEmpty()
             ? DesignRows.one(DesignRows.decided(answer))
@@ -75,7 +75,8 @@ final class RateGroupPlots {
     return DesignRows.plot(
         answer,
         question.label().isEmpty() ? "Estimated rate" : question.label(),
-        question.level(),
-        List.of(IntervalRows.proportions(rows, List.of(question.hypothesis().against()))));
+        question.settings().level(),
+        List.of(
+            IntervalRows.proportions(rows, List.of(question.settings().hypothesis().against()))));
   }
 }

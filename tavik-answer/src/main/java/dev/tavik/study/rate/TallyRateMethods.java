@@ -1,49 +1,33 @@
 package dev.tavik.study.rate;
 
-import dev.tavik.answer.Answer;
-import dev.tavik.answer.AnswerKind;
 import dev.tavik.phrase.Reasons;
 import dev.tavik.proportion.ProportionInterval;
 import dev.tavik.proportion.ProportionTest;
 import dev.tavik.result.Exactness;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
-import dev.tavik.study.parts.BayesianDetail;
 import dev.tavik.study.parts.MethodResults;
 import dev.tavik.study.parts.VerdictBasis;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Makes tests and intervals of one rate, and chooses those that the verdict rests on. */
-final class RateAnalysis {
+/** Makes tests and intervals of one tally, and chooses those that the verdict rests on. */
+final class TallyRateMethods {
   private final RateQuestion question;
   private final RateSettings settings;
   private final SizedTest chosen;
   private final RateMethods methods;
 
-  RateAnalysis(RateQuestion question, SizedTest chosen) {
+  TallyRateMethods(RateQuestion question, SizedTest chosen) {
     this.question = question;
     this.settings = question.settings();
     this.chosen = chosen;
-    this.methods = RateMethods.of(question.tally(), settings);
-  }
-
-  static Answer answer(RateQuestion question) {
-    RateMethods methods = RateMethods.of(question.tally(), question.settings());
-    SizedTest chosen = SizedTest.of(List.of(methods), question.settings());
-    RateFound found = new RateAnalysis(question, chosen).found();
-    RateFound whole =
-        new TallyRate(question, chosen, List.of()).believed(found, BayesianDetail.WHOLE);
-    return Answer.to(question, AnswerKind.RATE, question.label())
-        .worded(
-            found.made().tests(),
-            found.made().intervals(),
-            () -> new RateFindings(whole).answer(RateCautions.of(whole)));
+    this.methods = RateMethods.of(question.only(), settings);
   }
 
   RateFound found() {
     return new RateFound(
-        new RateAsked(question, settings.hypothesis(), settings, question.from()),
+        new RateAsked(question),
         question.label(),
         new TallyRate(question, chosen, List.of()),
         new MethodResults(
@@ -53,7 +37,7 @@ final class RateAnalysis {
 
   /** The tests that were asked for, and the one that the verdict rests on. */
   private List<ProportionTest> tests() {
-    List<ProportionTest> tests = new ArrayList<>(settings.tests());
+    List<ProportionTest> tests = new ArrayList<>(settings.tallyTests());
     if (!tests.contains(chosen.test())) {
       tests.add(1, chosen.test());
     }
@@ -62,10 +46,9 @@ final class RateAnalysis {
 
   /** The intervals that were asked for, and the one that matches the test of the verdict. */
   private List<ProportionInterval> methods() {
-    List<ProportionInterval> intervals = new ArrayList<>(settings.intervals());
+    List<ProportionInterval> intervals = new ArrayList<>(settings.tallyIntervals());
     if (!settings.tests().contains(chosen.test())
-        && intervals.equals(
-            List.of(ProportionInterval.WILSON, ProportionInterval.CLOPPER_PEARSON))) {
+        && intervals.equals(RateSettings.USUAL_INTERVALS)) {
       intervals.add(1, ProportionInterval.MID_P);
     }
     return intervals;
@@ -105,7 +88,7 @@ final class RateAnalysis {
       return Reasons.asked(test, true);
     }
     return Double.isNaN(chosen.size())
-        ? Reasons.manyTrials(question.tally().trials())
+        ? Reasons.manyTrials(question.only().trials())
         : Reasons.trueSize(
             test, chosen.size(), settings.alpha(), chosen.holds(settings.alpha()), instead(test));
   }

@@ -3,6 +3,7 @@ package dev.tavik.study.rate;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.answer.Caution;
 import dev.tavik.answer.Column;
 import dev.tavik.answer.Condition;
 import dev.tavik.answer.Finding;
@@ -11,6 +12,7 @@ import dev.tavik.answer.PosteriorSummary;
 import dev.tavik.answer.Sheet;
 import dev.tavik.answer.ShownMembers;
 import dev.tavik.answer.Value;
+import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.Tally;
 import dev.tavik.phrase.Assumptions;
 import dev.tavik.phrase.Claims;
@@ -19,17 +21,75 @@ import dev.tavik.result.Figures;
 import dev.tavik.result.Interval;
 import dev.tavik.result.Side;
 import dev.tavik.result.TestResult;
+import dev.tavik.study.Provenance;
+import dev.tavik.study.parts.BayesianDetail;
+import dev.tavik.study.parts.DataCautions;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.study.parts.Priors;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Groups of trials.
+ * One tally, or one for each of several groups.
  *
- * @param settings against which value, how strictly, by which methods
+ * @param question the question about them
+ * @param sample the tallies
  */
-record TallyGroups(RateSettings settings) implements RateGroups {
+record TallyRates(RateQuestion question, TallySample sample) implements Rates {
+  private RateSettings settings() {
+    return question.settings();
+  }
+
+  @Override
+  public boolean alone() {
+    return sample.alone();
+  }
+
+  @Override
+  public List<RateFound> found() {
+    List<RateMethods> methods =
+        sample.groups().values().stream().map(each -> RateMethods.of(each, settings())).toList();
+    SizedTest chosen = SizedTest.of(methods, settings());
+    if (alone()) {
+      return List.of(new TallyRateMethods(question, chosen).found());
+    }
+    return sample.groups().entrySet().stream()
+        .map(group -> RateQuestion.of(group.getValue(), settings()).named(group.getKey()))
+        .map(group -> new TallyRateMethods(group, chosen).found())
+        .toList();
+  }
+
+  @Override
+  public RateFound believed(RateFound found) {
+    BayesianDetail detail =
+        alone() ? BayesianDetail.WHOLE : BayesianDetail.of(sample.groups().size());
+    return ((TallyRate) found.data()).believed(found, detail);
+  }
+
+  @Override
+  public List<Caution> cautions(List<RateFound> groups) {
+    List<Caution> cautions = new ArrayList<>();
+    Provenance from = question.from();
+    if (from != null) {
+      // Where every level is a group of its own, each has all units.
+      boolean everyLevel = from.success().isEmpty();
+      long used =
+          everyLevel
+              ? tally(groups.get(0)).trials()
+              : groups.stream().mapToLong(group -> tally(group).trials()).sum();
+      cautions.addAll(DataCautions.of(from, used));
+    }
+    cautions.addAll(DataCautions.empty(sample.empty()));
+    OutcomeSequence sequence = sample.sequence();
+    if (sequence != null) {
+      FollowedRate.sorted(sequence).ifPresent(cautions::add);
+    }
+    if (!alone() && settings().bayes() != null) {
+      cautions.addAll(DataCautions.brief(groups.size(), /* pairs= */ false));
+    }
+    return cautions;
+  }
+
   private static Tally tally(RateFound group) {
     return ((TallyRate) group.data()).tally();
   }
@@ -68,7 +128,7 @@ record TallyGroups(RateSettings settings) implements RateGroups {
                 half,
                 half,
                 Figures.count(groups.size()),
-                Claims.hypotheses(settings.hypothesis(), settings.alpha())),
+                Claims.hypotheses(settings().hypothesis(), settings().alpha())),
             Column.words(),
             Column.counts("successes"),
             Column.counts("of"),
@@ -114,13 +174,13 @@ record TallyGroups(RateSettings settings) implements RateGroups {
 
   @Override
   public List<Finding> after(List<RateFound> groups, List<Answer> answers) {
-    return settings.bayes() == null ? List.of() : List.of(beliefs(groups, answers));
+    return settings().bayes() == null ? List.of() : List.of(beliefs(groups, answers));
   }
 
   private Sheet beliefs(List<RateFound> groups, List<Answer> answers) {
     Sheet sheet =
         Sheet.read(
-            "Bayesian view, credible intervals at " + Figures.exactPercent(settings.level()),
+            "Bayesian view, credible intervals at " + Figures.exactPercent(settings().level()),
             Column.words(),
             Column.counts("tally"),
             Column.numbers("rate"),

@@ -22,18 +22,18 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Puts the answers about a table within each level of a third column together. */
-final class SurveyLayers {
-  private final SurveyCrossQuestion question;
+final class DesignedLayers {
+  private final CrossQuestion question;
   private final DesignFindings design;
   private final List<Answer> layers = new ArrayList<>();
   private final List<String> without = new ArrayList<>();
 
-  SurveyLayers(SurveyCrossQuestion question, DesignedSample sample) {
+  DesignedLayers(CrossQuestion question, CrossSample.Designed counted, DesignedSample sample) {
     this.question = question;
     this.design = new DesignFindings(sample);
-    for (String layer : question.counts().units().levels(2)) {
+    for (String layer : counted.counts().units().levels(2)) {
       try {
-        layers.add(SurveyCrossAnalysis.layer(question, sample, layer));
+        layers.add(DesignedCrossMethods.layer(question, counted, sample, layer));
       } catch (NotApplicableException e) {
         without.add(layer + " (" + RefusalPhrases.of(e) + ")");
       }
@@ -45,7 +45,7 @@ final class SurveyLayers {
 
   Answer answer() {
     AnswerBuilder answer =
-        SurveyCrossAnalysis.asked(question, question.label())
+        DesignedCrossMethods.asked(question, question.label())
             .begin(Value.fields())
             .add(design.fact())
             .addAll(Observed.source(question.from()))
@@ -74,7 +74,7 @@ final class SurveyLayers {
     List<Caution> cautions =
         design.cautions(unit -> true, "rows that were counted", question.from());
     if (layers.size() > 1) {
-      cautions.add(TestCautions.manyTables(layers.size(), question.alpha()));
+      cautions.add(TestCautions.manyTables(layers.size(), question.settings().alpha()));
     }
     return cautions;
   }
@@ -92,6 +92,6 @@ final class SurveyLayers {
             .map(each -> each.test().method().id())
             .findFirst()
             .orElse("no"),
-        question.alpha());
+        question.settings().alpha());
   }
 }

@@ -8,28 +8,34 @@ import dev.tavik.study.parts.DesignTests;
 import dev.tavik.study.parts.Holm;
 import dev.tavik.survey.DesignedSample;
 import dev.tavik.survey.DesignedTable;
+import dev.tavik.survey.SurveyTableTest;
 import java.util.List;
 import java.util.function.Predicate;
 
 /** Makes the tests of a two-way table of a designed sample. */
-final class SurveyCrossAnalysis {
-  private final SurveyCrossQuestion question;
+final class DesignedCrossMethods {
+  private final CrossQuestion question;
+  private final CrossSample.Designed counted;
   private final DesignedSample sample;
   private final Predicate<List<String>> part;
 
-  private SurveyCrossAnalysis(
-      SurveyCrossQuestion question, DesignedSample sample, Predicate<List<String>> part) {
+  private DesignedCrossMethods(
+      CrossQuestion question,
+      CrossSample.Designed counted,
+      DesignedSample sample,
+      Predicate<List<String>> part) {
     this.question = question;
+    this.counted = counted;
     this.sample = sample;
     this.part = part;
   }
 
-  static Answer answer(SurveyCrossQuestion question) {
-    DesignedSample sample = DesignedSample.of(question.counts());
-    return question.counts().units().columns().size() == 2
-        ? new SurveyCrossAnalysis(question, sample, unit -> true)
-            .answer(asked(question, question.label()), /* alone= */ true)
-        : new SurveyLayers(question, sample).answer();
+  static Answer answer(CrossQuestion question, CrossSample.Designed counted) {
+    DesignedSample sample = DesignedSample.of(counted.counts());
+    return counted.layered()
+        ? new DesignedLayers(question, counted, sample).answer()
+        : new DesignedCrossMethods(question, counted, sample, unit -> true)
+            .answer(asked(question, question.label()), /* alone= */ true);
   }
 
   /**
@@ -37,19 +43,23 @@ final class SurveyCrossAnalysis {
    *
    * @throws NotApplicableException if it has no table
    */
-  static Answer layer(SurveyCrossQuestion question, DesignedSample sample, String layer) {
-    return new SurveyCrossAnalysis(question, sample, unit -> unit.get(2).equals(layer))
+  static Answer layer(
+      CrossQuestion question, CrossSample.Designed counted, DesignedSample sample, String layer) {
+    return new DesignedCrossMethods(question, counted, sample, unit -> unit.get(2).equals(layer))
         .answer(asked(question, layer), /* alone= */ false);
   }
 
-  static CrossAsked asked(SurveyCrossQuestion question, String label) {
-    return new CrossAsked(question, label, "independence", question.alpha(), question.from());
+  static CrossAsked asked(CrossQuestion question, String label) {
+    return new CrossAsked(question, label, "independence");
   }
 
   private Answer answer(CrossAsked asked, boolean alone) {
     DesignedTable table =
-        sample.table(0, seen(0, question.rows()), 1, seen(1, question.columns()), part);
-    DesignTests tests = DesignTests.of(table.deviation(), question.tests());
+        sample.table(0, seen(0, counted.rows()), 1, seen(1, counted.columns()), part);
+    DesignTests tests =
+        DesignTests.of(
+            table.deviation(),
+            question.settings().tests().stream().map(SurveyTableTest.class::cast).toList());
     CrossFound found =
         new CrossFound(
             asked,
@@ -72,14 +82,14 @@ final class SurveyCrossAnalysis {
         levels.stream()
             .filter(
                 level ->
-                    question.counts().units().counts().entrySet().stream()
+                    counted.counts().units().counts().entrySet().stream()
                         .anyMatch(
                             each ->
                                 each.getValue() > 0
                                     && part.test(each.getKey())
                                     && each.getKey().get(column).equals(level)
-                                    && question.rows().contains(each.getKey().get(0))
-                                    && question.columns().contains(each.getKey().get(1))))
+                                    && counted.rows().contains(each.getKey().get(0))
+                                    && counted.columns().contains(each.getKey().get(1))))
             .toList();
     if (seen.size() < 2) {
       throw new NotApplicableException(
