@@ -71,9 +71,10 @@ class ArchitectureTest {
     arrows.put("phrase", List.of("result", "count", "bayes", "planning", "answer"));
     arrows.put("study", methods);
     arrows.put("study.parts", with(methods, "study"));
-    for (String each : List.of("rate", "compare", "paired", "shares", "plan", "assess", "tail")) {
-      arrows.put("study." + each, room);
-    }
+    CLASSES.stream()
+        .map(each -> each.getPackageName())
+        .filter(each -> each.startsWith("dev.tavik.study."))
+        .forEach(each -> arrows.putIfAbsent(each.substring("dev.tavik.".length()), room));
     arrows.put("study.cross", with(room, "study.compare"));
     arrows.put("study.sweep", with(room, "study.cross"));
     arrows.put(

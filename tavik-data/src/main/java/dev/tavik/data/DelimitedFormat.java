@@ -37,6 +37,11 @@ final class DelimitedFormat implements SourceFormat {
   private static final int MOST_PEEKED = 1 << 18;
 
   @Override
+  public List<Told> told() {
+    return List.of(new Told("encoding", Encoding::named));
+  }
+
+  @Override
   public boolean takes(FileHeader beginning) {
     return true;
   }

@@ -1,7 +1,11 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.say;
+
 import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
+import java.nio.charset.UnsupportedCharsetException;
 import java.util.Optional;
 
 /**
@@ -11,6 +15,20 @@ import java.util.Optional;
  * @param mark how many bytes a byte-order mark at the beginning takes
  */
 record Encoding(Charset charset, int mark) {
+
+  /** The encoding of a name. */
+  static Charset named(String name) {
+    try {
+      return Charset.forName(name);
+    } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
+      throw new IllegalArgumentException(
+          say(
+              "encoding must be one that Java knows, such as UTF-8, windows-1252, ISO-8859-1 or"
+                  + " UTF-16LE, got '%s'",
+              name),
+          e);
+    }
+  }
 
   /** The given encoding, else that of a byte-order mark, else UTF-8. */
   static Encoding of(Bytes bytes, ReadOptions said) {

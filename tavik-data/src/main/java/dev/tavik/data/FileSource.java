@@ -50,7 +50,7 @@ final class FileSource extends RowSource {
   /** Reads what is of a kind that is known by its beginning. */
   static SourceDescription read(Bytes bytes, ReadOptions said, RowHandler rows) throws IOException {
     for (SourceFormat format : FORMATS) {
-      if (format.takes(bytes.beginning())) {
+      if (format.takes(bytes.beginning(), said)) {
         return format.read(bytes, said, rows);
       }
     }

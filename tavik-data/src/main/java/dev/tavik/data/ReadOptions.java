@@ -4,46 +4,26 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import java.nio.charset.Charset;
-import java.nio.charset.IllegalCharsetNameException;
-import java.nio.charset.UnsupportedCharsetException;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiFunction;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.Stream;
 
 /**
  * Options for reading a file: the encoding of its text, and the sheet and range of a spreadsheet.
  */
 public final class ReadOptions {
-  private static final ReadOptions USUAL = new ReadOptions(null, null, null, "", Long.MAX_VALUE);
+  private static final ReadOptions USUAL = new ReadOptions(Map.of(), "", Long.MAX_VALUE);
 
-  /** The words that tell how a file is to be read, and what each of them changes. */
-  private static final Map<String, BiFunction<ReadOptions, String, ReadOptions>> TOLD =
-      new LinkedHashMap<>();
+  /** What is told, by word; every value was checked. */
+  private final Map<String, String> told;
 
-  static {
-    TOLD.put("encoding", ReadOptions::encoding);
-    TOLD.put("sheet", ReadOptions::sheet);
-    TOLD.put("range", ReadOptions::range);
-  }
-
-  private final @Nullable Charset encoding;
-  private final @Nullable String sheet;
-  private final @Nullable CellRange range;
   private final String member;
   private final long engineAbove;
 
-  private ReadOptions(
-      @Nullable Charset encoding,
-      @Nullable String sheet,
-      @Nullable CellRange range,
-      String member,
-      long engineAbove) {
-    this.encoding = encoding;
-    this.sheet = sheet;
-    this.range = range;
+  private ReadOptions(Map<String, String> told, String member, long engineAbove) {
+    this.told = told;
     this.member = member;
     this.engineAbove = engineAbove;
   }
@@ -57,7 +37,11 @@ public final class ReadOptions {
 
   /** {@return the words that tell how a file is to be read} */
   public static List<String> words() {
-    return List.copyOf(TOLD.keySet());
+    return known().map(SourceFormat.Told::word).toList();
+  }
+
+  private static Stream<SourceFormat.Told> known() {
+    return FileSource.FORMATS.stream().flatMap(each -> each.told().stream());
   }
 
   /**
@@ -69,12 +53,18 @@ public final class ReadOptions {
    * @throws IllegalArgumentException if there is no such word, or the value isn't right for it
    */
   public ReadOptions told(String word, String value) {
-    BiFunction<ReadOptions, String, ReadOptions> change = TOLD.get(word);
-    if (change == null) {
-      throw new IllegalArgumentException(
-          say("a file is told %s, got '%s'", String.join(", ", words()), word));
-    }
-    return change.apply(this, value);
+    SourceFormat.Told known =
+        known()
+            .filter(each -> each.word().equals(word))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        say("a file is told %s, got '%s'", String.join(", ", words()), word)));
+    known.check().accept(value);
+    Map<String, String> more = new HashMap<>(told);
+    more.put(word, value);
+    return new ReadOptions(Map.copyOf(more), member, engineAbove);
   }
 
   /**
@@ -85,16 +75,7 @@ public final class ReadOptions {
    * @throws IllegalArgumentException if no such encoding is known
    */
   public ReadOptions encoding(String name) {
-    try {
-      return new ReadOptions(Charset.forName(name), sheet, range, member, engineAbove);
-    } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
-      throw new IllegalArgumentException(
-          say(
-              "encoding must be one that Java knows, such as UTF-8, windows-1252, ISO-8859-1 or"
-                  + " UTF-16LE, got '%s'",
-              name),
-          e);
-    }
+    return told("encoding", name);
   }
 
   /**
@@ -104,8 +85,7 @@ public final class ReadOptions {
    * @return what is said
    */
   public ReadOptions sheet(String nameOrNumber) {
-    require(!nameOrNumber.isBlank(), "sheet must be a name or a number from 1, got nothing");
-    return new ReadOptions(encoding, nameOrNumber, range, member, engineAbove);
+    return told("sheet", nameOrNumber);
   }
 
   /**
@@ -116,7 +96,7 @@ public final class ReadOptions {
    * @throws IllegalArgumentException if it isn't written so
    */
   public ReadOptions range(String corners) {
-    return new ReadOptions(encoding, sheet, CellRange.parse(corners), member, engineAbove);
+    return told("range", corners);
   }
 
   /**
@@ -128,7 +108,7 @@ public final class ReadOptions {
    */
   public ReadOptions engineAbove(long bytes) {
     require(bytes >= 0, "a size must be a number of bytes from 0, got %s", bytes);
-    return new ReadOptions(encoding, sheet, range, member, bytes);
+    return new ReadOptions(told, member, bytes);
   }
 
   long engineAbove() {
@@ -137,28 +117,33 @@ public final class ReadOptions {
 
   /** Returns a copy with the member of an archive; an empty name stands for the only one. */
   ReadOptions member(String name) {
-    return new ReadOptions(encoding, sheet, range, name, engineAbove);
+    return new ReadOptions(told, name, engineAbove);
   }
 
   String member() {
     return member;
   }
 
+  /** What is told by a word; empty for nothing. */
+  Optional<String> told(String word) {
+    return Optional.ofNullable(told.get(word));
+  }
+
   Optional<Charset> encoding() {
-    return Optional.ofNullable(encoding);
+    return told("encoding").map(Encoding::named);
   }
 
   Optional<String> sheet() {
-    return Optional.ofNullable(sheet);
+    return told("sheet");
   }
 
   CellRange range() {
-    return range == null ? CellRange.ALL : range;
+    return told("range").map(CellRange::parse).orElse(CellRange.ALL);
   }
 
   /** Refuses options of sheets for a file that has none. */
   void requireNoSheet(String name) {
-    if (sheet != null || range != null) {
+    if (told.containsKey("sheet") || told.containsKey("range")) {
       throw new DataException(
           DataException.Code.MALFORMED,
           "%s is no spreadsheet and has no sheets; leave sheet and range out",

@@ -1,5 +1,7 @@
 package dev.tavik.data;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.data.RowSource.SourceDescription;
 import java.io.IOException;
 import java.io.InputStream;
@@ -21,6 +23,16 @@ final class ZipFormat implements SourceFormat {
   /** What systems leave in an archive beside the files that are meant. */
   private static final Pattern LITTER =
       Pattern.compile("(?i)(^|/)(__MACOSX/|\\.|Thumbs\\.db$|desktop\\.ini$)");
+
+  @Override
+  public List<Told> told() {
+    return List.of(
+        new Told(
+            "sheet",
+            name ->
+                require(!name.isBlank(), "sheet must be a name or a number from 1, got nothing")),
+        new Told("range", CellRange::parse));
+  }
 
   @Override
   public boolean takes(FileHeader beginning) {
