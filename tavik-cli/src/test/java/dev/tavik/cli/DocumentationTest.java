@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import dev.tavik.answer.Caution;
+import dev.tavik.data.study.QuestionKind;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -231,13 +232,16 @@ class DocumentationTest {
   }
 
   @Test
-  void everyMethodStandsInAGuide() throws IOException {
+  void everyMethodAndEveryQuestionStandsInAGuide() throws IOException {
     StringBuilder all = new StringBuilder();
     for (Path page : pages().toList()) {
       all.append(Files.readString(page));
     }
     assertThat(GuideParts.FAMILIES.keySet())
         .allSatisfy(family -> assertThat(all).contains("<!-- list: " + family + " -->"));
+    assertThat(QuestionKind.values())
+        .extracting(kind -> kind.words().kind())
+        .allSatisfy(kind -> assertThat(all).contains("<!-- list: options of " + kind + " -->"));
   }
 
   @ParameterizedTest

@@ -6,6 +6,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.plot.IntervalPlot;
 import dev.tavik.plot.Plots;
+import dev.tavik.study.parts.DesignedSettings;
 import dev.tavik.survey.SurveyComparisonInterval;
 import dev.tavik.survey.SurveyComparisonTest;
 import java.util.List;
@@ -61,13 +62,11 @@ record DesignedGroups(
 
   @Override
   public CompareSettings complete(CompareSettings settings) {
-    require(
-        settings.bayes() == null,
-        "a Bayes factor needs a likelihood, which weights and clusters don't give");
-    settings
-        .choices()
-        .requireAmong(
-            "a designed sample", SurveyComparisonTest.values(), SurveyComparisonInterval.values());
+    DesignedSettings.requireFitting(
+        settings,
+        settings.bayes(),
+        SurveyComparisonTest.values(),
+        SurveyComparisonInterval.values());
     return settings.orUsual(
         List.of(SurveyComparisonTest.T_DIFFERENCE), List.of(SurveyComparisonInterval.values()));
   }

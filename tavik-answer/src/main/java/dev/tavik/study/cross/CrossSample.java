@@ -9,8 +9,7 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.plot.IntervalPlot;
 import dev.tavik.plot.Plots;
 import dev.tavik.result.Method;
-import dev.tavik.survey.SurveyInterval;
-import dev.tavik.survey.SurveyTableTest;
+import dev.tavik.study.parts.DesignedSettings;
 import java.util.List;
 import java.util.Optional;
 
@@ -98,16 +97,8 @@ interface CrossSample {
 
     @Override
     public CrossSettings complete(CrossSettings settings) {
-      require(
-          settings.bayes() == null,
-          "a Bayes factor needs a likelihood, which weights and clusters don't give");
       require(settings.ordered() == Ordered.NONE, "tests of order are of simple random samples");
-      settings
-          .choices()
-          .requireAmong("a designed sample", SurveyTableTest.values(), SurveyInterval.values());
-      return settings.orUsual(
-          List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
-          List.of(SurveyInterval.LOGIT));
+      return DesignedSettings.ofTable(settings, settings.bayes());
     }
 
     @Override

@@ -6,6 +6,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.plot.IntervalPlot;
 import dev.tavik.plot.Plots;
+import dev.tavik.study.parts.DesignedSettings;
 import dev.tavik.survey.SurveyInterval;
 import dev.tavik.survey.SurveyTest;
 import java.util.List;
@@ -35,12 +36,8 @@ record DesignedRateSample(SurveyCounts counts, Set<String> success) implements R
     require(
         settings.lot() == null,
         "lot is part of the design of a sample; give the size of the population there");
-    require(
-        settings.bayes() == null,
-        "a Bayes factor needs a likelihood, which weights and clusters don't give");
-    settings
-        .choices()
-        .requireAmong("a designed sample", SurveyTest.values(), SurveyInterval.values());
+    DesignedSettings.requireFitting(
+        settings, settings.bayes(), SurveyTest.values(), SurveyInterval.values());
     return settings.orUsual(
         List.of(SurveyTest.T_LOGIT, SurveyTest.T),
         List.of(SurveyInterval.LOGIT, SurveyInterval.WALD, SurveyInterval.KORN_GRAUBARD));

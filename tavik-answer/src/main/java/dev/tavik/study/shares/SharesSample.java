@@ -10,8 +10,7 @@ import dev.tavik.count.CategoryCounts;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.plot.IntervalPlot;
 import dev.tavik.plot.Plots;
-import dev.tavik.survey.SurveyInterval;
-import dev.tavik.survey.SurveyTableTest;
+import dev.tavik.study.parts.DesignedSettings;
 import java.util.List;
 import java.util.Optional;
 
@@ -104,15 +103,7 @@ interface SharesSample {
 
     @Override
     public SharesSettings complete(SharesSettings settings) {
-      require(
-          settings.prior() == null,
-          "a Bayes factor needs a likelihood, which weights and clusters don't give");
-      settings
-          .choices()
-          .requireAmong("a designed sample", SurveyTableTest.values(), SurveyInterval.values());
-      return settings.orUsual(
-          List.of(SurveyTableTest.RAO_SCOTT, SurveyTableTest.WALD_F),
-          List.of(SurveyInterval.LOGIT));
+      return DesignedSettings.ofTable(settings, settings.prior());
     }
 
     @Override
