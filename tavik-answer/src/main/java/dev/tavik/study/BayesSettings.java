@@ -40,6 +40,6 @@ public record BayesSettings(BetaPrior prior, @Nullable Region region) {
    * @return the settings
    */
   public static BayesSettings usual() {
-    return new BayesSettings(BetaPrior.uniform(), null);
+    return new BayesSettings(BetaPrior.UNIFORM, null);
   }
 }

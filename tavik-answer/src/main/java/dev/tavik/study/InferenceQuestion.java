@@ -57,6 +57,8 @@ public abstract class InferenceQuestion<
    * @param data the data; immutable and compared by value
    */
   protected InferenceQuestion(Frame<S> frame, Object data) {
+    Objects.requireNonNull(frame.label(), "label");
+    Objects.requireNonNull(frame.settings(), "settings");
     this.frame = frame;
     this.data = data;
   }

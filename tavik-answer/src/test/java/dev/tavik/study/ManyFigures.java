@@ -89,7 +89,7 @@ final class ManyFigures {
     }
     BetaPosterior posterior = BetaPosterior.of(0.5 + first.successes(), 0.5 + first.failures());
     figure("posterior", posterior.equalTailed(level).lower());
-    figure("factor", RateBayesFactor.log(first, null0, BetaPrior.uniform()));
+    figure("factor", RateBayesFactor.log(first, null0, BetaPrior.UNIFORM));
   }
 
   private void test(Method method, Supplier<TestResult> made) {

@@ -21,7 +21,7 @@ final class BayesWork {
 
   static List<Benchmark> all() {
     List<Benchmark> work = new ArrayList<>();
-    BetaPrior prior = BetaPrior.uniform();
+    BetaPrior prior = BetaPrior.UNIFORM;
     BitSet successes = new BitSet();
     SplittableRandom random = new SplittableRandom(3);
     for (int i = 0; i < MILLION; i++) {

@@ -7,6 +7,7 @@ import dev.tavik.answer.Answer;
 import dev.tavik.answer.AnswerKind;
 import dev.tavik.answer.Failure;
 import dev.tavik.plot.TablePlot;
+import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -130,6 +131,20 @@ public enum Chart {
         "there is nothing to draw: %s",
         answer.verdict().text());
     return drawing.apply(answer);
+  }
+
+  /**
+   * Draws the picture in memory.
+   *
+   * @param answer the answer
+   * @param width its width, 240 to 4,000 units, of which the image has two pixels each
+   * @param height its height, as much
+   * @return the image
+   * @throws IllegalArgumentException if the answer has nothing of the kind to draw, or a size is
+   *     out of its range
+   */
+  public BufferedImage image(Answer answer, int width, int height) {
+    return of(answer).sized(width, height).image();
   }
 
   private static TablePlot table(Answer answer) {

@@ -88,6 +88,11 @@ public final class Picture {
    * @return the bytes of the file
    */
   public byte[] png() {
+    return Bitmap.png(image());
+  }
+
+  /** {@return an image in memory, two pixels to each unit} */
+  public BufferedImage image() {
     BufferedImage image =
         new BufferedImage(SCALE * width, SCALE * height, BufferedImage.TYPE_INT_RGB);
     Graphics2D graphics = image.createGraphics();
@@ -98,7 +103,7 @@ public final class Picture {
     graphics.scale(SCALE, SCALE);
     draw(graphics);
     graphics.dispose();
-    return Bitmap.png(image);
+    return image;
   }
 
   /**

@@ -121,12 +121,24 @@ public final class BetaPosterior {
   }
 
   /**
+   * The value below which the rate lies with a probability.
+   *
+   * @param probability strictly between 0 and 1
+   * @return the value, right to 10⁻¹⁰ relative
+   * @throws IllegalArgumentException if not 0 &lt; probability &lt; 1
+   */
+  public double quantile(double probability) {
+    Proportion.require("probability", probability);
+    return quantile(Math.log(probability), Math.log(DecimalFraction.complement(probability)));
+  }
+
+  /**
    * The posterior probability of values above one.
    *
    * @param value the value, strictly between 0 and 1
    * @return P(p &gt; value)
    */
-  public double above(double value) {
+  public double probabilityAbove(double value) {
     return Math.exp(logAbove(value));
   }
 

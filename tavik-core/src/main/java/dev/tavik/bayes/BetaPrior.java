@@ -14,6 +14,12 @@ import dev.tavik.result.Numbers;
  * @param b the second parameter, above 0
  */
 public record BetaPrior(double a, double b) {
+  /** Beta(1, 1): all proportions alike. */
+  public static final BetaPrior UNIFORM = new BetaPrior(1, 1);
+
+  /** Beta(½, ½), which no change of scale alters (Jeffreys 1946). */
+  public static final BetaPrior JEFFREYS = new BetaPrior(0.5, 0.5);
+
   /** The largest parameter accepted. */
   public static final double MOST_PARAMETER = 1e9;
 
@@ -37,15 +43,6 @@ public record BetaPrior(double a, double b) {
         "prior must have parameters from 0.000001 to 1e9, such as 1,1, got %s; beyond, a"
             + " Bayes factor says more of the prior than of the data",
         parameter);
-  }
-
-  /**
-   * All proportions alike.
-   *
-   * @return Beta(1, 1)
-   */
-  public static BetaPrior uniform() {
-    return new BetaPrior(1, 1);
   }
 
   /**

@@ -3,7 +3,7 @@
  * intervals.
  *
  * <pre>{@code
- * BetaPrior prior = BetaPrior.uniform();
+ * BetaPrior prior = BetaPrior.UNIFORM;
  * double log = RateBayesFactor.log(Tally.of(14, 400), Hypothesis.less(0.05), prior);
  * BetaPosterior posterior = prior.posterior(Tally.of(14, 400));
  * Credible interval = posterior.equalTailed(0.95);

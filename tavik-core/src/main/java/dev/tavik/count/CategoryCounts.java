@@ -4,6 +4,7 @@ import static dev.tavik.result.Figures.require;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -61,6 +62,18 @@ public final class CategoryCounts {
    */
   public static CategoryCounts of(List<String> levels, List<Long> counts) {
     return new CategoryCounts(levels, counts);
+  }
+
+  /**
+   * Counts by the name of their category.
+   *
+   * @param counts one count a category, in the order in which the map has them
+   * @return the counts
+   * @throws IllegalArgumentException if there are fewer than two categories, a negative count, or a
+   *     total that is not between 1 and 10¹²
+   */
+  public static CategoryCounts of(Map<String, Long> counts) {
+    return of(List.copyOf(counts.keySet()), List.copyOf(counts.values()));
   }
 
   /**

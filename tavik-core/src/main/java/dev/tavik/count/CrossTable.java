@@ -8,6 +8,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -79,15 +81,59 @@ public final class CrossTable {
    * @throws IllegalArgumentException if it is no table of two rows and two columns or more
    */
   public static CrossTable of(long[][] cells) {
-    List<String> rows = new ArrayList<>();
-    List<List<Long>> counts = new ArrayList<>();
-    for (long[] row : cells) {
-      rows.add("row " + (rows.size() + 1));
-      counts.add(Arrays.stream(row).boxed().toList());
-    }
     int width = cells.length == 0 ? 0 : cells[0].length;
-    List<String> columns = IntStream.range(0, width).mapToObj(j -> "column " + (j + 1)).toList();
-    return new CrossTable(rows, columns, counts);
+    return of(numbered("row", cells.length), numbered("column", width), cells);
+  }
+
+  /**
+   * Reads a table without names.
+   *
+   * @param text rows apart by semicolons or line ends, counts by blanks or commas, such as {@code
+   *     12 5; 7 9}
+   * @return the table; its rows and columns are numbered
+   * @throws IllegalArgumentException if a count isn't whole, a row has fewer or more counts than
+   *     another, or it is no table of two rows and two columns or more
+   */
+  public static CrossTable parse(String text) {
+    List<long[]> cells = new ArrayList<>();
+    for (String row : text.strip().split("[;\\n]")) {
+      String[] counts = row.strip().split("[\\s,]+");
+      for (String count : counts) {
+        require(
+            count.matches("\\d{1,13}"),
+            "a table must be rows of whole counts such as \"12 5; 7 9\", got '%s'",
+            count);
+      }
+      require(
+          cells.isEmpty() || cells.get(0).length == counts.length,
+          "a table must have as many counts in every row; row 1 has %s, row %s has %s",
+          cells.isEmpty() ? 0 : cells.get(0).length,
+          cells.size() + 1,
+          counts.length);
+      cells.add(Stream.of(counts).mapToLong(Long::parseLong).toArray());
+    }
+    return of(cells.toArray(long[][]::new));
+  }
+
+  private static List<String> numbered(String what, int size) {
+    return IntStream.rangeClosed(1, size).mapToObj(i -> what + " " + i).toList();
+  }
+
+  /**
+   * A table with names.
+   *
+   * @param rows the names of the rows, at least two, all different
+   * @param columns the names of the columns, at least two, all different
+   * @param cells the counts, row by row
+   * @return the table
+   * @throws IllegalArgumentException if there isn't one count for each row and column, a count is
+   *     negative, or a row or column has none
+   */
+  public static CrossTable of(List<String> rows, List<String> columns, long[][] cells) {
+    return new CrossTable(
+        rows,
+        columns,
+        Arrays.stream(cells).map(row -> LongStream.of(row).boxed().toList()).toList());
   }
 
   private static List<String> names(String what, List<String> names) {

@@ -79,6 +79,18 @@ public record Tabulation(
   }
 
   /**
+   * Counts objects, such as {@code
+   * orders.stream().collect(Tabulation.counting(Order.class).by("region", Order::region))}.
+   *
+   * @param objects the class of the objects
+   * @param <T> the objects
+   * @return a collector without columns yet
+   */
+  public static <T> ObjectCounter<T> counting(Class<T> objects) {
+    return new ObjectCounter<>(objects.getSimpleName() + " objects", Map.of());
+  }
+
+  /**
    * The same with levels in an order of their own.
    *
    * @param orders for each column the levels that come first, in their order; the others follow as
@@ -204,6 +216,19 @@ public record Tabulation(
 
   /**
    * Successes out of trials of each group.
+   *
+   * @param outcome the outcome column
+   * @param success the level that counts as success
+   * @param by the column of groups
+   * @return a tally for each group, in the order of their first appearance
+   * @throws IllegalArgumentException as {@link #tally(String, Set)} says
+   */
+  public List<NamedTally> tallies(String outcome, String success, String by) {
+    return tallies(outcome, Set.of(success), by);
+  }
+
+  /**
+   * Successes out of trials of each group, where several levels are successes.
    *
    * @param outcome the outcome column
    * @param success the levels that count as success

@@ -4,8 +4,11 @@ import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import java.math.BigInteger;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collector;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Counts successes out of trials: 14 cracked tiles out of 400.
@@ -48,6 +51,30 @@ public record Tally(long successes, long trials) {
    */
   public static Tally of(long successes, long trials) {
     return new Tally(successes, trials);
+  }
+
+  /**
+   * Counts the objects of a stream, such as {@code
+   * orders.stream().collect(Tally.counting(Order::late))}.
+   *
+   * @param success whether an object is a success; null for an object that is left out. Where it
+   *     should be told how many are, count with {@link Tabulation#counting}.
+   * @param <T> the objects
+   * @return a collector, which throws an {@link IllegalArgumentException} if no object is counted
+   */
+  public static <T extends @Nullable Object> Collector<T, ?, Tally> counting(
+      Function<? super T, @Nullable Boolean> success) {
+    return Collector.of(
+        () -> new long[2],
+        (counts, object) -> {
+          Boolean found = success.apply(object);
+          if (found != null) {
+            counts[0] += found ? 1 : 0;
+            counts[1]++;
+          }
+        },
+        (one, other) -> new long[] {one[0] + other[0], one[1] + other[1]},
+        counts -> of(counts[0], counts[1]));
   }
 
   /**

@@ -3,6 +3,7 @@ package dev.tavik.proportion;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.count.Tally;
+import dev.tavik.result.Alternative;
 import dev.tavik.result.Exactness;
 import dev.tavik.result.Hypothesis;
 import dev.tavik.result.Method;
@@ -156,6 +157,19 @@ public enum TwoProportionTest implements Method {
   @FunctionalInterface
   interface Algorithm {
     TestResult test(Method method, TwoTallies data, Hypothesis hypothesis);
+  }
+
+  /**
+   * Tests the null of no difference.
+   *
+   * @param first the first group's successes and trials
+   * @param second the second group's
+   * @param alternative the direction, of the first against the second
+   * @return the result
+   * @throws NotApplicableException if the work would pass its budget
+   */
+  public TestResult of(Tally first, Tally second, Alternative alternative) {
+    return of(first, second, new Hypothesis(0, alternative));
   }
 
   /**

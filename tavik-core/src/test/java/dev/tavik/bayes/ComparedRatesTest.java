@@ -60,7 +60,7 @@ class ComparedRatesTest {
     BigDecimal above = firstAbove(x1 + 1, n1 - x1 + 1, x2 + 1, n2 - x2 + 1);
     BigDecimal below = firstAbove(x2 + 1, n2 - x2 + 1, x1 + 1, n1 - x1 + 1);
     double expected = above.doubleValue();
-    ComparedRates rates = ComparedRates.of(BetaPrior.uniform(), first, second);
+    ComparedRates rates = ComparedRates.of(BetaPrior.UNIFORM, first, second);
     for (Estimand measure : ComparedRates.MEASURES) {
       double none = measure == Estimand.DIFFERENCE ? 0 : 1;
       assertThat(rates.above(measure, none))
@@ -84,7 +84,7 @@ class ComparedRatesTest {
   private static void assertFactor(
       Tally first, Tally second, Alternative alternative, BigDecimal expected) {
     double factor =
-        Math.exp(ComparedRates.logBayesFactor(first, second, alternative, BetaPrior.uniform()));
+        Math.exp(ComparedRates.logBayesFactor(first, second, alternative, BetaPrior.UNIFORM));
     assertThat(factor)
         .as(alternative.id())
         .isCloseTo(expected.doubleValue(), within(2e-12 * expected.doubleValue()));
@@ -204,7 +204,7 @@ class ComparedRatesTest {
   void aDirectedFactorHasTheProbabilityOfItsSide(long x1, long n1, long x2, long n2) {
     Tally one = Tally.of(x1, n1);
     Tally two = Tally.of(x2, n2);
-    BetaPrior prior = BetaPrior.uniform();
+    BetaPrior prior = BetaPrior.UNIFORM;
     double both = ComparedRates.logBayesFactor(one, two, Alternative.TWO_SIDED, prior);
     double less = ComparedRates.logBayesFactor(one, two, Alternative.LESS, prior);
     double greater = ComparedRates.logBayesFactor(one, two, Alternative.GREATER, prior);
@@ -217,7 +217,7 @@ class ComparedRatesTest {
   /** Of two uniform proportions everything is a matter of triangles. */
   @Test
   void beforeTheDataUniformProportionsAreASquare() {
-    ComparedRates rates = ComparedRates.before(BetaPrior.uniform());
+    ComparedRates rates = ComparedRates.before(BetaPrior.UNIFORM);
     for (double d : new double[] {-0.7, -0.2, 0, 0.3, 0.9}) {
       double above = d < 0 ? 1 - (1 + d) * (1 + d) / 2 : (1 - d) * (1 - d) / 2;
       assertThat(rates.above(Estimand.DIFFERENCE, d)).isCloseTo(above, within(1e-12));
@@ -247,7 +247,7 @@ class ComparedRatesTest {
   /** Small regions in either tail keep their digits, and those of the swapped rates mirror them. */
   @Test
   void regionsInTheTailsKeepTheirDigits() {
-    BetaPrior prior = BetaPrior.uniform();
+    BetaPrior prior = BetaPrior.UNIFORM;
     ComparedRates rates = ComparedRates.of(prior, Tally.of(14, 400), Tally.of(31, 410));
     ComparedRates swapped = ComparedRates.of(prior, Tally.of(31, 410), Tally.of(14, 400));
     double[][] ends = {{0.05, 0.06}, {-0.3, -0.15}, {0.1, 0.9}, {-0.9, -0.2}, {-0.05, -0.03}};
@@ -328,8 +328,7 @@ class ComparedRatesTest {
   /** A density is what its probability grows by; a mean the sum of what is above. */
   @Test
   void densitiesAndMeansBelongToTheProbabilities() {
-    ComparedRates rates =
-        ComparedRates.of(BetaPrior.uniform(), Tally.of(30, 200), Tally.of(41, 180));
+    ComparedRates rates = ComparedRates.of(BetaPrior.UNIFORM, Tally.of(30, 200), Tally.of(41, 180));
     for (Estimand measure : ComparedRates.MEASURES) {
       double from = measure == Estimand.DIFFERENCE ? -1 : 0;
       double to = measure == Estimand.DIFFERENCE ? 1 : 12;
@@ -344,10 +343,10 @@ class ComparedRatesTest {
       double grown = (rates.above(measure, at - 1e-4) - rates.above(measure, at + 1e-4)) / 2e-4;
       assertThat(rates.density(measure, at)).isCloseTo(grown, within(1e-4 * grown));
     }
-    ComparedRates none = ComparedRates.of(BetaPrior.uniform(), Tally.of(3, 9), Tally.of(0, 9));
+    ComparedRates none = ComparedRates.of(BetaPrior.UNIFORM, Tally.of(3, 9), Tally.of(0, 9));
     assertThat(none.mean(Estimand.RATIO)).isInfinite();
     assertThat(none.mean(Estimand.ODDS_RATIO)).isInfinite();
-    ComparedRates all = ComparedRates.of(BetaPrior.uniform(), Tally.of(9, 9), Tally.of(3, 9));
+    ComparedRates all = ComparedRates.of(BetaPrior.UNIFORM, Tally.of(9, 9), Tally.of(3, 9));
     assertThat(all.mean(Estimand.ODDS_RATIO)).isInfinite();
     // E(p₁) E(1/p₂) of betas with 10, 1 and 4, 7.
     assertThat(all.mean(Estimand.RATIO)).isCloseTo(10.0 / 11 * (10.0 / 3), within(1e-14));
@@ -359,7 +358,7 @@ class ComparedRatesTest {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> ComparedRates.of(new BetaPrior(0.01, 1), tally, tally))
         .withMessageContaining("from 0.1");
-    ComparedRates rates = ComparedRates.of(BetaPrior.uniform(), tally, tally);
+    ComparedRates rates = ComparedRates.of(BetaPrior.UNIFORM, tally, tally);
     assertThatIllegalArgumentException()
         .isThrownBy(() -> rates.inside(Estimand.DIFFERENCE, 0.2, -0.2))
         .withMessageContaining("upwards");

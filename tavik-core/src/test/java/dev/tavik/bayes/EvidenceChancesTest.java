@@ -39,7 +39,7 @@ class EvidenceChancesTest {
     }
     var planned =
         EvidenceChances.planned(
-            n, Hypothesis.twoSided(p.doubleValue()), BetaPrior.uniform(), threshold);
+            n, Hypothesis.twoSided(p.doubleValue()), BetaPrior.UNIFORM, threshold);
     EvidenceChances none = planned.underNull();
     assertThat(none.forAlternative()).isCloseTo(under[0].doubleValue(), within(1e-13));
     assertThat(none.forNull()).isCloseTo(under[1].doubleValue(), within(1e-13));
@@ -135,10 +135,10 @@ class EvidenceChancesTest {
   void whatCannotBePlannedIsRefused() {
     Hypothesis hypothesis = Hypothesis.twoSided(0.05);
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> EvidenceChances.planned(0, hypothesis, BetaPrior.uniform(), 20))
+        .isThrownBy(() -> EvidenceChances.planned(0, hypothesis, BetaPrior.UNIFORM, 20))
         .withMessageContaining("from 1 to 100000");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> EvidenceChances.planned(9, hypothesis, BetaPrior.uniform(), 1))
+        .isThrownBy(() -> EvidenceChances.planned(9, hypothesis, BetaPrior.UNIFORM, 1))
         .withMessageContaining("above 1");
   }
 }

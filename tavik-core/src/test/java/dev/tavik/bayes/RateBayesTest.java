@@ -105,15 +105,14 @@ class RateBayesTest {
               .doubleValue();
       double below = betaLower(x + 1, trials - x + 1, q).doubleValue();
       Hypothesis point = Hypothesis.twoSided(q.doubleValue());
-      assertThat(Math.exp(RateBayesFactor.log(tally, point, BetaPrior.uniform())))
+      assertThat(Math.exp(RateBayesFactor.log(tally, point, BetaPrior.UNIFORM)))
           .isCloseTo(two, within(1e-12 * two));
       double less = two * below / q.doubleValue();
       assertThat(
               Math.exp(
-                  RateBayesFactor.log(
-                      tally, Hypothesis.less(q.doubleValue()), BetaPrior.uniform())))
+                  RateBayesFactor.log(tally, Hypothesis.less(q.doubleValue()), BetaPrior.UNIFORM)))
           .isCloseTo(less, within(1e-12 * less));
-      double above = BetaPrior.uniform().posterior(tally).above(q.doubleValue());
+      double above = BetaPrior.UNIFORM.posterior(tally).probabilityAbove(q.doubleValue());
       double expected = BigDecimal.ONE.subtract(betaLower(x + 1, trials - x + 1, q)).doubleValue();
       assertThat(above).isCloseTo(expected, within(1e-12 * expected));
     }
@@ -123,6 +122,11 @@ class RateBayesTest {
   @CsvSource({"15, 387", "1, 61", "0.5, 60.5", "2, 2", "0.7, 1.9", "61, 1", "50001, 950001"})
   void limitsHaveTheirTailsAndEqualDensities(double alpha, double beta) {
     BetaPosterior posterior = BetaPosterior.of(alpha, beta);
+    for (double probability : new double[] {1e-9, 0.025, 0.5, 0.975, 1 - 1e-9}) {
+      assertThat(posterior.probabilityAbove(posterior.quantile(probability)))
+          .as("quantile " + probability)
+          .isCloseTo(1 - probability, within(1e-12));
+    }
     BetaDistribution other = BetaDistribution.of(alpha, beta);
     for (double level : new double[] {0.1, 0.5, 0.95, 0.999}) {
       Credible equal = posterior.equalTailed(level);
@@ -181,9 +185,9 @@ class RateBayesTest {
     assertThat(cut.mode()).isEqualTo(alternative == Alternative.LESS ? 14 / 400.0 : 0.05);
     if (alternative == Alternative.GREATER) {
       assertThat(highest.lower()).isEqualTo(0.05);
-      assertThat(cut.above(0.04)).isEqualTo(1);
+      assertThat(cut.probabilityAbove(0.04)).isEqualTo(1);
     } else {
-      assertThat(cut.above(0.06)).isZero();
+      assertThat(cut.probabilityAbove(0.06)).isZero();
     }
   }
 
@@ -209,7 +213,7 @@ class RateBayesTest {
         }
         if (ends[i] > 0 && ends[i] < 1) {
           double above = mass(beta, Math.max(from, ends[i]), to) / left;
-          assertThat(posterior.above(ends[i])).isCloseTo(above, within(1e-10 * above));
+          assertThat(posterior.probabilityAbove(ends[i])).isCloseTo(above, within(1e-10 * above));
         }
       }
       assertThat(posterior.density(at))

@@ -181,7 +181,7 @@ class SamplingPlanTest {
     assertThat(SamplingPlan.ROWS.logBayesFactor(table, 1))
         .isCloseTo(
             ComparedRates.logBayesFactor(
-                Tally.of(14, 400), Tally.of(31, 410), Alternative.TWO_SIDED, BetaPrior.uniform()),
+                Tally.of(14, 400), Tally.of(31, 410), Alternative.TWO_SIDED, BetaPrior.UNIFORM),
             within(1e-12));
     CrossTable turned = table("14 31;386 379");
     for (SamplingPlan plan : SamplingPlan.values()) {

@@ -182,9 +182,8 @@ class SampleSizeTest {
             0.2,
             0.8),
         Arguments.of(
-            new EvidenceDesign(Hypothesis.twoSided(0.2), BetaPrior.uniform(), 10), 0.35, 0.8),
-        Arguments.of(
-            new EvidenceDesign(Hypothesis.twoSided(0.2), BetaPrior.uniform(), 5), 0.2, 0.8));
+            new EvidenceDesign(Hypothesis.twoSided(0.2), BetaPrior.UNIFORM, 10), 0.35, 0.8),
+        Arguments.of(new EvidenceDesign(Hypothesis.twoSided(0.2), BetaPrior.UNIFORM, 5), 0.2, 0.8));
   }
 
   private static PowerDesign rate(ProportionTest test, Hypothesis hypothesis) {

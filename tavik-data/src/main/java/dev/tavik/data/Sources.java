@@ -28,6 +28,17 @@ public final class Sources {
   }
 
   /**
+   * Opens a file by its name.
+   *
+   * @param name its name; {@value #STANDARD_INPUT} is standard input, and {@code
+   *     week18.zip#kilns.csv} is one file of an archive
+   * @return the source; the file is read when it is asked
+   */
+  public static CountSource open(String name) {
+    return open(name, SourceOpener.ofFiles());
+  }
+
+  /**
    * Opens anything that has a name.
    *
    * @param name its name, for messages too; {@value #STANDARD_INPUT} is called standard input, and

@@ -1,5 +1,7 @@
 package dev.tavik.report;
 
+import static dev.tavik.result.Figures.require;
+
 import dev.tavik.answer.Answer;
 import dev.tavik.answer.Detail;
 import dev.tavik.answer.Illustration;
@@ -76,6 +78,19 @@ public enum Report {
    */
   public String of(Answer answer) {
     return of(answer, Detail.EVERY_ROW);
+  }
+
+  /**
+   * Writes an answer as text of a width.
+   *
+   * @param answer the answer
+   * @param width how many characters a line may have, 60 to 120
+   * @return the text
+   * @throws IllegalArgumentException if this isn't {@link #TEXT}
+   */
+  public String of(Answer answer, int width) {
+    require(this == TEXT, "only text has a width, and %s has none", this);
+    return text(answer, Detail.EVERY_ROW, new Screen(Emphasis.NONE, width), "Detail.EVERY_ROW");
   }
 
   /**

@@ -160,7 +160,7 @@ record ComparePlots(CompareQuestion question, Answer answer) {
   private BeliefPlot belief() {
     Posterior bayes = answer.find(Posterior.class).orElseThrow();
     BayesSettings view = question.settings().bayes();
-    BetaPrior prior = view == null ? BetaPrior.uniform() : view.prior();
+    BetaPrior prior = view == null ? BetaPrior.UNIFORM : view.prior();
     ComparedRates before = ComparedRates.before(prior);
     ComparedRates after =
         ComparedRates.of(prior, question.first().tally(), question.second().tally());

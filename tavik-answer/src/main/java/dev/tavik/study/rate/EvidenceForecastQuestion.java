@@ -67,7 +67,7 @@ public record EvidenceForecastQuestion(
    */
   public static EvidenceForecastQuestion of(Hypothesis hypothesis, Long... planned) {
     return new EvidenceForecastQuestion(
-        "", List.of(planned), hypothesis, BetaPrior.uniform(), USUAL_THRESHOLD, null);
+        "", List.of(planned), hypothesis, BetaPrior.UNIFORM, USUAL_THRESHOLD, null);
   }
 
   /**

@@ -147,7 +147,7 @@ final class RateBelief {
   }
 
   private void chances(Posterior posterior) {
-    double above = whole.above(hypothesis.against());
+    double above = whole.probabilityAbove(hypothesis.against());
     posterior.above(above);
     findings.add(
         Finding.sentence(

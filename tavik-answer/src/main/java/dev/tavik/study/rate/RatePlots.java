@@ -121,7 +121,7 @@ record RatePlots(RateQuestion question, Answer answer) {
 
   private BetaPrior prior() {
     BayesSettings view = settings().bayes();
-    return view == null ? BetaPrior.uniform() : view.prior();
+    return view == null ? BetaPrior.UNIFORM : view.prior();
   }
 
   private BeliefPlot belief() {

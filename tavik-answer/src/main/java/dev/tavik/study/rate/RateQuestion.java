@@ -1,8 +1,10 @@
 package dev.tavik.study.rate;
 
+import static dev.tavik.result.Figures.require;
 import static dev.tavik.result.Figures.say;
 
 import dev.tavik.answer.Answer;
+import dev.tavik.count.NamedTally;
 import dev.tavik.count.OutcomeSequence;
 import dev.tavik.count.SurveyCounts;
 import dev.tavik.count.Tally;
@@ -11,6 +13,7 @@ import dev.tavik.result.Alternative;
 import dev.tavik.result.Method;
 import dev.tavik.study.BayesSettings;
 import dev.tavik.study.InferenceQuestion;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,6 +77,25 @@ public final class RateQuestion
    */
   public static RateQuestion of(Map<String, Tally> groups, RateSettings settings) {
     return of(new TallySample(groups, List.of(), false, null), settings);
+  }
+
+  /**
+   * Creates a question about the rate of each of several groups, with the default settings.
+   *
+   * @param groups the groups, in the order in which answers are wanted
+   * @param against the null value, strictly between 0 and 1
+   * @return the question
+   * @throws IllegalArgumentException if there is no group, or two of the same name
+   */
+  public static RateQuestion of(List<NamedTally> groups, double against) {
+    Map<String, Tally> tallies = new LinkedHashMap<>();
+    for (NamedTally group : groups) {
+      require(
+          tallies.put(group.name(), group.tally()) == null,
+          "groups must have different names, got %s twice",
+          group.name());
+    }
+    return of(tallies, RateSettings.against(against));
   }
 
   /**

@@ -13,6 +13,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -38,7 +39,8 @@ record TallySample(
   }
 
   static TallySample of(Tally tally, @Nullable OutcomeSequence sequence) {
-    return new TallySample(Map.of("", tally), List.of(), true, sequence);
+    return new TallySample(
+        Map.of("", Objects.requireNonNull(tally, "tally")), List.of(), true, sequence);
   }
 
   @Override

@@ -172,7 +172,7 @@ class PlanQuestionTest {
 
   @Test
   void evidenceForEqualityIsPlannedToo() {
-    PowerDesign design = new ComparedEvidenceDesign(0.3, BetaPrior.uniform(), 3, 2);
+    PowerDesign design = new ComparedEvidenceDesign(0.3, BetaPrior.UNIFORM, 3, 2);
     Answer answer =
         PlanQuestion.forPower(design, List.of(Effect.rate(0.3), Effect.rate(0.6)), List.of(60L))
             .words(new PlanWords("tiles", "kiln", null))

@@ -37,7 +37,7 @@ record BayesSpec(QuestionArguments spec) {
   private BetaPrior prior() {
     return spec.has("prior")
         ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
-        : BetaPrior.uniform();
+        : BetaPrior.UNIFORM;
   }
 
   /** How an end of a region is read. */

@@ -40,7 +40,7 @@ record OutlookSpec(QuestionArguments spec) {
             alternative == null ? Alternative.TWO_SIDED : Alternative.of(alternative)),
         spec.has("prior")
             ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
-            : BetaPrior.uniform(),
+            : BetaPrior.UNIFORM,
         threshold(),
         expected == null ? null : Proportion.parse(spec.name("expect"), expected));
   }

@@ -222,7 +222,7 @@ record PlanSpec(QuestionArguments spec, SourceOpener opening) {
   BetaPrior prior() {
     return spec.has("prior")
         ? BetaPrior.parse(spec.name("prior"), String.join(",", spec.all("prior")))
-        : BetaPrior.uniform();
+        : BetaPrior.UNIFORM;
   }
 
   List<Double> thresholds() {
