@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.net.URL;
 import java.net.URLClassLoader;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -14,6 +15,7 @@ import java.util.stream.Stream;
 import javax.tools.JavaCompiler;
 import javax.tools.StandardJavaFileManager;
 import javax.tools.ToolProvider;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -70,5 +72,24 @@ class TasksTest {
               files.getJavaFileObjects(task))
           .call();
     }
+  }
+
+  /** The shell of the JDK needs the class path and an import. */
+  @Test
+  void aShellAnswersToo() throws Exception {
+    Path jshell = Path.of(System.getProperty("java.home"), "bin", "jshell");
+    Process shell =
+        new ProcessBuilder(
+                jshell.toString(),
+                "-s",
+                "--class-path",
+                System.getProperty("java.class.path"),
+                "src/test/resources/tasks/tavik.jsh")
+            .redirectErrorStream(true)
+            .start();
+    shell.getOutputStream().close();
+    String said = new String(shell.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(shell.waitFor()).as(said).isZero();
+    assertThat(said).startsWith("The rate is not shown to differ from 5%");
   }
 }
