@@ -94,6 +94,18 @@ public record CompareDesign(
   }
 
   /**
+   * A design with two groups of one size that are tested for any difference at alpha 0.05.
+   *
+   * @param test the test
+   * @param base the rate of the first group, strictly between 0 and 1
+   * @return the design
+   * @throws IllegalArgumentException if not 0 &lt; base &lt; 1
+   */
+  public static CompareDesign of(TwoProportionTest test, double base) {
+    return of(test, base, Hypothesis.twoSided(0), 0.05);
+  }
+
+  /**
    * A design with two groups of one size, by the normal distribution where the test has one.
    *
    * @param test the test
@@ -163,6 +175,11 @@ public record CompareDesign(
   }
 
   /** The null's effect is the base rate, or the margin from it. */
+  @Override
+  public double statedFrom() {
+    return base;
+  }
+
   @Override
   public EffectRange effects() {
     Double margin = equivalence;

@@ -57,6 +57,11 @@ public record ComparedEvidenceDesign(
   }
 
   @Override
+  public double statedFrom() {
+    return base;
+  }
+
+  @Override
   public EffectRange effects() {
     return EffectRange.ofRate(base);
   }

@@ -59,12 +59,52 @@ public record Effect(Measure measure, double value) {
   }
 
   /**
+   * The rate of the second group; the same as {@link #rate}, where two are compared.
+   *
+   * @param rate the rate expected
+   * @return the effect
+   */
+  public static Effect secondRate(double rate) {
+    return rate(rate);
+  }
+
+  /**
+   * The rate minus the base rate, or the null value.
+   *
+   * @param difference such as -0.03 for three points lower
+   * @return the effect
+   */
+  public static Effect difference(double difference) {
+    return new Effect(Measure.DIFFERENCE, difference);
+  }
+
+  /**
+   * The rate over the base rate, or the null value.
+   *
+   * @param ratio such as 0.6 for four tenths lower
+   * @return the effect
+   */
+  public static Effect ratio(double ratio) {
+    return new Effect(Measure.RATIO, ratio);
+  }
+
+  /**
+   * The odds of the rate over those of the base rate, or of the null value.
+   *
+   * @param ratio the odds ratio
+   * @return the effect
+   */
+  public static Effect oddsRatio(double ratio) {
+    return new Effect(Measure.ODDS_RATIO, ratio);
+  }
+
+  /**
    * The effect size of a table.
    *
    * @param w Cohen's w
    * @return the effect
    */
-  public static Effect w(double w) {
+  public static Effect cohensW(double w) {
     return new Effect(Measure.W, w);
   }
 
@@ -87,7 +127,7 @@ public record Effect(Measure measure, double value) {
       square += Math.pow(expected.get(i) - claimed.get(i), 2) / claimed.get(i);
     }
     require(square != 0, "the shares expected are those claimed; no number shows that");
-    return w(Math.sqrt(square));
+    return cohensW(Math.sqrt(square));
   }
 
   /**
@@ -128,7 +168,7 @@ public record Effect(Measure measure, double value) {
         square >= ROUNDING,
         "rows and columns of these cells are independent, so that w is 0; no number shows"
             + " that");
-    return w(Math.sqrt(square));
+    return cohensW(Math.sqrt(square));
   }
 
   /**
@@ -165,6 +205,18 @@ public record Effect(Measure measure, double value) {
               Figures.upTo(rate, 6)));
     }
     return rate;
+  }
+
+  /** The effect as a design takes it: the rate expected, or Cohen's w. */
+  double of(PowerDesign design) {
+    boolean table = design instanceof TableDesign;
+    require(
+        measure == Measure.NONE || table == (measure == Measure.W),
+        "an effect of %s must be %s, got %s",
+        design.test(),
+        table ? "Cohen's w" : "a rate, difference, ratio or odds ratio",
+        measure.id());
+    return from(design.statedFrom());
   }
 
   /** Decimals are subtracted as people do: 0.08 - 0.03 is 0.05. */

@@ -54,6 +54,11 @@ public record EvidenceDesign(Hypothesis hypothesis, BetaPrior prior, double thre
   }
 
   @Override
+  public double statedFrom() {
+    return hypothesis.against();
+  }
+
+  @Override
   public EffectRange effects() {
     return EffectRange.ofRate(hypothesis.against());
   }

@@ -73,6 +73,11 @@ public record PairedDesign(
   }
 
   @Override
+  public double statedFrom() {
+    return secondOnly;
+  }
+
+  @Override
   public EffectRange effects() {
     return new EffectRange(secondOnly, 0, 1 - secondOnly);
   }

@@ -48,6 +48,41 @@ public sealed interface PowerDesign
   EffectRange effects();
 
   /**
+   * {@return the rate that effects are stated from: the base rate, or the null value; 0 of tables,
+   * whose effects are Cohen's w}
+   */
+  double statedFrom();
+
+  /**
+   * The power of groups of these sizes for an effect.
+   *
+   * @param sizes the sizes
+   * @param effect what is expected, in any measure that the design knows
+   * @return the chance that the test rejects
+   * @throws IllegalArgumentException if the effect isn't of such a design, or gives no rate between
+   *     0 and 1
+   * @throws dev.tavik.result.NotApplicableException if it would take too long
+   */
+  default double power(Sizes sizes, Effect effect) {
+    return at(sizes).at(effect.of(this));
+  }
+
+  /**
+   * The sizes for a power.
+   *
+   * @param effect what is expected, in any measure that the design knows
+   * @param power the power wanted, strictly between 0 and 1
+   * @return the sizes
+   * @throws IllegalArgumentException if the effect isn't of such a design, or a number is out of
+   *     its range
+   * @throws dev.tavik.result.NotApplicableException if no number that can be looked at reaches the
+   *     power
+   */
+  default Sizes sizeFor(Effect effect, double power) {
+    return SampleSize.of(this, effect.of(this), power).sizes();
+  }
+
+  /**
    * The sizes of all groups.
    *
    * @param first the size of the first group, above 0; of several in proportion to it, not

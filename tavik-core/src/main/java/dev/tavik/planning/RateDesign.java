@@ -113,6 +113,11 @@ public record RateDesign(
   }
 
   @Override
+  public double statedFrom() {
+    return hypothesis.against();
+  }
+
+  @Override
   public EffectRange effects() {
     return EffectRange.ofRate(hypothesis.against());
   }

@@ -55,6 +55,11 @@ public record TableDesign(int df, double alpha, double greatest) implements Powe
   }
 
   @Override
+  public double statedFrom() {
+    return 0;
+  }
+
+  @Override
   public EffectRange effects() {
     return new EffectRange(0, 0, Math.min(FARTHEST, Math.nextUp(greatest)));
   }

@@ -81,6 +81,11 @@ public record TrendDesign(
   }
 
   @Override
+  public double statedFrom() {
+    return 0;
+  }
+
+  @Override
   public EffectRange effects() {
     return new EffectRange(Double.NaN, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
   }

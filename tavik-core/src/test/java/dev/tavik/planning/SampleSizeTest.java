@@ -299,4 +299,36 @@ class SampleSizeTest {
                 new TrendDesign(List.of(0.1, 0.1), List.of(1.0, 2.0), Alternative.TWO_SIDED, 0.05))
         .hasMessageContaining("no trend");
   }
+
+  /** Three points lower, six tenths, odds and the rate itself are one effect, in each measure. */
+  @Test
+  void anEffectIsTheSameInEveryMeasure() {
+    CompareDesign two = CompareDesign.of(TwoProportionTest.Z_POOLED, 0.08);
+    RateDesign one = RateDesign.of(ProportionTest.EXACT, Hypothesis.twoSided(0.08), 0.05);
+    for (PowerDesign design : List.of(two, one)) {
+      Sizes sizes = design.sizes(700);
+      double power = design.at(sizes).at(0.05);
+      for (Effect effect :
+          List.of(
+              Effect.secondRate(0.05),
+              Effect.difference(-0.03),
+              Effect.ratio(0.625),
+              Effect.oddsRatio(0.05 / 0.95 / (0.08 / 0.92)))) {
+        assertThat(design.power(sizes, effect)).as("%s", effect).isCloseTo(power, within(1e-12));
+        Sizes enough = design.sizeFor(effect, 0.9);
+        assertThat(design.power(enough, effect)).as("%s", effect).isGreaterThanOrEqualTo(0.9);
+        Sizes fewer = design.sizes(enough.first() - 1.0);
+        assertThat(design.power(fewer, effect)).as("%s", effect).isLessThan(0.9);
+      }
+    }
+    TableDesign table = new TableDesign(4, 0.05, Double.POSITIVE_INFINITY);
+    assertThat(table.power(Sizes.of(200), Effect.cohensW(0.3)))
+        .isEqualTo(table.at(Sizes.of(200)).at(0.3));
+    assertThatThrownBy(() -> two.power(Sizes.of(400, 400), Effect.cohensW(0.3)))
+        .hasMessage("an effect of z-pooled must be a rate, difference, ratio or odds ratio, got w");
+    assertThatThrownBy(() -> table.sizeFor(Effect.difference(0.03), 0.9))
+        .hasMessageContaining("must be Cohen's w, got difference");
+    assertThatThrownBy(() -> two.sizeFor(Effect.difference(-0.09), 0.9))
+        .hasMessageContaining("doesn't lie between 0 and 1");
+  }
 }

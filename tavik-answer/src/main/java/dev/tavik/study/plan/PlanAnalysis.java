@@ -69,7 +69,7 @@ record PlanAnalysis(PlanQuestion asked) {
     PlanDescription description = PlanDescription.of(design);
     double effect;
     try {
-      effect = stated.from(description.statedFrom());
+      effect = stated.from(design.statedFrom());
       description.requireEffect(effect);
     } catch (IllegalArgumentException e) {
       // An impossible combination among many costs only its line; the only one is refused.
@@ -99,7 +99,7 @@ record PlanAnalysis(PlanQuestion asked) {
     try {
       plan = solving.plan();
     } catch (NotApplicableException | ArithmeticException e) {
-      double expected = stated.from(PlanDescription.of(design).statedFrom());
+      double expected = stated.from(design.statedFrom());
       return refused(design, expected, wanted, RefusalPhrases.of(e));
     }
     return line(design, wanted, plan, sensitivity(design, stated, wanted, plan));

@@ -126,11 +126,6 @@ abstract class PlanDescription {
     return scale;
   }
 
-  /** What an effect is stated from; 0 where there is no base. */
-  final double statedFrom() {
-    return base().map(Base::rate).orElse(0.0);
-  }
-
   /**
    * An effect and its base in the words of a picture.
    *

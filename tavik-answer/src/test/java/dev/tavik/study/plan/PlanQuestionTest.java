@@ -58,7 +58,7 @@ class PlanQuestionTest {
             RateDesign.of(ProportionTest.SCORE, Hypothesis.twoSided(0.08), 0.05),
             Effect.rate(0.05),
             List.of()),
-        Arguments.of(new TableDesign(6, 0.05, 2), Effect.w(0.2), List.of()),
+        Arguments.of(new TableDesign(6, 0.05, 2), Effect.cohensW(0.2), List.of()),
         Arguments.of(
             new PairedDesign(
                 PairedTest.MCNEMAR, PowerMethod.NORMAL, 0.02, Alternative.TWO_SIDED, 0.05),

@@ -76,12 +76,12 @@ final class TablePlanSpec {
   private Table from(String source, List<Effect> effects, List<Caution> cautions) {
     switch (source) {
       case "w" -> {
-        Ranges.positive(spec, "w", "0.1,0.2").forEach(w -> effects.add(Effect.w(w)));
+        Ranges.positive(spec, "w", "0.1,0.2").forEach(w -> effects.add(Effect.cohensW(w)));
         return shape();
       }
       case "conventional" -> {
         for (String size : spec.list(source)) {
-          effects.add(Effect.w(conventional(size)));
+          effects.add(Effect.cohensW(conventional(size)));
         }
         return shape();
       }
@@ -89,7 +89,7 @@ final class TablePlanSpec {
         Table table = shape();
         spec.check(spec.has("shape"), "{cramers-v} needs {shape}, such as 3x4");
         Ranges.positive(spec, source, "0.1,0.2")
-            .forEach(v -> effects.add(Effect.w(v * table.most)));
+            .forEach(v -> effects.add(Effect.cohensW(v * table.most)));
         return table;
       }
       case "cells" -> {
@@ -226,7 +226,7 @@ final class TablePlanSpec {
     double w = AssociationMeasure.COHENS_W.of(table).value();
     String name = spec.has("table") ? spec.all("table").get(0) : spec.all("data").get(0);
     cautions.add(pilot(name, table.total(), w));
-    effects.add(Effect.w(w));
+    effects.add(Effect.cohensW(w));
     return Table.of(table.rows().size(), table.columns().size());
   }
 
