@@ -4,7 +4,7 @@ import static dev.tavik.result.Figures.require;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +15,7 @@ import java.util.function.BinaryOperator;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collector;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,7 +44,7 @@ public final class ObjectCounter<T extends @Nullable Object>
   public static final class Counts {
     private final Map<List<String>, Long> combinations = new LinkedHashMap<>();
     private final Map<String, Long> missing = new LinkedHashMap<>();
-    private final Map<Integer, Map<String, Enum<?>>> constants = new LinkedHashMap<>();
+    private final Map<Integer, Class<?>> enums = new HashMap<>();
     private long rows;
 
     private Counts() {}
@@ -51,19 +52,17 @@ public final class ObjectCounter<T extends @Nullable Object>
     private Counts with(Counts later) {
       later.combinations.forEach((levels, count) -> combinations.merge(levels, count, Long::sum));
       later.missing.forEach((column, count) -> missing.merge(column, count, Long::sum));
-      later.constants.forEach(
-          (column, levels) ->
-              constants.computeIfAbsent(column, key -> new LinkedHashMap<>()).putAll(levels));
+      later.enums.forEach(enums::putIfAbsent);
       rows += later.rows;
       return this;
     }
 
-    /** The levels of a column that are constants of an enum, in their order. */
+    /** The constants of the enum that the values of a column are, in their order; else none. */
     private List<String> ordered(int column) {
-      return constants.getOrDefault(column, Map.of()).entrySet().stream()
-          .sorted(Comparator.comparingInt(each -> each.getValue().ordinal()))
-          .map(Map.Entry::getKey)
-          .toList();
+      Class<?> type = enums.get(column);
+      return type == null
+          ? List.of()
+          : Stream.of(type.getEnumConstants()).map(Object::toString).distinct().toList();
     }
   }
 
@@ -94,10 +93,7 @@ public final class ObjectCounter<T extends @Nullable Object>
         return;
       }
       if (value instanceof Enum<?> constant) {
-        counts
-            .constants
-            .computeIfAbsent(levels.size(), key -> new LinkedHashMap<>())
-            .putIfAbsent(level, constant);
+        counts.enums.putIfAbsent(levels.size(), constant.getDeclaringClass());
       }
       levels.add(level);
     }
