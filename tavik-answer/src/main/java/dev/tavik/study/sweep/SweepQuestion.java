@@ -7,8 +7,10 @@ import dev.tavik.count.SurveyCounts;
 import dev.tavik.result.Adjustment;
 import dev.tavik.result.Proportion;
 import dev.tavik.study.Provenance;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -153,6 +155,25 @@ public final class SweepQuestion implements Question {
    */
   public SweepQuestion counted(Provenance source, Map<String, String> without) {
     return new SweepQuestion(group, sample, settings, label, source, without);
+  }
+
+  private List<@Nullable Object> parts() {
+    return Arrays.asList(group, sample, settings, label, from, leftOut);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof SweepQuestion question && question.parts().equals(parts());
+  }
+
+  @Override
+  public int hashCode() {
+    return parts().hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return "SweepQuestion" + parts();
   }
 
   @Override

@@ -112,4 +112,13 @@ class SweepQuestionTest {
         .startsWith("Week 18: none of 1 column ")
         .endsWith("p-values as they are, alpha 0.05.");
   }
+
+  @Test
+  void questionsAreEqualThatAskTheSame() {
+    SweepQuestion one = SweepQuestion.of("kiln", columns());
+    assertThat(SweepQuestion.of("kiln", columns())).isEqualTo(one).hasSameHashCodeAs(one);
+    assertThat(List.of(one.alpha(0.01), one.named("x"), SweepQuestion.of("depot", columns())))
+        .doesNotContain(one)
+        .doesNotHaveDuplicates();
+  }
 }
