@@ -51,7 +51,7 @@ public abstract class InferenceQuestion<
   }
 
   /**
-   * Frames a question.
+   * Creates a question.
    *
    * @param frame what it has beside its data
    * @param data the data; immutable and compared by value

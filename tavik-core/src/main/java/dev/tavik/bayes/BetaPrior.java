@@ -17,7 +17,10 @@ public record BetaPrior(double a, double b) {
   /** Beta(1, 1): all proportions alike. */
   public static final BetaPrior UNIFORM = new BetaPrior(1, 1);
 
-  /** Beta(½, ½), which no change of scale alters (Jeffreys 1946). */
+  /**
+   * Beta(½, ½), the same on every scale of the rate (Jeffreys 1946, Proceedings of the Royal
+   * Society A 186, 453-461).
+   */
   public static final BetaPrior JEFFREYS = new BetaPrior(0.5, 0.5);
 
   /** The largest parameter accepted. */

@@ -71,7 +71,8 @@ public final class ObjectCounter<T extends @Nullable Object>
    *
    * @param name the name of the column
    * @param value what an object has there; null for nothing
-   * @throws IllegalArgumentException if there is such a column
+   * @throws IllegalArgumentException if there is a column of that name
+   * @throws NullPointerException if an argument is null
    */
   public ObjectCounter<T> by(String name, Function<? super T, ? extends @Nullable Object> value) {
     Objects.requireNonNull(value, "value");

@@ -59,7 +59,8 @@ public record Effect(Measure measure, double value) {
   }
 
   /**
-   * The rate of the second group; the same as {@link #rate}, where two are compared.
+   * The rate of the second of two groups; {@link #rate} under a name that says which group it is
+   * of.
    *
    * @param rate the rate expected
    * @return the effect
@@ -207,7 +208,7 @@ public record Effect(Measure measure, double value) {
     return rate;
   }
 
-  /** The effect as a design takes it: the rate expected, or Cohen's w. */
+  /** Returns the number that a design computes with: the rate expected, or Cohen's w. */
   double of(PowerDesign design) {
     boolean table = design instanceof TableDesign;
     require(

@@ -14,11 +14,11 @@ interface CompareSample {
   /** The group that every other one is compared with; null for all pairs. */
   @Nullable String baseline();
 
-  /** The same sample with such a baseline. */
+  /** Returns the same sample with another baseline. */
   CompareSample against(String name);
 
   /**
-   * The same sample of such groups, in such an order.
+   * Returns the same sample of some of its groups, in a given order.
    *
    * @throws IllegalArgumentException if there is no such group
    */

@@ -193,7 +193,7 @@ public final class RateQuestion
    * @throws IllegalArgumentException if there are several groups, or a designed sample
    */
   public RateQuestion lot(long units) {
-    // Tests of a designed sample have no form for a lot either, which is the lesser reason.
+    // Data that know no lot are refused first; else the message would be about their tests.
     RateSettings unchosen = settings().tests(List.of()).intervals(List.of());
     sample.complete(unchosen.lot(units));
     return settings(settings().lot(units));
